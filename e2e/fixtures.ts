@@ -1,0 +1,116 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { test as base, expect } from '@playwright/test'
+import type { BrowserContext, Page } from '@playwright/test'
+import type { Session } from '#model/session'
+import { prepareDemo } from '#server/demo/seed'
+import { startServer } from '#server/start'
+import type { Running } from '#server/start'
+
+const folderOf = (name: string) => join(import.meta.dirname, '..', name)
+const thursday = { now: () => new Date('2026-03-12T17:00:00Z') }
+
+/** A Zovrin of its own for one test, with the demo data, that can be stopped and started again. */
+export interface House {
+  readonly address: string
+  stop(): Promise<void>
+  start(): Promise<void>
+  session(id: string): Promise<Session>
+  create(session: Session): Promise<void>
+}
+
+interface Fixtures {
+  /** The built pages the house serves: as shipped, or with Vue's warnings left in. */
+  pages: 'dist' | 'dist-with-warnings'
+  /** The demo data, or a database of one's own with nothing in it. */
+  data: 'demo' | 'empty'
+  house: House
+  /** Messages a test expects from the browser itself, as parts of their text. */
+  expectFailures: (part: string) => void
+  plan: Page
+}
+
+async function makeHouse(pagesName: string, data: 'demo' | 'empty'): Promise<House & { remove(): Promise<void> }> {
+  const folder = mkdtempSync(join(tmpdir(), 'zovrin-e2e-'))
+  const pages = folderOf(pagesName)
+  const file = data === 'demo' ? (await prepareDemo(folder, thursday)).file : join(folder, 'zovrin.sqlite')
+  const config = { host: '127.0.0.1', port: 0, portIsFixed: true, dataFolder: folder }
+  let running: Running | undefined = await startServer(config, file, pages)
+  const { address } = running
+  const fixed = { ...config, port: Number(new URL(address).port) }
+  return {
+    address,
+    async stop() {
+      await running?.stop()
+      running = undefined
+    },
+    async start() {
+      running ??= await startServer(fixed, file, pages)
+    },
+    async session(id) {
+      return (await (await fetch(`${address}api/sessions/${id}`)).json()) as Session
+    },
+    async create(session) {
+      const reply = await fetch(`${address}api/sessions`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify(session),
+      })
+      expect(reply.status).toBe(201)
+    },
+    async remove() {
+      await running?.stop()
+      rmSync(folder, { recursive: true, force: true })
+    },
+  }
+}
+
+/** Collects what a page may never show: uncaught errors, console errors and warnings, policy violations. */
+function watch(context: BrowserContext, amiss: string[]): void {
+  context.on('weberror', (error) => amiss.push(`uncaught: ${error.error().message}`))
+  context.on('console', (message) => {
+    if (message.type() === 'error' || message.type() === 'warning') amiss.push(`${message.type()}: ${message.text()}`)
+  })
+}
+
+export const test = base.extend<Fixtures & { amiss: { allowed: string[]; seen: string[] } }>({
+  amiss: [
+    async ({ context }, use) => {
+      const amiss = { allowed: [] as string[], seen: [] as string[] }
+      watch(context, amiss.seen)
+      await use(amiss)
+      expect(amiss.seen.filter((text) => !amiss.allowed.some((part) => text.includes(part)))).toEqual([])
+    },
+    { auto: true },
+  ],
+  expectFailures: async ({ amiss }, use) => {
+    await use((part) => amiss.allowed.push(part))
+  },
+  pages: ['dist', { option: true }],
+  data: ['demo', { option: true }],
+  house: async ({ pages, data, context }, use) => {
+    const house = await makeHouse(pages, data)
+    await use(house)
+    // The windows go first, so that none asks a server that is no more.
+    await context.close()
+    await house.remove()
+  },
+  plan: async ({ page, house }, use) => {
+    await page.goto(`${house.address}plan/thursday-slow-hour`)
+    await expect(page.getByTestId('gauge')).toContainText('58:48')
+    await use(page)
+  },
+})
+
+export { expect }
+
+/** The blocks on the spine in order, by the names their wings carry, each once. */
+export async function blockNames(page: Page): Promise<string[]> {
+  await page.getByRole('option').first().waitFor({ state: 'attached' })
+  const labels = await page.getByRole('option').evaluateAll((wings) => wings.map((wing) => wing.getAttribute('aria-label') ?? ''))
+  const named = labels.map((label) => ({ name: label.split(',')[0] ?? '', place: /block (\d+) of/.exec(label)?.[1] }))
+  return named.filter(({ place }, index) => place !== named[index - 1]?.place).map(({ name }) => name)
+}
+
+export const saved = (page: Page) => expect(page.locator('.save')).toHaveText('saved')

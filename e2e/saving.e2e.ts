@@ -1,0 +1,135 @@
+import type { Page } from '@playwright/test'
+import { blockNames, expect, saved, test } from './fixtures.ts'
+import type { House } from './fixtures.ts'
+
+async function rename(page: Page, name: string): Promise<void> {
+  await page.getByRole('listbox').focus()
+  await page.keyboard.press('Escape')
+  await page.getByLabel('Name').fill(name)
+  await page.getByLabel('Name').press('Tab')
+}
+
+/** The shell is at hand in the browser, so that the server may go. */
+const shellKept = (page: Page) =>
+  expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller?.state)).toBe('activated')
+
+/** The same session in a second window, both having read the same version. */
+async function twoWindows(first: Page, house: House): Promise<Page> {
+  const second = await first.context().newPage()
+  await second.goto(`${house.address}plan/thursday-slow-hour`)
+  await expect(second.getByTestId('gauge')).toContainText('58:48')
+  return second
+}
+
+const history = async (house: House) =>
+  (await (await fetch(`${house.address}api/sessions/thursday-slow-hour/history`)).json()) as { id: number; reason: string }[]
+const keptName = async (house: House, id: number) =>
+  ((await (await fetch(`${house.address}api/sessions/thursday-slow-hour/history/${String(id)}`)).json()) as { name: string }).name
+
+test('an edit is saved by itself and its state is shown', async ({ plan, house }) => {
+  await rename(plan, 'Slow hour, spring')
+  await expect(plan.locator('.save')).toHaveText('saving')
+  await saved(plan)
+  expect((await house.session('thursday-slow-hour')).name).toBe('Slow hour, spring')
+})
+
+test('the second window’s save is refused; keeping its own puts the other into history', async ({ plan, house, expectFailures }) => {
+  expectFailures('412')
+  const second = await twoWindows(plan, house)
+  await rename(plan, 'From the first window')
+  await saved(plan)
+  await rename(second, 'From the second window')
+  const dialog = second.getByRole('dialog', { name: 'Changed in another window' })
+  await expect(dialog).toContainText('“From the second window”, 9 blocks, 58:48')
+  await expect(dialog).toContainText('“From the first window”, 9 blocks, 58:48')
+  expect((await house.session('thursday-slow-hour')).name).toBe('From the first window')
+  await dialog.getByRole('button', { name: 'Keep mine' }).click()
+  await saved(second)
+  expect((await house.session('thursday-slow-hour')).name).toBe('From the second window')
+  const kept = (await history(house)).find(({ reason }) => reason === 'conflict')
+  expect(await keptName(house, kept?.id ?? 0)).toBe('From the first window')
+})
+
+test('taking the other’s puts one’s own into history', async ({ plan, house, expectFailures }) => {
+  expectFailures('412')
+  const second = await twoWindows(plan, house)
+  await rename(plan, 'From the first window')
+  await saved(plan)
+  await rename(second, 'From the second window')
+  await second.getByRole('button', { name: 'Take theirs' }).click()
+  await saved(second)
+  await expect(second.getByRole('heading', { name: 'From the first window' })).toBeVisible()
+  expect((await house.session('thursday-slow-hour')).name).toBe('From the first window')
+  const kept = (await history(house)).find(({ reason }) => reason === 'conflict')
+  expect(await keptName(house, kept?.id ?? 0)).toBe('From the second window')
+})
+
+test('with the server killed, editing goes on, a reload loses nothing, and it is saved when the server is back', async ({ plan, house, expectFailures }) => {
+  expectFailures('Failed to load resource')
+  await shellKept(plan)
+  await house.stop()
+  await rename(plan, 'Typed while the server was away')
+  await expect(plan.locator('.save')).toHaveText('not saved: retrying')
+  await plan.getByRole('button', { name: /Add Side rest/ }).click()
+  await plan.reload()
+  await expect(plan.getByRole('option', { name: /Side rest, left/ })).toBeAttached()
+  expect((await blockNames(plan)).at(-2)).toBe('Side rest')
+  await expect(plan.locator('.save')).toHaveText('not saved: retrying')
+  await plan.getByRole('option', { name: /Side rest, left/ }).click()
+  await plan.getByRole('button', { name: 'Longer' }).click()
+  await house.start()
+  await saved(plan)
+  const session = await house.session('thursday-slow-hour')
+  expect(session.name).toBe('Typed while the server was away')
+  expect(session.blocks.at(-2)).toMatchObject({ poseId: 'side-rest', hold: { holdS: 330 } })
+})
+
+test('a window closed with unsaved work gives it to the next one opened', async ({ plan, house, expectFailures }) => {
+  expectFailures('Failed to load resource')
+  await house.stop()
+  await rename(plan, 'Left behind')
+  await expect(plan.locator('.save')).toHaveText('not saved: retrying')
+  const context = plan.context()
+  await plan.close()
+  await house.start()
+  const next = await context.newPage()
+  await next.goto(`${house.address}plan/thursday-slow-hour`)
+  await expect(next.getByRole('heading', { name: 'Left behind' })).toBeVisible()
+  await saved(next)
+  expect((await house.session('thursday-slow-hour')).name).toBe('Left behind')
+})
+
+test('with the server away the list shows what this browser has seen', async ({ plan, house, expectFailures }) => {
+  expectFailures('Failed to load resource')
+  await shellKept(plan)
+  await house.stop()
+  await plan.getByRole('link', { name: 'Thursday slow hour' }).click()
+  await expect(plan.getByText('server does not answer')).toBeVisible()
+  await expect(plan.getByRole('link', { name: 'Thursday slow hour' })).toBeVisible()
+})
+
+test('unsaved work met by another window’s save is offered the choice when it is opened again', async ({ plan, house, expectFailures }) => {
+  expectFailures('Failed to load resource')
+  await shellKept(plan)
+  await house.stop()
+  await rename(plan, 'Mine, typed while away')
+  await expect(plan.locator('.save')).toHaveText('not saved: retrying')
+  const context = plan.context()
+  await plan.close()
+  await house.start()
+  const session = await house.session('thursday-slow-hour')
+  const saved = await fetch(`${house.address}api/sessions/thursday-slow-hour`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json', 'If-Match': '"1"' },
+    body: JSON.stringify({ ...session, name: 'Theirs, saved meanwhile' }),
+  })
+  expect(saved.status).toBe(200)
+  const next = await context.newPage()
+  await next.goto(`${house.address}plan/thursday-slow-hour`)
+  const dialog = next.getByRole('dialog', { name: 'Changed in another window' })
+  await expect(dialog).toContainText('“Mine, typed while away”')
+  await expect(dialog).toContainText('“Theirs, saved meanwhile”')
+  await dialog.getByRole('button', { name: 'Keep mine' }).click()
+  await expect(next.locator('.save')).toHaveText('saved')
+  expect((await house.session('thursday-slow-hour')).name).toBe('Mine, typed while away')
+})

@@ -1,0 +1,47 @@
+import js from '@eslint/js'
+import globals from 'globals'
+import tseslint from 'typescript-eslint'
+import vue from 'eslint-plugin-vue'
+import vueParser from 'vue-eslint-parser'
+import { walls } from './walls.js'
+
+export default tseslint.config(
+  { ignores: ['dist/', 'dist-with-warnings/', '.types/', 'data/', 'test-results/', '.cache/', 'node_modules/'] },
+  js.configs.recommended,
+  ...tseslint.configs.strict,
+  ...tseslint.configs.stylistic,
+  ...vue.configs['flat/recommended'],
+  {
+    rules: {
+      // The type-aware walls need allowTypeImports, which the plain rule lacks.
+      'no-restricted-imports': 'off',
+      'no-undef': 'off',
+      eqeqeq: ['error', 'always'],
+      'no-console': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      'vue/multi-word-component-names': 'off',
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/html-self-closing': 'off',
+      'vue/html-indent': 'off',
+      'vue/html-closing-bracket-newline': 'off',
+      'vue/first-attribute-linebreak': 'off',
+      'vue/attributes-order': 'off',
+      'no-restricted-exports': ['error', { restrictDefaultExports: { direct: true, named: true, defaultFrom: true, namedFrom: true, namespaceFrom: true } }],
+    },
+  },
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parser: vueParser, parserOptions: { parser: tseslint.parser, extraFileExtensions: ['.vue'] } },
+  },
+  { files: ['*.config.{js,ts}', '**/*.vue'], rules: { 'no-restricted-exports': 'off' } },
+  { files: ['scripts/**', 'src/server/main.ts'], languageOptions: { globals: globals.node }, rules: { 'no-console': 'off' } },
+  ...walls.map(asTypeAware),
+)
+
+/** The walls' import rule in its typescript-eslint form, which knows type imports. */
+function asTypeAware(config) {
+  const { 'no-restricted-imports': imports, ...rest } = config.rules
+  return imports ? { ...config, rules: { ...rest, '@typescript-eslint/no-restricted-imports': imports } } : config
+}

@@ -1,0 +1,86 @@
+import { mkdtempSync, mkdirSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { prepareDemo } from '#server/demo/seed'
+import { startServer } from '#server/start'
+import { chromiumArguments, chromiumPath, ensureChromium } from './shared/chromium.ts'
+import { buildPages, pagesFolder, rootFolder } from './shared/pages.ts'
+import { runScript } from './shared/serve.ts'
+
+/** Every picture of docs/screenshots: where it is taken, and what is done before. */
+interface Picture {
+  readonly name: string
+  readonly path: string
+  readonly size?: { readonly width: number; readonly height: number }
+  readonly act?: (page: Page) => Promise<void>
+}
+
+/** Starts the class and lets that many seconds of it pass. */
+const leadFor = (seconds: number) => async (page: Page) => {
+  await page.getByLabel('Who is here').fill('11')
+  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await page.getByTestId('clock').waitFor()
+  await page.evaluate((pushed) => {
+    Object.assign(window, { pushedMs: pushed * 1000 })
+  }, seconds)
+  await page.waitForTimeout(600)
+}
+
+/** 27:15 into the class Deer's left side begins: the pictures are taken a minute later. */
+const inDeerS = 1700
+
+const pictures: readonly Picture[] = [
+  {
+    name: 'plan',
+    path: 'plan/thursday-slow-hour',
+    act: async (page) => {
+      await page.getByRole('option', { name: /Deer, left/ }).click()
+    },
+  },
+  { name: 'sessions', path: 'sessions' },
+  { name: 'journal', path: 'journal' },
+  { name: 'led-class', path: 'journal/thursday-4-weeks-ago' },
+  // Last, since each of them begins a class.
+  { name: 'lead-hold', path: 'lead/thursday-slow-hour', act: leadFor(inDeerS) },
+  { name: 'lead-breath', path: 'lead/thursday-slow-hour', act: leadFor(220) },
+  { name: 'lead-tablet', path: 'lead/thursday-slow-hour', size: { width: 768, height: 1024 }, act: leadFor(inDeerS) },
+  { name: 'lead-phone', path: 'lead/thursday-slow-hour', size: { width: 390, height: 844 }, act: leadFor(inDeerS) },
+]
+
+/** The day of all pictures: the demo data counts its dates back from here. */
+const thursday = new Date('2026-03-12T17:00:00Z')
+
+/** In the page: the clock stands at the class's evening and moves on with what is pushed. */
+const thursdayEvening = (startMs: number): string => `
+  const steadyMs = () => performance.now() + Number(window.pushedMs ?? 0)
+  window.zovrinPorts = { epochMs: () => ${String(startMs)} + steadyMs(), steadyMs }
+`
+
+runScript(async () => {
+  ensureChromium()
+  await buildPages()
+  const folder = mkdtempSync(join(tmpdir(), 'zovrin-pictures-'))
+  const { file } = await prepareDemo(folder, { now: () => thursday })
+  const running = await startServer({ host: '127.0.0.1', port: 0, portIsFixed: true, dataFolder: folder }, file, pagesFolder)
+  const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArguments })
+  const target = join(rootFolder, 'docs', 'screenshots')
+  mkdirSync(target, { recursive: true })
+  for (const { name, path, act, size = { width: 1280, height: 800 } } of pictures) {
+    const page = await browser.newPage({ viewport: size, timezoneId: 'Europe/Berlin', locale: 'en-GB' })
+    await page.addInitScript({ content: thursdayEvening(thursday.getTime() + 3_600_000) })
+    await page.goto(`${running.address}${path}`)
+    await page.getByText('Thursday slow hour').first().waitFor()
+    await act?.(page)
+    await page.evaluate(() => document.fonts.ready)
+    await page.mouse.move(640, 20)
+    await page.waitForTimeout(300)
+    await page.screenshot({ path: join(target, `${name}.png`) })
+    await page.close()
+    console.log(`docs/screenshots/${name}.png`)
+  }
+  await browser.close()
+  await running.stop()
+  rmSync(folder, { recursive: true, force: true })
+})

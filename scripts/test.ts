@@ -1,0 +1,69 @@
+import { spawnSync } from 'node:child_process'
+import { mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
+import { ensureChromium } from './shared/chromium.ts'
+import { buildPages, buildWarningPages, rootFolder } from './shared/pages.ts'
+import { runScript } from './shared/serve.ts'
+
+const results = join(rootFolder, 'test-results')
+
+interface Counted {
+  readonly passed: number
+  readonly failed: number
+}
+
+/** Runs a part with its output shown; true when it ended well. */
+function part(name: string, program: string, args: readonly string[]): boolean {
+  console.log(`\n— ${name}`)
+  return spawnSync(join(rootFolder, 'node_modules', '.bin', program), args, { cwd: rootFolder, stdio: 'inherit' }).status === 0
+}
+
+function readResult(file: string): unknown {
+  try {
+    return JSON.parse(readFileSync(join(results, file), 'utf8'))
+  } catch {
+    return undefined
+  }
+}
+
+/** A part that left no result has failed once, so that nothing is counted as fine by silence. */
+const noResult: Counted = { passed: 0, failed: 1 }
+
+function unitCount(): Counted {
+  const read = readResult('unit.json') as
+    | { numPassedTests: number; numFailedTests: number; numRuntimeErrorTestSuites: number }
+    | undefined
+  return read
+    ? { passed: read.numPassedTests, failed: read.numFailedTests + read.numRuntimeErrorTestSuites }
+    : noResult
+}
+
+function browserCount(): Counted {
+  const read = readResult('browser.json') as
+    | { stats: { expected: number; unexpected: number; flaky: number }; errors: unknown[] }
+    | undefined
+  return read
+    ? { passed: read.stats.expected, failed: read.stats.unexpected + read.stats.flaky + read.errors.length }
+    : noResult
+}
+
+runScript(async () => {
+  const startedMs = performance.now()
+  rmSync(results, { recursive: true, force: true })
+  mkdirSync(results, { recursive: true })
+  ensureChromium()
+  const lint = part('lint', 'eslint', ['.', '--max-warnings', '0'])
+  const types = part('types', 'vue-tsc', ['-b'])
+  const unit = part('unit tests', 'jest', ['--json', `--outputFile=${join(results, 'unit.json')}`])
+  const counted = unitCount()
+  await buildPages()
+  await buildWarningPages()
+  rmSync(join(results, 'browser.json'), { force: true })
+  const browser = part('browser tests', 'playwright', ['test'])
+  const seen = browserCount()
+  const failedParts = Object.entries({ lint, types, 'unit tests': unit, 'browser tests': browser }).filter(([, ok]) => !ok)
+  console.log(`\nTook ${String(Math.round((performance.now() - startedMs) / 1000))} s.`)
+  for (const [name] of failedParts) console.log(`Failed: ${name}`)
+  if (failedParts.length > 0) process.exitCode = 1
+  console.log(`${String(counted.passed + seen.passed)} passed, ${String(counted.failed + seen.failed)} failed`)
+})

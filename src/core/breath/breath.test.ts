@@ -1,0 +1,85 @@
+import fc from 'fast-check'
+import { boundaryMs, fillTime, patternText, roundHalfCounts, roundParts, roundsThatFit } from './index.ts'
+
+const even = { in: 8, full: 0, out: 8, empty: 0 }
+const second = { num: 1000, den: 1 }
+
+const patterns = fc.record({
+  in: fc.integer({ min: 1, max: 20 }),
+  full: fc.integer({ min: 0, max: 20 }),
+  out: fc.integer({ min: 1, max: 20 }),
+  empty: fc.integer({ min: 0, max: 20 }),
+})
+const paces = fc.record({ num: fc.integer({ min: 500, max: 3000 }), den: fc.integer({ min: 1, max: 3 }) })
+
+test('thirty rounds of four in and four out at a second a count last four minutes', () => {
+  expect(boundaryMs(30 * roundHalfCounts(even), second)).toBe(240_000)
+})
+
+test('a pace of a third of a second never drifts from its true time by a millisecond or more', () => {
+  const third = { num: 1000, den: 3 }
+  for (let k = 0; k < 2000; k += 1) {
+    const trueMs = (k * 1000) / 6
+    expect(trueMs - boundaryMs(k, third)).toBeGreaterThanOrEqual(0)
+    expect(trueMs - boundaryMs(k, third)).toBeLessThan(1)
+  }
+})
+
+test('parts follow each other without gap and retentions of no length are left out', () => {
+  fc.assert(
+    fc.property(patterns, fc.integer({ min: 1, max: 20 }), (pattern, rounds) => {
+      const parts = roundParts(pattern, rounds)
+      parts.forEach((part, index) => {
+        expect(part.from).toBe(parts[index - 1]?.to ?? 0)
+        expect(part.to).toBeGreaterThan(part.from)
+      })
+      expect(parts.at(-1)?.to).toBe(rounds * roundHalfCounts(pattern))
+    }),
+  )
+})
+
+test('six minutes of nine counts in sets of nine rounds with 45 s between take three sets and 0:27', () => {
+  const longer = { in: 8, full: 0, out: 10, empty: 0 }
+  expect(fillTime(360_000, longer, second, 9, 45_000)).toEqual({ sets: [9, 9, 9], leftMs: 27_000 })
+})
+
+test('a time shorter than a round is all natural breath', () => {
+  expect(fillTime(7_000, even, second, 6, 30_000)).toEqual({ sets: [], leftMs: 7_000 })
+})
+
+test('filling takes the most rounds: one more would not fit', () => {
+  fc.assert(
+    fc.property(
+      patterns,
+      paces,
+      fc.integer({ min: 5_000, max: 1_800_000 }),
+      fc.integer({ min: 1, max: 12 }),
+      fc.integer({ min: 0, max: 90 }),
+      (pattern, pace, timeMs, perSet, restS) => {
+        const { sets, leftMs } = fillTime(timeMs, pattern, pace, perSet, restS * 1000)
+        const rounds = sets.reduce((sum, set) => sum + set, 0)
+        const takes = (count: number) =>
+          boundaryMs(count * roundHalfCounts(pattern), pace) +
+          Math.max(0, Math.ceil(count / perSet) - 1) * restS * 1000
+        expect(leftMs).toBe(timeMs - takes(rounds))
+        expect(leftMs).toBeGreaterThanOrEqual(0)
+        expect(takes(rounds + 1)).toBeGreaterThan(timeMs)
+        expect(sets.slice(0, -1).every((set) => set === perSet)).toBe(true)
+      },
+    ),
+  )
+})
+
+test('a round that ends exactly with the time still fits', () => {
+  fc.assert(
+    fc.property(patterns, paces, fc.integer({ min: 1, max: 200 }), (pattern, pace, rounds) => {
+      const endMs = boundaryMs(rounds * roundHalfCounts(pattern), pace)
+      expect(roundsThatFit(endMs, pattern, pace)).toBe(rounds)
+    }),
+  )
+})
+
+test('a ratio shows its retentions only when there are any', () => {
+  expect(patternText(even)).toBe('4\u2009:\u20094')
+  expect(patternText({ in: 8, full: 2, out: 13, empty: 0 })).toBe('4\u2009:\u20091\u2009:\u20096.5\u2009:\u20090')
+})

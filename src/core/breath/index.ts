@@ -1,0 +1,6 @@
+export { boundaryMs } from './boundary.ts'
+export { roundHalfCounts, roundSecondsText, patternText } from './pattern.ts'
+export { roundParts } from './round-parts.ts'
+export type { BreathPart, RoundPart } from './round-parts.ts'
+export { fillTime, roundsThatFit } from './fill-time.ts'
+export type { FilledTime } from './fill-time.ts'

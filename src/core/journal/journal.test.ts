@@ -1,0 +1,58 @@
+import fc from 'fast-check'
+import { orThrow } from '#core/result'
+import { leadPlan } from '#core/lead'
+import type { LeadEvent } from '#core/lead'
+import { compileTimeline } from '#core/timeline'
+import { shippedCatalog } from '#library/shipped'
+import { sessions } from '#testing/arbitraries'
+import { aHold, aSession, aTalk } from '#testing/sessions'
+import { meantAndDone } from './index.ts'
+
+const times = { setUpS: 10, settleS: 0, comingOutS: 10, betweenSidesS: 0, secondSetUpS: 0, afterRestS: 0 }
+const plan = leadPlan(
+  orThrow(compileTimeline(aSession([aTalk('talk', 30), aHold('deer', { hold: { holdS: 60 }, times })]), shippedCatalog)),
+  {},
+)
+
+test('a class led as planned did what it meant', () => {
+  const { holds, others, plannedMs, ledMs, left } = meantAndDone(plan, [], 9_000_000)
+  expect(holds).toEqual([
+    { blockId: 'deer', side: 'left', plannedMs: 60_000, heldMs: 60_000, attempts: 0 },
+    { blockId: 'deer', side: 'right', plannedMs: 60_000, heldMs: 60_000, attempts: 0 },
+  ])
+  expect(others.map(({ kind, tookMs }) => [kind, tookMs])).toEqual([
+    ['talk', 30_000],
+    ['setUp', 10_000],
+    ['comingOut', 20_000],
+  ])
+  expect([plannedMs, ledMs, left]).toEqual([180_000, 180_000, false])
+})
+
+test('an attempt that was begun again is a time of its own, not held', () => {
+  const { holds, others } = meantAndDone(plan, [{ type: 'back', atMs: 60_000 }], 9_000_000)
+  expect(holds[0]).toEqual({ blockId: 'deer', side: 'left', plannedMs: 60_000, heldMs: 60_000, attempts: 1 })
+  expect(others.at(-1)).toEqual({ kind: 'begun again', plannedMs: 0, tookMs: 20_000 })
+})
+
+test('a class that was left holds what was done', () => {
+  const { holds, ledMs, left } = meantAndDone(plan, [{ type: 'leave', atMs: 70_000 }], 9_000_000)
+  expect(holds.map(({ heldMs }) => heldMs)).toEqual([30_000, 0])
+  expect([ledMs, left]).toEqual([70_000, true])
+})
+
+test('all that was led is told: holds and other times add up to the class', () => {
+  const log = fc
+    .array(fc.record({ type: fc.constantFrom('stay', 'end', 'back', 'pause', 'resume', 'freely') as fc.Arbitrary<LeadEvent['type']>, afterMs: fc.nat(120_000) }), { maxLength: 12 })
+    .map((drafts) => {
+      let atMs = 0
+      return drafts.map(({ type, afterMs }) => ({ type, atMs: (atMs += afterMs) }))
+    })
+  fc.assert(
+    fc.property(sessions(4), log, (session, events) => {
+      const made = leadPlan(orThrow(compileTimeline(session, shippedCatalog)), {})
+      const { holds, others, ledMs } = meantAndDone(made, events, 4 * 3_600_000)
+      const told = holds.reduce((sum, { heldMs }) => sum + heldMs, 0) + others.reduce((sum, { tookMs }) => sum + tookMs, 0)
+      expect(told).toBe(ledMs)
+    }),
+  )
+})

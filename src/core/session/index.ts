@@ -1,0 +1,23 @@
+export { applyEdit } from './apply-edit.ts'
+export type { Edit, EditDone } from './apply-edit.ts'
+export { indexOfBlock, insertionIndex, usualBlocksEnd } from './places.ts'
+export { mirrorText, otherSide } from './mirror.ts'
+export { resolveSession } from './resolve.ts'
+export { finalRestFloorS } from './resolve-closing.ts'
+export { holdPractice, usualHold } from './usual-hold.ts'
+export { holdSecondsOf, linkHold, setHoldSide } from './hold-time.ts'
+export type { Catalog, ChangeTable } from './catalog.ts'
+export type {
+  HoldSide,
+  Resolved,
+  ResolvedBreath,
+  ResolvedBreathOver,
+  ResolvedClosing,
+  ResolvedHold,
+  ResolvedMovement,
+  ResolvedPhase,
+  ResolvedRest,
+  ResolvedTalk,
+  Source,
+  Sourced,
+} from './resolved.ts'

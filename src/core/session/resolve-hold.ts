@@ -1,0 +1,143 @@
+import type { Answers } from '#model/answers'
+import type { HoldBlock } from '#model/block'
+import type { Phase } from '#model/phase'
+import type { Pose } from '#model/pose'
+import type { TimeName } from '#model/times'
+import { ok, refused } from '#core/result'
+import type { Result } from '#core/result'
+import type { Seconds } from '#core/units'
+import { holdSecondsOf } from './hold-time.ts'
+import { answersOf, changeTo, sideOrder, timeOf } from './walk.ts'
+import type { Walk } from './walk.ts'
+import type { HoldSide, ResolvedBreathOver, ResolvedHold, ResolvedPhase, Sourced } from './resolved.ts'
+import { holdPractice, usualHold } from './usual-hold.ts'
+
+/** A breath in a phase measured in breaths lasts 6 s unless the phase says otherwise [decisions]. */
+const usualBreathS = 6
+/** Least time left to "the rest of it" [decisions]. */
+const leastRestS = 30
+/** The second set-up takes half the first, at least this [decisions]. */
+const leastSecondSetUpS = 10
+const usualCountedRounds = 3
+
+/** What an answer becomes in a pose that says it cannot apply. */
+const withoutAnswer: Partial<Answers> = { betweenSides: 'nothing', afterHold: 'stillness' }
+
+export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result<ResolvedHold> {
+  const { catalog } = walk
+  const own = catalog.ownPoses.get(block.poseId)
+  const pose = own ?? catalog.poses.get(block.poseId)
+  if (!pose) return refused('UNKNOWN_POSE', `blocks[${String(index)}].poseId`, { id: block.poseId })
+  const breathOver = resolveBreathOver(block, index, walk)
+  if (!breathOver.ok) return breathOver
+  const answers = applicable(answersOf(block, walk, own?.answers), pose)
+  const change = changeTo(block, walk, pose.base.enter)
+  const sides: readonly HoldSide[] = pose.sides ? sideOrder(block, walk, answers) : ['both']
+  const phases = block.phases ?? []
+  return ok({
+    kind: 'hold',
+    block,
+    index,
+    pose,
+    ...change,
+    sides: sides.map((side) => {
+      const holdS = holdOf(block, pose, side, walk, phases)
+      return { side, holdS, phases: phasesIn(phases, holdS) }
+    }),
+    holdFrom: block.hold ? 'block' : own ? 'own pose' : 'shipped',
+    times: timesOf(block, pose, own !== undefined, answers, change.changeS, walk),
+    answers,
+    cues: block.cues ?? pose.cues,
+    breathOver: breathOver.value,
+  })
+}
+
+const applicable = (answers: Answers, pose: Pose): Answers => ({
+  ...answers,
+  ...Object.fromEntries(
+    Object.entries(withoutAnswer).filter(([question]) => pose.cannot?.includes(question as keyof Answers)),
+  ),
+})
+
+function holdOf(
+  block: HoldBlock,
+  pose: Pose,
+  side: HoldSide,
+  walk: Walk,
+  phases: readonly Phase[],
+): Seconds {
+  if (block.hold) return holdSecondsOf(block.hold, side)
+  const fixed = phases.reduce((sum, phase) => sum + fixedS(phase), 0)
+  const usual = usualHold(pose, walk.session.practice, walk.session.level).usualS
+  return phases.length === 0 ? usual : Math.max(usual, fixed + leastRestS)
+}
+
+function fixedS(phase: Phase): Seconds {
+  const length = phase.length
+  if ('rest' in length) return 0
+  return 's' in length ? length.s : length.breaths * (length.breathS ?? usualBreathS)
+}
+
+/** Phases in seconds: each keeps its length, "the rest of it" takes what the hold leaves. */
+function phasesIn(phases: readonly Phase[], holdS: Seconds): ResolvedPhase[] {
+  const fixed = phases.reduce((sum, phase) => sum + fixedS(phase), 0)
+  if (phases.length === 0) return [{ id: 'whole', name: '', s: holdS }]
+  return phases.map((phase) => ({
+    id: phase.id,
+    name: phase.name,
+    s: 'rest' in phase.length ? holdS - fixed : fixedS(phase),
+  }))
+}
+
+function timesOf(
+  block: HoldBlock,
+  pose: Pose,
+  isOwn: boolean,
+  answers: Answers,
+  changeS: Sourced<Seconds>,
+  walk: Walk,
+): Record<TimeName, Sourced<Seconds>> {
+  const learned = isOwn ? undefined : walk.catalog.learned.get(pose.id)
+  const time = (name: TimeName, shipped: Seconds): Sourced<Seconds> => {
+    const estimate = learned?.[name]
+    if (isOwn) return timeOf(block, walk, name, { value: shipped, from: 'own pose' })
+    if (estimate !== undefined) return timeOf(block, walk, name, { value: estimate, from: 'learned' })
+    return timeOf(block, walk, name, { value: shipped, from: 'shipped' })
+  }
+  const setUpS = time('setUpS', pose.times.setUpS[walk.session.level])
+  const half = Math.max(leastSecondSetUpS, Math.ceil(setUpS.value / 2))
+  const practice = holdPractice(walk.session.practice, pose)
+  return {
+    changeS,
+    setUpS,
+    settleS: time('settleS', pose.times.settleS),
+    comingOutS: time('comingOutS', pose.times.comingOutS),
+    betweenSidesS:
+      answers.betweenSides === 'nothing' && block.times?.betweenSidesS === undefined
+        ? { value: 0, from: 'school' }
+        : time('betweenSidesS', pose.times.betweenSidesS),
+    secondSetUpS: timeOf(block, walk, 'secondSetUpS', { value: half, from: 'rule' }),
+    afterRestS: time('afterRestS', pose.times.afterRestS[practice]),
+  }
+}
+
+function resolveBreathOver(
+  block: HoldBlock,
+  index: number,
+  walk: Walk,
+): Result<ResolvedBreathOver | undefined> {
+  const over = block.breathOver
+  if (!over) return ok(undefined)
+  const path = `blocks[${String(index)}].breathOver.techniqueId`
+  const technique = walk.catalog.techniques.get(over.techniqueId)
+  if (!technique) return refused('UNKNOWN_TECHNIQUE', path, { id: over.techniqueId })
+  const pattern = over.pattern ?? technique.pattern
+  if (!pattern) return refused('TECHNIQUE_NOT_COUNTED', path, { id: over.techniqueId })
+  return ok({
+    technique,
+    pattern,
+    pace: over.pace ?? technique.pace,
+    rounds: over.rounds,
+    countedRounds: over.countedRounds ?? usualCountedRounds,
+  })
+}

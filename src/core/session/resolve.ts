@@ -1,0 +1,109 @@
+import type { Block, BreathBlock, MovementBlock, RestBlock } from '#model/block'
+import type { BasePosition } from '#model/common'
+import type { Session } from '#model/session'
+import { ok, refused } from '#core/result'
+import type { Result } from '#core/result'
+import type { Catalog } from './catalog.ts'
+import { resolveClosing } from './resolve-closing.ts'
+import { resolveHold } from './resolve-hold.ts'
+import type { Resolved, Sourced } from './resolved.ts'
+import { answersOf, changeTo, sideOrder, timeOf } from './walk.ts'
+import type { Walk } from './walk.ts'
+
+/**
+ * Every block with all that the document leaves out filled in, first found wins: block, session,
+ * the teacher's own pose, learned estimate, shipped, base-position table.
+ * Refuses `UNKNOWN_SCHOOL`, `UNKNOWN_POSE`, `UNKNOWN_TECHNIQUE` and `UNKNOWN_MOVEMENT` with the path.
+ */
+export function resolveSession(session: Session, catalog: Catalog): Result<readonly Resolved[]> {
+  const school = catalog.schools.get(session.schoolId)
+  if (!school) return refused('UNKNOWN_SCHOOL', 'schoolId', { id: session.schoolId })
+  let walk: Walk = { session, catalog, school: school.answers, position: undefined, sided: 0 }
+  const done: Resolved[] = []
+  for (const [index, block] of session.blocks.entries()) {
+    const resolved = resolveBlock(block, index, walk)
+    if (!resolved.ok) return resolved
+    done.push(resolved.value)
+    walk = after(walk, resolved.value)
+  }
+  return ok(done)
+}
+
+function after(walk: Walk, done: Resolved): Walk {
+  if (done.kind === 'talk') return walk
+  if (done.kind !== 'hold') return { ...walk, position: leavesIn(done) }
+  return {
+    ...walk,
+    position: done.pose.base.leave,
+    sided: walk.sided + (done.sides.length > 1 ? 1 : 0),
+  }
+}
+
+function leavesIn(done: Exclude<Resolved, { kind: 'talk' | 'hold' }>): BasePosition {
+  if (done.kind === 'movement') return done.movement.base.leave
+  return done.kind === 'closing' ? 'seated' : done.toPosition
+}
+
+function resolveBlock(block: Block, index: number, walk: Walk): Result<Resolved> {
+  switch (block.kind) {
+    case 'talk':
+      return ok({ kind: 'talk', block, index })
+    case 'hold':
+      return resolveHold(block, index, walk)
+    case 'movement':
+      return resolveMovement(block, index, walk)
+    case 'breath':
+      return resolveBreath(block, index, walk)
+    case 'rest':
+      return ok(resolveRest(block, index, walk))
+    case 'closing':
+      return ok(resolveClosing(block, index, walk))
+  }
+}
+
+function resolveMovement(block: MovementBlock, index: number, walk: Walk): Result<Resolved> {
+  const movement = walk.catalog.movements.get(block.movementId)
+  if (!movement) {
+    return refused('UNKNOWN_MOVEMENT', `blocks[${String(index)}].movementId`, { id: block.movementId })
+  }
+  const shipped = (value: number): Sourced<number> => ({ value, from: 'shipped' })
+  return ok({
+    kind: 'movement',
+    block,
+    index,
+    movement,
+    ...changeTo(block, walk, movement.base.enter),
+    sides: movement.sides ? sideOrder(block, walk, answersOf(block, walk)) : ['both'],
+    rounds: block.rounds ?? movement.rounds,
+    pace: block.pace ?? movement.pace,
+    setUpS: timeOf(block, walk, 'setUpS', shipped(movement.setUpS)),
+    betweenSidesS: timeOf(block, walk, 'betweenSidesS', shipped(movement.betweenSidesS)),
+    restS: block.restS === undefined ? shipped(movement.restS) : { value: block.restS, from: 'block' },
+  })
+}
+
+function resolveBreath(block: BreathBlock, index: number, walk: Walk): Result<Resolved> {
+  const technique = walk.catalog.techniques.get(block.techniqueId)
+  if (!technique) {
+    return refused('UNKNOWN_TECHNIQUE', `blocks[${String(index)}].techniqueId`, { id: block.techniqueId })
+  }
+  return ok({
+    kind: 'breath',
+    block,
+    index,
+    technique,
+    ...changeTo(block, walk, block.basePosition ?? technique.basePosition),
+    pattern: technique.counted ? (block.pattern ?? technique.pattern) : undefined,
+    pace: block.pace ?? technique.pace,
+    amount: block.amount ?? technique.amount,
+    setUpS: timeOf(block, walk, 'setUpS', { value: technique.setUpS, from: 'shipped' }),
+    naturalBeforeS: block.naturalBeforeS ?? 0,
+    naturalAfterS: block.naturalAfterS ?? 0,
+    restBetweenSetsS: block.restBetweenSetsS ?? technique.restBetweenSetsS,
+  })
+}
+
+function resolveRest(block: RestBlock, index: number, walk: Walk): Resolved {
+  const position = block.basePosition ?? walk.position ?? 'supine'
+  return { kind: 'rest', block, index, ...changeTo(block, walk, position) }
+}

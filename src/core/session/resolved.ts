@@ -1,0 +1,120 @@
+import type { Answers } from '#model/answers'
+import type {
+  Block,
+  BreathAmount,
+  BreathBlock,
+  ClosingBlock,
+  HoldBlock,
+  MovementBlock,
+  RestBlock,
+  TalkBlock,
+} from '#model/block'
+import type { Pace, Pattern } from '#model/breath'
+import type { BasePosition, Side } from '#model/common'
+import type { Cue } from '#model/cue'
+import type { Movement } from '#model/movement'
+import type { Pose } from '#model/pose'
+import type { Technique } from '#model/technique'
+import type { TimeName } from '#model/times'
+import type { Seconds } from '#core/units'
+
+/** Where a resolved time comes from; the first that has it wins, in this order. */
+export type Source = 'block' | 'session' | 'own pose' | 'learned' | 'shipped' | 'position' | 'school' | 'rule'
+
+export interface Sourced<T> {
+  readonly value: T
+  readonly from: Source
+}
+
+/** A side of an each-side pose, or both for a symmetric one. */
+export type HoldSide = Side | 'both'
+
+export interface ResolvedPhase {
+  readonly id: string
+  readonly name: string
+  readonly s: Seconds
+}
+
+export interface ResolvedBreathOver {
+  readonly technique: Technique
+  readonly pattern: Pattern
+  readonly pace: Pace
+  readonly rounds: number | undefined
+  readonly countedRounds: number
+}
+
+/** How the change before a block goes: from where (unknown at the start) to where. */
+interface WithChange {
+  readonly fromPosition: BasePosition | undefined
+  readonly toPosition: BasePosition
+  readonly changeS: Sourced<Seconds>
+}
+interface Of<B extends Block> {
+  readonly block: B
+  readonly index: number
+}
+
+export interface ResolvedTalk extends Of<TalkBlock> {
+  readonly kind: 'talk'
+}
+
+export interface ResolvedHold extends Of<HoldBlock>, WithChange {
+  readonly kind: 'hold'
+  readonly pose: Pose
+  /** In the order in which they are held; one entry `both` for a symmetric pose. */
+  readonly sides: readonly {
+    readonly side: HoldSide
+    readonly holdS: Seconds
+    readonly phases: readonly ResolvedPhase[]
+  }[]
+  readonly holdFrom: Source
+  readonly times: Readonly<Record<TimeName, Sourced<Seconds>>>
+  readonly answers: Answers
+  readonly cues: readonly Cue[]
+  readonly breathOver: ResolvedBreathOver | undefined
+}
+
+export interface ResolvedMovement extends Of<MovementBlock>, WithChange {
+  readonly kind: 'movement'
+  readonly movement: Movement
+  readonly sides: readonly HoldSide[]
+  readonly rounds: number
+  readonly pace: Pace
+  readonly setUpS: Sourced<Seconds>
+  readonly betweenSidesS: Sourced<Seconds>
+  readonly restS: Sourced<Seconds>
+}
+
+export interface ResolvedBreath extends Of<BreathBlock>, WithChange {
+  readonly kind: 'breath'
+  readonly technique: Technique
+  /** Absent where the technique is not counted. */
+  readonly pattern: Pattern | undefined
+  readonly pace: Pace
+  readonly amount: BreathAmount
+  readonly setUpS: Sourced<Seconds>
+  readonly naturalBeforeS: Seconds
+  readonly naturalAfterS: Seconds
+  readonly restBetweenSetsS: Seconds
+}
+
+export interface ResolvedRest extends Of<RestBlock>, WithChange {
+  readonly kind: 'rest'
+}
+
+export interface ResolvedClosing extends Of<ClosingBlock>, WithChange {
+  readonly kind: 'closing'
+  readonly finalRestS: Sourced<Seconds>
+  readonly comingOutS: Sourced<Seconds>
+  readonly rollS: Sourced<Seconds>
+  readonly sittingUpS: Sourced<Seconds>
+  readonly answers: Answers
+}
+
+export type Resolved =
+  | ResolvedTalk
+  | ResolvedHold
+  | ResolvedMovement
+  | ResolvedBreath
+  | ResolvedRest
+  | ResolvedClosing

@@ -1,0 +1,135 @@
+import fc from 'fast-check'
+import type { Session } from '#model/session'
+import { orThrow } from '#core/result'
+import { shippedCatalog } from '#library/shipped'
+import { sessions } from '#testing/arbitraries'
+import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
+import { applyEdit, finalRestFloorS, insertionIndex, linkHold, mirrorText, resolveSession, setHoldSide } from './index.ts'
+import type { Catalog, Edit, ResolvedHold } from './index.ts'
+
+const edits = (session: Session): fc.Arbitrary<Edit> => {
+  const ids = fc.constantFrom(...session.blocks.map((block) => block.id), 'nobody')
+  const place = fc.integer({ min: -1, max: session.blocks.length + 1 })
+  return fc.oneof(
+    fc.record({ type: fc.constant('insert' as const), at: place, block: fc.constantFrom(aTalk('new'), aClosing({ id: 'end' })) }),
+    fc.record({ type: fc.constant('remove' as const), id: ids }),
+    fc.record({ type: fc.constant('move' as const), id: ids, to: place }),
+    fc.record({ type: fc.constant('replace' as const), block: ids.map((id) => aTalk(id, 77)) }),
+    fc.constant<Edit>({ type: 'details', details: { name: 'Another name', lengthS: 1800 } }),
+  )
+}
+
+test('every edit that is taken is undone by its inverse, and never leaves a closing before the end', () => {
+  fc.assert(
+    fc.property(
+      sessions().chain((session) => fc.tuple(fc.constant(session), edits(session))),
+      ([session, edit]) => {
+        const done = applyEdit(session, edit)
+        if (!done.ok) return
+        const { blocks } = done.value.session
+        expect(blocks.slice(0, -1).every((block) => block.kind !== 'closing')).toBe(true)
+        expect(orThrow(applyEdit(done.value.session, done.value.inverse)).session).toEqual(session)
+      },
+    ),
+  )
+})
+
+test('an edit that changes nothing gives the same session back', () => {
+  const session = aSession([aTalk('a'), aTalk('b')])
+  const same = (edit: Edit) => orThrow(applyEdit(session, edit)).session
+  expect(same({ type: 'move', id: 'b', to: 1 })).toBe(session)
+  expect(same({ type: 'details', details: { name: session.name } })).toBe(session)
+})
+
+test.each<[Edit, string]>([
+  [{ type: 'remove', id: 'nobody' }, 'UNKNOWN_BLOCK'],
+  [{ type: 'insert', at: 0, block: aTalk('a') }, 'ID_TWICE'],
+  [{ type: 'insert', at: 9, block: aTalk('new') }, 'NO_SUCH_PLACE'],
+  [{ type: 'move', id: 'closing', to: 0 }, 'CLOSING_NOT_LAST'],
+  [{ type: 'insert', at: 2, block: aTalk('new') }, 'CLOSING_NOT_LAST'],
+])('an edit that cannot be is refused: %j', (edit, code) => {
+  expect(applyEdit(aSession([aTalk('a'), aClosing()]), edit)).toMatchObject({ ok: false, code })
+})
+
+test('a new block goes after the chosen one, before the closing, and a second closing nowhere', () => {
+  const session = aSession([aTalk('a'), aTalk('b'), aClosing()])
+  expect(insertionIndex(session, 'hold', 'a')).toBe(1)
+  expect(insertionIndex(session, 'hold', undefined)).toBe(2)
+  expect(insertionIndex(session, 'hold', 'closing')).toBe(2)
+  expect(insertionIndex(session, 'closing', 'a')).toBeUndefined()
+  expect(insertionIndex(aSession(), 'closing', undefined)).toBe(0)
+})
+
+const resolvedHold = (session: Session, catalog: Catalog = shippedCatalog): ResolvedHold => {
+  const last = orThrow(resolveSession(session, catalog)).findLast((block) => block.kind === 'hold')
+  if (!last) throw new Error('the session has no hold')
+  return last
+}
+
+test('a time is taken from the block, then the session, then the own pose, then learned, then shipped', () => {
+  const shipped = shippedCatalog.poses.get('deer')
+  if (!shipped) throw new Error('deer is on the shelf')
+  const learned: Catalog = { ...shippedCatalog, learned: new Map([['deer', { settleS: 21 }]]) }
+  const own: Catalog = { ...learned, ownPoses: new Map([['deer', { ...shipped, times: { ...shipped.times, settleS: 22 } }]]) }
+  const general = aSession([aHold('deer')], { times: { settleS: 23 } })
+  const particular = aSession([aHold('deer', { times: { settleS: 24 } })], { times: { settleS: 23 } })
+  const settle = (session: Session, catalog: Catalog) => resolvedHold(session, catalog).times.settleS
+  expect(settle(particular, own)).toEqual({ value: 24, from: 'block' })
+  expect(settle(general, own)).toEqual({ value: 23, from: 'session' })
+  expect(settle(aSession([aHold('deer')]), own)).toEqual({ value: 22, from: 'own pose' })
+  expect(settle(aSession([aHold('deer')]), learned)).toEqual({ value: 21, from: 'learned' })
+  expect(settle(aSession([aHold('deer')]), shippedCatalog)).toEqual({ value: 10, from: 'shipped' })
+})
+
+test('an answer is taken from the block, then the session, then the own pose, then the school', () => {
+  const answered = (session: Session) => resolvedHold(session).answers.betweenSides
+  expect(answered(aSession([aHold('deer')]))).toBe('movement')
+  expect(answered(aSession([aHold('deer')], { answers: { betweenSides: 'nothing' } }))).toBe('nothing')
+  expect(
+    answered(aSession([aHold('deer', { answers: { betweenSides: 'stillness' } })], { answers: { betweenSides: 'nothing' } })),
+  ).toBe('stillness')
+})
+
+test('where the school puts nothing between the sides, nothing is planned between them', () => {
+  const session = aSession([aHold('deer')], { answers: { betweenSides: 'nothing' } })
+  expect(resolvedHold(session).times.betweenSidesS).toEqual({ value: 0, from: 'school' })
+})
+
+test('the first side is the school’s, alternates from pose to pose where asked, and a block decides for itself', () => {
+  const first = (session: Session) =>
+    orThrow(resolveSession(session, shippedCatalog)).map((block) => (block.kind === 'hold' ? block.sides[0]?.side : null))
+  const three = [aHold('deer', { id: 'a' }), aHold('sphinx'), aHold('deer', { id: 'b' }), aHold('deer', { id: 'c', firstSide: 'right' })]
+  expect(first(aSession(three))).toEqual(['left', 'both', 'left', 'right'])
+  expect(first(aSession(three, { answers: { firstSide: 'alternate' } }))).toEqual(['left', 'both', 'right', 'right'])
+})
+
+test('the change before a block follows the base positions, and is nothing at the very start', () => {
+  const [first, talk, second] = orThrow(
+    resolveSession(aSession([aHold('sphinx'), aTalk(), aHold('deer')]), shippedCatalog),
+  )
+  expect(first).toMatchObject({ fromPosition: undefined, changeS: { value: 0 } })
+  expect(talk).not.toHaveProperty('changeS')
+  expect(second).toMatchObject({ fromPosition: 'prone', toPosition: 'seated', changeS: { value: 20, from: 'position' } })
+})
+
+test.each([
+  [3600, 'regular', 360],
+  [1200, 'regular', 180],
+  [4530, 'regular', 450],
+  [14_400, 'regular', 720],
+  [14_400, 'new', 480],
+] as const)('the final rest of %d s for %s people has its floor at %d s', (lengthS, level, floorS) => {
+  expect(finalRestFloorS(lengthS, level)).toBe(floorS)
+})
+
+test('changing one side unlinks the two, and linking gives both the longer time', () => {
+  const apart = setHoldSide({ holdS: 180 }, 'right', 150)
+  expect(apart).toEqual({ leftS: 180, rightS: 150 })
+  expect(linkHold(apart)).toEqual({ holdS: 180 })
+})
+
+test('a cue’s tokens name the side being held and the other one', () => {
+  const text = '{this} knee in, {other} hand free'
+  expect(mirrorText(text, 'left')).toBe('left knee in, right hand free')
+  expect(mirrorText(text, 'right')).toBe('right knee in, left hand free')
+})

@@ -1,0 +1,5 @@
+export { compileTimeline, timelineOf } from './compile.ts'
+export { segmentAt } from './segment-at.ts'
+export { tallyTimeline } from './tally.ts'
+export type { Tally } from './tally.ts'
+export type { BlockSpan, Segment, SegmentKind, Timeline, TimelineCue, BreathOverPart } from './timeline.ts'

@@ -1,0 +1,59 @@
+import type { ResolvedClosing, ResolvedTalk, ResolvedRest, Resolved } from '#core/session'
+import { layOutBreath } from './lay-out-breath.ts'
+import { layOutHold } from './lay-out-hold.ts'
+import { layOutMovement } from './lay-out-movement.ts'
+import { ifAnythingTingles, orPreferred } from './phrases.ts'
+import { bowl, piece } from './piece.ts'
+import type { Piece } from './piece.ts'
+
+/** The pieces of a block in order, from the change before it to its last rest. */
+export function layOut(block: Resolved): readonly Piece[] {
+  switch (block.kind) {
+    case 'talk':
+      return layOutTalk(block)
+    case 'hold':
+      return [changePiece(block), ...layOutHold(block)]
+    case 'movement':
+      return [changePiece(block), ...layOutMovement(block)]
+    case 'breath':
+      return [changePiece(block), ...layOutBreath(block)]
+    case 'rest':
+      return [changePiece(block), ...layOutRest(block)]
+    case 'closing':
+      return [changePiece(block), ...layOutClosing(block)]
+  }
+}
+
+/** The change of base position and props that borders on the block before. */
+function changePiece(block: Exclude<Resolved, ResolvedTalk>): Piece {
+  const { fromPosition: from, toPosition: to, changeS } = block
+  return piece({ kind: 'change', from, to, text: block.block.changeText }, null, changeS.value)
+}
+
+const layOutTalk = ({ block }: ResolvedTalk): Piece[] => [piece({ kind: 'talk' }, null, block.s)]
+
+const layOutRest = ({ block }: ResolvedRest): Piece[] => [
+  piece({ kind: 'rest' }, 'both', block.s, [
+    { id: 'rest', at: { fromStartS: 0 }, text: `${block.text ?? 'Rest'}; ${ifAnythingTingles}` },
+  ]),
+]
+
+function layOutClosing(closing: ResolvedClosing): Piece[] {
+  const { roll } = closing.answers
+  const rollText = roll === 'either' ? `Roll to one side, right ${orPreferred}` : `Roll to the ${roll}, ${orPreferred}`
+  const step = (
+    name: 'finalRest' | 'comingOut' | 'roll' | 'sittingUp',
+    seconds: number,
+    text: string,
+    sound = true,
+  ) =>
+    piece({ kind: 'closing', step: name }, 'both', seconds, [
+      { id: name, at: { fromStartS: 0 }, text, ...(sound ? { sound: bowl } : {}) },
+    ])
+  return [
+    step('finalRest', closing.finalRestS.value, `On the back, ${orPreferred}; ${ifAnythingTingles}`, false),
+    step('comingOut', closing.comingOutS.value, 'Fuller breath, fingers and toes, bend the knees'),
+    step('roll', closing.rollS.value, rollText, false),
+    step('sittingUp', closing.sittingUpS.value, 'Press up with the hands, head last, and sit', false),
+  ]
+}

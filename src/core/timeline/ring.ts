@@ -1,0 +1,37 @@
+import type { Moment } from '#model/cue'
+import type { Milliseconds } from '#core/units'
+import type { Placed, PlacedCue } from './place.ts'
+import type { Segment, TimelineCue } from './timeline.ts'
+
+/** A cue for the very end of a segment that nothing follows stands this long before it. */
+const beforeVeryEndMs = 1000
+
+/** Cues at their instants, each clamped to its segment, in order of time (ties as written). */
+export function ring({ segments, cues }: Placed): TimelineCue[] {
+  return cues.map((placed) => atInstant(placed, segments)).sort((a, b) => a.atMs - b.atMs)
+}
+
+function atInstant({ cue, segment }: PlacedCue, segments: readonly Segment[]): TimelineCue {
+  const next = cue.at === 'end' ? segments[segment.index + 1] : undefined
+  const inside = next ?? segment
+  return {
+    id: cue.id,
+    atMs: next ? next.startMs : clampInto(instantOf(cue.at, segment), segment),
+    segment: inside.index,
+    blockId: segment.blockId,
+    side: segment.side,
+    text: cue.text,
+    sound: cue.sound,
+    fromEnd: cue.at !== 'end' && 'beforeEndS' in cue.at,
+  }
+}
+
+function instantOf(at: Moment | 'end', { startMs, endMs }: Segment): Milliseconds {
+  if (at === 'end') return endMs
+  if ('fromStartS' in at) return startMs + at.fromStartS * 1000
+  if ('beforeEndS' in at) return endMs - at.beforeEndS * 1000
+  return startMs + Math.floor(((endMs - startMs) * at.share) / 1000) * 1000
+}
+
+const clampInto = (ms: Milliseconds, { startMs, endMs }: Segment): Milliseconds =>
+  Math.max(startMs, Math.min(ms, endMs - beforeVeryEndMs))

@@ -1,0 +1,7 @@
+export type { Seconds, Milliseconds, Millimetres, Centimetres } from './units.ts'
+export { msFromS, wholeSeconds } from './units.ts'
+export { formatDuration, formatMs } from './format-duration.ts'
+export { parseDuration, holdLimits, sessionLimits, betweenLimits, blockLimits } from './parse-duration.ts'
+export type { DurationLimits } from './parse-duration.ts'
+export { stepUp, stepDown } from './hold-steps.ts'
+export { foldMarks } from './fold-marks.ts'

@@ -1,0 +1,61 @@
+import type { Level } from '#model/common'
+import type { Family } from '#model/family'
+import type { Pose } from '#model/pose'
+
+type Minutes = readonly [asNew: number, regular: number, experienced: number]
+
+/** First ceilings, minutes a side for people with no flags, by level [cautions reference 2.1]. */
+const ceilings: Readonly<Record<Family, Minutes>> = {
+  sup_rest: [10, 15, 20],
+  legs_up_flat: [5, 10, 15],
+  pelvis_raised: [3, 5, 10],
+  head_low: [1, 2, 3],
+  prone: [3, 5, 10],
+  prone_bb: [1, 3, 5],
+  sup_bb: [3, 5, 10],
+  recl_kneel: [1, 3, 5],
+  fold_seated: [2, 4, 5],
+  fold_one_leg: [2, 4, 5],
+  fold_wide: [2, 4, 6],
+  bound_seated: [2, 5, 8],
+  bound_reclined: [5, 10, 15],
+  child: [2, 5, 10],
+  puppy: [1, 2, 4],
+  lunge: [1, 2, 4],
+  pigeon: [2, 4, 5],
+  hip_supine: [2, 4, 5],
+  twist_supine: [2, 4, 5],
+  twist_bolster: [2, 4, 7],
+  twist_seated: [0.5, 1, 2],
+  shoulder_cross: [1, 2, 3],
+  clasp_back: [0.5, 1, 2],
+  inversion: [0, 1, 3],
+  feet_squat: [0.5, 1, 2],
+  side_bend: [1, 3, 5],
+  seat: [5, 15, 30],
+  side_sit: [2, 4, 5],
+  all_fours: [1, 2, 3],
+  standing: [1, 2, 3],
+  heel_sit: [1, 3, 5],
+  side_rest: [10, 15, 20],
+  final_rest: [8, 12, 20],
+}
+
+/** Fully supported forms get more [decisions, ranges and ceilings]. */
+const supportedCeilings: Partial<Record<Family, Minutes>> = {
+  sup_bb: [10, 15, 20],
+  bound_reclined: [10, 15, 20],
+  child: [5, 10, 10],
+  twist_bolster: [5, 7, 10],
+}
+/** Sensation up to which a form counts as fully supported [decisions]. */
+const supportedSensation = 2
+
+const column: Readonly<Record<Level, 0 | 1 | 2>> = { new: 0, regular: 1, experienced: 2 }
+
+/** The first ceiling of a pose's hold in seconds a side: the strictest of its families. */
+export function firstCeilingS({ families, sensation }: Pick<Pose, 'families' | 'sensation'>, level: Level): number {
+  const isSupported = sensation.to <= supportedSensation && !families.includes('head_low')
+  const minutes = families.map((family) => ((isSupported && supportedCeilings[family]) || ceilings[family])[column[level]])
+  return Math.min(...minutes) * 60
+}

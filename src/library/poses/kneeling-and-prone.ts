@@ -1,0 +1,77 @@
+import type { Pose } from '#model/pose'
+import { minutes, setUp } from './holds.ts'
+
+export const kneelingAndPronePoses: readonly Pose[] = [
+  {
+    id: 'wide-knee-fold',
+    names: { english: 'Wide-knee fold', sanskrit: 'bālāsana', others: ["Child's pose", 'Supported kneeling fold'] },
+    base: { enter: 'kneeling', leave: 'kneeling' },
+    holds: {
+      restorative: { new: minutes(1, 2, 2), regular: minutes(2, 4, 5), experienced: minutes(3, 5, 10) },
+      yin: { new: minutes(1, 2, 2), regular: minutes(2, 4, 5), experienced: minutes(3, 5, 8) },
+    },
+    targets: ['lowBack', 'innerThigh'],
+    directions: ['forwardFold'],
+    sensation: { from: 0, to: 3 },
+    families: ['child'],
+    times: { setUpS: setUp(25), settleS: 10, comingOutS: 10, betweenSidesS: 0, afterRestS: { restorative: 30, yin: 40 } },
+    turnsHead: 'half time',
+    cues: [
+      { id: 'belly', at: { fromStartS: 30 }, text: 'Let the belly hang between the thighs' },
+      { id: 'head', at: { share: 0.5 }, text: 'Turn the head to the other cheek' },
+      { id: 'last', at: { beforeEndS: 20 }, text: 'Twenty seconds more' },
+    ],
+    mistakes: ['The hips hover far above the heels.', 'The weight of the head is held by the neck.'],
+    looksFor: ['Hips on the heels or on a pad.', 'The bolster reaches the breastbone, not only the forehead.'],
+    comingOut: ['Hands under the shoulders', 'walk the hands back', 'head last'],
+    counterposes: ['sphinx'],
+    places: ['opening', 'warm', 'counter'],
+    warms: ['lowBack', 'innerThigh'],
+    wantsWarm: [],
+    props: [
+      { kind: 'rectBolster', count: 1 },
+      { kind: 'blanket', count: 1 },
+    ],
+    withoutProps: 'Forehead on the stacked fists, hips on the heels or on a rolled jumper.',
+    variants: [
+      { id: 'high', name: 'Chest on a high bolster', grade: 'easier', change: 'The trunk slopes up; the hips carry less.' },
+      { id: 'arms-long', name: 'Arms long', grade: 'stronger', change: 'Arms stretch forward on the floor, palms down.' },
+    ],
+    energyLines: ['kidney', 'spleen'],
+  },
+  {
+    id: 'sphinx',
+    names: { english: 'Sphinx', sanskrit: 'sālamba bhujaṅgāsana', others: ['Forearm backbend'] },
+    base: { enter: 'prone', leave: 'prone' },
+    holds: {
+      restorative: { new: minutes(0.5, 1, 1), regular: minutes(1, 2, 3), experienced: minutes(1, 3, 5) },
+      yin: { new: minutes(0.5, 1, 1), regular: minutes(1, 3, 3), experienced: minutes(2, 4, 5) },
+    },
+    targets: ['lowBack', 'belly'],
+    directions: ['backbend'],
+    sensation: { from: 3, to: 5 },
+    families: ['prone_bb'],
+    times: { setUpS: setUp(10), settleS: 5, comingOutS: 10, betweenSidesS: 0, afterRestS: { restorative: 45, yin: 60 } },
+    turnsHead: 'never',
+    cues: [
+      { id: 'shoulders', at: { fromStartS: 30 }, text: 'Let the shoulders sink a little' },
+      { id: 'elbows', at: { share: 0.5 }, text: 'If the low back is loud, slide the elbows forward' },
+      { id: 'last', at: { beforeEndS: 20 }, text: 'Twenty seconds more' },
+    ],
+    mistakes: ['Elbows behind the shoulders.', 'The chin lifts and the neck folds.'],
+    looksFor: ['Elbows under or in front of the shoulders.', 'Buttocks soft, legs a little apart.'],
+    comingOut: ['Slide the elbows out', 'lower chest and forehead'],
+    counterposes: ['wide-knee-fold'],
+    places: ['warm', 'deep', 'counter'],
+    warms: ['lowBack'],
+    wantsWarm: [],
+    props: [{ kind: 'blanket', count: 1 }],
+    withoutProps: 'Forehead on stacked hands, only the chest a little raised.',
+    variants: [
+      { id: 'low', name: 'Low sphinx', grade: 'easier', change: 'Elbows far forward, chest low, or over a bolster.' },
+      { id: 'arms-straight', name: 'Arms straight', grade: 'stronger', change: 'Hands wide in front, elbows straight.' },
+    ],
+    energyLines: ['bladder', 'stomach'],
+    cannot: ['betweenSides'],
+  },
+]

@@ -1,0 +1,161 @@
+import { z } from 'zod'
+import { someAnswersSchema } from './answers.ts'
+import { paceSchema, patternSchema, roundsSchema } from './breath.ts'
+import {
+  basePositionSchema,
+  betweenSecondsSchema,
+  blockSecondsSchema,
+  holdSecondsSchema,
+  idSchema,
+  lineSchema,
+  nameSchema,
+  sideSchema,
+  textSchema,
+} from './common.ts'
+import { cueSchema } from './cue.ts'
+import { leastHoldS, phasesSchema } from './phase.ts'
+import { setUpItemSchema } from './set-up.ts'
+import { someTimesSchema } from './times.ts'
+
+const shared = {
+  id: idSchema,
+  /** What a fit may do with the block; absent means the usual for its kind. */
+  priority: z.enum(['must', 'rather', 'may']).optional(),
+  note: textSchema.optional(),
+}
+const aroundIt = {
+  times: someTimesSchema.optional(),
+  answers: someAnswersSchema.optional(),
+  /** The teacher's own words for the change before this block, as in "fetch chairs". */
+  changeText: lineSchema.optional(),
+}
+
+/** One time for the hold (each side of it), or the two sides apart and why. */
+export const holdTimeSchema = z.union([
+  z.strictObject({ holdS: holdSecondsSchema }),
+  z.strictObject({
+    leftS: holdSecondsSchema,
+    rightS: holdSecondsSchema,
+    why: lineSchema.optional(),
+  }),
+])
+export type HoldTime = z.infer<typeof holdTimeSchema>
+
+export const breathOverSchema = z.strictObject({
+  techniqueId: idSchema,
+  pattern: patternSchema.optional(),
+  pace: paceSchema.optional(),
+  /** Whole rounds; absent means as many as the hold takes. */
+  rounds: roundsSchema.optional(),
+  countedRounds: z.int().min(0).max(500).optional(),
+})
+export type BreathOver = z.infer<typeof breathOverSchema>
+
+export const talkBlockSchema = z.strictObject({
+  ...shared,
+  kind: z.literal('talk'),
+  title: nameSchema,
+  text: textSchema.optional(),
+  s: blockSecondsSchema,
+})
+
+export const holdBlockSchema = z
+  .strictObject({
+    ...shared,
+    ...aroundIt,
+    kind: z.literal('hold'),
+    poseId: idSchema,
+    variantId: idSchema.optional(),
+    hold: holdTimeSchema.optional(),
+    firstSide: sideSchema.optional(),
+    phases: phasesSchema.optional(),
+    cues: z.array(cueSchema).max(40).optional(),
+    breathOver: breathOverSchema.optional(),
+    setUpId: idSchema.optional(),
+    setUpItems: z.array(setUpItemSchema).max(20).optional(),
+  })
+  .superRefine((block, context) => {
+    if (!block.hold || !block.phases) return
+    const least = leastHoldS(block.phases)
+    for (const [name, seconds] of Object.entries(block.hold)) {
+      if (typeof seconds === 'number' && seconds < least) {
+        context.addIssue({
+          code: 'custom',
+          path: ['hold', name],
+          message: `is shorter than its phases, which need ${String(least)} s`,
+          params: { code: 'HOLD_UNDER_PHASES', leastS: least },
+        })
+      }
+    }
+  })
+
+export const movementBlockSchema = z.strictObject({
+  ...shared,
+  ...aroundIt,
+  kind: z.literal('movement'),
+  movementId: idSchema,
+  rounds: roundsSchema.optional(),
+  pace: paceSchema.optional(),
+  firstSide: sideSchema.optional(),
+  restS: betweenSecondsSchema.optional(),
+})
+
+/** How much breath work: natural breath for a time, counted sets, or what fills a time. */
+export const breathAmountSchema = z.union([
+  z.strictObject({ naturalS: blockSecondsSchema }),
+  z.strictObject({ sets: z.int().min(1).max(20), roundsPerSet: roundsSchema }),
+  z.strictObject({ fillS: blockSecondsSchema, roundsPerSet: roundsSchema }),
+])
+export type BreathAmount = z.infer<typeof breathAmountSchema>
+
+export const breathBlockSchema = z.strictObject({
+  ...shared,
+  ...aroundIt,
+  kind: z.literal('breath'),
+  techniqueId: idSchema,
+  basePosition: basePositionSchema.optional(),
+  pattern: patternSchema.optional(),
+  pace: paceSchema.optional(),
+  amount: breathAmountSchema.optional(),
+  restBetweenSetsS: betweenSecondsSchema.optional(),
+  naturalBeforeS: betweenSecondsSchema.optional(),
+  naturalAfterS: betweenSecondsSchema.optional(),
+  countedRounds: z.int().min(0).max(500).optional(),
+})
+
+export const restBlockSchema = z.strictObject({
+  ...shared,
+  ...aroundIt,
+  kind: z.literal('rest'),
+  s: blockSecondsSchema,
+  basePosition: basePositionSchema.optional(),
+  text: lineSchema.optional(),
+})
+
+export const closingBlockSchema = z.strictObject({
+  ...shared,
+  ...aroundIt,
+  kind: z.literal('closing'),
+  finalRestS: blockSecondsSchema.optional(),
+  comingOutS: betweenSecondsSchema.optional(),
+  rollS: betweenSecondsSchema.optional(),
+  sittingUpS: betweenSecondsSchema.optional(),
+  text: textSchema.optional(),
+})
+
+export const blockSchema = z.discriminatedUnion('kind', [
+  talkBlockSchema,
+  holdBlockSchema,
+  movementBlockSchema,
+  breathBlockSchema,
+  restBlockSchema,
+  closingBlockSchema,
+])
+export type Block = z.infer<typeof blockSchema>
+export type BlockKind = Block['kind']
+export type TalkBlock = z.infer<typeof talkBlockSchema>
+export type HoldBlock = z.infer<typeof holdBlockSchema>
+export type MovementBlock = z.infer<typeof movementBlockSchema>
+export type BreathBlock = z.infer<typeof breathBlockSchema>
+export type RestBlock = z.infer<typeof restBlockSchema>
+export type ClosingBlock = z.infer<typeof closingBlockSchema>

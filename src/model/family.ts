@@ -1,0 +1,40 @@
+import { z } from 'zod'
+
+/** Pose families of the cautions reference; a pose carries one or several. */
+export const families = [
+  'sup_rest',
+  'legs_up_flat',
+  'pelvis_raised',
+  'head_low',
+  'prone',
+  'prone_bb',
+  'sup_bb',
+  'recl_kneel',
+  'fold_seated',
+  'fold_one_leg',
+  'fold_wide',
+  'bound_seated',
+  'bound_reclined',
+  'child',
+  'puppy',
+  'lunge',
+  'pigeon',
+  'hip_supine',
+  'twist_supine',
+  'twist_bolster',
+  'twist_seated',
+  'shoulder_cross',
+  'clasp_back',
+  'inversion',
+  'feet_squat',
+  'side_bend',
+  'seat',
+  'side_sit',
+  'all_fours',
+  'standing',
+  'heel_sit',
+  'side_rest',
+  'final_rest',
+] as const
+export const familySchema = z.enum(families)
+export type Family = z.infer<typeof familySchema>

@@ -1,0 +1,126 @@
+import { DataTypes } from 'sequelize'
+import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, ModelStatic, Sequelize } from 'sequelize'
+
+type Row<M extends Model> = Model<InferAttributes<M>, InferCreationAttributes<M>>
+
+export interface SessionRow extends Row<SessionRow> {
+  id: string
+  name: string
+  practice: string
+  lengthS: number
+  version: number
+  document: string
+  savedAt: Date
+}
+export interface HistoryRow extends Row<HistoryRow> {
+  id: CreationOptional<number>
+  sessionId: string
+  version: number
+  reason: string
+  document: string
+  keptAt: Date
+}
+export interface NoteRow extends Row<NoteRow> {
+  name: string
+  value: string
+}
+export interface PlaceRow extends Row<PlaceRow> {
+  id: string
+  name: string
+  lengthUnit: string
+  rooms: string
+}
+export interface CupboardRow extends Row<CupboardRow> {
+  id: string
+  placeId: string
+  kind: string
+  count: number
+  sizeMm: string | null
+}
+export interface PersonRow extends Row<PersonRow> {
+  id: string
+  name: string
+  level: string
+  statureMm: number | null
+  document: string
+}
+
+export interface LedClassRow extends Row<LedClassRow> {
+  id: string
+  sessionId: string
+  startedAt: Date
+  endedAt: Date | null
+  people: number
+  name: string
+  plannedS: number
+  ledS: number
+  document: string
+}
+
+export interface Models {
+  readonly sessions: ModelStatic<SessionRow>
+  readonly history: ModelStatic<HistoryRow>
+  readonly notes: ModelStatic<NoteRow>
+  readonly places: ModelStatic<PlaceRow>
+  readonly cupboard: ModelStatic<CupboardRow>
+  readonly people: ModelStatic<PersonRow>
+  readonly ledClasses: ModelStatic<LedClassRow>
+}
+
+// Made anew for each column: Sequelize writes the column's name into what it is given.
+const key = () => ({ type: DataTypes.STRING(64), primaryKey: true })
+const text = () => ({ type: DataTypes.TEXT, allowNull: false })
+const whole = () => ({ type: DataTypes.INTEGER, allowNull: false })
+const short = () => ({ type: DataTypes.STRING(120), allowNull: false })
+const instant = () => ({ type: DataTypes.DATE, allowNull: false })
+
+/** The tables as Sequelize models; their columns are made by the migrations, never by sync. */
+export function defineModels(sequelize: Sequelize): Models {
+  const plain = (tableName: string) => ({ tableName, timestamps: false })
+  return {
+    sessions: sequelize.define<SessionRow>(
+      'session',
+      { id: key(), name: short(), practice: short(), lengthS: whole(), version: whole(), document: text(), savedAt: instant() },
+      plain('sessions'),
+    ),
+    history: sequelize.define<HistoryRow>(
+      'sessionHistory',
+      {
+        id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
+        sessionId: short(),
+        version: whole(),
+        reason: short(),
+        document: text(),
+        keptAt: instant(),
+      },
+      plain('sessionHistory'),
+    ),
+    notes: sequelize.define<NoteRow>('note', { name: key(), value: short() }, plain('notes')),
+    places: sequelize.define<PlaceRow>('place', { id: key(), name: short(), lengthUnit: short(), rooms: text() }, plain('places')),
+    cupboard: sequelize.define<CupboardRow>(
+      'cupboardItem',
+      { id: key(), placeId: short(), kind: short(), count: whole(), sizeMm: { type: DataTypes.TEXT, allowNull: true } },
+      plain('cupboardItems'),
+    ),
+    people: sequelize.define<PersonRow>(
+      'person',
+      { id: key(), name: short(), level: short(), statureMm: { type: DataTypes.INTEGER, allowNull: true }, document: text() },
+      plain('people'),
+    ),
+    ledClasses: sequelize.define<LedClassRow>(
+      'ledClass',
+      {
+        id: key(),
+        sessionId: short(),
+        startedAt: instant(),
+        endedAt: { type: DataTypes.DATE, allowNull: true },
+        people: whole(),
+        name: short(),
+        plannedS: whole(),
+        ledS: whole(),
+        document: text(),
+      },
+      plain('ledClasses'),
+    ),
+  }
+}

@@ -1,0 +1,137 @@
+import type { LedClass } from '#model/classes'
+import { orThrow } from '#core/result'
+import { beginLead, ledRecord, step } from '#core/lead'
+import type { LeadEvent, LeadEventType, LeadPlan, LeadState } from '#core/lead'
+import { compileTimeline } from '#core/timeline'
+import { firstCeilingS } from '#library/ceilings'
+import { shippedCatalog } from '#library/shipped'
+import { thursdaySlowHour } from './sessions.ts'
+
+/** Something the teacher did: in which block, kind and side, how long after it began. */
+interface Done {
+  readonly block: string
+  readonly kind: string
+  readonly side?: 'left' | 'right'
+  readonly afterS: number
+  readonly type: LeadEventType
+}
+interface Evening {
+  readonly weeksAgo: number
+  readonly lateS: number
+  readonly people: number
+  readonly done: readonly Done[]
+  readonly note: string
+}
+
+const at = (block: string, kind: string, afterS: number, type: LeadEventType, side?: 'left' | 'right'): Done =>
+  side ? { block, kind, afterS, type, side } : { block, kind, afterS, type }
+
+/** Four Thursdays: the talk runs over, set-ups are waited for, a hold is stayed in, another ends early. */
+const evenings: readonly Evening[] = [
+  {
+    weeksAgo: 4,
+    lateS: 140,
+    people: 9,
+    done: [
+      at('arrive', 'talk', 150, 'stay'),
+      at('wide-knee-fold', 'setUp', 20, 'pause'),
+      at('wide-knee-fold', 'setUp', 62, 'resume'),
+      at('deer', 'hold', 60, 'stay', 'left'),
+      at('calves', 'change', 40, 'pause'),
+      at('calves', 'change', 95, 'resume'),
+      at('closing', 'closing', 300, 'end'),
+    ],
+    note: 'Too much talk at the start, and the chairs took a minute longer than I had planned.',
+  },
+  {
+    weeksAgo: 3,
+    lateS: 35,
+    people: 11,
+    done: [
+      at('sphinx', 'hold', 148, 'end'),
+      at('figure-four', 'hold', 90, 'stay', 'left'),
+      at('deer', 'setUp', 20, 'pause', 'left'),
+      at('deer', 'setUp', 48, 'resume', 'left'),
+      at('crescent', 'hold', 150, 'end', 'left'),
+    ],
+    note: 'Sphinx shorter for the sore backs from the band rehearsal.',
+  },
+  {
+    weeksAgo: 2,
+    lateS: 12,
+    people: 10,
+    done: [
+      at('wide-knee-fold', 'setUp', 22, 'pause'),
+      at('wide-knee-fold', 'setUp', 40, 'resume'),
+      at('deer', 'hold', 120, 'pause', 'left'),
+      at('deer', 'hold', 141, 'resume', 'left'),
+      at('deer', 'hold', 30, 'mark', 'right'),
+      at('calves', 'change', 40, 'pause'),
+      at('calves', 'change', 70, 'resume'),
+    ],
+    note: '',
+  },
+  {
+    weeksAgo: 1,
+    lateS: 0,
+    people: 12,
+    done: [
+      at('arrive', 'talk', 165, 'end'),
+      at('figure-four', 'hold', 40, 'back', 'right'),
+      at('calves', 'hold', 200, 'stay'),
+      at('calves', 'change', 40, 'mark'),
+    ],
+    note: 'On time for once. The right side of figure four was begun again: two had not heard me.',
+  },
+]
+
+const dayMs = 24 * 3_600_000
+
+/** The led classes of the demo, on the Thursdays before today at 18:00 UTC, each through the real machine. */
+export function demoClasses(today: Date): LedClass[] {
+  const lastThursday = new Date(today)
+  lastThursday.setUTCHours(18, 0, 0, 0)
+  // From one day back (a Friday) to seven (a Thursday).
+  lastThursday.setUTCDate(lastThursday.getUTCDate() - (((lastThursday.getUTCDay() + 2) % 7) + 1))
+  return evenings.map((evening) => {
+    const plannedStart = lastThursday.getTime() - (evening.weeksAgo - 1) * 7 * dayMs
+    return ledEvening(evening, plannedStart)
+  })
+}
+
+function ledEvening({ weeksAgo, lateS, people, done, note }: Evening, plannedStartMs: number): LedClass {
+  const timeline = orThrow(compileTimeline(thursdaySlowHour, shippedCatalog))
+  const startedAtMs = plannedStartMs + lateS * 1000
+  const record = ledRecord(thursdaySlowHour, timeline, (pose) => firstCeilingS(pose, thursdaySlowHour.level), {
+    id: `thursday-${String(weeksAgo)}-weeks-ago`,
+    people,
+    startedAtMs,
+    promisedEndMs: plannedStartMs + thursdaySlowHour.lengthS * 1000,
+  })
+  const { log, endMs } = lead(record.plan as unknown as LeadPlan, done)
+  const endedAt = new Date(startedAtMs + endMs).toISOString()
+  return { ...record, log, endedAt, ...(note === '' ? {} : { note }) }
+}
+
+/** Lets the class run second by second, doing each thing when its moment comes. */
+function lead(plan: LeadPlan, done: readonly Done[]): { log: LeadEvent[]; endMs: number } {
+  const log: LeadEvent[] = []
+  const waiting = [...done]
+  let state = beginLead(plan)
+  for (let atMs = 0; state.phase === 'running' && atMs < 3 * 3_600_000; atMs += 1000) {
+    state = step(plan, state, { type: 'tick', atMs })[0]
+    const due = waiting.findIndex((one) => isNow(plan, state, one))
+    const [one] = due < 0 ? [] : waiting.splice(due, 1)
+    if (!one) continue
+    const event = { type: one.type, atMs }
+    log.push(event)
+    state = step(plan, state, event)[0]
+  }
+  return { log, endMs: state.nowMs }
+}
+
+function isNow(plan: LeadPlan, state: LeadState, { block, kind, side, afterS }: Done): boolean {
+  const segment = plan.segments[state.index]
+  if (segment?.blockId !== block || segment.doing.kind !== kind) return false
+  return (side === undefined || segment.side === side) && state.nowMs - state.startedMs >= afterS * 1000
+}

@@ -1,0 +1,67 @@
+import { existsSync, renameSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
+import type { Clock } from '#server/clock'
+import { openDatabase } from '#server/db/open'
+import type { Database } from '#server/db/open'
+import { ledClassStore } from '#server/features/led-classes/store'
+import { peopleStore } from '#server/features/people/store'
+import { placeStore } from '#server/features/places/store'
+import { sessionStore } from '#server/features/sessions/store'
+import { bellowsHouse, bellowsPeople } from './bellows-house.ts'
+import { demoClasses } from './led-classes.ts'
+import { demoSessions } from './sessions.ts'
+
+/** Raised whenever the demo data changes: an older demo database is then put aside and made anew. */
+export const seedNumber = 3
+const seedNote = 'demo seed'
+
+const minuteMs = 60_000
+
+export async function seedDemo(database: Database, clock: Clock): Promise<void> {
+  const { models } = database
+  // The first of the list was worked on last.
+  for (const [index, document] of demoSessions.toReversed().entries()) {
+    const at = new Date(clock.now().getTime() - (demoSessions.length - index) * 90 * minuteMs)
+    await sessionStore(database, { now: () => at }).create(document)
+  }
+  await placeStore(database).add(bellowsHouse)
+  for (const person of bellowsPeople(clock.now())) await peopleStore(database).add(person)
+  for (const led of demoClasses(clock.now())) await ledClassStore(database).put(led)
+  await models.notes.create({ name: seedNote, value: String(seedNumber) })
+}
+
+async function seedOf(file: string): Promise<number> {
+  const database = await openDatabase(file)
+  const note = await database.models.notes.findByPk(seedNote)
+  await database.close()
+  return Number(note?.value ?? 0)
+}
+
+export interface DemoMade {
+  readonly file: string
+  /** Where the former demo database lies now, if there was an older one. */
+  readonly former: string | undefined
+}
+
+/** The demo database, made when absent or when its seed is older than the shipped one. */
+export async function prepareDemo(folder: string, clock: Clock): Promise<DemoMade> {
+  const file = join(folder, 'demo.sqlite')
+  let former: string | undefined
+  if (existsSync(file)) {
+    if ((await seedOf(file)) >= seedNumber) return { file, former }
+    former = putAside(file, clock.now())
+  }
+  const database = await openDatabase(file)
+  await seedDemo(database, clock)
+  await database.close()
+  return { file, former }
+}
+
+/** Moves a database beside itself under its date; its journal files have been folded in by closing it. */
+function putAside(file: string, now: Date): string {
+  const stamp = now.toISOString().slice(0, 19).replaceAll(':', '')
+  const former = file.replace(/\.sqlite$/, `-${stamp}.sqlite`)
+  renameSync(file, former)
+  for (const extra of ['-wal', '-shm']) rmSync(file + extra, { force: true })
+  return former
+}

@@ -1,0 +1,94 @@
+import type { Session } from '#model/session'
+
+/** The planned hour of the series "Thursday slow hour": 58:48 in all. */
+export const thursdaySlowHour: Session = {
+  schema: 1,
+  id: 'thursday-slow-hour',
+  name: 'Thursday slow hour',
+  practice: 'yin',
+  level: 'regular',
+  lengthS: 3600,
+  schoolId: 'mixed',
+  purpose: 'Hips and breath for people who sit, sing and blow.',
+  blocks: [
+    {
+      kind: 'talk',
+      id: 'arrive',
+      title: 'Arrive',
+      text: 'What we do today, and the stop signs',
+      s: 180,
+    },
+    { kind: 'breath', id: 'even-breath', techniqueId: 'even-breath', amount: { sets: 1, roundsPerSet: 30 } },
+    { kind: 'hold', id: 'wide-knee-fold', poseId: 'wide-knee-fold', hold: { holdS: 240 } },
+    { kind: 'hold', id: 'sphinx', poseId: 'sphinx', hold: { holdS: 180 } },
+    {
+      kind: 'hold',
+      id: 'figure-four',
+      poseId: 'figure-four-lying',
+      hold: { holdS: 210 },
+      times: { betweenSidesS: 6 },
+    },
+    {
+      kind: 'hold',
+      id: 'deer',
+      poseId: 'deer',
+      hold: { holdS: 210 },
+      answers: { betweenSides: 'stillness' },
+      times: { setUpS: 24 },
+    },
+    {
+      kind: 'hold',
+      id: 'crescent',
+      poseId: 'crescent-lying',
+      hold: { holdS: 180 },
+      times: { setUpS: 16, betweenSidesS: 6, afterRestS: 0 },
+    },
+    {
+      kind: 'hold',
+      id: 'calves',
+      poseId: 'calves-on-a-chair',
+      hold: { holdS: 300 },
+      changeText: 'fetch the chairs',
+      times: { changeS: 44, afterRestS: 0 },
+      breathOver: { techniqueId: 'long-exhale', rounds: 30, countedRounds: 3 },
+    },
+    {
+      kind: 'closing',
+      id: 'closing',
+      finalRestS: 360,
+      changeText: 'slide away from the chair',
+      times: { changeS: 25 },
+    },
+  ],
+}
+
+/** A home practice of 20 minutes: 19:30 in all. */
+export const shortEveningRest: Session = {
+  schema: 1,
+  id: 'short-evening-rest',
+  name: 'Twenty minutes before supper',
+  practice: 'restorative',
+  level: 'regular',
+  lengthS: 1200,
+  schoolId: 'restorative',
+  purpose: 'For the days without a class.',
+  blocks: [
+    { kind: 'talk', id: 'arrive', title: 'Arrive', text: 'Fetch everything once', s: 60 },
+    { kind: 'breath', id: 'watch', techniqueId: 'watching-the-breath', amount: { naturalS: 120 } },
+    {
+      kind: 'hold',
+      id: 'twist',
+      poseId: 'twist-over-a-bolster',
+      hold: { holdS: 180 },
+      times: { afterRestS: 0 },
+    },
+    {
+      kind: 'closing',
+      id: 'closing',
+      finalRestS: 360,
+      times: { changeS: 15 },
+    },
+  ],
+}
+
+export const demoSessions: readonly Session[] = [thursdaySlowHour, shortEveningRest]

@@ -1,0 +1,71 @@
+import { Router } from 'express'
+import type { Request, Response } from 'express'
+import { ProblemError } from '#server/problems'
+import { readSessionDocument } from './read-document.ts'
+import type { KeepReason, SessionStore, StoredSession } from './store.ts'
+
+const reasons: readonly KeepReason[] = ['saved', 'conflict', 'fit', 'version', 'lead']
+
+/** `/api/sessions`: documents with ETag and If-Match, and the versions kept of them. */
+export function sessionRoutes(store: SessionStore): Router {
+  const router = Router()
+
+  router.get('/', async (_request, response) => {
+    response.json(await store.list())
+  })
+
+  router.post('/', async (request, response) => {
+    const stored = await store.create(readSessionDocument(request.body))
+    reply(response.status(201).location(`/api/sessions/${stored.document.id}`), stored)
+  })
+
+  router.get('/:id', async (request, response) => {
+    reply(response, await store.find(request.params.id))
+  })
+
+  router.put('/:id', async (request, response) => {
+    const based = basedOn(request)
+    const document = readSessionDocument(request.body)
+    sameId(request.params.id, document.id)
+    reply(response, await store.save(document, based, keepReason(request) ?? 'saved'))
+  })
+
+  router.get('/:id/history', async (request, response) => {
+    response.json(await store.history(request.params.id))
+  })
+
+  router.post('/:id/history', async (request, response) => {
+    const document = readSessionDocument(request.body)
+    sameId(request.params.id, document.id)
+    await store.setAside(document, basedOn(request), keepReason(request) ?? 'conflict')
+    response.status(204).end()
+  })
+
+  router.get('/:id/history/:version', async (request, response) => {
+    const { id, version } = request.params
+    if (!/^\d{1,9}$/.test(version)) throw new ProblemError('UNKNOWN_VERSION', { id, version })
+    response.json(await store.keptDocument(id, Number(version)))
+  })
+
+  return router
+}
+
+function reply(response: Response, { document, version }: StoredSession): void {
+  response.set('ETag', `"${String(version)}"`).set('Cache-Control', 'no-store').json(document)
+}
+
+function basedOn(request: Request): number {
+  const version = /^"?(\d{1,9})"?$/.exec(request.get('If-Match')?.trim() ?? '')?.[1]
+  if (version === undefined) throw new ProblemError('VERSION_MISSING')
+  return Number(version)
+}
+
+/** Why a version is kept, where the window says so. */
+function keepReason(request: Request): KeepReason | undefined {
+  const named = request.get('X-Keep-Former')
+  return reasons.find((known) => known === named)
+}
+
+function sameId(address: string, document: string): void {
+  if (address !== document) throw new ProblemError('ID_MISMATCH', { address, document }, { path: 'id' })
+}

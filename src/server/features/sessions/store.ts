@@ -1,0 +1,131 @@
+import { Op } from 'sequelize'
+import type { CreationAttributes, Transaction } from 'sequelize'
+import type { Session } from '#model/session'
+import type { Clock } from '#server/clock'
+import type { HistoryRow } from '#server/db/models'
+import type { Database } from '#server/db/open'
+import { ProblemError } from '#server/problems'
+import { migrateDocument } from './migrate-document.ts'
+
+/** A kept version is made at most this often, unless something decisive happens [decisions]. */
+const keepEveryMs = 5 * 60_000
+/** Kept versions are dropped after 90 days [decisions]. */
+const keepForMs = 90 * 24 * 3_600_000
+
+export type KeepReason = 'saved' | 'conflict' | 'fit' | 'version' | 'lead'
+
+export interface SessionSummary {
+  readonly id: string
+  readonly name: string
+  readonly practice: string
+  readonly lengthS: number
+  readonly savedAt: string
+}
+export interface StoredSession {
+  readonly document: Session
+  readonly version: number
+}
+export interface KeptVersion {
+  readonly id: number
+  readonly version: number
+  readonly reason: string
+  readonly keptAt: string
+}
+
+/** Sessions as documents with optimistic locking; every save keeps what was there for a while. */
+export function sessionStore({ models, inTransaction }: Database, clock: Clock) {
+  const find = async (id: string): Promise<StoredSession> => {
+    const row = await models.sessions.findByPk(id)
+    if (!row) throw new ProblemError('UNKNOWN_SESSION', { id })
+    return { document: migrateDocument(JSON.parse(row.document)), version: row.version }
+  }
+
+  const columns = (document: Session) => ({
+    id: document.id,
+    name: document.name,
+    practice: document.practice,
+    lengthS: document.lengthS,
+    document: JSON.stringify(document),
+    savedAt: clock.now(),
+  })
+
+  type Former = Pick<CreationAttributes<HistoryRow>, 'sessionId' | 'version' | 'document' | 'reason'>
+
+  const keep = async (former: Former, transaction?: Transaction) => {
+    const now = clock.now()
+    const tooOld = { keptAt: { [Op.lt]: new Date(now.getTime() - keepForMs) } }
+    await models.history.create({ ...former, keptAt: now }, { transaction })
+    await models.history.destroy({ where: tooOld, transaction })
+  }
+
+  const isDue = async (sessionId: string, transaction: Transaction): Promise<boolean> => {
+    const since = { [Op.gt]: new Date(clock.now().getTime() - keepEveryMs) }
+    return (await models.history.count({ where: { sessionId, reason: 'saved', keptAt: since }, transaction })) === 0
+  }
+
+  return {
+    find,
+
+    async list(): Promise<SessionSummary[]> {
+      const rows = await models.sessions.findAll({
+        attributes: ['id', 'name', 'practice', 'lengthS', 'savedAt'],
+        order: [['savedAt', 'DESC'], ['id', 'ASC']],
+      })
+      return rows.map(({ id, name, practice, lengthS, savedAt }) => ({
+        id,
+        name,
+        practice,
+        lengthS,
+        savedAt: savedAt.toISOString(),
+      }))
+    },
+
+    async create(document: Session): Promise<StoredSession> {
+      return inTransaction(async (transaction) => {
+        const taken = await models.sessions.findByPk(document.id, { transaction })
+        if (taken) throw new ProblemError('ID_TAKEN', { id: document.id })
+        await models.sessions.create({ ...columns(document), version: 1 }, { transaction })
+        return { document, version: 1 }
+      })
+    },
+
+    /** Saves over the version it was based on; the former document goes to history when due or asked. */
+    async save(document: Session, based: number, reason: KeepReason): Promise<StoredSession> {
+      return inTransaction(async (transaction) => {
+        const row = await models.sessions.findByPk(document.id, { transaction })
+        if (!row) throw new ProblemError('UNKNOWN_SESSION', { id: document.id })
+        if (row.version !== based) throw new ProblemError('VERSION_STALE', { based, current: row.version })
+        if (reason !== 'saved' || (await isDue(document.id, transaction))) {
+          await keep({ sessionId: document.id, version: row.version, document: row.document, reason }, transaction)
+        }
+        const version = based + 1
+        await row.update({ ...columns(document), version }, { transaction })
+        return { document, version }
+      })
+    },
+
+    /** Puts a document into history: given up in a conflict, or as it stood before something decisive. */
+    async setAside(document: Session, based: number, reason: KeepReason): Promise<void> {
+      await find(document.id)
+      await keep({ sessionId: document.id, version: based, document: JSON.stringify(document), reason })
+    },
+
+    async history(sessionId: string): Promise<KeptVersion[]> {
+      await find(sessionId)
+      const rows = await models.history.findAll({
+        where: { sessionId },
+        attributes: ['id', 'version', 'reason', 'keptAt'],
+        order: [['id', 'DESC']],
+      })
+      return rows.map(({ id, version, reason, keptAt }) => ({ id, version, reason, keptAt: keptAt.toISOString() }))
+    },
+
+    async keptDocument(sessionId: string, id: number): Promise<Session> {
+      const row = await models.history.findOne({ where: { sessionId, id } })
+      if (!row) throw new ProblemError('UNKNOWN_VERSION', { id: sessionId, version: id })
+      return migrateDocument(JSON.parse(row.document))
+    },
+  }
+}
+
+export type SessionStore = ReturnType<typeof sessionStore>

@@ -1,0 +1,250 @@
+import { mkdtempSync, readdirSync } from 'node:fs'
+import { createServer } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import request from 'supertest'
+import { Sequelize } from 'sequelize'
+import { createApp } from '#server/app'
+import { readConfig } from '#server/config'
+import { makeMigrator, migrations } from '#server/db/migrate'
+import { openDatabase } from '#server/db/open'
+import type { Database } from '#server/db/open'
+import { demoClasses } from '#server/demo/led-classes'
+import { prepareDemo, seedNumber } from '#server/demo/seed'
+import { thursdaySlowHour } from '#server/demo/sessions'
+import { peopleStore } from '#server/features/people/store'
+import { placeStore } from '#server/features/places/store'
+import { problemTable } from '#server/problems'
+import { startServer } from '#server/start'
+import { compileTimeline } from '#core/timeline'
+import { orThrow } from '#core/result'
+import { shippedCatalog } from '#library/shipped'
+import { aHold, aSession, aTalk } from '#testing/sessions'
+
+const thursday = new Date('2026-03-12T18:00:00Z')
+let database: Database
+let nowMs = thursday.getTime()
+const clock = { now: () => new Date(nowMs) }
+
+beforeEach(async () => {
+  nowMs = thursday.getTime()
+  database = await openDatabase(':memory:')
+})
+afterEach(() => database.close())
+
+const app = () => request(createApp({ database, hosts: [], clock }))
+const create = (document: object = aSession()) => app().post('/api/sessions').send(document)
+const save = (document: { id: string }, version: number) =>
+  app().put(`/api/sessions/${document.id}`).set('If-Match', `"${String(version)}"`).send(document)
+
+test('a session is created, read with its version, listed and saved as the next version', async () => {
+  const made = await create(aSession([aTalk()]))
+  expect([made.status, made.headers['etag'], made.headers['location']]).toEqual([201, '"1"', '/api/sessions/session-1'])
+  const saved = await save(aSession([aTalk()], { name: 'Renamed' }), 1)
+  expect([saved.status, saved.headers['etag']]).toEqual([200, '"2"'])
+  const read = await app().get('/api/sessions/session-1')
+  expect(read.headers['etag']).toBe('"2"')
+  expect(read.body).toEqual(aSession([aTalk()], { name: 'Renamed' }))
+  const list = await app().get('/api/sessions')
+  expect(list.body).toEqual([
+    { id: 'session-1', name: 'Renamed', practice: 'yin', lengthS: 3600, savedAt: '2026-03-12T18:00:00.000Z' },
+  ])
+})
+
+test('history keeps the former version at most every five minutes, and what a conflict sets aside', async () => {
+  await create()
+  await save(aSession([], { name: 'Second' }), 1)
+  nowMs += 4 * 60_000
+  await save(aSession([], { name: 'Third' }), 2)
+  nowMs += 2 * 60_000
+  await save(aSession([], { name: 'Fourth' }), 3)
+  await app().post('/api/sessions/session-1/history').set('If-Match', '"2"').send(aSession([], { name: 'Given up' })).expect(204)
+  const { body } = await app().get('/api/sessions/session-1/history')
+  expect(body.map(({ version, reason }: { version: number; reason: string }) => [version, reason])).toEqual([
+    [2, 'conflict'],
+    [3, 'saved'],
+    [1, 'saved'],
+  ])
+  const kept = await app().get(`/api/sessions/session-1/history/${String(body[1].id)}`)
+  expect(kept.body.name).toBe('Third')
+})
+
+test('versions older than ninety days are dropped at the next keeping', async () => {
+  await create()
+  await save(aSession([], { name: 'Second' }), 1)
+  nowMs += 91 * 24 * 3_600_000
+  await save(aSession([], { name: 'Third' }), 2)
+  const { body } = await app().get('/api/sessions/session-1/history')
+  expect(body.map(({ version }: { version: number }) => version)).toEqual([2])
+})
+
+test('the other side of a conflict is kept when the teacher’s own wins', async () => {
+  await create()
+  await save(aSession([], { name: 'Theirs' }), 1)
+  await save(aSession([], { name: 'Mine' }), 2).set('X-Keep-Former', 'conflict')
+  const { body } = await app().get('/api/sessions/session-1/history')
+  expect(body[0]).toMatchObject({ version: 2, reason: 'conflict' })
+})
+
+test('a led class is written while it runs, read back whole, listed, and never replaced by a shorter record', async () => {
+  const [led] = demoClasses(thursday)
+  if (!led) throw new Error('the demo has classes')
+  const put = (record: object) => app().put(`/api/led-classes/${led.id}`).send(record)
+  const { endedAt: _, ...running } = led
+  await put({ ...running, log: led.log.slice(0, 2), conductedMs: 900_000 }).expect(204)
+  expect((await app().get('/api/led-classes')).body[0]).toMatchObject({ name: 'Thursday slow hour', endedAt: null, people: 9, ledS: 900 })
+  await put(led).expect(204)
+  const refused = await put({ ...led, log: led.log.slice(0, 3) })
+  expect([refused.status, refused.body.code]).toEqual([409, 'RECORD_OLDER'])
+  const read = await app().get(`/api/led-classes/${led.id}`)
+  expect(read.body).toEqual(JSON.parse(JSON.stringify(led)))
+  const [line] = (await app().get('/api/led-classes')).body
+  expect([line.plannedS, line.ledS]).toEqual([3528, Math.round((Date.parse(led.endedAt ?? '') - Date.parse(led.startedAt)) / 1000)])
+})
+
+test('a led class keeps its own copy when its session changes or goes', async () => {
+  const [led] = demoClasses(thursday)
+  if (!led) throw new Error('the demo has classes')
+  await create(thursdaySlowHour)
+  await app().put(`/api/led-classes/${led.id}`).send(led).expect(204)
+  await save({ ...thursdaySlowHour, name: 'Another hour', blocks: [] } as never, 1)
+  await database.models.sessions.destroy({ where: {} })
+  expect((await app().get(`/api/led-classes/${led.id}`)).body.document.name).toBe('Thursday slow hour')
+})
+
+describe('bad input gets a problem of its own, writes nothing, and the server lives', () => {
+  const cases: [string, () => request.Test, number, string, string | null][] = [
+    ['malformed JSON', () => app().post('/api/sessions').type('json').send('{"a":'), 400, 'MALFORMED_JSON', null],
+    ['a body that is no JSON', () => app().post('/api/sessions').type('text').send('hello'), 415, 'WRONG_CONTENT_TYPE', null],
+    ['no body', () => app().post('/api/sessions'), 422, 'DOCUMENT_REFUSED', 'document'],
+    ['wrong types', () => create({ ...aSession(), lengthS: 'an hour' }), 422, 'DOCUMENT_REFUSED', 'lengthS'],
+    ['an unknown pose', () => create(aSession([aHold('no-such-pose')])), 422, 'UNKNOWN_REFERENCE', 'blocks[0].poseId'],
+    ['an oversize body', () => create({ ...aSession(), purpose: 'x'.repeat(2_000_000) }), 413, 'BODY_TOO_LARGE', null],
+    ['a newer schema', () => create({ ...aSession(), schema: 2 }), 409, 'SCHEMA_NEWER', 'schema'],
+    ['an unknown session', () => app().get('/api/sessions/nobody'), 404, 'UNKNOWN_SESSION', null],
+    ['a save of an unknown session', () => save(aSession([], { id: 'nobody' }), 1), 404, 'UNKNOWN_SESSION', null],
+    ['an unknown address', () => app().get('/api/nothing'), 404, 'UNKNOWN_ADDRESS', null],
+    ['a session created twice', () => create(aSession([], { id: 'taken' })), 409, 'ID_TAKEN', null],
+    ['a save without a version', () => app().put('/api/sessions/taken').send(aSession([], { id: 'taken' })), 428, 'VERSION_MISSING', null],
+    ['a save with a strange version', () => app().put('/api/sessions/taken').set('If-Match', '*').send(aSession()), 428, 'VERSION_MISSING', null],
+    ['a stale version', () => save(aSession([], { id: 'taken', name: 'Late' }), 7), 412, 'VERSION_STALE', null],
+    ['two ids', () => app().put('/api/sessions/taken').set('If-Match', '"1"').send(aSession()), 422, 'ID_MISMATCH', 'id'],
+    ['an unknown kept version', () => app().get('/api/sessions/taken/history/99'), 404, 'UNKNOWN_VERSION', null],
+    ['a kept version that is no number', () => app().get('/api/sessions/taken/history/first'), 404, 'UNKNOWN_VERSION', null],
+    ['an unknown class', () => app().get('/api/led-classes/nobody'), 404, 'UNKNOWN_CLASS', null],
+    ['a led class of the wrong shape', () => app().put('/api/led-classes/x').send({ id: 'x' }), 422, 'DOCUMENT_REFUSED', 'sessionId'],
+    ['a led class under another id', () => app().put('/api/led-classes/x').send(demoClasses(thursday)[0]), 422, 'ID_MISMATCH', 'id'],
+    ['a foreign origin', () => create().set('Origin', 'http://elsewhere.example'), 403, 'WRONG_ORIGIN', null],
+  ]
+
+  test.each(cases)('%s', async (_, send, status, code, path) => {
+    await create(aSession([], { id: 'taken', name: 'As it was' })).expect(201)
+    const reply = await send()
+    expect([reply.status, reply.type, reply.body.code]).toEqual([status, 'application/problem+json', code])
+    expect(reply.body.path ?? null).toBe(path)
+    expect(reply.body.detail).toMatch(/^[^{}]{15,}\.$/)
+    const after = await app().get('/api/sessions')
+    expect(after.body.map(({ name }: { name: string }) => name)).toEqual(['As it was'])
+  })
+
+  test('a wrong Host', async () => {
+    const strict = createApp({ database, hosts: ['127.0.0.1:4180'] })
+    const reply = await request(strict).get('/api/sessions').set('Host', 'elsewhere.example')
+    expect([reply.status, reply.body.code]).toEqual([421, 'WRONG_HOST'])
+    await request(strict).get('/api/health').set('Host', '127.0.0.1:4180').expect(200)
+  })
+
+  test('a mistake of the server’s own shows no stack', async () => {
+    await database.sequelize.getQueryInterface().dropTable('sessions')
+    const reply = await app().get('/api/sessions')
+    expect([reply.status, reply.body.code]).toEqual([500, 'INTERNAL'])
+    expect(JSON.stringify(reply.body)).not.toMatch(/ at \/|sqlite|Error:/i)
+  })
+})
+
+test('every problem has a status of its kind, a title, and a sentence', () => {
+  const table: Record<string, { status: number; title: string; detail: string }> = problemTable
+  const odd = Object.entries(table).filter(
+    ([code, { status, title, detail }]) =>
+      !/^[A-Z_]+$/.test(code) || status < 400 || status > 500 || title === '' || !/[.}]$/.test(detail),
+  )
+  expect(odd).toEqual([])
+})
+
+test('pages carry the strict content policy', async () => {
+  const { headers } = await app().get('/api/health')
+  expect(headers['content-security-policy']).toBe(
+    "default-src 'self';script-src 'self';style-src 'self' 'unsafe-inline';worker-src 'self';object-src 'none';frame-ancestors 'none';base-uri 'self'",
+  )
+})
+
+test('the database is brought up from every earlier state, and each step can be taken back', async () => {
+  for (let upTo = 0; upTo <= migrations.length; upTo += 1) {
+    const sequelize = new Sequelize({ dialect: 'sqlite', storage: ':memory:', logging: false })
+    const migrator = makeMigrator(sequelize)
+    for (const { name } of migrations.slice(0, upTo)) await migrator.up({ migrations: [name] })
+    await migrator.up()
+    expect((await migrator.executed()).map(({ name }) => name)).toEqual(migrations.map(({ name }) => name))
+    const tables = await sequelize.getQueryInterface().showAllTables()
+    expect(tables).toEqual(expect.arrayContaining(['sessions', 'sessionHistory', 'people', 'cupboardItems', 'ledClasses']))
+    await migrator.down({ to: 0 })
+    expect(await sequelize.getQueryInterface().showAllTables()).toEqual(['migrations'])
+    await sequelize.close()
+  }
+})
+
+test('removing a session removes its history by the foreign key', async () => {
+  await create()
+  await save(aSession([], { name: 'Second' }), 1)
+  await database.models.sessions.destroy({ where: { id: 'session-1' } })
+  expect(await database.models.history.count()).toBe(0)
+})
+
+test('the demo data is Bellows House with fourteen people, and its hour comes to 58:48', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'zovrin-'))
+  const { file, former } = await prepareDemo(folder, clock)
+  expect(former).toBeUndefined()
+  const demo = await openDatabase(file)
+  const people = await peopleStore(demo).list()
+  expect(people).toHaveLength(14)
+  expect(people[0]?.conditions[0]?.askedOn).toBe('2026-02-19')
+  const [place] = await placeStore(demo).list()
+  expect(place?.cupboard.map(({ kind, count }) => [kind, count])).toContainEqual(['blanket', 40])
+  const list = await request(createApp({ database: demo, hosts: [] })).get('/api/sessions')
+  expect(list.body.map(({ name }: { name: string }) => name)).toEqual(['Thursday slow hour', 'Twenty minutes before supper'])
+  await demo.close()
+  expect(orThrow(compileTimeline(thursdaySlowHour, shippedCatalog)).totalMs).toBe((58 * 60 + 48) * 1000)
+})
+
+test('an older demo database is put aside under its date and made anew; a current one is left alone', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'zovrin-'))
+  const { file } = await prepareDemo(folder, clock)
+  expect((await prepareDemo(folder, clock)).former).toBeUndefined()
+  const old = await openDatabase(file)
+  await old.models.notes.update({ value: String(seedNumber - 1) }, { where: { name: 'demo seed' } })
+  await old.close()
+  const again = await prepareDemo(folder, clock)
+  expect(again.former).toBe(join(folder, 'demo-2026-03-12T180000.sqlite'))
+  expect(readdirSync(folder).filter((name) => name.endsWith('.sqlite'))).toHaveLength(2)
+})
+
+test('the server listens on the loopback only, moves on from a taken port, and stops cleanly', async () => {
+  const blocker = createServer().listen(0, '127.0.0.1')
+  await new Promise((listening) => blocker.once('listening', listening))
+  const { port } = blocker.address() as AddressInfo
+  const config = { ...readConfig({}), port }
+  const running = await startServer(config, ':memory:', undefined)
+  expect(running.address).toMatch(/^http:\/\/127\.0\.0\.1:\d+\/$/)
+  expect(running.address).not.toContain(`:${String(port)}/`)
+  expect((await fetch(`${running.address}api/health`)).status).toBe(200)
+  await running.stop()
+  await expect(fetch(`${running.address}api/health`)).rejects.toThrow()
+  await expect(startServer({ ...config, portIsFixed: true }, ':memory:', undefined)).rejects.toThrow(/is taken/)
+  await new Promise((closed) => blocker.close(closed))
+})
+
+test('a port that is no port is refused in words', () => {
+  expect(() => readConfig({ ZOVRIN_PORT: 'http' })).toThrow(/ZOVRIN_PORT is "http"/)
+  expect(readConfig({ ZOVRIN_PORT: '5000' })).toMatchObject({ port: 5000, portIsFixed: true })
+})

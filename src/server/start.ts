@@ -1,0 +1,70 @@
+import { createServer } from 'node:http'
+import type { Server } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { pino } from 'pino'
+import { createApp } from './app.ts'
+import { systemClock } from './clock.ts'
+import type { Clock } from './clock.ts'
+import type { Config } from './config.ts'
+import { openDatabase } from './db/open.ts'
+
+export interface Running {
+  readonly address: string
+  stop(): Promise<void>
+}
+
+/** How many ports past the usual one are tried when it is taken; 4190 is one that browsers refuse. */
+const portsTried = 9
+
+/** How long a request may still take when the server stops. */
+const patienceMs = 2000
+
+/** Opens the database, listens on the loopback and says where; `stop` ends both cleanly. */
+export async function startServer(
+  config: Config,
+  databaseFile: string,
+  pages: string | undefined,
+  clock: Clock = systemClock,
+): Promise<Running> {
+  const database = await openDatabase(databaseFile)
+  const server = createServer()
+  const port = await listen(server, config)
+  const hosts = [`${config.host}:${String(port)}`, `localhost:${String(port)}`]
+  const logger = pino({ level: 'error' }, pino.destination(2))
+  server.on('request', createApp({ database, hosts, clock, logger, ...(pages === undefined ? {} : { pages }) }))
+  return {
+    address: `http://${config.host}:${String(port)}/`,
+    async stop() {
+      await new Promise((done) => {
+        server.close(done)
+        // What is being answered is answered; a connection that only waits is let go.
+        server.closeIdleConnections()
+        setTimeout(() => {
+          server.closeAllConnections()
+        }, patienceMs).unref()
+      })
+      await database.close()
+    },
+  }
+}
+
+async function listen(server: Server, { host, port, portIsFixed }: Config): Promise<number> {
+  const last = portIsFixed ? port : port + portsTried
+  for (let candidate = port; candidate <= last; candidate += 1) {
+    if (await tryPort(server, host, candidate)) return (server.address() as AddressInfo).port
+  }
+  throw new Error(`Port ${String(port)} is taken: stop what uses it, or choose another with ZOVRIN_PORT.`)
+}
+
+function tryPort(server: Server, host: string, port: number): Promise<boolean> {
+  return new Promise((done, fail) => {
+    server.once('error', (error: NodeJS.ErrnoException) => {
+      if (error.code === 'EADDRINUSE') done(false)
+      else fail(error)
+    })
+    server.listen(port, host, () => {
+      server.removeAllListeners('error')
+      done(true)
+    })
+  })
+}

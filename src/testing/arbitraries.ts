@@ -1,0 +1,133 @@
+import fc from 'fast-check'
+import type { Block, BreathBlock, HoldBlock } from '#model/block'
+import type { Pattern } from '#model/breath'
+import { basePositions } from '#model/common'
+import type { Cue } from '#model/cue'
+import type { Phase } from '#model/phase'
+import type { Session } from '#model/session'
+import type { SomeTimes } from '#model/times'
+import { movements } from '#library/movements'
+import { poses } from '#library/poses'
+import { schools } from '#library/schools'
+import { techniques } from '#library/techniques'
+import { aSession } from '#testing/sessions'
+
+const s = (min: number, max: number) => fc.integer({ min, max })
+const oneOf = <T extends { id: string }>(things: readonly T[]) => fc.constantFrom(...things.map((thing) => thing.id))
+
+const times: fc.Arbitrary<SomeTimes> = fc.record(
+  {
+    changeS: s(0, 120),
+    setUpS: s(0, 120),
+    settleS: s(0, 60),
+    comingOutS: s(0, 60),
+    betweenSidesS: s(0, 60),
+    secondSetUpS: s(0, 60),
+    afterRestS: s(0, 120),
+  },
+  { requiredKeys: [] },
+)
+
+const moments: fc.Arbitrary<Cue['at']> = fc.oneof(
+  fc.record({ fromStartS: s(0, 900) }),
+  fc.record({ share: fc.double({ min: 0, max: 0.99, noNaN: true }) }),
+  fc.record({ beforeEndS: s(1, 900) }),
+)
+
+/** One or two phases with a length of their own, and the rest of the hold. */
+const phases: fc.Arbitrary<Phase[]> = fc
+  .tuple(s(5, 90), s(1, 10), fc.integer({ min: 0, max: 2 }))
+  .map(([seconds, breaths, restAt]): Phase[] => {
+    const fixed: Phase[] = [
+      { id: 'upright', name: 'Upright', length: { s: seconds } },
+      { id: 'twisted', name: 'Twisted', length: { breaths } },
+    ]
+    return fixed.toSpliced(restAt, 0, { id: 'rest', name: 'Folded', length: { rest: true } })
+  })
+
+export const patterns: fc.Arbitrary<Pattern> = fc.record({
+  in: s(1, 16),
+  full: s(0, 16),
+  out: s(1, 24),
+  empty: s(0, 8),
+})
+
+const cues: fc.Arbitrary<Cue[]> = fc.array(
+  fc.record({ at: moments, phaseId: fc.constantFrom(undefined, 'upright', 'rest') }),
+  { maxLength: 4 },
+).map((drafts) =>
+  drafts.map(({ at, phaseId }, index) => ({
+    id: `cue-${String(index)}`,
+    at,
+    text: '{this} hip heavy, {other} hand free',
+    ...(phaseId === undefined ? {} : { phaseId }),
+  })),
+)
+
+const holdTimes = fc.oneof(
+  fc.record({ holdS: s(200, 900) }),
+  fc.record({ leftS: s(200, 900), rightS: s(200, 900) }),
+)
+
+const holds: fc.Arbitrary<Omit<HoldBlock, 'id'>> = fc.record(
+  {
+    kind: fc.constant('hold' as const),
+    poseId: oneOf(poses),
+    hold: holdTimes,
+    times,
+    firstSide: fc.constantFrom('left' as const, 'right' as const),
+    phases,
+    cues,
+    breathOver: fc.record({ techniqueId: fc.constant('long-exhale'), pattern: patterns }),
+  },
+  { requiredKeys: ['kind', 'poseId'] },
+)
+
+const breaths: fc.Arbitrary<Omit<BreathBlock, 'id'>> = fc.record(
+  {
+    kind: fc.constant('breath' as const),
+    techniqueId: oneOf(techniques),
+    pattern: patterns,
+    pace: fc.record({ num: s(600, 2000), den: s(1, 2) }),
+    amount: fc.oneof(
+      fc.record({ sets: s(1, 3), roundsPerSet: s(1, 12) }),
+      fc.record({ fillS: s(30, 600), roundsPerSet: s(1, 12) }),
+      fc.record({ naturalS: s(5, 600) }),
+    ),
+    naturalBeforeS: s(0, 60),
+    restBetweenSetsS: s(0, 60),
+    times,
+  },
+  { requiredKeys: ['kind', 'techniqueId'] },
+)
+
+/** A block of any kind but the closing, without its id. */
+const anyBlock = fc.oneof(
+  { weight: 3, arbitrary: holds },
+  { weight: 1, arbitrary: breaths },
+  fc.record({ kind: fc.constant('talk' as const), title: fc.constant('Arrive'), s: s(5, 300) }),
+  fc.record({ kind: fc.constant('rest' as const), s: s(5, 300), basePosition: fc.constantFrom(...basePositions) }),
+  fc.record({ kind: fc.constant('movement' as const), movementId: oneOf(movements), rounds: s(1, 8), times }),
+)
+
+const closings = fc.record(
+  { kind: fc.constant('closing' as const), finalRestS: s(60, 900), rollS: s(0, 60) },
+  { requiredKeys: ['kind'] },
+)
+
+/** Sessions of up to `most` blocks of every kind, with and without a closing. */
+export function sessions(most = 8): fc.Arbitrary<Session> {
+  return fc
+    .tuple(
+      fc.array(anyBlock, { maxLength: most }),
+      fc.option(closings),
+      oneOf(schools),
+      fc.constantFrom('restorative' as const, 'yin' as const, 'breath' as const, 'mixed' as const),
+      fc.constantFrom('new' as const, 'regular' as const, 'experienced' as const),
+    )
+    .map(([blocks, closing, schoolId, practice, level]) => {
+      const all = closing === null ? blocks : [...blocks, closing]
+      const named = all.map((block, index): Block => ({ ...block, id: `block-${String(index)}` }))
+      return aSession(named, { schoolId, practice, level })
+    })
+}

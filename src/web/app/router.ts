@@ -1,0 +1,54 @@
+import { createRouter, createWebHistory } from 'vue-router'
+import { lastOpenedId } from '#web/shared/session/last-opened.ts'
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    {
+      path: '/',
+      redirect: () => {
+        const id = lastOpenedId()
+        return id === null ? { name: 'sessions' } : { name: 'plan', params: { id } }
+      },
+    },
+    {
+      path: '/sessions',
+      name: 'sessions',
+      component: () => import('#web/features/sessions/SessionsView.vue'),
+      meta: { title: 'Sessions' },
+    },
+    {
+      path: '/plan/:id',
+      name: 'plan',
+      components: {
+        default: () => import('#web/features/plan/PlanView.vue'),
+        bar: () => import('#web/features/plan/PlanBar.vue'),
+        foot: () => import('#web/features/plan/PlanFoot.vue'),
+      },
+      meta: { title: 'Plan' },
+    },
+    {
+      path: '/lead/:id',
+      name: 'lead',
+      component: () => import('#web/features/lead/LeadView.vue'),
+      meta: { title: 'Lead', bare: true },
+    },
+    {
+      path: '/journal',
+      name: 'journal',
+      component: () => import('#web/features/journal/JournalView.vue'),
+      meta: { title: 'Journal' },
+    },
+    {
+      path: '/journal/:id',
+      name: 'led-class',
+      component: () => import('#web/features/journal/LedClassView.vue'),
+      meta: { title: 'A led class' },
+    },
+    { path: '/:anything(.*)*', redirect: '/' },
+  ],
+})
+
+router.afterEach((to) => {
+  document.title = typeof to.meta['title'] === 'string' ? `${to.meta['title']} – Zovrin` : 'Zovrin'
+})

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { DateTime } from 'luxon'
+import { onMounted, ref } from 'vue'
+import type { LedClassLine } from '#model/classes'
+import { formatDuration } from '#core/units'
+import { listLedClasses } from '#web/shared/api/led-classes.ts'
+
+const lines = ref<readonly LedClassLine[]>([])
+const state = ref<'opening' | 'ready' | 'away'>('opening')
+
+onMounted(async () => {
+  const reply = await listLedClasses()
+  lines.value = reply.kind === 'ok' ? reply.value : []
+  state.value = reply.kind === 'ok' ? 'ready' : 'away'
+})
+const when = (instant: string) => DateTime.fromISO(instant).toFormat('ccc d LLL yyyy, HH:mm', { locale: 'en' })
+</script>
+
+<template>
+  <div class="page">
+    <div class="page-sheet">
+      <h1>Journal</h1>
+      <p v-if="state === 'away'" role="status">Zovrin’s server does not answer, so the journal cannot be read. Start it, then reload this page.</p>
+      <p v-else-if="state === 'ready' && lines.length === 0">Every class you lead is written here: what was planned, what was held, side by side. Open a session and choose Lead.</p>
+      <table v-else-if="lines.length > 0" class="list">
+        <thead>
+          <tr>
+            <th scope="col">Date</th>
+            <th scope="col">Session</th>
+            <th scope="col" class="figure">Planned</th>
+            <th scope="col" class="figure">Led</th>
+            <th scope="col" class="figure">People</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="line in lines" :key="line.id">
+            <td>{{ when(line.startedAt) }}</td>
+            <th scope="row"><RouterLink :to="{ name: 'led-class', params: { id: line.id } }">{{ line.name }}</RouterLink></th>
+            <td class="figure">{{ formatDuration(line.plannedS) }}</td>
+            <td class="figure">{{ line.endedAt === null ? 'not finished' : formatDuration(line.ledS) }}</td>
+            <td class="figure">{{ line.people === 0 ? '' : line.people }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+h1 {
+  margin-bottom: 14px;
+}
+</style>

@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import { DateTime } from 'luxon'
+import Button from 'primevue/button'
+import { computed, onMounted, ref, shallowRef } from 'vue'
+import { useRoute } from 'vue-router'
+import type { LedClass } from '#model/classes'
+import { meantAndDone } from '#core/journal'
+import type { HeldRow } from '#core/journal'
+import type { LeadEvent, LeadPlan } from '#core/lead'
+import { formatMs } from '#core/units'
+import { readLedClass } from '#web/shared/api/led-classes.ts'
+import { otherNames } from './other-names.ts'
+
+const route = useRoute()
+const led = shallowRef<LedClass>()
+const state = ref<'opening' | 'ready' | 'missing'>('opening')
+
+onMounted(async () => {
+  const reply = await readLedClass(String(route.params['id']))
+  if (reply.kind === 'ok') led.value = reply.value
+  state.value = reply.kind === 'ok' ? 'ready' : 'missing'
+})
+
+const done = computed(() => {
+  if (!led.value) return undefined
+  const { plan, log, startedAt, endedAt, conductedMs } = led.value
+  const endMs = endedAt === undefined ? Math.max(conductedMs ?? 0, log.at(-1)?.atMs ?? 0) : Date.parse(endedAt) - Date.parse(startedAt)
+  return meantAndDone(plan as unknown as LeadPlan, log as LeadEvent[], endMs)
+})
+const longestMs = computed(() => Math.max(60_000, ...(done.value?.holds ?? []).flatMap(({ plannedMs, heldMs }) => [plannedMs, heldMs])))
+const share = (ms: number) => `${String((ms / longestMs.value) * 100)}%`
+const nameOf = ({ blockId }: HeldRow) => led.value?.resolved[blockId]?.name ?? ''
+const isFirstOf = (index: number) => done.value?.holds[index - 1]?.blockId !== done.value?.holds[index]?.blockId
+const apart = ({ plannedMs, heldMs }: HeldRow) => {
+  const seconds = Math.round((heldMs - plannedMs) / 1000)
+  return seconds === 0 ? 'as planned' : `${formatMs(Math.abs(seconds) * 1000)} ${seconds > 0 ? 'longer' : 'shorter'}`
+}
+const sideNames = { left: 'left', right: 'right', both: '' } as const
+const when = computed(() => (led.value ? DateTime.fromISO(led.value.startedAt).toFormat('ccc d LLL yyyy, HH:mm', { locale: 'en' }) : ''))
+
+/** Hands the class to the teacher as a CSV file. */
+async function exportCsv(): Promise<void> {
+  if (!led.value || !done.value) return
+  const { ledClassCsv } = await import('#formats/led-class-csv')
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(new Blob([ledClassCsv(led.value, done.value)], { type: 'text/csv;charset=utf-8' }))
+  link.download = `${led.value.startedAt.slice(0, 10)} ${led.value.document.name}.csv`
+  link.click()
+  URL.revokeObjectURL(link.href)
+}
+</script>
+
+<template>
+  <div class="page">
+    <div v-if="led && done" class="page-sheet">
+      <header>
+        <div>
+          <p class="soft"><RouterLink :to="{ name: 'journal' }">Journal</RouterLink> · {{ when }}</p>
+          <h1>{{ led.document.name }}</h1>
+          <p>{{ formatMs(done.ledMs) }} led, {{ formatMs(done.plannedMs) }} planned{{ led.people > 0 ? `, ${String(led.people)} people` : '' }}{{ done.left ? '; left early' : '' }}{{ led.endedAt === undefined ? '; not finished' : '' }}</p>
+        </div>
+        <Button severity="secondary" outlined label="Export as CSV" icon="pi pi-download" @click="exportCsv" />
+      </header>
+      <p v-if="led.note" class="note">{{ led.note }}</p>
+      <h2>Meant and done</h2>
+      <p class="soft">Upper line: planned. Lower bar: held.</p>
+      <ol class="holds">
+        <li v-for="(row, index) in done.holds" :key="`${row.blockId}${row.side}`" :class="[row.side, { first: isFirstOf(index) }]">
+          <span class="name">{{ isFirstOf(index) ? nameOf(row) : '' }}</span>
+          <span class="side">{{ sideNames[row.side] }}</span>
+          <span class="bars" role="img" :aria-label="`planned ${formatMs(row.plannedMs)}, held ${formatMs(row.heldMs)}`"><i class="meant" :style="{ width: share(row.plannedMs) }" /><i class="done" :style="{ width: share(row.heldMs) }" /></span>
+          <span class="figure">{{ formatMs(row.heldMs) }} <small>of {{ formatMs(row.plannedMs) }}</small></span>
+          <span class="apart">{{ apart(row) }}{{ row.attempts > 0 ? `, begun again ${String(row.attempts)}×` : '' }}</span>
+        </li>
+      </ol>
+      <h2>Other times</h2>
+      <table class="list others">
+        <thead>
+          <tr><th scope="col">What</th><th scope="col" class="figure">Planned</th><th scope="col" class="figure">Took</th></tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in done.others" :key="row.kind"><th scope="row">{{ otherNames[row.kind] ?? row.kind }}</th><td class="figure">{{ formatMs(row.plannedMs) }}</td><td class="figure">{{ formatMs(row.tookMs) }}</td></tr>
+        </tbody>
+      </table>
+    </div>
+    <p v-else-if="state === 'missing'" class="page-sheet">This class is not in the journal. <RouterLink :to="{ name: 'journal' }">Open the journal</RouterLink></p>
+  </div>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: flex-start;
+  gap: 20px;
+}
+.soft,
+small {
+  color: var(--ink-soft);
+  font-size: 15px;
+}
+.note {
+  margin-top: 12px;
+  padding: 8px 12px;
+  background: var(--rest-wash);
+  border-left: 5px solid var(--rest);
+}
+h2 {
+  margin-top: 22px;
+}
+.holds li {
+  display: grid;
+  grid-template-columns: 180px 46px minmax(0, 1fr) 120px 220px;
+  gap: 10px;
+  align-items: center;
+  padding: 5px 0;
+}
+.holds li.first {
+  border-top: 1px solid var(--line-soft);
+}
+.name {
+  font-weight: 650;
+}
+.side,
+.apart {
+  color: #4b5854;
+}
+.bars {
+  display: grid;
+  gap: 2px;
+}
+.bars i {
+  display: block;
+  min-width: 1px;
+}
+.meant {
+  height: 4px;
+  background: var(--ink);
+}
+.done {
+  height: 12px;
+  background: var(--both);
+}
+.left .done {
+  background: var(--left);
+}
+.right .done {
+  background: var(--right);
+}
+.figure {
+  text-align: right !important;
+  font-weight: 650;
+  white-space: nowrap;
+}
+.others {
+  width: auto;
+  min-width: 420px;
+  margin-top: 6px;
+}
+.others tbody th,
+.others td {
+  padding: 4px 10px;
+  font-weight: 500;
+}
+</style>

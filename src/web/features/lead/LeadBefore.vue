@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputNumber from 'primevue/inputnumber'
+import InputText from 'primevue/inputtext'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import type { Session } from '#model/session'
+import { formatDuration, formatMs } from '#core/units'
+import { ports } from '#web/shared/ports.ts'
+import { clockText, endOf, nextStart } from './promised-end.ts'
+
+const props = defineProps<{ session: Session; totalMs: number; fetch: readonly string[] }>()
+const emit = defineEmits<{ start: [details: { people: number; startsAtMs: number | undefined; promisedMoreMs: number }]; soundCheck: [] }>()
+
+const people = ref<number | null>(null)
+const startText = ref('')
+const moreMin = ref(0)
+const mend = ref('')
+const now = ref(ports().epochMs())
+useIntervalFn(() => (now.value = ports().epochMs()), 5000)
+
+const startsAtMs = computed(() => nextStart(startText.value, now.value))
+const promised = computed(() => endOf({ startsAtMs: startsAtMs.value, nowMs: now.value, lengthS: props.session.lengthS, totalMs: props.totalMs, moreMs: moreMin.value * 60_000 }))
+
+function start(): void {
+  emit('start', { people: people.value ?? 0, startsAtMs: startsAtMs.value, promisedMoreMs: moreMin.value * 60_000 })
+}
+function check(): void {
+  mend.value = startText.value.trim() !== '' && startsAtMs.value === undefined ? 'Type the time as 19:00, or leave it empty.' : ''
+}
+</script>
+
+<template>
+  <div class="before">
+    <h1>{{ session.name }}</h1>
+    <p class="sum">{{ formatMs(totalMs) }} composed, {{ formatDuration(session.lengthS) }} wanted</p>
+    <div class="fields">
+      <div>
+        <label for="lead-people">Who is here</label>
+        <InputNumber v-model="people" input-id="lead-people" fluid :min="0" :max="500" placeholder="a number" />
+      </div>
+      <div>
+        <label for="lead-start">Starts at</label>
+        <InputText id="lead-start" v-model="startText" fluid placeholder="when you press Start" @blur="check" />
+        <p v-if="mend" class="mend" role="alert">{{ mend }}</p>
+      </div>
+    </div>
+    <div class="promise">
+      <span>Promised end <b>{{ clockText(promised) }}</b></span>
+      <Button severity="secondary" outlined label="−1 min" @click="moreMin -= 1" />
+      <Button severity="secondary" outlined label="+1 min" @click="moreMin += 1" />
+    </div>
+    <p v-if="fetch.length > 0" class="fetch"><span>Each person fetches</span> {{ fetch.join(', ') }}</p>
+    <div class="acts">
+      <Button severity="secondary" outlined label="Sound check" @click="emit('soundCheck')" />
+      <Button class="start" label="Start" @click="start" />
+      <RouterLink :to="{ name: 'plan', params: { id: session.id } }">Back to Plan</RouterLink>
+    </div>
+    <p class="notice">Zovrin gives no medical advice: a doctor or licensed therapist decides. Say the stop signs before you begin; X shows them at any time.</p>
+  </div>
+</template>
+
+<style scoped>
+.before {
+  margin: auto;
+  width: min(620px, 92vw);
+  display: grid;
+  gap: 18px;
+}
+h1 {
+  font-size: 40px;
+}
+.sum,
+.notice,
+label {
+  color: var(--ink-soft);
+}
+.sum {
+  font-size: 22px;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
+  gap: 16px;
+}
+.promise {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  font-size: 24px;
+}
+.fetch {
+  font-size: 22px;
+}
+.fetch span {
+  color: var(--ink-soft);
+}
+.acts {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  flex-wrap: wrap;
+}
+.acts :deep(.p-button),
+.promise :deep(.p-button) {
+  min-height: 44px;
+}
+.start {
+  min-width: 140px;
+  font-size: 22px;
+  background: var(--chosen) !important;
+  border-color: var(--chosen) !important;
+  color: #1d2a2a !important;
+}
+.mend {
+  color: var(--left);
+  font-size: 15px;
+}
+</style>

@@ -1,0 +1,27 @@
+import type { LeadEventType } from '#core/lead'
+
+const keys: Readonly<Record<string, LeadEventType>> = {
+  '+': 'stay',
+  '=': 'stay',
+  ArrowUp: 'stay',
+  ArrowRight: 'end',
+  PageDown: 'end',
+  ArrowLeft: 'back',
+  PageUp: 'back',
+  Enter: 'match',
+  o: 'freely',
+  O: 'freely',
+  x: 'stopCard',
+  X: 'stopCard',
+  m: 'mark',
+  M: 'mark',
+  b: 'bell',
+  B: 'bell',
+}
+
+/** What a key tells the class; while paused, Space goes on and → is *they come out*. */
+export function leadKey(key: string, isPaused: boolean): LeadEventType | undefined {
+  if (key === ' ') return isPaused ? 'resume' : 'pause'
+  if (isPaused && (key === 'ArrowRight' || key === 'PageDown')) return 'theyComeOut'
+  return keys[key]
+}

@@ -1,0 +1,53 @@
+import { firstCeilingS } from '#library/ceilings'
+import { orThrow } from '#core/result'
+import { compileTimeline } from '#core/timeline'
+import { shippedCatalog } from '#library/shipped'
+import { aHold, aSession } from '#testing/sessions'
+import { fetchList } from './fetch-list.ts'
+import { leadKey } from './lead-keys.ts'
+import { clockText, endOf, nextStart } from './promised-end.ts'
+
+const seven = new Date(2026, 2, 12, 18, 52).getTime()
+
+test.each([
+  ['19:00', '19:00'],
+  ['7.05', '07:05'],
+  [' 23:59 ', '23:59'],
+])('a start typed as %s is understood', (typed, shown) => {
+  expect(clockText(nextStart(typed, seven) ?? NaN)).toBe(shown)
+})
+
+test.each(['', 'soon', '25:00', '19:75'])('a start typed as "%s" is none', (typed) => {
+  expect(nextStart(typed, seven)).toBeUndefined()
+})
+
+test('a start just after midnight belongs to the night that is on', () => {
+  const late = new Date(2026, 2, 12, 23, 50).getTime()
+  expect((nextStart('00:10', late) ?? 0) - late).toBe(20 * 60_000)
+})
+
+test('the promised end is start and wanted length, or now and what was composed', () => {
+  const base = { nowMs: seven, lengthS: 3600, totalMs: 3_528_000, moreMs: 60_000 }
+  expect(clockText(endOf({ ...base, startsAtMs: nextStart('19:00', seven) }))).toBe('20:01')
+  expect(endOf({ ...base, startsAtMs: undefined })).toBe(seven + 3_588_000)
+})
+
+test('while paused, Space goes on and the arrow is: they come out', () => {
+  expect([leadKey(' ', false), leadKey(' ', true)]).toEqual(['pause', 'resume'])
+  expect([leadKey('ArrowRight', false), leadKey('ArrowRight', true)]).toEqual(['end', 'theyComeOut'])
+  expect(['=', 'ArrowUp', '+'].map((key) => leadKey(key, false))).toEqual(['stay', 'stay', 'stay'])
+  expect(leadKey('t', false)).toBeUndefined()
+})
+
+test('the first ceiling is the strictest family’s, more for fully supported forms', () => {
+  const pose = (families: string[], to: number) => ({ families, sensation: { from: 0, to } }) as unknown as Parameters<typeof firstCeilingS>[0]
+  expect(firstCeilingS(pose(['side_sit'], 5), 'regular')).toBe(240)
+  expect(firstCeilingS(pose(['child'], 3), 'regular')).toBe(300)
+  expect(firstCeilingS(pose(['child'], 2), 'regular')).toBe(600)
+  expect(firstCeilingS(pose(['fold_seated', 'twist_seated'], 5), 'new')).toBe(30)
+})
+
+test('each person fetches of every kind the most that one hold takes', () => {
+  const session = aSession([aHold('wide-knee-fold'), aHold('twist-over-a-bolster'), aHold('legs-up-the-wall')])
+  expect(fetchList(orThrow(compileTimeline(session, shippedCatalog)))).toEqual(['1 bolster', '2 blankets'])
+})

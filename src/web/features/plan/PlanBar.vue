@@ -1,0 +1,148 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import { formatDuration, formatMs } from '#core/units'
+import { gaugeOf } from './gauge.ts'
+import { usePlan } from './use-plan.ts'
+
+const { store, document, timeline, undo, redo } = usePlan()
+
+const gauge = computed(() => (timeline.value && document.value ? gaugeOf(timeline.value, document.value.lengthS) : undefined))
+
+const saveWords = {
+  saved: 'saved',
+  waiting: 'saving',
+  saving: 'saving',
+  retrying: 'not saved: retrying',
+  conflict: 'not saved: changed elsewhere',
+  refused: 'not saved: refused',
+} as const
+
+const undoWords = computed(() => store.stacks.done.at(-1)?.words)
+const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
+</script>
+
+<template>
+  <template v-if="document && gauge">
+    <span class="save" :class="store.state" role="status" :title="store.problem?.detail">{{ saveWords[store.state] }}</span>
+    <span class="steps">
+      <Button text icon="pi pi-undo" :disabled="undoWords === undefined" :aria-label="undoWords ? `Undo: ${undoWords}` : 'Nothing to undo'" :title="undoWords ? `Undo: ${undoWords}` : 'Nothing to undo'" @click="undo" />
+      <Button text icon="pi pi-undo redo" :disabled="redoWords === undefined" :aria-label="redoWords ? `Redo: ${redoWords}` : 'Nothing to redo'" :title="redoWords ? `Redo: ${redoWords}` : 'Nothing to redo'" @click="redo" />
+    </span>
+    <div class="gauge">
+      <div class="top">
+        <RouterLink class="name" :to="{ name: 'sessions' }" :title="`${document.name}: open the list of sessions`">{{ document.name }}</RouterLink>
+        <span class="time" data-testid="gauge"><b>{{ formatMs(timeline?.totalMs ?? 0) }}</b> of {{ formatDuration(document.lengthS) }} · {{ gauge.words }}</span>
+      </div>
+      <div class="bar" role="img" :aria-label="gauge.label">
+        <i v-for="part in gauge.parts" :key="part.kind" :class="part.kind" :style="{ width: `${part.percent}%` }" :title="part.words" />
+        <u v-if="gauge.wantedPercent < 100" :style="{ left: `${gauge.wantedPercent}%` }" />
+      </div>
+    </div>
+    <RouterLink v-if="document.blocks.length > 0" class="lead" :to="{ name: 'lead', params: { id: document.id } }">Lead</RouterLink>
+  </template>
+</template>
+
+<style scoped>
+.save {
+  font-size: 14px;
+  color: #c4cfc9;
+  white-space: nowrap;
+}
+.save.retrying,
+.save.conflict,
+.save.refused {
+  color: var(--chosen);
+  font-weight: 650;
+}
+.steps {
+  display: flex;
+}
+.steps :deep(.p-button) {
+  color: #edf1ec;
+  padding: 6px;
+  width: 34px;
+  height: 34px;
+}
+.steps :deep(.p-button:not(:disabled):hover) {
+  background: #33443f;
+  color: #fff;
+}
+.steps :deep(.redo) {
+  transform: scaleX(-1);
+}
+.lead {
+  padding: 7px 14px;
+  border-radius: 8px;
+  background: var(--chosen);
+  color: var(--ink);
+  font-weight: 650;
+  text-decoration: none;
+}
+.lead:hover {
+  background: #f0c675;
+}
+.gauge {
+  width: 380px;
+  min-width: 0;
+}
+.top {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  font-size: 15px;
+}
+.name {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  text-decoration: none;
+}
+.name:hover {
+  text-decoration: underline;
+}
+.time {
+  white-space: nowrap;
+}
+.bar {
+  position: relative;
+  display: flex;
+  height: 9px;
+  margin-top: 4px;
+  background: #33443f;
+  border-radius: 2px;
+}
+.bar i {
+  border-right: 1px solid var(--ink);
+}
+.bar u {
+  position: absolute;
+  top: -3px;
+  bottom: -3px;
+  width: 2px;
+  background: #fff;
+}
+.hold {
+  background: #8c9a57;
+}
+.breath {
+  background: #9b7ab5;
+}
+.movement {
+  background: #6f97a3;
+}
+.rest {
+  background: #d9d6b4;
+}
+.talk {
+  background: #b9ba9c;
+}
+.between {
+  background: #8fa096;
+}
+@media (max-width: 1100px) {
+  .gauge {
+    width: 340px;
+  }
+}
+</style>

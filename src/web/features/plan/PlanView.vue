@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { ref, useTemplateRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useEventListener, useMediaQuery } from '@vueuse/core'
+import ConflictDialog from './ConflictDialog.vue'
+import Inspector from './inspector/Inspector.vue'
+import KeysDialog from './KeysDialog.vue'
+import Shelf from './shelf/Shelf.vue'
+import Spine from './spine/Spine.vue'
+import { useLetterKeys } from './letter-keys.ts'
+import { usePlan } from './use-plan.ts'
+
+const route = useRoute()
+const router = useRouter()
+const { store, chosenId, told, undo, redo } = usePlan()
+const shelf = useTemplateRef('shelf')
+const spine = useTemplateRef('spine')
+const keysShown = ref(false)
+const drawerOpen = ref(false)
+const letterKeys = useLetterKeys()
+/** Below this width the right pane is a drawer [design]. */
+const narrow = useMediaQuery('(max-width: 1179px)')
+
+watch(
+  () => String(route.params['id'] ?? ''),
+  (id) => void store.open(id),
+  { immediate: true },
+)
+watch(chosenId, (id) => {
+  drawerOpen.value = id !== undefined
+})
+
+function goLead(): void {
+  if (store.document && store.document.blocks.length > 0) void router.push({ name: 'lead', params: { id: store.document.id } })
+}
+
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  const command = event.ctrlKey || event.metaKey
+  if (!command || event.altKey || event.key.toLowerCase() !== 'z' || isTyping(event.target)) return
+  event.preventDefault()
+  if (event.shiftKey) redo()
+  else undo()
+})
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  if (event.key !== '/' || !letterKeys.value || isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
+  event.preventDefault()
+  shelf.value?.focusFind()
+})
+
+/** In a field the browser's own undo and the letters belong to what is typed. */
+function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && target.matches('input, textarea, [contenteditable]')
+}
+</script>
+
+<template>
+  <div v-if="store.document" class="plan" :class="{ narrow }">
+    <Shelf ref="shelf" @added="spine?.focus()" />
+    <Spine ref="spine" @find="shelf?.focusFind()" @keys="keysShown = true" @lead="goLead" />
+    <aside v-show="!narrow || drawerOpen" class="pane" aria-label="The chosen block">
+      <Button v-if="narrow" class="close" text severity="secondary" icon="pi pi-times" aria-label="Close" @click="drawerOpen = false" />
+      <Inspector />
+    </aside>
+    <Button v-if="narrow && !drawerOpen" class="open-drawer" severity="secondary" outlined label="Details" @click="drawerOpen = true" />
+    <p class="visually-hidden" role="status" aria-live="polite">{{ told }}</p>
+    <KeysDialog v-model="keysShown" />
+    <ConflictDialog />
+  </div>
+  <div v-else class="nothing">
+    <p v-if="store.opening === 'opening'">Opening the session.</p>
+    <template v-else-if="store.opening === 'missing'">
+      <h1>This session is not here</h1>
+      <p>It may have been removed. <RouterLink to="/sessions">Open the list of sessions</RouterLink>.</p>
+    </template>
+    <template v-else-if="store.opening === 'away'">
+      <h1>Zovrin’s server does not answer</h1>
+      <p>This session was not opened in this browser before, so nothing of it is kept here. Start the server, then reload this page.</p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.plan {
+  position: relative;
+  display: grid;
+  grid-template-columns: 252px minmax(0, 1fr) 344px;
+  height: 100%;
+}
+.plan.narrow {
+  grid-template-columns: 236px minmax(0, 1fr);
+}
+.pane {
+  border-left: 1px solid var(--line);
+  padding: 12px 18px 18px;
+  overflow-y: auto;
+  background: var(--sheet);
+  min-height: 0;
+}
+.narrow .pane {
+  position: absolute;
+  inset: 0 0 0 auto;
+  width: 344px;
+  box-shadow: -8px 0 24px rgb(29 42 42 / 18%);
+  z-index: 20;
+}
+.close {
+  position: absolute !important;
+  top: 6px;
+  right: 8px;
+}
+.open-drawer {
+  position: absolute !important;
+  right: 12px;
+  bottom: 12px;
+  background: var(--sheet) !important;
+  z-index: 10;
+}
+.narrow :deep(.tools) {
+  bottom: 56px;
+}
+.nothing {
+  display: grid;
+  align-content: center;
+  justify-items: center;
+  gap: 10px;
+  height: 100%;
+  background: var(--ground);
+  padding: 24px;
+  text-align: center;
+}
+.nothing p {
+  max-width: 46ch;
+}
+</style>

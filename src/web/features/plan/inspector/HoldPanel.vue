@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import { computed } from 'vue'
+import type { HoldBlock } from '#model/block'
+import { linkHold, mirrorText, setHoldSide, usualHold } from '#core/session'
+import type { ResolvedHold } from '#core/session'
+import { formatDuration, holdLimits } from '#core/units'
+import { basePositionNames } from '#library/base-positions'
+import { propNames } from '#library/prop-names'
+import { targetNames } from '#library/target-names'
+import DurationField from '#web/shared/ui/DurationField.vue'
+import { momentWords, soundWords } from '../cue-words.ts'
+import { usePlan } from '../use-plan.ts'
+import Part from './Part.vue'
+import RangeBar from './RangeBar.vue'
+import Rows from './Rows.vue'
+
+const props = defineProps<{ resolved: ResolvedHold }>()
+const { document, replace, stepTime } = usePlan()
+
+const pose = computed(() => props.resolved.pose)
+const hold = computed(() => props.resolved.block.hold)
+const apart = computed(() => hold.value !== undefined && 'leftS' in hold.value)
+const secondsOn = (side: 'left' | 'right' | 'both') =>
+  props.resolved.sides.find((held) => held.side === side)?.holdS ?? props.resolved.sides[0]?.holdS ?? 0
+const range = computed(() =>
+  document.value ? usualHold(pose.value, document.value.practice, document.value.level) : undefined,
+)
+const shorter = computed(() => {
+  const gap = secondsOn('left') - secondsOn('right')
+  if (gap === 0) return 'The sides are unlinked, and equal for now.'
+  return `${gap > 0 ? 'Right' : 'Left'} side ${formatDuration(Math.abs(gap))} short. The sides are unlinked.`
+})
+
+function set(change: Partial<HoldBlock>, words: string): void {
+  replace({ ...props.resolved.block, ...change }, `${words} ${pose.value.names.english}`)
+}
+const setBoth = (holdS: number) => {
+  set({ hold: { holdS } }, 'change the hold of')
+}
+function setSide(side: 'left' | 'right', seconds: number): void {
+  const now = hold.value ?? { holdS: secondsOn(side) }
+  if (apart.value) set({ hold: setHoldSide(now, side, seconds) }, `change the ${side} hold of`)
+  else setBoth(seconds)
+}
+const unlink = () => {
+  set({ hold: { leftS: secondsOn('left'), rightS: secondsOn('right') } }, 'unlink the sides of')
+}
+const link = () => {
+  if (hold.value) set({ hold: linkHold(hold.value) }, 'link the sides of')
+}
+function setWhy(why: string): void {
+  if (hold.value && 'leftS' in hold.value && why !== (hold.value.why ?? '')) {
+    set({ hold: { ...hold.value, why } }, 'say why the sides differ in')
+  }
+}
+
+const cueRows = computed(() =>
+  props.resolved.cues.map((cue) => ({
+    name: momentWords(cue.at),
+    figure: [mirrorText(cue.text ?? '', props.resolved.sides[0]?.side ?? 'both'), soundWords(cue.sound)].filter((part) => part !== '').join(', '),
+  })),
+)
+const under = computed(() => `${basePositionNames[pose.value.base.enter]} · ${pose.value.targets.map((target) => targetNames[target]).join(', ')}`)
+</script>
+
+<template>
+  <h1>{{ pose.names.english }}</h1>
+  <p class="sub"><i v-if="pose.names.sanskrit" lang="sa-Latn">{{ pose.names.sanskrit }}</i> {{ under }}</p>
+
+  <Part title="Hold">
+    <div v-if="pose.sides" class="pair">
+      <DurationField class="left" label="Left" large :seconds="secondsOn('left')" :limits="holdLimits" @change="setSide('left', $event)" />
+      <Button class="link" text severity="secondary" :label="apart ? '≠' : '='" :aria-label="apart ? 'Link the sides again' : 'Unlink the sides'" :title="apart ? 'Link the sides again: both get the longer time' : 'Unlink the sides'" @click="apart ? link() : unlink()" />
+      <DurationField class="right" label="Right" large :seconds="secondsOn('right')" :limits="holdLimits" @change="setSide('right', $event)" />
+    </div>
+    <DurationField v-else class="both" label="Both sides at once" large :seconds="secondsOn('both')" :limits="holdLimits" @change="setBoth" />
+    <div class="steps">
+      <Button size="small" severity="secondary" outlined label="Shorter" title="One step shorter ([)" @click="stepTime(resolved.block.id, false)" />
+      <Button size="small" severity="secondary" outlined label="Longer" title="One step longer (])" @click="stepTime(resolved.block.id, true)" />
+    </div>
+    <div v-if="apart && pose.sides" class="apart" data-testid="unlinked">
+      <p>{{ shorter }}</p>
+      <label :for="`why-${resolved.block.id}`">Why</label>
+      <InputText :id="`why-${resolved.block.id}`" fluid :model-value="hold && 'leftS' in hold ? (hold.why ?? '') : ''" maxlength="300" placeholder="a stiff right hip" @change="setWhy(($event.target as HTMLInputElement).value)" />
+      <Button size="small" text severity="secondary" label="Link again" @click="link" />
+    </div>
+    <p v-if="pose.sides" class="note">Left: {{ pose.sides.left }}.</p>
+    <RangeBar v-if="range" :range="range" :seconds="resolved.sides.map((side) => side.holdS)" />
+  </Part>
+  <slot />
+
+  <Part title="Cues" :note="pose.sides ? 'mirrored on the other side' : ''">
+    <Rows :rows="cueRows" />
+  </Part>
+  <Part v-if="pose.props.length > 0" title="Props" note="per person">
+    <ul>
+      <li v-for="prop in pose.props" :key="prop.kind">{{ prop.count }} {{ prop.count === 1 ? propNames[prop.kind].one : propNames[prop.kind].many }}</li>
+    </ul>
+    <p class="note">Without: {{ mirrorText(pose.withoutProps, resolved.sides[0]?.side ?? 'both') }}</p>
+  </Part>
+  <Part title="Coming out">
+    <ol>
+      <li v-for="step in pose.comingOut" :key="step">{{ mirrorText(step, resolved.sides[0]?.side ?? 'both') }}</li>
+    </ol>
+  </Part>
+</template>
+
+<style scoped>
+.sub {
+  color: var(--ink-soft);
+}
+.sub i::after {
+  content: ' · ';
+}
+.pair {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 34px minmax(0, 1fr);
+  align-items: start;
+  gap: 4px;
+}
+.link {
+  margin-top: 22px;
+  padding: 4px 0 !important;
+  font-size: 22px;
+  color: var(--ink) !important;
+}
+.left :deep(input) {
+  border-right: 5px solid var(--left);
+}
+.right :deep(input) {
+  border-left: 5px solid var(--right);
+}
+.both :deep(input) {
+  border-left: 5px solid var(--both);
+  border-right: 5px solid var(--both);
+}
+.steps {
+  display: flex;
+  gap: 8px;
+  margin-top: 8px;
+}
+.apart {
+  margin-top: 10px;
+  padding: 8px 10px;
+  border: 1px solid var(--ink);
+  border-left-width: 5px;
+  border-radius: 4px;
+}
+.apart label {
+  display: block;
+  margin-top: 6px;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+.note {
+  margin-top: 6px;
+  font-size: 14.5px;
+  color: var(--ink-soft);
+}
+ol li {
+  list-style: decimal inside;
+}
+</style>

@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import { usePlan } from '../use-plan.ts'
+import AroundPanel from './AroundPanel.vue'
+import BreathPanel from './BreathPanel.vue'
+import ClosingPanel from './ClosingPanel.vue'
+import HoldPanel from './HoldPanel.vue'
+import MovementPanel from './MovementPanel.vue'
+import RestPanel from './RestPanel.vue'
+import SessionPanel from './SessionPanel.vue'
+import TalkPanel from './TalkPanel.vue'
+
+const { document, chosenSpan, nameOf, remove, duplicate, moveBy } = usePlan()
+
+const panels = {
+  talk: TalkPanel,
+  hold: HoldPanel,
+  movement: MovementPanel,
+  breath: BreathPanel,
+  rest: RestPanel,
+  closing: ClosingPanel,
+}
+const resolved = computed(() => chosenSpan.value?.block)
+const id = computed(() => resolved.value?.block.id ?? '')
+const isFirst = computed(() => resolved.value?.index === 0)
+const isLast = computed(() => {
+  const blocks = document.value?.blocks ?? []
+  return (resolved.value?.index ?? 0) >= blocks.length - (blocks.at(-1)?.kind === 'closing' ? 2 : 1)
+})
+</script>
+
+<template>
+  <template v-if="resolved && document">
+    <p class="eyebrow">Block {{ resolved.index + 1 }} of {{ document.blocks.length }}</p>
+    <component :is="panels[resolved.kind]" :key="id" :resolved="resolved as never">
+      <AroundPanel v-if="resolved.kind !== 'talk'" :resolved="resolved" />
+    </component>
+    <div class="acts">
+      <Button v-if="resolved.kind !== 'closing'" size="small" severity="secondary" outlined icon="pi pi-arrow-up" :disabled="isFirst" :aria-label="`Move ${nameOf(id)} up`" title="Move up (Alt + ↑)" @click="moveBy(id, -1)" />
+      <Button v-if="resolved.kind !== 'closing'" size="small" severity="secondary" outlined icon="pi pi-arrow-down" :disabled="isLast" :aria-label="`Move ${nameOf(id)} down`" title="Move down (Alt + ↓)" @click="moveBy(id, 1)" />
+      <Button v-if="resolved.kind !== 'closing'" size="small" severity="secondary" outlined label="Duplicate" @click="duplicate(id)" />
+      <Button size="small" severity="secondary" outlined label="Remove" @click="remove(id)" />
+    </div>
+  </template>
+  <SessionPanel v-else-if="document" :session="document" />
+</template>
+
+<style scoped>
+.eyebrow {
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+.acts {
+  display: flex;
+  gap: 8px;
+  margin-top: 16px;
+  padding-top: 12px;
+  border-top: 1px solid var(--line-soft);
+}
+</style>

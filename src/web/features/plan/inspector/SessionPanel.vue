@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import Textarea from 'primevue/textarea'
+import type { Session } from '#model/session'
+import { sessionLimits } from '#core/units'
+import { schools } from '#library/schools'
+import DurationField from '#web/shared/ui/DurationField.vue'
+import { levelChoices, practiceChoices } from '#web/shared/ui/choices.ts'
+import { usePlan } from '../use-plan.ts'
+import Part from './Part.vue'
+
+const props = defineProps<{ session: Session }>()
+const { store } = usePlan()
+
+const set = (details: Partial<Omit<Session, 'schema' | 'id' | 'blocks'>>, words: string) => {
+  store.edit({ type: 'details', details }, words)
+}
+function setName(field: HTMLInputElement): void {
+  const name = field.value.trim()
+  if (name === '') field.value = props.session.name
+  else set({ name }, 'rename the session')
+}
+</script>
+
+<template>
+  <p class="eyebrow">The session</p>
+  <h1>{{ session.name }}</h1>
+  <Part title="What it is">
+    <label for="session-name">Name</label>
+    <InputText id="session-name" fluid maxlength="120" :model-value="session.name" @change="setName($event.target as HTMLInputElement)" />
+    <DurationField label="Length to fill" large :seconds="session.lengthS" :limits="sessionLimits" @change="set({ lengthS: $event }, 'change the length')" />
+    <span id="session-practice" class="label">Practice</span>
+    <Select aria-labelledby="session-practice" fluid :model-value="session.practice" :options="practiceChoices" option-label="words" option-value="value" @update:model-value="set({ practice: $event }, 'change the practice')" />
+    <span id="session-level" class="label">Level of the class</span>
+    <Select aria-labelledby="session-level" fluid :model-value="session.level" :options="levelChoices" option-label="words" option-value="value" @update:model-value="set({ level: $event }, 'change the level')" />
+    <span id="session-school" class="label">School</span>
+    <Select aria-labelledby="session-school" fluid :model-value="session.schoolId" :options="schools as never[]" option-label="name" option-value="id" @update:model-value="set({ schoolId: $event }, 'change the school')" />
+    <p class="note">{{ schools.find((school) => school.id === session.schoolId)?.about }}</p>
+    <label for="session-purpose">Purpose</label>
+    <Textarea id="session-purpose" fluid rows="3" maxlength="20000" :model-value="session.purpose ?? ''" @change="set({ purpose: ($event.target as HTMLTextAreaElement).value }, 'change the purpose')" />
+  </Part>
+</template>
+
+<style scoped>
+.eyebrow,
+.note {
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+label,
+.label {
+  display: block;
+  font-size: 14px;
+  color: var(--ink-soft);
+  margin-top: 8px;
+}
+h1 {
+  overflow-wrap: anywhere;
+}
+</style>

@@ -1,0 +1,10 @@
+import { useLocalStorage } from '@vueuse/core'
+
+/**
+ * Whether single characters act as commands while the spine has focus. Some people's keyboards or voices
+ * send stray letters: then they switch them off; arrows, Enter, Delete and Ctrl+Z still work.
+ */
+export const useLetterKeys = () => useLocalStorage('zovrin.letterKeys', true)
+
+export const isCharacterKey = (event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'altKey'>): boolean =>
+  event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey

@@ -1,0 +1,182 @@
+<script setup lang="ts">
+import InputText from 'primevue/inputtext'
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import { vDraggable } from '../dragging.ts'
+import { usePlan } from '../use-plan.ts'
+import { bestOnShelf, findOnShelf, shelfGroups } from './shelf-things.ts'
+import type { ShelfLine } from './shelf-things.ts'
+import ShelfGlyph from './ShelfGlyph.vue'
+
+const emit = defineEmits<{ added: [] }>()
+
+const { document, add } = usePlan()
+const wanted = ref('')
+const field = useTemplateRef<{ $el: HTMLInputElement }>('field')
+const list = useTemplateRef('list')
+
+const groups = computed(() => findOnShelf(document.value ? shelfGroups(document.value) : [], wanted.value))
+
+/** What Enter takes, marked while something is looked for. */
+const best = computed(() => (wanted.value.trim() === '' ? undefined : bestOnShelf(groups.value, wanted.value)))
+
+function focusFind(): void {
+  const input = field.value?.$el
+  input?.focus()
+  input?.select()
+}
+defineExpose({ focusFind })
+
+function put({ thing, name }: ShelfLine, thenSpine: boolean): void {
+  add(thing, name)
+  if (thenSpine) emit('added')
+}
+
+function putFirst(): void {
+  const line = best.value
+  if (!line) return
+  put(line, true)
+  wanted.value = ''
+}
+
+const lines = (): HTMLElement[] => [...(list.value?.querySelectorAll<HTMLElement>('.line') ?? [])]
+
+/** Arrow keys walk the lines; up from the first goes back to the field. */
+function walk(event: KeyboardEvent, by: number): void {
+  event.preventDefault()
+  const all = lines()
+  const at = all.indexOf(event.target as HTMLElement)
+  if (at + by < 0) focusFind()
+  else all[at + by]?.focus()
+}
+
+async function leave(): Promise<void> {
+  wanted.value = ''
+  await nextTick()
+  emit('added')
+}
+</script>
+
+<template>
+  <section class="shelf" aria-label="Shelf">
+    <h2>Shelf</h2>
+    <label class="visually-hidden" for="shelf-find">Find a pose or breath</label>
+    <InputText id="shelf-find" ref="field" v-model="wanted" class="find" placeholder="Find a pose or breath   /" autocomplete="off" @keydown.enter.prevent="putFirst" @keydown.down="walk($event, 1)" @keydown.esc="leave" />
+    <div ref="list" class="list">
+      <template v-for="group in groups" :key="group.name">
+        <h3>{{ group.name }}</h3>
+        <ul>
+          <li v-for="line in group.lines" :key="line.thing.id">
+            <button
+              v-draggable="{ what: 'thing', thing: line.thing, name: line.name }"
+              type="button"
+              class="line"
+              :class="{ best: line === best }"
+              :aria-label="`Add ${line.name}, ${line.under}, usual ${line.usual}`"
+              @click="put(line, false)"
+              @keydown.down="walk($event, 1)"
+              @keydown.up="walk($event, -1)"
+              @keydown.enter.prevent="put(line, true)"
+              @keydown.esc="leave"
+            >
+              <ShelfGlyph :glyph="line.glyph" />
+              <span class="words"><span class="name">{{ line.name }}</span><small>{{ line.under }}</small></span>
+              <span v-if="line === best" class="usual" aria-hidden="true">Enter</span>
+              <span v-else class="usual">{{ line.usual }}</span>
+              <i class="pi pi-plus" aria-hidden="true" />
+            </button>
+          </li>
+        </ul>
+      </template>
+      <p v-if="groups.length === 0" class="none">Nothing on the shelf is called “{{ wanted }}”. Try part of the English or Sanskrit name.</p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.shelf {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  border-right: 1px solid var(--line);
+  background: var(--sheet);
+  padding-top: 14px;
+}
+h2 {
+  padding: 0 16px;
+}
+.find {
+  margin: 8px 16px 10px;
+}
+.list {
+  overflow-y: auto;
+  border-top: 1px solid var(--line-soft);
+  flex: 1;
+}
+h3 {
+  padding: 10px 16px 4px;
+  color: var(--ink-soft);
+  font-size: 14px;
+}
+li {
+  border-top: 1px solid var(--line-soft);
+}
+.line {
+  display: grid;
+  grid-template-columns: 24px minmax(0, 1fr) auto;
+  gap: 10px;
+  align-items: center;
+  width: 100%;
+  padding: 7px 16px;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: grab;
+  position: relative;
+}
+.line:focus-visible {
+  outline-offset: -2px;
+}
+.line:hover,
+.line:focus-visible {
+  background: var(--line-soft);
+}
+.words {
+  min-width: 0;
+}
+.name {
+  display: block;
+  overflow-wrap: anywhere;
+}
+small {
+  display: block;
+  font-size: 13px;
+  color: var(--ink-soft);
+}
+.usual {
+  color: var(--ink-soft);
+  white-space: nowrap;
+}
+.pi-plus {
+  display: none;
+  position: absolute;
+  right: 14px;
+  padding: 6px;
+  border-radius: 6px;
+  background: var(--ink);
+  color: #fff;
+  font-size: 12px;
+}
+.line:hover .pi-plus,
+.line:focus-visible .pi-plus {
+  display: block;
+}
+.best {
+  background: var(--chosen-wash);
+}
+.none {
+  padding: 14px 16px;
+  color: var(--ink-soft);
+}
+</style>

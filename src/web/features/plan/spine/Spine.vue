@@ -1,0 +1,264 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { formatDuration } from '#core/units'
+import { wingLabel } from '../block-words.ts'
+import { isCharacterKey, useLetterKeys } from '../letter-keys.ts'
+import { usePlan } from '../use-plan.ts'
+import { layOutSpine } from './layout.ts'
+import type { Wing } from './layout.ts'
+import { spineCommand } from './spine-keys.ts'
+import SpineStem from './SpineStem.vue'
+import SpineWing from './SpineWing.vue'
+import { useDrop } from './use-drop.ts'
+
+const emit = defineEmits<{ find: []; keys: []; lead: [] }>()
+
+const plan = usePlan()
+const { document, timeline, chosenId } = plan
+
+/** Px a minute, from a class at a glance to a single hold in detail [design: 8 to 48, default 18]. */
+const scales = [8, 12, 18, 26, 36, 48]
+const scaleAt = ref(2)
+const scale = computed(() => scales[scaleAt.value] ?? 18)
+
+const layout = computed(() =>
+  timeline.value && document.value ? layOutSpine(timeline.value, document.value, scale.value) : undefined,
+)
+
+const box = useTemplateRef<HTMLElement>('box')
+const canvas = useTemplateRef<HTMLElement>('canvas')
+/** The wing the arrow keys are on: of a block with two sides, one of them. */
+const wingKey = ref<string>()
+
+function focus(): void {
+  box.value?.focus({ preventScroll: true })
+}
+defineExpose({ focus })
+
+function choose(wing: Wing): void {
+  chosenId.value = wing.blockId
+  wingKey.value = wing.key
+}
+
+const wings = computed(() => layout.value?.wings ?? [])
+const activeWing = computed(
+  () =>
+    wings.value.find((wing) => wing.key === wingKey.value && wing.blockId === chosenId.value) ??
+    wings.value.find((wing) => wing.blockId === chosenId.value),
+)
+const wingId = (wing: Wing) => `wing-${wing.key}`
+
+watch(activeWing, async (wing) => {
+  if (!wing) return
+  await nextTick()
+  canvas.value?.querySelector(`[id="${wingId(wing)}"]`)?.scrollIntoView({ block: 'nearest' })
+})
+
+function walk(by: number): void {
+  const at = activeWing.value ? wings.value.indexOf(activeWing.value) : by > 0 ? -1 : wings.value.length
+  const next = wings.value[Math.max(0, Math.min(wings.value.length - 1, at + by))]
+  if (next) choose(next)
+}
+
+function setScale(by: number): void {
+  scaleAt.value = Math.max(0, Math.min(scales.length - 1, scaleAt.value + by))
+}
+
+const letterKeys = useLetterKeys()
+
+function onKey(event: KeyboardEvent): void {
+  if (isCharacterKey(event) && !letterKeys.value) return
+  const command = spineCommand(event)
+  if (!command) return
+  event.preventDefault()
+  const id = chosenId.value
+  const side = activeWing.value?.bank
+  const alone = side === 'left' || side === 'right' ? side : undefined
+  switch (command) {
+    case 'next':
+      walk(1)
+      break
+    case 'previous':
+      walk(-1)
+      break
+    case 'first':
+      walk(-wings.value.length)
+      break
+    case 'last':
+      walk(wings.value.length)
+      break
+    case 'add':
+      emit('find')
+      break
+    case 'scale':
+      scaleAt.value = (scaleAt.value + 1) % scales.length
+      break
+    case 'lead':
+      emit('lead')
+      break
+    case 'keys':
+      emit('keys')
+      break
+    case 'nothing chosen':
+      chosenId.value = undefined
+      break
+    default:
+      if (id === undefined) return
+      if (command === 'up') plan.moveBy(id, -1)
+      if (command === 'down') plan.moveBy(id, 1)
+      if (command === 'longer') plan.stepTime(id, true)
+      if (command === 'shorter') plan.stepTime(id, false)
+      if (command === 'longer alone') plan.stepTime(id, true, alone)
+      if (command === 'shorter alone') plan.stepTime(id, false, alone)
+      if (command === 'duplicate') plan.duplicate(id)
+      if (command === 'remove') plan.remove(id)
+  }
+}
+
+const { dropLine } = useDrop(box, canvas, scale)
+
+const isEmpty = computed(() => document.value?.blocks.length === 0)
+</script>
+
+<template>
+  <section class="spine" aria-label="Spine">
+    <div class="tools">
+      <Button text size="small" icon="pi pi-minus" aria-label="Fewer px a minute" title="Smaller scale (Z steps through the scales)" :disabled="scaleAt === 0" @click="setScale(-1)" />
+      <Button text size="small" icon="pi pi-plus" aria-label="More px a minute" title="Larger scale (Z steps through the scales)" :disabled="scaleAt === scales.length - 1" @click="setScale(1)" />
+      <Button text size="small" label="?" aria-label="The list of keys" title="The list of keys" @click="emit('keys')" />
+    </div>
+    <div ref="box" class="box" tabindex="0" role="listbox" aria-label="The session’s blocks in order" :aria-activedescendant="activeWing ? wingId(activeWing) : undefined" @keydown="onKey">
+      <div v-if="layout" ref="canvas" class="canvas" role="presentation" :style="{ height: `${layout.heightPx}px` }">
+        <SpineStem :layout="layout" />
+        <span class="bank-name left" aria-hidden="true">Left</span>
+        <span class="bank-name right" aria-hidden="true">Right</span>
+        <template v-for="rib in layout.ribs" :key="rib.key">
+          <span v-if="rib.labelTopPx !== undefined" class="label" :class="rib.bank" :style="{ top: `${rib.labelTopPx}px` }" aria-hidden="true">{{ rib.label }}</span>
+        </template>
+        <SpineWing
+          v-for="wing in layout.wings"
+          :id="wingId(wing)"
+          :key="wing.key"
+          :wing="wing"
+          :label="document ? wingLabel(wing, document) : wing.name"
+          :is-chosen="wing.blockId === chosenId"
+          :is-active="wing === activeWing"
+          @click="choose(wing)"
+        />
+        <div v-if="dropLine !== undefined" class="drop-line" :style="{ top: `${dropLine}px` }" data-testid="drop-line" />
+        <div v-if="document && timeline && timeline.totalMs > document.lengthS * 1000" class="wanted" :style="{ top: `${layout.wantedPx}px` }"><span>{{ formatDuration(document.lengthS) }} wanted</span></div>
+      </div>
+      <div v-if="isEmpty" class="empty">
+        <h2>Nothing on the spine yet</h2>
+        <p>A session begins with a few words or the first breath. Choose something on the shelf, or drag it here.</p>
+        <Button label="Find a pose or breath" @click="emit('find')" />
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.spine {
+  position: relative;
+  min-width: 0;
+  min-height: 0;
+  background: var(--ground);
+}
+.tools {
+  position: absolute;
+  right: 6px;
+  bottom: 6px;
+  display: grid;
+  z-index: 6;
+}
+.tools :deep(.p-button) {
+  width: 28px;
+  height: 28px;
+  padding: 0;
+  color: var(--ink-soft);
+}
+.box {
+  position: absolute;
+  inset: 0;
+  overflow-y: auto;
+  overflow-x: hidden;
+}
+.box:focus-visible {
+  outline-offset: -2px;
+}
+.canvas {
+  position: relative;
+  --stem: 36px;
+  --wing: min(282px, calc(50% - var(--stem) / 2 - 16px));
+  --inner: calc(50% + var(--stem) / 2);
+}
+.bank-name {
+  position: absolute;
+  top: 9px;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+.bank-name.left {
+  left: calc(50% - var(--stem) / 2 - var(--wing) + 4px);
+}
+.bank-name.right {
+  right: calc(50% - var(--stem) / 2 - var(--wing) + 4px);
+}
+.label {
+  position: absolute;
+  max-width: var(--wing);
+  font-size: 13.5px;
+  line-height: 14px;
+  color: #4b5854;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.label.left {
+  right: calc(var(--inner) + 6px);
+}
+.label.right {
+  left: calc(var(--inner) + 8px);
+}
+.drop-line {
+  position: absolute;
+  left: 24px;
+  right: 24px;
+  height: 0;
+  border-top: 3px solid var(--ink);
+  z-index: 5;
+  pointer-events: none;
+}
+.wanted {
+  position: absolute;
+  left: calc(50% - var(--stem) / 2 - var(--wing));
+  right: calc(50% - var(--stem) / 2 - var(--wing));
+  border-top: 2px dashed var(--ink);
+  pointer-events: none;
+}
+.wanted span {
+  position: absolute;
+  right: 0;
+  top: 1px;
+  font-size: 13.5px;
+  font-weight: 650;
+  background: var(--ground);
+  padding: 0 4px;
+}
+.empty {
+  position: absolute;
+  top: 50%;
+  left: 50%;
+  transform: translate(-50%, -50%);
+  display: grid;
+  justify-items: center;
+  gap: 10px;
+  width: min(340px, 90%);
+  padding: 22px;
+  text-align: center;
+  background: var(--sheet);
+  border: 1px solid var(--line);
+  border-radius: 8px;
+}
+</style>

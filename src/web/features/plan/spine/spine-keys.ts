@@ -1,0 +1,82 @@
+/** What a key does while the spine has focus. */
+export type SpineCommand =
+  | 'next'
+  | 'previous'
+  | 'first'
+  | 'last'
+  | 'add'
+  | 'up'
+  | 'down'
+  | 'longer'
+  | 'shorter'
+  | 'longer alone'
+  | 'shorter alone'
+  | 'duplicate'
+  | 'remove'
+  | 'scale'
+  | 'keys'
+  | 'lead'
+  | 'nothing chosen'
+
+interface Pressed {
+  readonly key: string
+  readonly altKey: boolean
+  readonly shiftKey: boolean
+  readonly ctrlKey: boolean
+  readonly metaKey: boolean
+  readonly code?: string
+}
+
+const plain: Readonly<Record<string, SpineCommand>> = {
+  ArrowDown: 'next',
+  ArrowUp: 'previous',
+  Home: 'first',
+  End: 'last',
+  Enter: 'add',
+  '[': 'shorter',
+  ',': 'shorter',
+  ']': 'longer',
+  '.': 'longer',
+  d: 'duplicate',
+  D: 'duplicate',
+  Delete: 'remove',
+  Backspace: 'remove',
+  l: 'lead',
+  L: 'lead',
+  z: 'scale',
+  Z: 'scale',
+  '?': 'keys',
+  Escape: 'nothing chosen',
+}
+const withAlt: Readonly<Record<string, SpineCommand>> = { ArrowUp: 'up', ArrowDown: 'down' }
+/** By the key's place, since Shift changes what it writes on many keyboards. */
+const withShift: Readonly<Record<string, SpineCommand>> = {
+  BracketLeft: 'shorter alone',
+  Comma: 'shorter alone',
+  BracketRight: 'longer alone',
+  Period: 'longer alone',
+}
+
+/** The command of a key press on the spine; none for keys that belong to the browser. */
+export function spineCommand({ key, altKey, shiftKey, ctrlKey, metaKey, code = '' }: Pressed): SpineCommand | undefined {
+  if (ctrlKey || metaKey) return undefined
+  if (altKey) return withAlt[key]
+  return (shiftKey ? withShift[code] : undefined) ?? plain[key]
+}
+
+/** The list of keys as it is shown. */
+export const keyList: readonly (readonly [keys: string, does: string])[] = [
+  ['/', 'find on the shelf'],
+  ['↑ ↓', 'choose the block before or after'],
+  ['Enter', 'add after the chosen block'],
+  ['Alt + ↑ ↓', 'move the chosen block'],
+  ['[ ] or , .', 'shorter, longer by one step'],
+  ['Shift + [ ]', 'this side only; unlinks the sides'],
+  ['D', 'duplicate'],
+  ['Delete', 'remove'],
+  ['Ctrl + Z', 'undo; with Shift redo'],
+  ['L', 'lead'],
+  ['Z', 'next scale'],
+  ['Esc', 'choose nothing: the session itself'],
+  ['?', 'this list'],
+]

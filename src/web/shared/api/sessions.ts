@@ -1,0 +1,33 @@
+import type { Session } from '#model/session'
+import { ask } from './client.ts'
+
+/** A line of the list of sessions. */
+export interface SessionLine {
+  readonly id: string
+  readonly name: string
+  readonly practice: Session['practice']
+  readonly lengthS: number
+  readonly savedAt: string
+}
+
+export const listSessions = () => ask<readonly SessionLine[]>('/sessions')
+export const readSession = (id: string) => ask<Session>(`/sessions/${id}`)
+export const createSession = (session: Session) => ask<Session>('/sessions', { method: 'POST', body: session })
+
+/** Saves over the version it was based on; `keepFormer` puts that version into history at once. */
+export const saveSession = (session: Session, based: number, keepFormer?: 'conflict') =>
+  ask<Session>(`/sessions/${session.id}`, {
+    method: 'PUT',
+    body: session,
+    based,
+    ...(keepFormer === undefined ? {} : { headers: { 'X-Keep-Former': keepFormer } }),
+  })
+
+/** Puts a document into history: given up in a conflict, or as it stood before a class. */
+export const setAsideSession = (session: Session, based: number, reason: 'conflict' | 'lead') =>
+  ask<undefined>(`/sessions/${session.id}/history`, {
+    method: 'POST',
+    body: session,
+    based,
+    headers: { 'X-Keep-Former': reason },
+  })

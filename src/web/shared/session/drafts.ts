@@ -1,0 +1,56 @@
+import { openDB } from 'idb'
+import type { DBSchema, IDBPDatabase } from 'idb'
+import type { Session } from '#model/session'
+
+/** A session as a window last had it, with the version of the server it is based on. */
+export interface Draft {
+  readonly sessionId: string
+  readonly windowId: string
+  readonly document: Session
+  readonly based: number
+  readonly atMs: number
+}
+
+interface Stores extends DBSchema {
+  drafts: { key: [string, string]; value: Draft; indexes: { session: string } }
+  /** What the server last said of each session, for opening one while it is away. */
+  known: { key: string; value: { document: Session; version: number } }
+}
+
+let opened: Promise<IDBPDatabase<Stores>> | undefined
+
+function database(): Promise<IDBPDatabase<Stores>> {
+  opened ??= openDB<Stores>('zovrin', 1, {
+    upgrade(db) {
+      db.createObjectStore('drafts', { keyPath: ['sessionId', 'windowId'] }).createIndex('session', 'sessionId')
+      db.createObjectStore('known')
+    },
+  })
+  return opened
+}
+
+export async function putDraft(draft: Draft): Promise<void> {
+  await (await database()).put('drafts', draft)
+}
+
+export async function dropDraft(sessionId: string, windowId: string): Promise<void> {
+  await (await database()).delete('drafts', [sessionId, windowId])
+}
+
+/** Drafts of a session from all windows of this browser, newest first. */
+export async function draftsOf(sessionId: string): Promise<Draft[]> {
+  const drafts = await (await database()).getAllFromIndex('drafts', 'session', sessionId)
+  return drafts.sort((a, b) => b.atMs - a.atMs)
+}
+
+export async function putKnown(document: Session, version: number): Promise<void> {
+  await (await database()).put('known', { document, version }, document.id)
+}
+
+export async function knownSession(id: string) {
+  return (await database()).get('known', id)
+}
+
+export async function allKnown() {
+  return (await database()).getAll('known')
+}

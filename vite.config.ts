@@ -1,0 +1,32 @@
+import vue from '@vitejs/plugin-vue'
+import { defineConfig } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
+
+export default defineConfig({
+  plugins: [
+    vue(),
+    VitePWA({
+      // The new shell waits until the last window is closed and is taken at the next opening.
+      registerType: 'prompt',
+      injectRegister: false,
+      includeAssets: ['icon.svg'],
+      manifest: {
+        name: 'Zovrin',
+        short_name: 'Zovrin',
+        description: 'Plans long-hold sessions for teachers of restorative yoga, yin yoga and prāṇāyāma.',
+        theme_color: '#1d2a2a',
+        background_color: '#e8ede9',
+        display: 'standalone',
+        icons: [{ src: 'icon.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        // So that the very first visit is covered too, not only those after a reload.
+        clientsClaim: true,
+        globPatterns: ['**/*.{js,css,html,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+      },
+    }),
+  ],
+  build: { assetsInlineLimit: 0, target: 'es2023', chunkSizeWarningLimit: 900 },
+})
