@@ -1,7 +1,31 @@
 import type { Pose } from '#model/pose'
-import { kneelingAndPronePoses } from './poses/kneeling-and-prone.ts'
-import { seatedAndChairPoses } from './poses/seated-and-chair.ts'
-import { supineAndSidePoses } from './poses/supine-and-side.ts'
+import { allFoursPoses } from './poses/all-fours.ts'
+import { chairPoses } from './poses/chair.ts'
+import { kneelingPoses } from './poses/kneeling.ts'
+import { pronePoses } from './poses/prone.ts'
+import { seatedFoldsPoses } from './poses/seated-folds.ts'
+import { seatedHipsPoses } from './poses/seated-hips.ts'
+import { seatedTrunkPoses } from './poses/seated-trunk.ts'
+import { sidePoses } from './poses/side.ts'
+import { standingPoses } from './poses/standing.ts'
+import { supineOpenersPoses } from './poses/supine-openers.ts'
+import { supineRestsPoses } from './poses/supine-rests.ts'
+import { supineShapesPoses } from './poses/supine-shapes.ts'
+import { wallPoses } from './poses/wall.ts'
 
-/** The shipped poses, in the order of the shelf: from sitting through lying to the wall. */
-export const poses: readonly Pose[] = [...seatedAndChairPoses, ...kneelingAndPronePoses, ...supineAndSidePoses]
+/** The shipped poses, in the order of the shelf: from standing through the floor to the chair and the wall. */
+export const poses: readonly Pose[] = [
+  ...standingPoses,
+  ...kneelingPoses,
+  ...allFoursPoses,
+  ...pronePoses,
+  ...supineRestsPoses,
+  ...supineShapesPoses,
+  ...supineOpenersPoses,
+  ...sidePoses,
+  ...seatedFoldsPoses,
+  ...seatedHipsPoses,
+  ...seatedTrunkPoses,
+  ...chairPoses,
+  ...wallPoses,
+]

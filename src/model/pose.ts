@@ -5,6 +5,7 @@ import {
   betweenSecondsSchema,
   holdSecondsSchema,
   idSchema,
+  levelSchema,
   lineSchema,
   nameSchema,
 } from './common.ts'
@@ -32,7 +33,7 @@ export const targets = [
 export const targetSchema = z.enum(targets)
 export type Target = z.infer<typeof targetSchema>
 
-export const directionSchema = z.enum([
+export const directions = [
   'forwardFold',
   'backbend',
   'twist',
@@ -41,8 +42,12 @@ export const directionSchema = z.enum([
   'inwardRotation',
   'legsRaised',
   'neutral',
-])
-export const placeInSessionSchema = z.enum(['opening', 'warm', 'deep', 'counter', 'closing'])
+] as const
+export const directionSchema = z.enum(directions)
+export type Direction = z.infer<typeof directionSchema>
+
+export const placesInSession = ['opening', 'warm', 'deep', 'counter', 'closing'] as const
+export const placeInSessionSchema = z.enum(placesInSession)
 
 /** Usual hold in whole seconds: the range, and where a new block starts. */
 export const holdRangeSchema = z
@@ -57,6 +62,8 @@ const byLevel = <T extends z.ZodType>(schema: T) =>
   z.strictObject({ new: schema, regular: schema, experienced: schema })
 
 export const poseTimesSchema = z.strictObject({
+  /** The change into the pose takes at least this, for what has to be fetched; absent means nothing. */
+  changeS: betweenSecondsSchema.optional(),
   setUpS: byLevel(betweenSecondsSchema),
   settleS: betweenSecondsSchema,
   comingOutS: betweenSecondsSchema,
@@ -64,47 +71,116 @@ export const poseTimesSchema = z.strictObject({
   afterRestS: z.strictObject({ restorative: betweenSecondsSchema, yin: betweenSecondsSchema }),
 })
 
+const sensationSchema = z
+  .strictObject({ from: z.int().min(0).max(10), to: z.int().min(0).max(10) })
+  .refine((felt) => felt.from <= felt.to, {
+    error: 'goes from the lesser to the stronger',
+    params: { code: 'RANGE_ORDER' },
+  })
+
+const posePropsSchema = z
+  .array(z.strictObject({ kind: propKindSchema, count: z.int().min(1).max(20) }))
+  .max(12)
+
+export const grades = ['easier', 'same', 'stronger'] as const
+
+/** A graded form of a pose; what it does not say is as in the pose itself. */
 export const variantSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
-  grade: z.enum(['easier', 'same', 'stronger']),
-  change: lineSchema,
+  grade: z.enum(grades),
+  change: lineSchema.min(1),
+  families: z.array(familySchema).min(1).max(6).optional(),
+  sensation: sensationSchema.optional(),
+  props: posePropsSchema.optional(),
 })
+export type Variant = z.infer<typeof variantSchema>
 
-export const poseSchema = z.strictObject({
+/** A variant the teacher added to a pose, shipped or own. */
+export const ownVariantSchema = variantSchema.extend({ poseId: idSchema })
+export type OwnVariant = z.infer<typeof ownVariantSchema>
+
+/** What an answer to the handbook's table means in one pose: other words, other steps, other families. */
+export const meaningSchema = z.strictObject({
+  question: answersSchema.keyof(),
+  answer: z.union([z.string().min(1).max(40), z.int()]),
+  setUp: lineSchema.optional(),
+  comingOut: z.array(lineSchema).min(1).max(8).optional(),
+  families: z.array(familySchema).min(1).optional(),
+})
+export type Meaning = z.infer<typeof meaningSchema>
+
+const fewLines = z.array(lineSchema.min(1)).min(1).max(8)
+
+const poseShape = z.strictObject({
   id: idSchema,
   names: namesSchema,
   base: z.strictObject({ enter: basePositionSchema, leave: basePositionSchema }),
   /** How each side is told in the body's terms; absent for a symmetric pose. */
   sides: z.strictObject({ left: lineSchema, right: lineSchema }).optional(),
   holds: z.strictObject({ restorative: byLevel(holdRangeSchema), yin: byLevel(holdRangeSchema) }),
+  /** The work it is usually taught in, and the least level it is usually offered to. */
+  practices: z.array(z.enum(['restorative', 'yin'])).min(1),
+  fromLevel: levelSchema,
   targets: z.array(targetSchema).min(1),
   directions: z.array(directionSchema).min(1),
   /** Usual felt intensity, 0 to 10. */
-  sensation: z.strictObject({ from: z.int().min(0).max(10), to: z.int().min(0).max(10) }),
-  families: z.array(familySchema).min(1),
+  sensation: sensationSchema,
+  families: z.array(familySchema).min(1).max(6),
   times: poseTimesSchema,
-  turnsHead: z.enum(['never', 'half time']),
+  /** Whether the head is turned (and then turned the other way at half time), and where it rests. */
+  head: z.strictObject({ turned: z.enum(['never', 'half time']), rests: lineSchema.min(1) }),
   cues: z.array(cueSchema).max(20),
-  mistakes: z.array(lineSchema).min(1),
-  looksFor: z.array(lineSchema).min(1),
-  comingOut: z.array(lineSchema).min(1),
-  counterposes: z.array(idSchema),
+  mistakes: fewLines,
+  looksFor: fewLines,
+  comingOut: fewLines,
+  counterposes: z.array(idSchema).max(12),
   places: z.array(placeInSessionSchema).min(1),
   warms: z.array(targetSchema),
   wantsWarm: z.array(targetSchema),
-  props: z.array(z.strictObject({ kind: propKindSchema, count: z.int().min(1).max(20) })),
-  withoutProps: lineSchema,
-  variants: z.array(variantSchema),
-  energyLines: z.array(nameSchema),
+  props: posePropsSchema,
+  withoutProps: lineSchema.min(1),
+  variants: z.array(variantSchema).max(20),
+  energyLines: z.array(nameSchema).max(12),
   /** Answers of the handbook's table that cannot apply to this pose. */
   cannot: z.array(answersSchema.keyof()).optional(),
+  meanings: z.array(meaningSchema).max(20).optional(),
 })
+type Shape = z.infer<typeof poseShape>
+
+/** What a pose must be beyond its fields: two different sides or none, and no words for a side it has not. */
+function coherent(pose: Shape, context: z.RefinementCtx): void {
+  const refuse = (code: string, path: (string | number)[], message: string) => {
+    context.addIssue({ code: 'custom', path, message, params: { code } })
+  }
+  if (pose.sides && pose.sides.left.trim() === pose.sides.right.trim()) {
+    refuse('SIDES_ALIKE', ['sides', 'right'], 'says the same as the left side: say what is different in the body')
+  }
+  const spoken: [string, readonly string[]][] = [
+    ['cues', pose.cues.map(({ text }) => text ?? '')],
+    ['mistakes', pose.mistakes],
+    ['looksFor', pose.looksFor],
+    ['comingOut', pose.comingOut],
+  ]
+  for (const [field, lines] of pose.sides ? [] : spoken) {
+    lines.forEach((line, index) => {
+      if (/\{(this|other)\}/.test(line)) refuse('SIDE_IN_SYMMETRIC', [field, index], 'names a side, but the pose has none: give it two sides or leave the side out')
+    })
+  }
+  const variantIds = pose.variants.map(({ id }) => id)
+  variantIds.forEach((id, index) => {
+    if (variantIds.indexOf(id) !== index) refuse('ID_TWICE', ['variants', index, 'id'], 'is the id of another variant too')
+  })
+}
+
+export const poseSchema = poseShape.superRefine(coherent)
 export type Pose = z.infer<typeof poseSchema>
 
 /** A pose the teacher made or edited: may answer the handbook's questions for itself. */
-export const ownPoseSchema = poseSchema.extend({
-  answers: someAnswersSchema.optional(),
-  copiedFrom: idSchema.optional(),
-})
+export const ownPoseSchema = poseShape
+  .extend({
+    answers: someAnswersSchema.optional(),
+    copiedFrom: idSchema.optional(),
+  })
+  .superRefine(coherent)
 export type OwnPose = z.infer<typeof ownPoseSchema>

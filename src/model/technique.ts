@@ -3,6 +3,7 @@ import { breathAmountSchema } from './block.ts'
 import { paceSchema, patternSchema } from './breath.ts'
 import { basePositionSchema, betweenSecondsSchema, idSchema, lineSchema } from './common.ts'
 import { namesSchema } from './names.ts'
+import { meaningSchema } from './pose.ts'
 
 /** A way of breathing; `cautionId` is its entry in the cautions reference (3.1). */
 export const techniqueSchema = z.strictObject({
@@ -14,7 +15,19 @@ export const techniqueSchema = z.strictObject({
   purpose: lineSchema,
   how: z.array(lineSchema).min(1),
   preparation: z.array(lineSchema),
+  /** Learning it, one lesson after another; each is easy before the next. */
+  lessons: z.array(lineSchema.min(1)).min(1).max(12),
   stopSigns: z.array(lineSchema).min(1),
+  /** When it may be begun, and by which techniques that is known. */
+  startsWhen: z.strictObject({ words: lineSchema, easy: z.array(idSchema) }),
+  /** Seat, or what else will do. */
+  seat: z.enum(['any', 'seat', 'seatOrIncline', 'standOrSeat']),
+  /** What new people are given; absent where it is not offered to them. */
+  forNew: lineSchema.optional(),
+  /** Taught in person, one to one: readable, but no part of a session. */
+  inPersonOnly: z.boolean(),
+  /** What an answer to the handbook's table means here. */
+  meanings: z.array(meaningSchema.pick({ question: true, answer: true }).extend({ says: lineSchema.min(1) })).optional(),
   /** Hours since a meal. */
   foodGapH: z.int().min(0).max(8),
   nose: z.enum(['any', 'clear', 'bothClear']),

@@ -9,6 +9,8 @@ import type { Clock } from './clock.ts'
 import type { Database } from './db/open.ts'
 import { ledClassRoutes } from './features/led-classes/routes.ts'
 import { ledClassStore } from './features/led-classes/store.ts'
+import { ownRoutes } from './features/own/routes.ts'
+import { ownStore } from './features/own/store.ts'
 import { sessionRoutes } from './features/sessions/routes.ts'
 import { sessionStore } from './features/sessions/store.ts'
 import { makeProblem, ProblemError } from './problems.ts'
@@ -37,7 +39,9 @@ export function createApp({ database, hosts, pages, clock = systemClock, logger 
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true })
   })
-  app.use('/api/sessions', sessionRoutes(sessionStore(database, clock)))
+  const own = ownStore(database, clock)
+  app.use('/api/sessions', sessionRoutes(sessionStore(database, clock), () => own.catalog()))
+  app.use('/api/own', ownRoutes(own))
   app.use('/api/led-classes', ledClassRoutes(ledClassStore(database)))
   app.use('/api', (request) => {
     throw new ProblemError('UNKNOWN_ADDRESS', { path: request.originalUrl })

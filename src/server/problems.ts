@@ -13,6 +13,8 @@ export const problemTable = {
   UNKNOWN_CLASS: { status: 404, title: 'No such class', detail: 'There is no led class "{id}": open the journal.' },
   RECORD_OLDER: { status: 409, title: 'A fuller record is kept already', detail: 'The record sent has {sent} events, the kept one {kept}: nothing was changed.' },
   UNKNOWN_VERSION: { status: 404, title: 'No such version', detail: 'Session "{id}" has no kept version {version}.' },
+  UNKNOWN_OWN: { status: 404, title: 'Not among your own', detail: 'There is no {kind} "{id}" of your own: it may have been removed. Reload the shelf.' },
+  IN_USE: { status: 409, title: 'Still in use', detail: '"{name}" is used in {where}: change it there first.' },
   UNKNOWN_ADDRESS: { status: 404, title: 'No such address', detail: 'There is nothing at {path}.' },
   ID_TAKEN: { status: 409, title: 'That id is taken', detail: 'A session "{id}" exists already: change it with PUT, or send a new id.' },
   ID_MISMATCH: { status: 422, title: 'Two different ids', detail: 'The address names "{address}" and the document "{document}": send the same id in both.' },

@@ -6,6 +6,7 @@ import type { TimeName } from '#model/times'
 import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
 import type { Seconds } from '#core/units'
+import { formOf } from './form.ts'
 import { holdSecondsOf } from './hold-time.ts'
 import { answersOf, changeTo, sideOrder, timeOf } from './walk.ts'
 import type { Walk } from './walk.ts'
@@ -26,12 +27,17 @@ const withoutAnswer: Partial<Answers> = { betweenSides: 'nothing', afterHold: 's
 export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result<ResolvedHold> {
   const { catalog } = walk
   const own = catalog.ownPoses.get(block.poseId)
-  const pose = own ?? catalog.poses.get(block.poseId)
-  if (!pose) return refused('UNKNOWN_POSE', `blocks[${String(index)}].poseId`, { id: block.poseId })
+  const base = own ?? catalog.poses.get(block.poseId)
+  if (!base) return refused('UNKNOWN_POSE', `blocks[${String(index)}].poseId`, { id: block.poseId })
+  const variant = base.variants.find(({ id }) => id === block.variantId)
+  if (block.variantId !== undefined && !variant) {
+    return refused('UNKNOWN_VARIANT', `blocks[${String(index)}].variantId`, { id: block.variantId })
+  }
   const breathOver = resolveBreathOver(block, index, walk)
   if (!breathOver.ok) return breathOver
-  const answers = applicable(answersOf(block, walk, own?.answers), pose)
-  const change = changeTo(block, walk, pose.base.enter)
+  const answers = applicable(answersOf(block, walk, own?.answers), base)
+  const { pose, setUpWords } = formOf(base, variant, answers)
+  const change = changeTo(block, walk, pose.base.enter, { value: pose.times.changeS ?? 0, from: own ? 'own pose' : 'shipped' })
   const sides: readonly HoldSide[] = pose.sides ? sideOrder(block, walk, answers) : ['both']
   const phases = block.phases ?? []
   return ok({
@@ -39,6 +45,8 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
     block,
     index,
     pose,
+    variant,
+    setUpWords,
     ...change,
     sides: sides.map((side) => {
       const holdS = holdOf(block, pose, side, walk, phases)

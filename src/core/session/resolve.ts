@@ -100,6 +100,7 @@ function resolveBreath(block: BreathBlock, index: number, walk: Walk): Result<Re
     naturalBeforeS: block.naturalBeforeS ?? 0,
     naturalAfterS: block.naturalAfterS ?? 0,
     restBetweenSetsS: block.restBetweenSetsS ?? technique.restBetweenSetsS,
+    answers: answersOf(block, walk),
   })
 }
 

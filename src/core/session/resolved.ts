@@ -13,7 +13,7 @@ import type { Pace, Pattern } from '#model/breath'
 import type { BasePosition, Side } from '#model/common'
 import type { Cue } from '#model/cue'
 import type { Movement } from '#model/movement'
-import type { Pose } from '#model/pose'
+import type { Pose, Variant } from '#model/pose'
 import type { Technique } from '#model/technique'
 import type { TimeName } from '#model/times'
 import type { Seconds } from '#core/units'
@@ -60,7 +60,11 @@ export interface ResolvedTalk extends Of<TalkBlock> {
 
 export interface ResolvedHold extends Of<HoldBlock>, WithChange {
   readonly kind: 'hold'
+  /** The pose in the form it is done here: its variant's and its answers' changes are in it. */
   readonly pose: Pose
+  readonly variant: Variant | undefined
+  /** What the form and the answers want said while it is set up. */
+  readonly setUpWords: readonly string[]
   /** In the order in which they are held; one entry `both` for a symmetric pose. */
   readonly sides: readonly {
     readonly side: HoldSide
@@ -96,6 +100,7 @@ export interface ResolvedBreath extends Of<BreathBlock>, WithChange {
   readonly naturalBeforeS: Seconds
   readonly naturalAfterS: Seconds
   readonly restBetweenSetsS: Seconds
+  readonly answers: Answers
 }
 
 export interface ResolvedRest extends Of<RestBlock>, WithChange {

@@ -33,11 +33,17 @@ export function timeOf<T extends Sourced<number>>(
   return fallback
 }
 
-/** The change before a block: the document's time, else that of the base-position table; none from nowhere. */
-export function changeTo(block: Moving, walk: Walk, toPosition: BasePosition) {
+const nothingToFetch: Sourced<number> = { value: 0, from: 'shipped' }
+
+/**
+ * The change before a block: the document's time, else the longer of the base-position table (none from
+ * nowhere) and what it takes to fetch what the block needs.
+ */
+export function changeTo(block: Moving, walk: Walk, toPosition: BasePosition, fetchingS = nothingToFetch) {
   const fromPosition = walk.position
   const value = fromPosition === undefined ? 0 : walk.catalog.changes[fromPosition][toPosition]
-  return { fromPosition, toPosition, changeS: timeOf(block, walk, 'changeS', { value, from: 'position' }) }
+  const longer: Sourced<number> = fetchingS.value > value ? fetchingS : { value, from: 'position' }
+  return { fromPosition, toPosition, changeS: timeOf(block, walk, 'changeS', longer) }
 }
 
 /** The answers that hold for a block: its own, the session's, the own pose's, the school's. */

@@ -68,8 +68,12 @@ function withOpening(breath: ResolvedBreath, pieces: readonly Piece[]): Piece[] 
   })
 }
 
-function announcement({ technique, pattern }: ResolvedBreath): string {
-  const name = technique.names.english
+function announcement({ technique, pattern, answers }: ResolvedBreath): string {
+  const meant = (technique.meanings ?? []).filter(({ question, answer }) => answers[question] === answer)
+  return [countsText(technique.names.english, pattern), ...meant.map(({ says }) => says)].join('; ')
+}
+
+function countsText(name: string, pattern: ResolvedBreath['pattern']): string {
   if (!pattern) return name
   const held = [
     ...(pattern.full > 0 ? [`hold full ${String(pattern.full / 2)}`] : []),

@@ -17,12 +17,12 @@ export function layOutHold(hold: ResolvedHold): Piece[] {
     const before = second
       ? [
           piece({ kind: 'betweenSides', form: answers.betweenSides }, null, times.betweenSidesS.value),
-          piece({ kind: 'setUp', second }, side, times.secondSetUpS.value),
+          piece({ kind: 'setUp', second }, side, times.secondSetUpS.value, setUp(hold, side)),
         ]
-      : [piece({ kind: 'setUp', second }, side, times.setUpS.value)]
+      : [piece({ kind: 'setUp', second }, side, times.setUpS.value, setUp(hold, side))]
     return [
       ...before,
-      piece({ kind: 'settle' }, side, times.settleS.value),
+      piece({ kind: 'settle' }, side, times.settleS.value, settling(hold)),
       ...phasePieces(hold, held),
       piece({ kind: 'comingOut' }, side, times.comingOutS.value),
     ]
@@ -52,6 +52,24 @@ function phasePieces(hold: ResolvedHold, { side, phases, holdS }: ResolvedHold['
   })
 }
 
+type Sided = ResolvedHold['sides'][number]['side']
+
+/** The form and what the school's answers mean in it, said on both sides alike. */
+const setUp = ({ setUpWords }: ResolvedHold, side: Sided): PieceCue[] =>
+  setUpWords.length === 0 ? [] : [{ id: 'setUp', at: { fromStartS: 0 }, text: mirrorText(setUpWords.join('; '), side) }]
+
+/** Sensation up to which nothing stretches [handbook: restorative aims at 0 to 2 of 10]. */
+const noStretch = 2
+
+/** How strong it may get, and whether muscles hold a line: only where something is felt. */
+function settling({ pose, answers }: ResolvedHold): PieceCue[] {
+  if (pose.sensation.to <= noStretch) return []
+  const muscles = answers.muscles === 'released' ? 'Muscles soft' : 'A light tone keeps the line'
+  const most = `no more than ${String(answers.sensationCeiling)} of 10`
+  const text = answers.sensationCeiling <= noStretch ? `Ease off until nothing stretches, ${most}` : `${muscles}; ${most}`
+  return [{ id: 'settling', at: { fromStartS: 0 }, text }]
+}
+
 const settled = ({ answers }: ResolvedHold): PieceCue => ({
   id: 'settled',
   at: { fromStartS: 0 },
@@ -62,7 +80,7 @@ const settled = ({ answers }: ResolvedHold): PieceCue => ({
       : `Small adjustments are welcome; ${ifAnythingTingles}`,
 })
 
-const comeOut = ({ pose }: ResolvedHold, side: ResolvedHold['sides'][number]['side']): PieceCue => ({
+const comeOut = ({ pose }: ResolvedHold, side: Sided): PieceCue => ({
   id: 'comeOut',
   at: 'end',
   sound: bowl,

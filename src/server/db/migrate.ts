@@ -3,6 +3,7 @@ import { SequelizeStorage, Umzug } from 'umzug'
 import { sessionsMigration } from './migrations/001-sessions.ts'
 import { placesAndPeopleMigration } from './migrations/002-places-and-people.ts'
 import { classesMigration } from './migrations/003-classes.ts'
+import { ownThingsMigration } from './migrations/004-own-things.ts'
 
 export interface Migration {
   readonly name: string
@@ -11,7 +12,12 @@ export interface Migration {
 }
 
 /** In the order in which they run; a released one is never edited. */
-export const migrations: readonly Migration[] = [sessionsMigration, placesAndPeopleMigration, classesMigration]
+export const migrations: readonly Migration[] = [
+  sessionsMigration,
+  placesAndPeopleMigration,
+  classesMigration,
+  ownThingsMigration,
+]
 
 export function makeMigrator(sequelize: Sequelize): Umzug<QueryInterface> {
   return new Umzug({

@@ -57,6 +57,15 @@ export interface LedClassRow extends Row<LedClassRow> {
   document: string
 }
 
+export interface OwnThingRow extends Row<OwnThingRow> {
+  kind: string
+  id: string
+  name: string
+  version: number
+  document: string
+  savedAt: Date
+}
+
 export interface Models {
   readonly sessions: ModelStatic<SessionRow>
   readonly history: ModelStatic<HistoryRow>
@@ -65,6 +74,7 @@ export interface Models {
   readonly cupboard: ModelStatic<CupboardRow>
   readonly people: ModelStatic<PersonRow>
   readonly ledClasses: ModelStatic<LedClassRow>
+  readonly ownThings: ModelStatic<OwnThingRow>
 }
 
 // Made anew for each column: Sequelize writes the column's name into what it is given.
@@ -121,6 +131,11 @@ export function defineModels(sequelize: Sequelize): Models {
         document: text(),
       },
       plain('ledClasses'),
+    ),
+    ownThings: sequelize.define<OwnThingRow>(
+      'ownThing',
+      { kind: key(), id: key(), name: short(), version: whole(), document: text(), savedAt: instant() },
+      plain('ownThings'),
     ),
   }
 }

@@ -3,7 +3,7 @@ import { orThrow } from '#core/result'
 import { beginLead, ledRecord, step } from '#core/lead'
 import type { LeadEvent, LeadEventType, LeadPlan, LeadState } from '#core/lead'
 import { compileTimeline } from '#core/timeline'
-import { firstCeilingS } from '#library/ceilings'
+import { firstCeilingS } from '#library/cautions/register'
 import { shippedCatalog } from '#library/shipped'
 import { thursdaySlowHour } from './sessions.ts'
 

@@ -1,6 +1,6 @@
 import type { z } from 'zod'
+import type { Catalog } from '#core/session'
 import { compileTimeline } from '#core/timeline'
-import { shippedCatalog } from '#library/shipped'
 import { refusalsOf } from '#model/refusal'
 import { sessionSchema, sessionSchemaVersion } from '#model/session'
 import type { Session } from '#model/session'
@@ -10,11 +10,11 @@ import { ProblemError } from '#server/problems'
  * A session document as it came in, validated and compiled once, so that nothing is kept that cannot be
  * planned. Throws SCHEMA_NEWER, DOCUMENT_REFUSED (with every refusal) or UNKNOWN_REFERENCE.
  */
-export function readSessionDocument(body: unknown): Session {
+export function readSessionDocument(body: unknown, catalog: Catalog): Session {
   refuseNewerSchema(body)
   const read = sessionSchema.safeParse(body)
   if (!read.success) throw documentRefused(read.error)
-  const compiled = compileTimeline(read.data, shippedCatalog)
+  const compiled = compileTimeline(read.data, catalog)
   if (!compiled.ok) {
     throw new ProblemError('UNKNOWN_REFERENCE', { path: compiled.path, id: String(compiled.facts['id']) }, { path: compiled.path })
   }

@@ -1,5 +1,7 @@
 import { Router } from 'express'
 import type { Request, Response } from 'express'
+import type { Catalog } from '#core/session'
+import { basedOn, sameId } from '#server/features/guards'
 import { ProblemError } from '#server/problems'
 import { readSessionDocument } from './read-document.ts'
 import type { KeepReason, SessionStore, StoredSession } from './store.ts'
@@ -7,15 +9,16 @@ import type { KeepReason, SessionStore, StoredSession } from './store.ts'
 const reasons: readonly KeepReason[] = ['saved', 'conflict', 'fit', 'version', 'lead']
 
 /** `/api/sessions`: documents with ETag and If-Match, and the versions kept of them. */
-export function sessionRoutes(store: SessionStore): Router {
+export function sessionRoutes(store: SessionStore, catalog: () => Promise<Catalog>): Router {
   const router = Router()
+  const read = async (body: unknown) => readSessionDocument(body, await catalog())
 
   router.get('/', async (_request, response) => {
     response.json(await store.list())
   })
 
   router.post('/', async (request, response) => {
-    const stored = await store.create(readSessionDocument(request.body))
+    const stored = await store.create(await read(request.body))
     reply(response.status(201).location(`/api/sessions/${stored.document.id}`), stored)
   })
 
@@ -25,7 +28,7 @@ export function sessionRoutes(store: SessionStore): Router {
 
   router.put('/:id', async (request, response) => {
     const based = basedOn(request)
-    const document = readSessionDocument(request.body)
+    const document = await read(request.body)
     sameId(request.params.id, document.id)
     reply(response, await store.save(document, based, keepReason(request) ?? 'saved'))
   })
@@ -35,7 +38,7 @@ export function sessionRoutes(store: SessionStore): Router {
   })
 
   router.post('/:id/history', async (request, response) => {
-    const document = readSessionDocument(request.body)
+    const document = await read(request.body)
     sameId(request.params.id, document.id)
     await store.setAside(document, basedOn(request), keepReason(request) ?? 'conflict')
     response.status(204).end()
@@ -54,18 +57,8 @@ function reply(response: Response, { document, version }: StoredSession): void {
   response.set('ETag', `"${String(version)}"`).set('Cache-Control', 'no-store').json(document)
 }
 
-function basedOn(request: Request): number {
-  const version = /^"?(\d{1,9})"?$/.exec(request.get('If-Match')?.trim() ?? '')?.[1]
-  if (version === undefined) throw new ProblemError('VERSION_MISSING')
-  return Number(version)
-}
-
 /** Why a version is kept, where the window says so. */
 function keepReason(request: Request): KeepReason | undefined {
   const named = request.get('X-Keep-Former')
   return reasons.find((known) => known === named)
-}
-
-function sameId(address: string, document: string): void {
-  if (address !== document) throw new ProblemError('ID_MISMATCH', { address, document }, { path: 'id' })
 }

@@ -1,20 +1,18 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import { stopCard } from '#library/cautions/wording'
 
 defineEmits<{ close: [] }>()
 </script>
 
 <template>
   <section class="card" role="dialog" aria-label="Stop signs">
-    <h2>Ease out, breathe as you like and tell the teacher if you notice</h2>
+    <h2>{{ stopCard.lead }}</h2>
     <ul>
-      <li>pain that is sharp, in a joint, or runs along an arm or leg; tingling, numbness or a cold limb</li>
-      <li>dizziness, sickness, headache, pressure in the eyes or ears, blurred sight</li>
-      <li>a breath you have to hold, chase or force; a pounding or skipping heart</li>
-      <li>fear, panic, or feeling far away; or simply a clear wish to stop</li>
+      <li v-for="sign in stopCard.signs" :key="sign">{{ sign }}</li>
     </ul>
-    <p>Come out slowly: bend, roll, pause, hands down, head last.</p>
-    <p><b>Get emergency help</b> for chest pain, fainting, trouble breathing, sudden severe headache, weak face or limb, confused speech, a fit, sudden sight loss, or bleeding or fluid loss in pregnancy.</p>
+    <p>{{ stopCard.comingOut }}</p>
+    <p><b>{{ stopCard.emergency }}</b></p>
     <Button severity="secondary" outlined label="Close" @click="$emit('close')" />
   </section>
 </template>

@@ -1,4 +1,4 @@
-import { firstCeilingS } from '#library/ceilings'
+import { firstCeilingS } from '#library/cautions/register'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'

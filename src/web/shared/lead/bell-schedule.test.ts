@@ -77,6 +77,18 @@ test('a bell that has begun is not handed over again when the clocks are brought
   expect(audio.whens()).toEqual([5, 30.2])
 })
 
+test('a sound whose instant has passed when it is handed over, as after the clock leapt, is never played late', () => {
+  const audio = fakeAudio(2)
+  makeBellSchedule(audio.port).replace(due(60, 300, 400), 0, 350_000)
+  expect(audio.whens()).toEqual([52])
+})
+
+test('a class begun a moment before the audio clock does hears its first bell at once', () => {
+  const audio = fakeAudio(0)
+  makeBellSchedule(audio.port).replace(due(0, 10), 0, 20)
+  expect(audio.whens()).toEqual([0, 9.98])
+})
+
 test('silence takes back all that has not begun', () => {
   const audio = fakeAudio()
   const bells = makeBellSchedule(audio.port)

@@ -4,6 +4,9 @@ import type { AudioPort } from '#web/shared/audio/audio-port.ts'
 /** Past this the audio clock and the class's clock are brought together again [decisions]. */
 const driftS = 0.01
 
+/** A sound later than this is missed: bells are never played late [decisions]. */
+const lateS = 0.1
+
 /**
  * Puts the class's sounds on the audio clock: when = anchor + (runMs − anchorMs) / 1000. The whole class is
  * scheduled at once, and anew after each event that changes what is to come.
@@ -15,8 +18,10 @@ export function makeBellSchedule(audio: AudioPort) {
 
   function put(nowMs: number): void {
     audio.cancel()
-    for (const sound of due) {
-      if (sound.atMs >= nowMs) audio.schedule(sound.sound, whenOf(sound.atMs))
+    const earliestS = audio.now() - lateS
+    for (const { atMs, sound } of due) {
+      const when = whenOf(atMs)
+      if (atMs >= nowMs && when >= earliestS) audio.schedule(sound, Math.max(0, when))
     }
   }
 

@@ -53,6 +53,28 @@ const supportedSensation = 2
 
 const column: Readonly<Record<Level, 0 | 1 | 2>> = { new: 0, regular: 1, experienced: 2 }
 
+/** Families whose rules another takes over [cautions reference 2.1]. */
+export const inherits: Readonly<Partial<Record<Family, Family>>> = {
+  legs_up_flat: 'sup_rest',
+  pelvis_raised: 'sup_rest',
+  prone_bb: 'prone',
+  recl_kneel: 'sup_bb',
+  fold_one_leg: 'fold_seated',
+  fold_wide: 'fold_seated',
+  bound_reclined: 'sup_rest',
+  hip_supine: 'sup_rest',
+  final_rest: 'sup_rest',
+}
+
+/** The register's own figure of a family in seconds a side, without what a supported form gets. */
+export const registerCeilingS = (family: Family, level: Level): number => ceilings[family][column[level]] * 60
+
+/** Families of the register that no shipped pose carries, and why. */
+export const familiesWithoutPose: Readonly<Partial<Record<Family, string>>> = {
+  inversion:
+    'Shoulder stand, plough and headstand load the neck and are no part of restorative or yin work in a group; a teacher who teaches them can add them.',
+}
+
 /** The first ceiling of a pose's hold in seconds a side: the strictest of its families. */
 export function firstCeilingS({ families, sensation }: Pick<Pose, 'families' | 'sensation'>, level: Level): number {
   const isSupported = sensation.to <= supportedSensation && !families.includes('head_low')

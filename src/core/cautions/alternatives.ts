@@ -1,0 +1,49 @@
+import type { CautionBook } from '#model/caution'
+import type { Family } from '#model/family'
+import type { Flag } from './flags.ts'
+import { judge } from './judge.ts'
+import type { Consents, Verdict } from './judge.ts'
+import type { Practised } from './practised.ts'
+
+export interface Alternative {
+  readonly family: Family
+  readonly verdict: Verdict
+}
+
+export interface Alternatives {
+  /** Each checked against every flag; none of them is to be avoided. */
+  readonly offered: readonly Alternative[]
+  /** Nothing listed can be offered: ask a professional. */
+  readonly askProfessional: boolean
+}
+
+/** What is left when no named alternative holds: these two are tried in turn. */
+const lastResorts: readonly Family[] = ['side_rest', 'seat']
+
+/**
+ * What to do instead, in the order in which the reasons name it, worst reason first. A suggestion is never
+ * a pass: each is judged against all flags, so that where two changes pull apart only what both allow is
+ * left. Where nothing named is left: rest on the side, a seat on a chair, else nothing.
+ */
+export function alternativesTo(verdict: Verdict, practised: Practised, flags: readonly Flag[], book: CautionBook, consents?: Consents): Alternatives {
+  if (verdict.gated.gate === 'stop') return { offered: [], askProfessional: true }
+  const named = verdict.reasons.filter(({ grade }) => grade !== 'care').flatMap(({ rule }) => familiesIn(rule.instead, book))
+  const gatedForms: readonly Family[] = verdict.behindGate ? ['side_rest', 'sup_rest', 'seat'] : []
+  const wanted = [...new Set([...named, ...gatedForms])].filter((family) => !practised.families.includes(family))
+  const allowed = (families: readonly Family[]): Alternative[] =>
+    families
+      .map((family) => ({ family, verdict: judge({ families: [family] }, flags, book, consents) }))
+      .filter((one) => one.verdict.grade !== 'avoid')
+  const offered = allowed(wanted)
+  if (offered.length > 0 || verdict.grade !== 'avoid') return { offered, askProfessional: false }
+  const last = allowed(lastResorts.filter((family) => !practised.families.includes(family)))
+  return { offered: last, askProfessional: last.length === 0 }
+}
+
+/** The families a text of the reference names as `{id}`. */
+export function familiesIn(text: string, book: CautionBook): Family[] {
+  const known = new Set<string>(book.rules.flatMap((rule) => rule.of))
+  return [...text.matchAll(/\{([a-z_]+)\}/g)].flatMap(([, id = '']) =>
+    known.has(id) && !id.startsWith('br_') ? [id as Family] : [],
+  )
+}

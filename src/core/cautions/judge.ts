@@ -1,0 +1,81 @@
+import type { CautionBook, CautionGrade, CautionRule } from '#model/caution'
+import { cautionGradeOrder } from './grade-order.ts'
+import { gateOf } from './flags.ts'
+import type { Flag, Gated } from './flags.ts'
+import { matching } from './matching.ts'
+import { subjectsOf } from './practised.ts'
+import type { Practised } from './practised.ts'
+
+export interface Reason {
+  readonly rule: CautionRule
+  readonly by: readonly string[]
+  /** The rule's grade, or what a consent made of it. */
+  readonly grade: CautionGrade
+  readonly consent: 'not needed' | 'missing' | 'noted'
+}
+
+export interface Verdict {
+  /** The strictest grade; absent means that no usual caution is listed, never that nothing can happen. */
+  readonly grade: CautionGrade | undefined
+  readonly gated: Gated
+  /** Until clearance: outside the quiet forms that the gate allows. */
+  readonly behindGate: boolean
+  /** A quiet form the gate allows, but only inclined or on a chair. */
+  readonly gateForm: 'inclined' | 'on a chair' | undefined
+  /** Worst first, then in the order of the reference. */
+  readonly reasons: readonly Reason[]
+}
+
+/** Practices (families or techniques) for which a person's clinician has consented. */
+export type Consents = ReadonlySet<string>
+export const noConsents: Consents = new Set()
+
+/**
+ * What the cautions say of a practice for somebody: the strictest grade of all matching rows wins and
+ * every reason is kept; the gate wins over every row, but gate-allowed forms still obey their own rows.
+ * A noted consent softens `avoid` to `modify`; a row that needs consent is `avoid` until it is noted.
+ */
+export function judge(practised: Practised, flags: readonly Flag[], book: CautionBook, consents: Consents = noConsents): Verdict {
+  const subjects = subjectsOf(practised, book)
+  const reasons = matching(subjects, flags, book)
+    .map(({ rule, by }): Reason => ({ rule, by, ...withConsent(rule, isConsented(rule, practised, consents)) }))
+    .sort((a, b) => cautionGradeOrder.indexOf(a.grade) - cautionGradeOrder.indexOf(b.grade))
+  const gated = gateOf(flags, book)
+  const gateForm = gated.gate === 'clear' ? allowedForm(practised) : undefined
+  const behindGate = gated.gate === 'stop' || (gated.gate === 'clear' && gateForm === undefined)
+  const fromGate = behindGate ? 'avoid' : gateForm === 'inclined' || gateForm === 'on a chair' ? 'modify' : undefined
+  return {
+    grade: strictest([fromGate, reasons[0]?.grade]),
+    gated,
+    behindGate,
+    gateForm: gateForm === 'as it is' ? undefined : gateForm,
+    reasons,
+  }
+}
+
+export function strictest(grades: readonly (CautionGrade | undefined)[]): CautionGrade | undefined {
+  return cautionGradeOrder.find((grade) => grades.includes(grade))
+}
+
+/** A consent names a family, a breath or a prop, and softens only what speaks of that kind. */
+function isConsented(rule: CautionRule, { families, breaths = [], props = [] }: Practised, consents: Consents): boolean {
+  const [subject = '*'] = rule.of
+  const named: readonly string[] = subject.startsWith('prop_') ? props : /^(br_|@)/.test(subject) ? breaths : families
+  return named.some((practice) => consents.has(practice))
+}
+
+function withConsent(rule: CautionRule, consented: boolean): Pick<Reason, 'grade' | 'consent'> {
+  if (!rule.needsConsent && !(consented && rule.grade === 'avoid')) return { grade: rule.grade, consent: 'not needed' }
+  if (!consented) return { grade: 'avoid', consent: 'missing' }
+  return { grade: rule.grade === 'avoid' ? 'modify' : rule.grade, consent: 'noted' }
+}
+
+/** What is allowed until clearance: rest on the side, inclined rest, a seat on a chair, with natural breath. */
+function allowedForm({ families, breaths = [] }: Practised): 'as it is' | 'inclined' | 'on a chair' | undefined {
+  if (breaths.some((breath) => breath !== 'br_natural')) return undefined
+  const [family, ...more] = families
+  if (more.length > 0) return undefined
+  if (family === 'side_rest' || family === undefined) return 'as it is'
+  if (family === 'sup_rest') return 'inclined'
+  return family === 'seat' ? 'on a chair' : undefined
+}

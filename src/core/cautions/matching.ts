@@ -1,0 +1,30 @@
+import type { CautionBook, CautionRule, CautionSubject } from '#model/caution'
+import type { Flag } from './flags.ts'
+
+export interface Match {
+  readonly rule: CautionRule
+  /** The conditions of the person that the rule speaks of. */
+  readonly by: readonly string[]
+}
+
+/** Every rule that speaks of one of the subjects, in the book's order. */
+export const rulesOn = (subjects: ReadonlySet<CautionSubject>, book: CautionBook): CautionRule[] =>
+  book.rules.filter((rule) => rule.of.some((subject) => subjects.has(subject)))
+
+/** The rules on these subjects that hold for somebody with these flags. A `!` wants the severe form. */
+export function matching(subjects: ReadonlySet<CautionSubject>, flags: readonly Flag[], book: CautionBook): Match[] {
+  if (flags.length === 0) return []
+  return rulesOn(subjects, book).flatMap((rule) => {
+    const by = flags.filter((flag) => holdsFor(rule, flag, book)).map(({ id }) => id)
+    return by.length === 0 ? [] : [{ rule, by }]
+  })
+}
+
+function holdsFor(rule: CautionRule, { id, severe }: Flag, book: CautionBook): boolean {
+  return rule.conditions.some((entry) => {
+    const wantsSevere = entry.endsWith('!')
+    const name = wantsSevere ? entry.slice(0, -1) : entry
+    if (wantsSevere && !severe) return false
+    return name === id || (book.groups[name]?.includes(id) ?? false)
+  })
+}

@@ -1,0 +1,54 @@
+import type { BasePosition } from '#model/common'
+import type { Family } from '#model/family'
+import type { Resolved } from '#core/session'
+import { cautionProps } from './practised.ts'
+import type { Practised } from './practised.ts'
+
+/** The family of plain lying, sitting or standing, for rests and breath work [reference 3.1]. */
+const familyOfPosition: Readonly<Record<BasePosition, Family>> = {
+  standing: 'standing',
+  kneeling: 'heel_sit',
+  allFours: 'all_fours',
+  prone: 'prone',
+  supine: 'sup_rest',
+  sideLying: 'side_rest',
+  seated: 'seat',
+  onChair: 'seat',
+  atWall: 'legs_up_flat',
+}
+
+/** What a block asks people to do, as the cautions see it; undefined where nothing is done. */
+export function practisedIn(resolved: Resolved): Practised | undefined {
+  switch (resolved.kind) {
+    case 'talk':
+      return undefined
+    case 'hold': {
+      const { pose, breathOver, block } = resolved
+      const kinds = [...pose.props, ...(block.setUpItems ?? [])].map(({ kind }) => kind)
+      return {
+        families: pose.families,
+        props: cautionProps(kinds),
+        breaths: breathOver ? breathsOf(breathOver.technique.cautionId, breathOver.pattern) : [],
+      }
+    }
+    case 'movement': {
+      const holds = resolved.movement.parts.some(({ part }) => part === 'retention')
+      return { families: resolved.movement.families, breaths: holds ? ['br_hold_in'] : [] }
+    }
+    case 'breath':
+      return {
+        families: [familyOfPosition[resolved.toPosition]],
+        breaths: breathsOf(resolved.technique.cautionId, resolved.pattern),
+      }
+    case 'rest':
+      return { families: [familyOfPosition[resolved.toPosition]] }
+    case 'closing':
+      return { families: ['final_rest'] }
+  }
+}
+
+/** A technique, and the retentions that its counts bring with them. */
+function breathsOf(cautionId: string, pattern: { full: number; empty: number } | undefined): string[] {
+  const { full = 0, empty = 0 } = pattern ?? {}
+  return [cautionId, ...(full > 0 ? ['br_hold_in'] : []), ...(empty > 0 ? ['br_hold_out'] : [])]
+}

@@ -1,0 +1,40 @@
+import type { CautionBook, CautionProp, CautionSubject } from '#model/caution'
+import type { Family } from '#model/family'
+import type { PropKind } from '#model/prop'
+
+/** What somebody is asked to do, as far as the cautions know it. */
+export interface Practised {
+  readonly families: readonly Family[]
+  /** Ids of the breath register (`br_…`). */
+  readonly breaths?: readonly string[]
+  readonly props?: readonly CautionProp[]
+}
+
+const propOf: Partial<Record<PropKind, CautionProp>> = {
+  eyePillow: 'prop_eye',
+  sandbag: 'prop_weight',
+  strap: 'prop_strap',
+}
+
+/** The prop cautions that a list of props brings with it. */
+export const cautionProps = (kinds: readonly PropKind[]): CautionProp[] => [
+  ...new Set(kinds.flatMap((kind) => propOf[kind] ?? [])),
+]
+
+/**
+ * Everything the rules may speak of in what is practised: its families and those they inherit from, every
+ * family (`*`) where there is one, its breaths with their groups, its props.
+ */
+export function subjectsOf({ families, breaths = [], props = [] }: Practised, book: CautionBook): ReadonlySet<CautionSubject> {
+  const subjects = new Set<CautionSubject>()
+  for (const family of families) {
+    for (let at: string | undefined = family; at !== undefined; at = book.inherits[at]) subjects.add(at)
+  }
+  if (families.length > 0) subjects.add('*')
+  for (const breath of breaths) {
+    subjects.add(breath)
+    for (const [group, members] of Object.entries(book.groups)) if (members.includes(breath)) subjects.add(group)
+  }
+  for (const prop of props) subjects.add(prop)
+  return subjects
+}

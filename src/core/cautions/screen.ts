@@ -1,0 +1,124 @@
+import type { CautionBook } from '#model/caution'
+import type { Level } from '#model/common'
+import type { Person } from '#model/person'
+import type { Pose } from '#model/pose'
+import type { Session } from '#model/session'
+import { ok } from '#core/result'
+import type { Result } from '#core/result'
+import { resolveSession } from '#core/session'
+import type { Catalog, Resolved } from '#core/session'
+import type { Seconds } from '#core/units'
+import { alternativesTo } from './alternatives.ts'
+import type { Alternatives } from './alternatives.ts'
+import { flagsOf, gateOf } from './flags.ts'
+import type { Flag, Gated } from './flags.ts'
+import { holdCapS } from './hold-cap.ts'
+import { judge } from './judge.ts'
+import type { Verdict } from './judge.ts'
+import { practisedIn } from './of-block.ts'
+import { rollSide } from './roll-side.ts'
+import type { Roll } from './roll-side.ts'
+
+/** What a class needs to know of a person before anything is done. */
+export interface PersonNote {
+  readonly personId: string
+  readonly gated: Gated
+  /** Conditions to be assumed until asked, as the reference has it for the frail. */
+  readonly assume: readonly string[]
+  readonly roll: Roll
+}
+
+/** A block of the session that a person cannot simply do as planned. */
+export interface Screened {
+  readonly blockId: string
+  readonly blockIndex: number
+  readonly personId: string
+  readonly verdict: Verdict
+  readonly alternatives: Alternatives
+  /** Longest first hold a side for this person; absent where the block is no hold. */
+  readonly capS: Seconds | undefined
+  /** The planned hold of the longer side. */
+  readonly heldS: Seconds | undefined
+}
+
+export interface Screening {
+  readonly people: readonly PersonNote[]
+  /** In the order of the session, then of the people. */
+  readonly entries: readonly Screened[]
+}
+
+/** Everything that screening looks things up in. */
+export interface ScreeningBooks {
+  readonly catalog: Catalog
+  readonly book: CautionBook
+  /** First ceiling of a pose's hold by level, in seconds a side. */
+  readonly ceilingS: (pose: Pick<Pose, 'families' | 'sensation'>, level: Level) => Seconds
+}
+
+const assumedOfFrail = ['osteoporosis', 'hypotension', 'med_dizzy']
+
+/**
+ * A session against the people who come: for every block and person what the cautions say, what to do
+ * instead, and how long at first. Refuses what `resolveSession` refuses. Not advice: a doctor decides.
+ */
+export function screen(session: Session, people: readonly Person[], books: ScreeningBooks): Result<Screening> {
+  const resolved = resolveSession(session, books.catalog)
+  if (!resolved.ok) return resolved
+  const asked = people.map((person) => ({
+    person,
+    flags: flagsOf(person, books.book),
+    consents: new Set(person.consents.map((consent) => consent.for)),
+  }))
+  const entries = resolved.value.flatMap((block) =>
+    asked.flatMap(({ person, flags, consents }) => screenBlock(block, person, flags, consents, books)),
+  )
+  return ok({
+    entries,
+    people: asked.map(({ person, flags }) => ({
+      personId: person.id,
+      gated: gateOf(flags, books.book),
+      assume: flags.some(({ id }) => id === 'elder') ? assumedOfFrail.filter((id) => !flags.some((flag) => flag.id === id)) : [],
+      roll: rollSide(flags, rollOf(resolved.value)),
+    })),
+  })
+}
+
+/** The closing's answer; without a closing the usual one. */
+const rollOf = (blocks: readonly Resolved[]) => {
+  const last = blocks.at(-1)
+  return last?.kind === 'closing' ? last.answers.roll : 'right'
+}
+
+function screenBlock(
+  block: Resolved,
+  person: Person,
+  flags: readonly Flag[],
+  consents: ReadonlySet<string>,
+  { book, ceilingS }: ScreeningBooks,
+): Screened[] {
+  const practised = practisedIn(block)
+  if (!practised) return []
+  const verdict = judge(practised, flags, book, consents)
+  const held = holdOf(block)
+  const capS = held && holdCapS((level) => ceilingS(held.pose, level), person.level, verdict, flags)
+  const tooLong = held !== undefined && capS !== undefined && held.s > capS
+  if (verdict.grade === undefined && verdict.gated.gate === 'none' && !tooLong) return []
+  return [
+    {
+      blockId: block.block.id,
+      blockIndex: block.index,
+      personId: person.id,
+      verdict,
+      alternatives: alternativesTo(verdict, practised, flags, book, consents),
+      capS,
+      heldS: held?.s,
+    },
+  ]
+}
+
+/** The families and the longer side of a hold, for its ceiling; the closing's rest is one too. */
+function holdOf(block: Resolved): { pose: Pick<Pose, 'families' | 'sensation'>; s: Seconds } | undefined {
+  if (block.kind === 'hold') return { pose: block.pose, s: Math.max(...block.sides.map(({ holdS }) => holdS)) }
+  if (block.kind !== 'closing') return undefined
+  return { pose: { families: ['final_rest'], sensation: { from: 0, to: 1 } }, s: block.finalRestS.value }
+}

@@ -1,0 +1,43 @@
+import type { Answers } from '#model/answers'
+import type { Meaning, Pose, Variant } from '#model/pose'
+
+/** How poses write the roll out of lying; the answer puts its side in. */
+const anyRoll = 'roll to one side, or the side you prefer'
+
+/** A pose as it is done here, and what there is to say while it is set up. */
+export interface Form {
+  readonly pose: Pose
+  readonly variant: Variant | undefined
+  readonly setUpWords: readonly string[]
+}
+
+/**
+ * The form of a pose: the variant's changes, then what the answers mean in it. A later meaning stands
+ * before an earlier one. The same pose is given back where nothing changes it.
+ */
+export function formOf(pose: Pose, variant: Variant | undefined, answers: Answers): Form {
+  const meanings = (pose.meanings ?? []).filter(({ question, answer }) => answers[question] === answer)
+  const last = <K extends keyof Meaning>(key: K) => meanings.findLast((meaning) => meaning[key] !== undefined)?.[key]
+  const said = meanings.flatMap(({ setUp }) => setUp ?? [])
+  const lines =
+    answers.energyLines === 'on' && pose.energyLines.length > 0 ? [`Along the ${pose.energyLines.join(' and ')} line`] : []
+  const comingOut = withRoll(last('comingOut') ?? pose.comingOut, answers.roll)
+  const families = last('families') ?? variant?.families
+  const { sensation, props } = variant ?? {}
+  const changes = {
+    ...(families ? { families } : {}),
+    ...(sensation ? { sensation } : {}),
+    ...(props ? { props } : {}),
+    ...(comingOut === pose.comingOut ? {} : { comingOut }),
+  }
+  return {
+    pose: Object.keys(changes).length === 0 ? pose : { ...pose, ...changes },
+    variant,
+    setUpWords: [...(variant ? [variant.change] : []), ...said, ...lines],
+  }
+}
+
+function withRoll(steps: Pose['comingOut'], roll: Answers['roll']): Pose['comingOut'] {
+  if (roll === 'either' || !steps.includes(anyRoll)) return steps
+  return steps.map((step) => (step === anyRoll ? `roll to the ${roll}, or the side you prefer` : step))
+}

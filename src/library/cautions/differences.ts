@@ -1,0 +1,103 @@
+import type { Difference } from '#model/caution'
+
+/** Where schools differ on cautions, reference 5, and what ships as the default. */
+export const differences: readonly Difference[] = [
+  {
+    topic: 'final rest, depression',
+    oneSide: 'quiet lying may feed brooding; keep short, eyes open or do openers',
+    otherSide: 'deep rest is restorative and may ease stress',
+    shipped: '{modify}: 5 min, guided, choice of position',
+    why: 'no good evidence for harm; choice costs little',
+  },
+  {
+    topic: 'final rest, low pressure',
+    oneSide: 'lying long then rising is the risk',
+    otherSide: 'rest itself is fine',
+    shipped: 'allow, staged exit',
+    why: 'risk is in exit (A)',
+  },
+  {
+    topic: 'legs raised, menstruation',
+    oneSide: 'avoid inverted shapes by tradition or comfort',
+    otherSide: 'no evidence of harm; suit yourself',
+    shipped: '{care}, no ban for legs up; offer {legs_up_flat} for inversions',
+    why: 'comfort and autonomy',
+  },
+  {
+    topic: 'roll side',
+    oneSide: 'right, by tradition (easy on the heart, symbolism)',
+    otherSide: 'left, in late pregnancy and for reflux',
+    shipped: 'free choice; left for late pregnancy and reflux; sound side for hip, shoulder; away from vertigo trigger',
+    why: 'only these cases have a reason; the tradition is C',
+  },
+  {
+    topic: 'supine in pregnancy',
+    oneSide: 'never flat after about 16–20 weeks (some: after first trimester)',
+    otherSide: 'brief flat lying fine if symptom-free; settle at 28 weeks for sleep',
+    shipped: 'no flat rest from week 14 (id-based), incline or side',
+    why: 'long holds, inclination is easy, symptoms may be late',
+  },
+  {
+    topic: 'stillness',
+    oneSide: 'move as little as possible; adjustment is avoidance',
+    otherSide: 'small shifts protect nerves and joints',
+    shipped: 'stillness only after comfort; "shift anytime"',
+    why: 'numbness is missed otherwise',
+  },
+  {
+    topic: 'muscle engagement',
+    oneSide: 'muscles relaxed so deeper tissue takes the load',
+    otherSide: 'light tone protects joints',
+    shipped: 'soft, but light tone for hypermobility, {si_pain}, knee, hamstring',
+    why: 'joint protection first',
+  },
+  {
+    topic: 'sensation target',
+    oneSide: 'clear, mild ache in muscle areas is useful (about 5, some teach up to 7 of 10)',
+    otherSide: 'no stretch at all in restorative; gentler yin (3–4) for flagged or new people',
+    shipped: 'restorative ceiling 2; yin aim 5, ceiling 6, teacher may set up to 7; flagged people 3–4; never a joint',
+    why: 'pain is no guide to benefit',
+  },
+  {
+    topic: 'disc problems',
+    oneSide: 'bending back is preferred; avoid folds',
+    otherSide: 'direction is individual',
+    shipped: 'avoid folds; try low sphinx only if symptoms do not spread',
+    why: 'spread of pain is the clearest sign',
+  },
+  {
+    topic: 'controlled high pressure, holds',
+    oneSide: 'short gentle holds acceptable',
+    otherSide: 'none at all',
+    shipped: 'none',
+    why: 'benefit unproven, harm rare but serious',
+  },
+  {
+    topic: 'full or empty hold first',
+    oneSide: 'full, as easier to release',
+    otherSide: 'empty, as less pressure in chest',
+    shipped: 'full, 1–2 s, in person',
+    why: 'easier to leave; evidence thin',
+  },
+  {
+    topic: 'osteoporosis and bending',
+    oneSide: 'avoid all rounding and end twist',
+    otherSide: 'varied movement builds bone and confidence',
+    shipped: 'no loaded rounding or end twist; gentle neutral loading, clinician guided',
+    why: 'fracture reports outweigh unclear benefit',
+  },
+  {
+    topic: 'legs raised, glaucoma',
+    oneSide: 'restful and low; allowed',
+    otherSide: 'any head-low shape raises pressure',
+    shipped: 'pelvis raised: avoid; flat: modify, propped',
+    why: 'rise is unfelt',
+  },
+  {
+    topic: 'pushing belly, COPD',
+    oneSide: 'belly breathing for all',
+    otherSide: 'may worsen some with hyperinflation',
+    shipped: 'modify; watch effort',
+    why: 'individual response',
+  },
+]

@@ -1,0 +1,27 @@
+import type { CautionRule, CautionSubject } from '#model/caution'
+
+/**
+ * One row as the reference writes it: subjects and conditions apart by a space, the evidence mark with
+ * `d` where sources differ and `+` where a clinician's consent is needed.
+ */
+export function row(
+  id: string,
+  of: string,
+  grade: CautionRule['grade'],
+  conditions: string,
+  why: string,
+  instead: string,
+  mark: string,
+): CautionRule {
+  return {
+    id,
+    of: of.split(' ') as CautionSubject[],
+    grade,
+    conditions: conditions.split(' '),
+    why,
+    instead,
+    evidence: mark.charAt(0) as CautionRule['evidence'],
+    differs: mark.includes('d'),
+    needsConsent: mark.includes('+'),
+  }
+}

@@ -1,0 +1,33 @@
+import { row } from './row.ts'
+
+/** Breath rules of the reference 3.2. */
+export const breathRules = [
+  row('strong.avoid.1', '@strong', 'avoid', '@preg postpartum', 'lower oxygen margin, belly and pelvic floor pressure (pelvic floor exercise taught by a clinician is separate)', '{br_natural}; {br_equal} low count', 'B'),
+  row('strong.avoid.2', '@strong', 'avoid', 'htn_unctrl heart stroke_aneurysm head_injury', 'swings in blood and chest pressure', '{br_natural}, soft {br_belly}', 'A'),
+  row('strong.avoid.3', '@strong', 'avoid', '@eye', 'straining raises eye pressure', '{br_natural}', 'B'),
+  row('strong.avoid.4', '@strong', 'avoid', 'epilepsy', 'overbreathing can trigger seizures (A); holds by caution (C)', '{br_natural}', 'A'),
+  row('strong.avoid.5', '@strong', 'avoid', 'asthma_copd pneumothorax resp_acute nose_blocked', 'trapped air, spasm, ear or lung pressure', '{br_natural}, relaxed exhale', 'B'),
+  row('strong.avoid.6', '@strong', 'avoid', 'anxiety_panic trauma bipolar_psychosis depression!', 'mimics panic; may unsettle mood (case reports, C)', '{br_natural} with outer focus', 'Bd'),
+  row('strong.avoid.7', '@strong', 'avoid', 'hernia surg_abdo surg_other reflux ate_recently disc', 'belly and spine pressure', '{br_natural}', 'B'),
+  row('strong.avoid.8', '@strong', 'avoid', 'htn_ctrl dvt_hist dvt_suspect minor elder vertigo migraine hypotension med_dizzy fatigue anticoag diabetes neck_unstable other_unknown', 'pressure swing, faint, headache, low sugar, unknown risk', '{br_equal} low count', 'Cd'),
+  row('strong.care.1', '@strong', 'care', 'depression stenosis_spondy si_pain osteoporosis sciatica hypermobility', 'effort, jolting', 'low dose, in person', 'C'),
+  row('br_lock_chin.avoid.1', 'br_lock_chin', 'avoid', 'neck shoulder!', 'deep neck bend under pressure', 'head level, no lock', 'B'),
+  row('br_lock_root.avoid.1', 'br_lock_root br_lock_abdo br_abdo_pump', 'avoid', 'menstruation si_pain!', 'pelvic or belly strain (menstruation: school view)', '{br_belly}', 'Cd'),
+  row('br_skullshine.avoid.1', 'br_skullshine br_bellows', 'avoid', 'menstruation osteoporosis! neck', 'jolts, belly force (menstruation: school view)', '{br_equal}', 'Cd'),
+  row('br_natural.modify.1', 'br_natural', 'modify', 'anxiety_panic trauma bipolar_psychosis depression!', 'inner focus may alarm', 'attend to sounds, feet or hands; eyes open; may skip', 'B'),
+  row('br_natural.modify.2', 'br_natural', 'modify', '@flat @preg_late', 'position, not breath, is the issue', 'inclined, side or chair', 'A'),
+  row('br_belly.modify.1', 'br_belly', 'modify', 'surg_abdo hernia asthma_copd! anxiety_panic trauma @preg_late', 'pushing belly strains; some COPD breathe worse this way', 'tiny movement, hand on ribs, never weight on belly', 'Bd'),
+  row('br_three_part.modify.1', 'br_three_part', 'modify', 'asthma_copd heart htn_unctrl preg_t3 surg_abdo surg_other pneumothorax anxiety_panic neck reflux hypermobility!', 'over-filling, neck effort, wound', 'two-thirds full, no strain', 'B'),
+  row('br_three_part.avoid.1', 'br_three_part br_equal br_long_exhale br_ujjayi_soft br_humming', 'avoid', 'resp_acute pneumothorax! surg_abdo! bipolar_psychosis!', 'control costs effort when ill', '{br_natural}', 'B'),
+  row('br_equal.modify.1', 'br_equal br_long_exhale', 'modify', 'asthma_copd heart anxiety_panic trauma @preg epilepsy minor nose_blocked htn_unctrl stroke_aneurysm pneumothorax head_injury', 'counting can bring air hunger', 'no counting or 3:3 to 3:4, no pauses', 'B'),
+  row('br_long_exhale.modify.1', 'br_long_exhale', 'modify', 'asthma_copd preg_t3 heart', 'forced long exhale traps air or starves breath', 'sigh-length exhale, lips softly pursed', 'B'),
+  row('br_long_exhale.care.1', 'br_long_exhale', 'care', 'hypotension med_dizzy depression fatigue', 'may lower arousal further', '1:1, sit, rise slowly', 'Cd'),
+  row('br_ujjayi_soft.modify.1', 'br_ujjayi_soft', 'modify', 'asthma_copd nose_blocked anxiety_panic reflux migraine neck', 'throat narrowing feels like choking', 'no sound, or {br_natural}', 'C'),
+  row('br_ujjayi_loud.avoid.1', 'br_ujjayi_loud', 'avoid', '@preg @pressure htn_ctrl epilepsy asthma_copd pneumothorax resp_acute nose_blocked anxiety_panic trauma bipolar_psychosis reflux migraine surg_abdo surg_other! hernia hypotension! vertigo minor neck', 'back-pressure, throat strain, over-effort', '{br_ujjayi_soft} if allowed, else {br_natural}', 'Cd'),
+  row('br_alt_nostril.avoid.1', 'br_alt_nostril', 'avoid', 'nose_blocked resp_acute bipolar_psychosis!', 'blocked side causes strain', 'imagined version without hand', 'B'),
+  row('br_alt_nostril.modify.1', 'br_alt_nostril', 'modify', 'asthma_copd heart htn_unctrl htn_ctrl stroke_aneurysm head_injury @eye @preg epilepsy anxiety_panic trauma shoulder migraine vertigo pneumothorax', 'narrowed flow, raised arm', 'no holds, no count, elbow propped, 3 min', 'B'),
+  row('br_humming.avoid.1', 'br_humming', 'avoid', 'nose_blocked!', 'ear and sinus pressure', '{br_natural}', 'B'),
+  row('br_humming.modify.1', 'br_humming', 'modify', '@eye epilepsy asthma_copd migraine nose_blocked heart htn_unctrl stroke_aneurysm head_injury pneumothorax vertigo trauma', 'long exhale, vibration, covered eyes', 'soft, short, eyes open, hands off face', 'C'),
+  row('br_cooling.avoid.1', 'br_cooling', 'avoid', 'asthma_copd resp_acute pneumothorax!', 'unwarmed, unfiltered air can tighten airways', '{br_natural}', 'B'),
+  row('br_cooling.modify.1', 'br_cooling', 'modify', 'hypotension depression nose_blocked reflux migraine minor heart @preg anxiety_panic', 'said to cool and lower pressure; gulping air; cold pain', '3 rounds, warm room, or skip', 'Cd'),
+]

@@ -1,0 +1,81 @@
+import type { Pose } from '#model/pose'
+import { byLevel, cues, minutes, setUp } from './parts.ts'
+
+/** On the side. */
+export const sidePoses: readonly Pose[] = [
+  {
+    id: 'side-rest',
+    names: { english: 'Side rest', sanskrit: 'pārśva śavāsana', others: ['Side-lying rest'] },
+    base: { enter: 'sideLying', leave: 'sideLying' },
+    sides: { left: 'lying on the left side', right: 'lying on the right side' },
+    holds: {
+      restorative: { new: minutes(3, 5, 10), regular: minutes(5, 8, 15), experienced: minutes(5, 10, 20) },
+      yin: { new: minutes(2, 3, 5), regular: minutes(3, 5, 10), experienced: minutes(4, 6, 15) },
+    },
+    practices: ['restorative', 'yin'],
+    fromLevel: 'new',
+    targets: ['wholeBody'],
+    directions: ['neutral'],
+    sensation: { from: 0, to: 1 },
+    families: ['side_rest'],
+    times: { setUpS: setUp(45), settleS: 15, comingOutS: 15, betweenSidesS: 10, afterRestS: { restorative: 30, yin: 30 } },
+    head: { turned: 'never', rests: 'On a pillow as high as the shoulder is wide, the neck in one line.' },
+    cues: [
+      { id: 'shoulder', at: { fromStartS: 30 }, text: 'Slide the {this} shoulder forward until it is free' },
+      { id: 'back', at: { share: 0.5 }, text: 'Feel the breath in the back ribs' },
+      { id: 'last', at: { beforeEndS: 20 }, text: 'Twenty seconds more' },
+    ],
+    mistakes: ['The head is too low and the neck bends sideways.', 'The top knee hangs off its pillow.'],
+    looksFor: ['Head, top arm and top knee all carried.', 'The spine lies in one line.'],
+    comingOut: ['Top hand to the floor', 'press up with the hands', 'head last'],
+    counterposes: [],
+    places: ['opening', 'closing', 'counter'],
+    warms: [],
+    wantsWarm: [],
+    props: [
+      { kind: 'rectBolster', count: 1 },
+      { kind: 'blanket', count: 2 },
+    ],
+    withoutProps: 'Head on the arm, a rolled coat between the knees.',
+    variants: [
+      { id: 'hug', name: 'Hugging a bolster', grade: 'same', change: 'The top arm and knee rest on one bolster.' },
+    ],
+    energyLines: [],
+  },
+  {
+    id: 'side-over-a-bolster',
+    names: { english: 'Side over a bolster', others: ['Side-lying opener', 'Draped side bend'] },
+    base: { enter: 'sideLying', leave: 'sideLying' },
+    sides: { left: 'lying over the left side, right side long', right: 'lying over the right side, left side long' },
+    holds: {
+      restorative: byLevel([0.5, 1, 1], [1, 2, 3], [2, 3, 5]),
+      yin: byLevel([0.5, 1, 1], [1, 2, 3], [2, 3, 5]),
+    },
+    practices: ['restorative', 'yin'],
+    fromLevel: 'new',
+    targets: ['side', 'shoulders'],
+    directions: ['sideBend'],
+    sensation: { from: 1, to: 3 },
+    families: ['side_bend', 'side_rest'],
+    times: { setUpS: setUp(35), settleS: 10, comingOutS: 15, betweenSidesS: 20, afterRestS: { restorative: 30, yin: 30 } },
+    head: { turned: 'never', rests: 'On the lower arm or a folded blanket beyond the bolster.' },
+    cues: cues('The bolster fills the {this} waist', 'Breathe into the {other} ribs'),
+    mistakes: ['The bolster lies under the ribs and pinches.', 'The head hangs.'],
+    looksFor: ['Lower shoulder and hip both near the floor.', 'Knees bent and padded.'],
+    comingOut: ['Top hand to the floor', 'press up, head last', 'sit for a breath'],
+    counterposes: ['constructive-rest'],
+    places: ['warm', 'counter'],
+    warms: ['side'],
+    wantsWarm: [],
+    props: [
+      { kind: 'rectBolster', count: 1 },
+      { kind: 'blanket', count: 2 },
+    ],
+    withoutProps: 'A rolled duvet under the waist, a pillow under the head.',
+    variants: [
+      { id: 'low', name: 'Rolled blanket', grade: 'easier', change: 'A rolled blanket in place of the bolster.', props: [{ kind: 'blanket', count: 3 }], sensation: { from: 0, to: 2 } },
+      { id: 'arm-over', name: 'Top arm over', grade: 'stronger', change: 'The top arm reaches over the ear.' },
+    ],
+    energyLines: ['gall bladder'],
+  },
+]

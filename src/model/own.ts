@@ -1,0 +1,18 @@
+import { z } from 'zod'
+import { schoolSchema } from './answers.ts'
+import { ownPoseSchema, ownVariantSchema } from './pose.ts'
+
+export const ownKinds = ['pose', 'variant', 'school'] as const
+export const ownKindSchema = z.enum(ownKinds)
+export type OwnKind = z.infer<typeof ownKindSchema>
+
+/** What a teacher adds to the shelf, by kind. */
+export const ownSchemas = { pose: ownPoseSchema, variant: ownVariantSchema, school: schoolSchema } as const
+export interface OwnDocuments {
+  pose: z.infer<typeof ownPoseSchema>
+  variant: z.infer<typeof ownVariantSchema>
+  school: z.infer<typeof schoolSchema>
+}
+
+/** An own thing as it is kept: with the version that guards its writes. */
+export type OwnThing = { [K in OwnKind]: { readonly kind: K; readonly version: number; readonly document: OwnDocuments[K] } }[OwnKind]

@@ -1,0 +1,39 @@
+import { Router } from 'express'
+import { ownKinds, ownSchemas } from '#model/own'
+import type { OwnKind, OwnThing } from '#model/own'
+import { basedOn, sameId } from '#server/features/guards'
+import { documentRefused } from '#server/features/sessions/read-document'
+import { ProblemError } from '#server/problems'
+import type { OwnStore } from './store.ts'
+
+/** `/api/own`: the teacher's own poses, variants and schools; If-Match `"0"` makes a new one. */
+export function ownRoutes(store: OwnStore): Router {
+  const router = Router()
+
+  router.get('/', async (_request, response) => {
+    response.json(await store.list())
+  })
+
+  router.put('/:kind/:id', async (request, response) => {
+    const kind = kindOf(request.params.kind)
+    const based = basedOn(request)
+    const read = ownSchemas[kind].safeParse(request.body)
+    if (!read.success) throw documentRefused(read.error)
+    sameId(request.params.id, read.data.id)
+    const stored = await store.put({ kind, document: read.data } as Pick<OwnThing, 'kind' | 'document'>, based)
+    response.set('ETag', `"${String(stored.version)}"`).json(stored)
+  })
+
+  router.delete('/:kind/:id', async (request, response) => {
+    await store.remove(kindOf(request.params.kind), request.params.id, basedOn(request))
+    response.status(204).end()
+  })
+
+  return router
+}
+
+function kindOf(named: string): OwnKind {
+  const kind = ownKinds.find((one) => one === named)
+  if (!kind) throw new ProblemError('UNKNOWN_ADDRESS', { path: `/api/own/${named}` })
+  return kind
+}
