@@ -41,7 +41,7 @@ watch(
       <RouterView name="bar" />
     </header>
     <main class="view">
-      <RouterView :key="String(route.params['id'] ?? route.name)" />
+      <RouterView :key="String(route.meta['stays'] ?? route.params['id'] ?? route.name)" />
     </main>
     <footer class="foot">
       <RouterView name="foot" />

@@ -45,6 +45,36 @@ export const router = createRouter({
       component: () => import('#web/features/journal/LedClassView.vue'),
       meta: { title: 'A led class' },
     },
+    {
+      path: '/shelf',
+      name: 'shelf',
+      component: () => import('#web/features/shelf/ShelfView.vue'),
+      meta: { title: 'Shelf', stays: 'shelf' },
+    },
+    {
+      path: '/shelf/new',
+      name: 'own-pose-new',
+      component: () => import('#web/features/shelf/OwnPoseView.vue'),
+      meta: { title: 'A pose of your own' },
+    },
+    {
+      path: '/shelf/:id/edit',
+      name: 'own-pose-edit',
+      component: () => import('#web/features/shelf/OwnPoseView.vue'),
+      meta: { title: 'A pose of your own' },
+    },
+    {
+      path: '/shelf/:id',
+      name: 'shelf-page',
+      component: () => import('#web/features/shelf/ShelfView.vue'),
+      meta: { title: 'Shelf', stays: 'shelf' },
+    },
+    {
+      path: '/cautions',
+      name: 'cautions',
+      component: () => import('#web/features/shelf/CautionsPage.vue'),
+      meta: { title: 'About the cautions' },
+    },
     { path: '/:anything(.*)*', redirect: '/' },
   ],
 })

@@ -5,15 +5,16 @@ import { computed, ref } from 'vue'
 import type { Session } from '#model/session'
 import { compileTimeline } from '#core/timeline'
 import { formatMs } from '#core/units'
-import { shippedCatalog } from '#library/shipped'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 
 const store = useSessionStore()
+const own = useOwnStore()
 const busy = ref(false)
 
 function inWords(session: Session | undefined): string {
   if (!session) return ''
-  const compiled = compileTimeline(session, shippedCatalog)
+  const compiled = compileTimeline(session, own.catalog)
   const length = compiled.ok ? formatMs(compiled.value.totalMs) : 'unknown length'
   const count = session.blocks.length
   return `“${session.name}”, ${String(count)} ${count === 1 ? 'block' : 'blocks'}, ${length}`

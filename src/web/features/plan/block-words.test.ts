@@ -4,8 +4,8 @@ import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { blockDetail, blockName, sideWords, wingLabel } from './block-words.ts'
-import { momentWords, soundWords } from './cue-words.ts'
-import { copyBlock, newBlock } from './new-block.ts'
+import { momentWords, soundWords } from '#web/shared/ui/cue-words.ts'
+import { copyBlock, newBlock } from '#web/shared/session/new-block.ts'
 
 const resolved = (block: Block) => {
   const [span] = orThrow(compileTimeline(aSession([block]), shippedCatalog)).blocks

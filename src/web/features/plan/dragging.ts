@@ -1,6 +1,6 @@
 import { draggable } from '@atlaskit/pragmatic-drag-and-drop/element/adapter'
 import type { Directive } from 'vue'
-import type { ShelfThing } from './new-block.ts'
+import type { ShelfThing } from '#web/shared/session/new-block.ts'
 
 /** What can be dragged in Plan: a thing of the shelf, or a block of the session. */
 export type Dragged =

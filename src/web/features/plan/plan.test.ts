@@ -3,44 +3,6 @@ import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { aHold, aSession, aTalk } from '#testing/sessions'
 import { evennessWords, gaugeOf } from './gauge.ts'
-import { bestOnShelf, findOnShelf, shelfGroups } from './shelf/shelf-things.ts'
-
-const groups = shelfGroups({ practice: 'yin', level: 'regular' })
-const found = (wanted: string) => findOnShelf(groups, wanted).flatMap(({ lines }) => lines.map(({ name }) => name))
-
-test.each([
-  ['deer', ['Deer']],
-  ['bālāsana', ['Wide-knee fold']],
-  ['balasana', ['Wide-knee fold']],
-  ['SAMA VRTTI', ['Even breath']],
-  ['bhramari', ['Humming exhale']],
-  ['cobbler', ['Bound angle, reclined']],
-  ['viparita', ['Legs up the wall']],
-  ['savasana', ['Side rest', 'Closing']],
-  ['side bend', ['Crescent, lying']],
-  ['zzz', []],
-])('looking for %s finds it', (wanted, names) => {
-  expect(found(wanted)).toEqual(names)
-})
-
-test.each([
-  ['rest', 'Rest'],
-  ['leg', 'Legs up the wall'],
-  ['chair', 'Lean on a chair'],
-  ['savasana', 'Side rest'],
-])('Enter on %s takes %s', (wanted, name) => {
-  expect(bestOnShelf(findOnShelf(groups, wanted), wanted)?.name).toBe(name)
-})
-
-test('an empty search shows the whole shelf', () => {
-  expect(found(' ')).toHaveLength(groups.flatMap(({ lines }) => lines).length)
-})
-
-test('the shelf tells the usual minutes for the session’s practice and level', () => {
-  const deer = (level: 'new' | 'experienced') =>
-    shelfGroups({ practice: 'yin', level }).flatMap(({ lines }) => lines).find(({ name }) => name === 'Deer')?.usual
-  expect([deer('new'), deer('experienced')]).toEqual(['1–2', '3–5'])
-})
 
 const gauge = (wantedS: number) =>
   gaugeOf(orThrow(compileTimeline(aSession([aTalk('a', 300), aHold('sphinx')]), shippedCatalog)), wantedS)

@@ -7,8 +7,8 @@ import type { Resolved } from '#core/session'
 import { stepDown, stepUp } from '#core/units'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { blockName } from './block-words.ts'
-import { copyBlock, newBlock } from './new-block.ts'
-import type { ShelfThing } from './new-block.ts'
+import { copyBlock, newBlock } from '#web/shared/session/new-block.ts'
+import type { ShelfThing } from '#web/shared/session/new-block.ts'
 
 /** What a screen reader hears of the last move; the same for every part of the view. */
 const told = ref('')

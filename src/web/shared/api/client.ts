@@ -7,7 +7,7 @@ export type Reply<T> =
   | { readonly kind: 'away' }
 
 interface Request {
-  readonly method?: 'GET' | 'POST' | 'PUT'
+  readonly method?: 'GET' | 'POST' | 'PUT' | 'DELETE'
   readonly body?: unknown
   /** The version a change is based on, sent as If-Match. */
   readonly based?: number

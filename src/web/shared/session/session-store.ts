@@ -5,7 +5,7 @@ import type { Session } from '#model/session'
 import { applyEdit } from '#core/session'
 import type { Edit } from '#core/session'
 import { compileTimeline } from '#core/timeline'
-import { shippedCatalog } from '#library/shipped'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { readSession, saveSession, setAsideSession } from '#web/shared/api/sessions.ts'
 import { browserTimers, makeAutosave } from './autosave.ts'
 import type { Autosave, SaveOutcome, SaveState } from './autosave.ts'
@@ -23,6 +23,7 @@ export interface Conflict {
 
 /** The session being worked on in this window: its document, timeline, undo, and where it is saved. */
 export const useSessionStore = defineStore('session', () => {
+  const own = useOwnStore()
   const document = shallowRef<Session>()
   const state = ref<SaveState>('saved')
   const opening = ref<'idle' | 'opening' | 'missing' | 'away'>('idle')
@@ -35,7 +36,7 @@ export const useSessionStore = defineStore('session', () => {
   let autosave: Autosave | undefined
   let writing: Promise<void> = Promise.resolve()
 
-  const compiled = computed(() => (document.value ? compileTimeline(document.value, shippedCatalog) : undefined))
+  const compiled = computed(() => (document.value ? compileTimeline(document.value, own.catalog) : undefined))
   const timeline = computed(() => (compiled.value?.ok ? compiled.value.value : undefined))
   const chosen = computed(() => document.value?.blocks.find((block) => block.id === chosenId.value))
 
@@ -44,8 +45,7 @@ export const useSessionStore = defineStore('session', () => {
     await close()
     opening.value = 'opening'
     autosave = makeAutosave(attempt, (next) => (state.value = next), browserTimers)
-    const draft = await draftFor(id)
-    const reply = await readSession(id)
+    const [draft, reply] = await Promise.all([draftFor(id), readSession(id), own.load()])
     if (reply.kind === 'ok') {
       await putKnown(reply.value, reply.version)
       begin(reply.value, reply.version, draft)

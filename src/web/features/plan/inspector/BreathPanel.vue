@@ -42,6 +42,7 @@ const rows = computed(() => {
 <template>
   <h1>{{ technique.names.english }}</h1>
   <p class="sub"><i v-if="technique.names.sanskrit" lang="sa-Latn">{{ technique.names.sanskrit }} · </i>{{ technique.purpose }}</p>
+  <slot name="cautions" />
   <Part title="How much">
     <div v-if="sets" class="two">
       <div>

@@ -20,6 +20,7 @@ const roll = computed(() => (props.resolved.answers.roll === 'either' ? 'either 
 <template>
   <h1>Closing</h1>
   <p class="sub">final rest and coming up, always last</p>
+  <slot name="cautions" />
   <Part title="Final rest">
     <DurationField label="On the back, or the side you prefer" large :seconds="resolved.finalRestS.value" :limits="blockLimits" @change="set({ finalRestS: $event })" />
     <p class="sub">At least {{ formatDuration(floorS) }} for this length.</p>

@@ -1,16 +1,19 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
 import { computed } from 'vue'
 import type { HoldBlock } from '#model/block'
-import { linkHold, mirrorText, setHoldSide, usualHold } from '#core/session'
+import { linkHold, mirrorText, poseIn, setHoldSide, usualHold } from '#core/session'
 import type { ResolvedHold } from '#core/session'
 import { formatDuration, holdLimits } from '#core/units'
 import { basePositionNames } from '#library/base-positions'
+import { firstCeilingS } from '#library/cautions/register'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { propNames } from '#library/prop-names'
 import { targetNames } from '#library/target-names'
 import DurationField from '#web/shared/ui/DurationField.vue'
-import { momentWords, soundWords } from '../cue-words.ts'
+import { momentWords, soundWords } from '#web/shared/ui/cue-words.ts'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
 import RangeBar from './RangeBar.vue'
@@ -56,6 +59,21 @@ function setWhy(why: string): void {
   }
 }
 
+/** Past the first ceiling there is a care note, never a block [decisions]. */
+const ceilingS = computed(() => (document.value ? firstCeilingS(pose.value, document.value.level) : Infinity))
+const pastCeiling = computed(() => Math.max(...props.resolved.sides.map((side) => side.holdS)) > ceilingS.value)
+
+const own = useOwnStore()
+const gradeWords = { easier: 'easier', same: 'as strong', stronger: 'stronger' } as const
+const forms = computed(() => [
+  { id: '', words: 'As it stands' },
+  ...(poseIn(own.catalog, props.resolved.block.poseId)?.variants ?? []).map(({ id, name, grade }) => ({ id, words: `${name} (${gradeWords[grade]})` })),
+])
+function setForm(id: string): void {
+  const { variantId: _, ...block } = props.resolved.block
+  replace(id === '' ? block : { ...block, variantId: id }, `change the form of ${pose.value.names.english}`)
+}
+
 const cueRows = computed(() =>
   props.resolved.cues.map((cue) => ({
     name: momentWords(cue.at),
@@ -69,6 +87,7 @@ const under = computed(() => `${basePositionNames[pose.value.base.enter]} · ${p
   <h1>{{ pose.names.english }}</h1>
   <p class="sub"><i v-if="pose.names.sanskrit" lang="sa-Latn">{{ pose.names.sanskrit }}</i> {{ under }}</p>
 
+  <slot name="cautions" />
   <Part title="Hold">
     <div v-if="pose.sides" class="pair">
       <DurationField class="left" label="Left" large :seconds="secondsOn('left')" :limits="holdLimits" @change="setSide('left', $event)" />
@@ -87,7 +106,12 @@ const under = computed(() => `${basePositionNames[pose.value.base.enter]} · ${p
       <Button size="small" text severity="secondary" label="Link again" @click="link" />
     </div>
     <p v-if="pose.sides" class="note">Left: {{ pose.sides.left }}.</p>
+    <p v-if="pastCeiling" class="care" data-testid="past-ceiling"><b>Care</b> past the first ceiling of {{ formatDuration(ceilingS) }} for this level: watch, and offer a way out.</p>
     <RangeBar v-if="range" :range="range" :seconds="resolved.sides.map((side) => side.holdS)" />
+  </Part>
+  <Part title="Form">
+    <Select :aria-label="`Form of ${pose.names.english}`" fluid :model-value="resolved.block.variantId ?? ''" :options="forms" option-label="words" option-value="id" @update:model-value="setForm" />
+    <p v-if="resolved.variant" class="note">{{ resolved.variant.change }}</p>
   </Part>
   <slot />
 
@@ -140,6 +164,14 @@ const under = computed(() => `${basePositionNames[pose.value.base.enter]} · ${p
   display: flex;
   gap: 8px;
   margin-top: 8px;
+}
+.care {
+  margin-top: 6px;
+  padding: 4px 9px;
+  border-left: 4px solid var(--care);
+  border-radius: 4px;
+  background: var(--care-wash);
+  font-size: 15px;
 }
 .apart {
   margin-top: 10px;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
+import { practisedIn } from '#core/cautions'
 import { usePlan } from '../use-plan.ts'
 import AroundPanel from './AroundPanel.vue'
 import BreathPanel from './BreathPanel.vue'
@@ -10,6 +11,9 @@ import MovementPanel from './MovementPanel.vue'
 import RestPanel from './RestPanel.vue'
 import SessionPanel from './SessionPanel.vue'
 import TalkPanel from './TalkPanel.vue'
+
+/** The cautions come on demand: their texts are many and the first look at a plan does not need them. */
+const CautionList = defineAsyncComponent(() => import('#web/shared/cautions/CautionList.vue'))
 
 const { document, chosenSpan, nameOf, remove, duplicate, moveBy } = usePlan()
 
@@ -22,6 +26,7 @@ const panels = {
   closing: ClosingPanel,
 }
 const resolved = computed(() => chosenSpan.value?.block)
+const practised = computed(() => (resolved.value ? practisedIn(resolved.value) : undefined))
 const id = computed(() => resolved.value?.block.id ?? '')
 const isFirst = computed(() => resolved.value?.index === 0)
 const isLast = computed(() => {
@@ -34,6 +39,7 @@ const isLast = computed(() => {
   <template v-if="resolved && document">
     <p class="eyebrow">Block {{ resolved.index + 1 }} of {{ document.blocks.length }}</p>
     <component :is="panels[resolved.kind]" :key="id" :resolved="resolved as never">
+      <template #cautions><CautionList v-if="practised" :practised="practised" /></template>
       <AroundPanel v-if="resolved.kind !== 'talk'" :resolved="resolved" />
     </component>
     <div class="acts">

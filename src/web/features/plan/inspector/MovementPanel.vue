@@ -26,6 +26,7 @@ function setRounds(rounds: number | null): void {
 <template>
   <h1>{{ movement.names.english }}</h1>
   <p class="sub">{{ basePositionNames[movement.base.enter] }} · with the breath</p>
+  <slot name="cautions" />
   <Part title="Rounds" :note="movement.sides ? 'each side' : ''">
     <label class="visually-hidden" for="movement-rounds">Rounds</label>
     <InputNumber input-id="movement-rounds" fluid :min="1" :max="500" :model-value="resolved.rounds" @update:model-value="setRounds" />

@@ -18,6 +18,7 @@ const set = (change: Partial<RestBlock>) => {
 <template>
   <h1>Rest</h1>
   <p class="sub">{{ basePositionNames[resolved.toPosition] }} · move if anything tingles or hurts</p>
+  <slot name="cautions" />
   <Part title="Stillness">
     <DurationField label="Time" large :seconds="resolved.block.s" :limits="blockLimits" @change="set({ s: $event })" />
     <label for="rest-text">Words</label>

@@ -4,10 +4,10 @@ import Select from 'primevue/select'
 import Textarea from 'primevue/textarea'
 import type { Session } from '#model/session'
 import { sessionLimits } from '#core/units'
-import { schools } from '#library/schools'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { levelChoices, practiceChoices } from '#web/shared/ui/choices.ts'
 import { usePlan } from '../use-plan.ts'
+import AnswersPart from './AnswersPart.vue'
 import Part from './Part.vue'
 
 const props = defineProps<{ session: Session }>()
@@ -34,17 +34,14 @@ function setName(field: HTMLInputElement): void {
     <Select aria-labelledby="session-practice" fluid :model-value="session.practice" :options="practiceChoices" option-label="words" option-value="value" @update:model-value="set({ practice: $event }, 'change the practice')" />
     <span id="session-level" class="label">Level of the class</span>
     <Select aria-labelledby="session-level" fluid :model-value="session.level" :options="levelChoices" option-label="words" option-value="value" @update:model-value="set({ level: $event }, 'change the level')" />
-    <span id="session-school" class="label">School</span>
-    <Select aria-labelledby="session-school" fluid :model-value="session.schoolId" :options="schools as never[]" option-label="name" option-value="id" @update:model-value="set({ schoolId: $event }, 'change the school')" />
-    <p class="note">{{ schools.find((school) => school.id === session.schoolId)?.about }}</p>
+    <AnswersPart :session="session" />
     <label for="session-purpose">Purpose</label>
     <Textarea id="session-purpose" fluid rows="3" maxlength="20000" :model-value="session.purpose ?? ''" @change="set({ purpose: ($event.target as HTMLTextAreaElement).value }, 'change the purpose')" />
   </Part>
 </template>
 
 <style scoped>
-.eyebrow,
-.note {
+.eyebrow {
   font-size: 14px;
   color: var(--ink-soft);
 }

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { shelfEntries } from '#web/shared/shelf/entries.ts'
+import { makeFinder } from '#web/shared/shelf/find.ts'
+import ShelfGlyph from '#web/shared/shelf/ShelfGlyph.vue'
 import { vDraggable } from '../dragging.ts'
 import { usePlan } from '../use-plan.ts'
-import { bestOnShelf, findOnShelf, shelfGroups } from './shelf-things.ts'
-import type { ShelfLine } from './shelf-things.ts'
-import ShelfGlyph from './ShelfGlyph.vue'
+import { bestOnShelf, inGroups, shelfLines } from './shelf-groups.ts'
+import type { ShelfLine } from './shelf-groups.ts'
 
 const emit = defineEmits<{ added: [] }>()
 
@@ -14,10 +17,16 @@ const wanted = ref('')
 const field = useTemplateRef<{ $el: HTMLInputElement }>('field')
 const list = useTemplateRef('list')
 
-const groups = computed(() => findOnShelf(document.value ? shelfGroups(document.value) : [], wanted.value))
+const own = useOwnStore()
+const practice = computed(() => document.value?.practice ?? 'mixed')
+const level = computed(() => document.value?.level ?? 'regular')
+const lines = computed(() => shelfLines(shelfEntries(own.catalog, { practice: practice.value, level: level.value })))
+const find = computed(() => makeFinder(lines.value))
+const found = computed(() => find.value(wanted.value))
+const groups = computed(() => inGroups(found.value))
 
 /** What Enter takes, marked while something is looked for. */
-const best = computed(() => (wanted.value.trim() === '' ? undefined : bestOnShelf(groups.value, wanted.value)))
+const best = computed(() => (wanted.value.trim() === '' ? undefined : bestOnShelf(found.value, wanted.value)))
 
 function focusFind(): void {
   const input = field.value?.$el
@@ -38,12 +47,12 @@ function putFirst(): void {
   wanted.value = ''
 }
 
-const lines = (): HTMLElement[] => [...(list.value?.querySelectorAll<HTMLElement>('.line') ?? [])]
+const rows = (): HTMLElement[] => [...(list.value?.querySelectorAll<HTMLElement>('.line') ?? [])]
 
 /** Arrow keys walk the lines; up from the first goes back to the field. */
 function walk(event: KeyboardEvent, by: number): void {
   event.preventDefault()
-  const all = lines()
+  const all = rows()
   const at = all.indexOf(event.target as HTMLElement)
   if (at + by < 0) focusFind()
   else all[at + by]?.focus()
@@ -58,14 +67,17 @@ async function leave(): Promise<void> {
 
 <template>
   <section class="shelf" aria-label="Shelf">
-    <h2>Shelf</h2>
+    <header>
+      <h2>Shelf</h2>
+      <RouterLink class="all" :to="{ name: 'shelf' }">All of the shelf</RouterLink>
+    </header>
     <label class="visually-hidden" for="shelf-find">Find a pose or breath</label>
     <InputText id="shelf-find" ref="field" v-model="wanted" class="find" placeholder="Find a pose or breath   /" autocomplete="off" @keydown.enter.prevent="putFirst" @keydown.down="walk($event, 1)" @keydown.esc="leave" />
     <div ref="list" class="list">
       <template v-for="group in groups" :key="group.name">
         <h3>{{ group.name }}</h3>
         <ul>
-          <li v-for="line in group.lines" :key="line.thing.id">
+          <li v-for="line in group.lines" :key="line.id">
             <button
               v-draggable="{ what: 'thing', thing: line.thing, name: line.name }"
               type="button"
@@ -101,8 +113,15 @@ async function leave(): Promise<void> {
   background: var(--sheet);
   padding-top: 14px;
 }
-h2 {
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
   padding: 0 16px;
+}
+.all {
+  font-size: 14px;
+  color: var(--ink-soft);
 }
 .find {
   margin: 8px 16px 10px;

@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import { basePositionNames } from '#library/base-positions'
+import { targetNames } from '#library/target-names'
+import type { ShelfEntry } from '#web/shared/shelf/entries.ts'
+import ShelfGlyph from '#web/shared/shelf/ShelfGlyph.vue'
+import { useShelf } from './use-shelf.ts'
+
+const { session, shown, entries, wanted, add, clear } = useShelf()
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+const levelWords = { new: 'everyone', regular: 'regular and up', experienced: 'experienced' } as const
+const whom = ({ thing, fromLevel }: ShelfEntry) => (thing ? levelWords[fromLevel] : 'in person only')
+const otherNames = ({ sanskrit, others }: ShelfEntry) => [...(sanskrit ? [sanskrit] : []), ...others].join(', ')
+const counted = computed(() => (shown.value.length === entries.value.length ? `${String(entries.value.length)} on the shelf` : `${String(shown.value.length)} of ${String(entries.value.length)}`))
+
+/** Arrow keys walk the names. */
+function walk(event: KeyboardEvent, by: number): void {
+  const names = [...document.querySelectorAll<HTMLElement>('.shelf-list .name')]
+  const next = names[names.indexOf(event.target as HTMLElement) + by]
+  if (!next) return
+  event.preventDefault()
+  next.focus()
+}
+</script>
+
+<template>
+  <div class="shelf-list">
+    <header>
+      <h1>All of the shelf</h1>
+      <span class="counted" role="status">{{ counted }}</span>
+      <RouterLink class="make" :to="{ name: 'own-pose-new' }">Make a pose of your own</RouterLink>
+    </header>
+    <table v-if="shown.length > 0" class="list">
+      <thead>
+        <tr>
+          <th scope="col">Name</th>
+          <th scope="col">Position</th>
+          <th scope="col">Where it is felt</th>
+          <th scope="col" class="figure">Usual min</th>
+          <th scope="col">For</th>
+          <th v-if="session.document" scope="col"><span class="visually-hidden">Add</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="entry in shown" :key="entry.id">
+          <th scope="row">
+            <span class="named">
+              <ShelfGlyph :glyph="entry.kind === 'breath' ? 'breath' : entry.base" />
+              <span>
+                <RouterLink class="name" :to="{ name: 'shelf-page', params: { id: entry.id } }" @keydown.down="walk($event, 1)" @keydown.up="walk($event, -1)">{{ entry.name }}</RouterLink>
+                <span v-if="entry.isOwn" class="own">your own</span>
+                <small>{{ otherNames(entry) }}</small>
+              </span>
+            </span>
+          </th>
+          <td>{{ capital(basePositionNames[entry.base]) }}<small>{{ entry.kind === 'movement' ? 'movement, ' : '' }}{{ entry.kind === 'breath' ? 'breath' : entry.sided ? 'each side' : 'both at once' }}</small></td>
+          <td class="felt">{{ entry.targets.map((target) => targetNames[target]).join(', ') }}</td>
+          <td class="figure">{{ entry.usual }}</td>
+          <td>{{ whom(entry) }}</td>
+          <td v-if="session.document" class="figure">
+            <Button v-if="entry.thing" size="small" severity="secondary" outlined icon="pi pi-plus" :aria-label="`Add ${entry.name} to ${session.document.name}`" :title="`Add to ${session.document.name}`" @click="add(entry.thing, entry.name)" />
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <div v-else class="none">
+      <p>Nothing on the shelf fits{{ wanted === '' ? ' all of what is ticked' : ` “${wanted}” and what is ticked` }}.</p>
+      <Button severity="secondary" outlined label="Clear all" @click="clear" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.shelf-list {
+  margin: 18px 22px;
+  padding: 16px 20px 20px;
+  background: var(--sheet);
+  border: 1px solid var(--line);
+  border-radius: 8px;
+}
+header {
+  display: flex;
+  align-items: baseline;
+  gap: 14px;
+  margin-bottom: 8px;
+}
+.counted {
+  flex: 1;
+  color: var(--ink-soft);
+}
+.make {
+  font-weight: 650;
+}
+.list th,
+.list td {
+  padding-block: 7px;
+  vertical-align: top;
+}
+.named {
+  display: flex;
+  gap: 10px;
+}
+.named :deep(.glyph) {
+  flex: none;
+}
+.name {
+  text-decoration: none;
+}
+.name:hover {
+  text-decoration: underline;
+}
+.own {
+  margin-left: 8px;
+  padding: 0 6px;
+  border: 1px solid var(--edge);
+  border-radius: 4px;
+  font-size: 13px;
+  font-weight: 500;
+}
+small {
+  display: block;
+  font-size: 14px;
+  font-weight: 500;
+  color: var(--ink-soft);
+}
+.felt {
+  white-space: normal;
+}
+.none {
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+  padding: 24px 0;
+}
+</style>

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { computed, onMounted } from 'vue'
+import { useRoute } from 'vue-router'
+import FilterPane from './FilterPane.vue'
+import MovementPage from './MovementPage.vue'
+import PosePage from './PosePage.vue'
+import ShelfList from './ShelfList.vue'
+import TechniquePage from './TechniquePage.vue'
+import { poseIn } from '#core/session'
+import { useShelf } from './use-shelf.ts'
+
+const route = useRoute()
+const { own, told } = useShelf()
+onMounted(() => own.load())
+
+const id = computed(() => (typeof route.params['id'] === 'string' ? route.params['id'] : undefined))
+const pose = computed(() => (id.value === undefined ? undefined : poseIn(own.catalog, id.value)))
+const movement = computed(() => own.catalog.movements.get(id.value ?? ''))
+const technique = computed(() => own.catalog.techniques.get(id.value ?? ''))
+</script>
+
+<template>
+  <div class="shelf-view">
+    <FilterPane />
+    <div class="shown">
+      <ShelfList v-if="id === undefined" />
+      <PosePage v-else-if="pose" :key="pose.id" :pose="pose" />
+      <MovementPage v-else-if="movement" :movement="movement" />
+      <TechniquePage v-else-if="technique" :technique="technique" />
+      <div v-else class="missing">
+        <h1>This is not on the shelf</h1>
+        <p>It may have been removed. <RouterLink :to="{ name: 'shelf' }">See all of the shelf</RouterLink>.</p>
+      </div>
+    </div>
+    <p class="visually-hidden" role="status" aria-live="polite">{{ told }}</p>
+  </div>
+</template>
+
+<style scoped>
+.shelf-view {
+  display: grid;
+  grid-template-columns: 252px minmax(0, 1fr);
+  height: 100%;
+}
+.shown {
+  min-height: 0;
+  overflow-y: auto;
+  background: var(--ground);
+}
+.missing {
+  display: grid;
+  gap: 10px;
+  justify-items: center;
+  padding: 80px 24px;
+}
+@media print {
+  .shelf-view {
+    display: block;
+  }
+  .shown {
+    overflow: visible;
+    background: none;
+  }
+}
+</style>

@@ -1,0 +1,106 @@
+import type { BasePosition, Level } from '#model/common'
+import type { Direction, Pose, Target } from '#model/pose'
+import type { PropKind } from '#model/prop'
+import type { Session } from '#model/session'
+import { patternText } from '#core/breath'
+import { usualHold } from '#core/session'
+import type { Catalog } from '#core/session'
+import type { ShelfThing } from '#web/shared/session/new-block.ts'
+
+/** Something that stands on the shelf, as lists and filters need it. */
+export interface ShelfEntry {
+  readonly kind: 'pose' | 'movement' | 'breath'
+  readonly id: string
+  readonly name: string
+  readonly sanskrit: string | undefined
+  readonly others: readonly string[]
+  readonly isOwn: boolean
+  /** What is put into a session; absent for what is only read. */
+  readonly thing: ShelfThing | undefined
+  readonly base: BasePosition
+  readonly sided: boolean
+  readonly targets: readonly Target[]
+  readonly directions: readonly Direction[]
+  readonly practices: readonly ('restorative' | 'yin' | 'breath')[]
+  readonly fromLevel: Level
+  readonly props: readonly PropKind[]
+  readonly kneels: boolean
+  readonly needsWall: boolean
+  /** Usual minutes, rounds, or the ratio. */
+  readonly usual: string
+}
+
+type Wanted = Pick<Session, 'practice' | 'level'>
+
+const kneeling: ReadonlySet<string> = new Set(['child', 'puppy', 'lunge', 'recl_kneel', 'heel_sit', 'all_fours', 'pigeon'])
+const kneelingPositions: ReadonlySet<string> = new Set(['kneeling', 'allFours'])
+const minutesText = (seconds: number): string => String(Math.round(seconds / 6) / 10)
+
+/** Every pose, movement and technique of a catalog, own ones first among the poses of their position. */
+export function shelfEntries(catalog: Catalog, wanted: Wanted): ShelfEntry[] {
+  const shippedPoses = [...catalog.poses.values()].filter(({ id }) => !catalog.ownPoses.has(id))
+  return [
+    ...[...catalog.ownPoses.values()].map((pose) => poseEntry(pose, true, wanted)),
+    ...shippedPoses.map((pose) => poseEntry(pose, false, wanted)),
+    ...[...catalog.techniques.values()].map((technique): ShelfEntry => ({
+      ...namesOf(technique),
+      kind: 'breath',
+      isOwn: false,
+      thing: technique.inPersonOnly ? undefined : { kind: 'breath', id: technique.id },
+      base: technique.basePosition,
+      sided: false,
+      targets: [],
+      directions: [],
+      practices: ['breath'],
+      fromLevel: technique.inPersonOnly ? 'experienced' : 'new',
+      props: [],
+      kneels: false,
+      needsWall: false,
+      usual: technique.pattern ? patternText(technique.pattern) : 'own',
+    })),
+    ...[...catalog.movements.values()].map((movement): ShelfEntry => ({
+      ...namesOf(movement),
+      kind: 'movement',
+      isOwn: false,
+      thing: { kind: 'movement', id: movement.id },
+      base: movement.base.enter,
+      sided: movement.sides !== undefined,
+      targets: movement.targets,
+      directions: movement.directions,
+      practices: ['yin', 'restorative'],
+      fromLevel: 'new',
+      props: [],
+      kneels: kneelingPositions.has(movement.base.enter),
+      needsWall: false,
+      usual: `${String(movement.rounds)} ×`,
+    })),
+  ]
+}
+
+const namesOf = ({ id, names }: Pick<Pose, 'id' | 'names'>) => ({
+  id,
+  name: names.english,
+  sanskrit: names.sanskrit,
+  others: names.others,
+})
+
+function poseEntry(pose: Pose, isOwn: boolean, { practice, level }: Wanted): ShelfEntry {
+  const { fromS, toS } = usualHold(pose, practice, level)
+  const kinds = pose.props.map(({ kind }) => kind)
+  return {
+    ...namesOf(pose),
+    kind: 'pose',
+    isOwn,
+    thing: { kind: 'hold', id: pose.id },
+    base: pose.base.enter,
+    sided: pose.sides !== undefined,
+    targets: pose.targets,
+    directions: pose.directions,
+    practices: pose.practices,
+    fromLevel: pose.fromLevel,
+    props: kinds.filter((kind) => kind !== 'wall'),
+    kneels: pose.families.some((family) => kneeling.has(family)) || kneelingPositions.has(pose.base.enter),
+    needsWall: kinds.includes('wall') || pose.base.enter === 'atWall',
+    usual: `${minutesText(fromS)}–${minutesText(toS)}`,
+  }
+}
