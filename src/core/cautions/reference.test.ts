@@ -9,7 +9,8 @@ import { conditions } from '#library/cautions/conditions'
 import { differences } from '#library/cautions/differences'
 import { cautionPropNames, familyNames } from '#library/cautions/family-names'
 import { inherits, registerCeilingS } from '#library/cautions/register'
-import { sayCaution, sayConditions } from '#library/cautions/say'
+import { sayCaution, sayConditions, sayShort } from '#library/cautions/say'
+import { shortNames } from '#library/cautions/short-names'
 import { stages } from '#library/cautions/stages'
 import { disclaimer } from '#library/cautions/wording'
 import { techniques } from '#library/techniques'
@@ -135,6 +136,8 @@ test('every id that a text names is known, and is said in words', () => {
   ]
   expect(texts.map(sayCaution).filter((text) => /[{}]|[a-z]_[a-z]/.test(text))).toEqual([])
   expect(cautionBook.rules.flatMap((rule) => sayConditions(rule.conditions)).filter((text) => /[{}@!]|[a-z]_[a-z]/.test(text))).toEqual([])
+  expect(cautionBook.rules.flatMap((rule) => sayShort(rule.conditions)).filter((text) => /[{}@!_]/.test(text))).toEqual([])
+  expect(Object.keys(shortNames)).toEqual(conditions.map(({ id }) => id))
   expect(Object.keys(familyNames)).toEqual([...families])
   expect(Object.keys(cautionPropNames)).toHaveLength(4)
 })

@@ -2,6 +2,7 @@ import { techniques } from '../techniques.ts'
 import { conditions } from './conditions.ts'
 import { cautionPropNames, familyNames } from './family-names.ts'
 import { cautionGroups } from './groups.ts'
+import { shortNames } from './short-names.ts'
 
 const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1)
 
@@ -12,8 +13,16 @@ const names = new Map<string, string>([
   ...conditions.map(({ id, name }) => [id, lower(name)] as const),
 ])
 
+/** How a family is said within a sentence, as in "chair {seat}" or "inclined {sup_rest}". */
+const withinText: Readonly<Record<string, string>> = {
+  seat: 'seat',
+  sup_rest: 'rest on the back',
+  sup_bb: 'lying backbend',
+}
+
 /** A text of the reference with every `{id}` in it as a teacher would say it. */
-export const sayCaution = (text: string): string => text.replace(/\{([a-z0-9_]+)\}/g, (_, id: string) => names.get(id) ?? id)
+export const sayCaution = (text: string): string =>
+  text.replace(/\{([a-z0-9_]+)\}/g, (_, id: string) => withinText[id] ?? names.get(id) ?? id)
 
 /** Groups as one would say them; the others are said condition by condition. */
 const groupNames: Readonly<Record<string, string>> = {
@@ -24,13 +33,21 @@ const groupNames: Readonly<Record<string, string>> = {
 
 const severeWords = ' (severe, acute or unsure)'
 
-/** The conditions of a rule in words, groups opened where they have no word of their own. */
-export function sayConditions(conditionsOfRule: readonly string[]): string[] {
-  return conditionsOfRule.flatMap((entry) => {
+type Say = (id: string, severe: boolean) => string
+
+const openGroups = (entries: readonly string[], say: Say): string[] =>
+  entries.flatMap((entry) => {
     const id = entry.replace('!', '')
-    const after = entry.endsWith('!') ? severeWords : ''
-    if (!id.startsWith('@')) return [`${lower(names.get(id) ?? id)}${after}`]
+    const severe = entry.endsWith('!')
     const group = groupNames[id]
-    return group ? [group + after] : (cautionGroups[id] ?? []).map((one) => `${lower(names.get(one) ?? one)}${after}`)
+    if (group) return [severe ? `severe ${group}` : group]
+    return (cautionGroups[id] ?? [id]).map((one) => say(one, severe))
   })
-}
+
+/** The conditions of a rule in words, groups opened where they have no word of their own. */
+export const sayConditions = (entries: readonly string[]): string[] =>
+  openGroups(entries, (id, severe) => `${lower(names.get(id) ?? id)}${severe ? severeWords : ''}`)
+
+/** The same in a word or two each, for lists at a glance. */
+export const sayShort = (entries: readonly string[]): string[] =>
+  openGroups(entries, (id, severe) => `${severe ? 'severe ' : ''}${shortNames[id] ?? id}`)

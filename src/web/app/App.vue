@@ -123,4 +123,14 @@ nav a.router-link-active {
 .notice {
   color: var(--ink-soft);
 }
+@media print {
+  .shell {
+    display: block;
+    height: auto;
+  }
+  .bar,
+  .foot {
+    display: none;
+  }
+}
 </style>

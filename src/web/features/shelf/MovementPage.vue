@@ -21,7 +21,7 @@ const line = computed(() => {
 <template>
   <article class="shelf-page">
     <PageHead :names="movement.names" :line="line" :thing="{ kind: 'movement', id: movement.id }" />
-    <CautionList :practised="{ families: movement.families }" />
+    <CautionList full :practised="{ families: movement.families }" />
     <div class="columns">
       <div class="column">
         <section>

@@ -146,11 +146,11 @@ const mends = computed(() => problem.value?.refusals?.map(({ sentence }) => sent
       <h2>Shape</h2>
       <div class="three">
         <div>
-          <label id="pose-enter">Entered</label>
+          <label id="pose-enter">Entered from</label>
           <Select v-model="draft.base.enter" aria-labelledby="pose-enter" fluid :options="bases" option-label="words" option-value="value" />
         </div>
         <div>
-          <label id="pose-leave">Left</label>
+          <label id="pose-leave">Comes out into</label>
           <Select v-model="draft.base.leave" aria-labelledby="pose-leave" fluid :options="bases" option-label="words" option-value="value" />
         </div>
         <div>

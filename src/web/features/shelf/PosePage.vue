@@ -27,6 +27,7 @@ const router = useRouter()
 const { own, session } = useShelf()
 const refused = ref('')
 
+const levelWords = { new: 'everyone', regular: 'regular people and up', experienced: 'experienced people' } as const
 const isOwn = computed(() => own.find('pose', props.pose.id) !== undefined)
 const side = computed(() => (props.pose.sides ? 'left' : 'both'))
 const say = (text: string) => mirrorText(text, side.value)
@@ -81,7 +82,7 @@ async function remove(): Promise<void> {
       <Button v-if="isOwn" severity="secondary" outlined label="Delete" @click="remove" />
     </PageHead>
     <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
-    <CautionList :practised="practised" />
+    <CautionList full :practised="practised" />
     <div class="columns">
       <div class="column">
         <section>
@@ -92,7 +93,7 @@ async function remove(): Promise<void> {
             <div><dt>Place in a session</dt><dd>{{ named(pose.places, placeNames) }}</dd></div>
             <div v-if="pose.warms.length > 0"><dt>Warms</dt><dd>{{ named(pose.warms, targetNames) }}</dd></div>
             <div v-if="pose.wantsWarm.length > 0"><dt>Wants warm</dt><dd>{{ named(pose.wantsWarm, targetNames) }}</dd></div>
-            <div><dt>Usually from</dt><dd>{{ levelChoices.find(({ value }) => value === pose.fromLevel)?.words.toLowerCase() }}</dd></div>
+            <div><dt>Usual for</dt><dd>{{ levelWords[pose.fromLevel] }}</dd></div>
             <div><dt>Cautions of</dt><dd>{{ named(pose.families, familyNames) }}</dd></div>
           </dl>
           <template v-if="pose.sides">

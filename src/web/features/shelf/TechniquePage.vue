@@ -20,7 +20,7 @@ const practised = computed(() => ({ families: [], breaths: [props.technique.caut
   <article class="shelf-page">
     <PageHead :names="technique.names" :line="line" v-bind="thing ? { thing } : {}" />
     <p v-if="technique.inPersonOnly" class="in-person">Taught in person after long preparation, and not offered to new people. Zovrin keeps it to be read and does not put it into a session.</p>
-    <CautionList :practised="practised" />
+    <CautionList full :practised="practised" />
     <div class="columns">
       <div class="column">
         <section>

@@ -7,8 +7,8 @@ import { noCautionListed } from '#library/cautions/wording'
 import { gradeLines, gradeNames } from './caution-words.ts'
 import CautionMark from './CautionMark.vue'
 
-/** The usual cautions of a practice by grade, worst first; `open` shows all of it, as on a page of its own. */
-const props = defineProps<{ practised: Practised; open?: boolean }>()
+/** The usual cautions of a practice by grade, worst first; `full` names conditions in full, as on a page. */
+const props = defineProps<{ practised: Practised; full?: boolean }>()
 
 const listed = computed(() => listedCautions(props.practised, cautionBook))
 const own = computed(() => gradeLines(listed.value.own))
@@ -18,26 +18,26 @@ const alwaysCount = computed(() => listed.value.always.length)
 
 <template>
   <section class="cautions" aria-label="Usual cautions">
-    <details v-for="{ grade, who, lines } in own" :key="grade" class="grade" :class="grade" :open="open">
+    <details v-for="{ grade, who, lines } in own" :key="grade" class="grade" :class="grade">
       <summary>
         <CautionMark :grade="grade" />
         <span class="who"><b>{{ gradeNames[grade] }}</b> {{ who.join(', ') }}</span>
       </summary>
       <dl>
         <template v-for="line in lines" :key="line.id">
-          <dt>{{ line.who }}</dt>
+          <dt>{{ full ? line.whoInFull : line.who }}</dt>
           <dd>{{ line.instead }}. <small>Why: {{ line.why }} ({{ line.marks }}).</small></dd>
         </template>
       </dl>
     </details>
     <p v-if="own.length === 0" class="none">{{ noCautionListed }}</p>
     <details v-if="alwaysCount > 0" class="grade always">
-      <summary><span class="who"><b>In every pose</b> {{ alwaysCount }} that hold whatever the shape</span></summary>
+      <summary><span class="who"><b>In every pose</b> {{ alwaysCount }} more</span></summary>
       <template v-for="{ grade, lines } in always" :key="grade">
         <h4><CautionMark :grade="grade" /> {{ gradeNames[grade] }}</h4>
         <dl>
           <template v-for="line in lines" :key="line.id">
-            <dt>{{ line.who }}</dt>
+            <dt>{{ full ? line.whoInFull : line.who }}</dt>
             <dd>{{ line.instead }}. <small>Why: {{ line.why }} ({{ line.marks }}).</small></dd>
           </template>
         </dl>

@@ -1,6 +1,6 @@
 import type { CautionGrade, CautionRule } from '#model/caution'
 import { cautionGradeOrder } from '#core/cautions'
-import { sayCaution, sayConditions } from '#library/cautions/say'
+import { sayCaution, sayConditions, sayShort } from '#library/cautions/say'
 
 export const gradeNames: Readonly<Record<CautionGrade, string>> = { avoid: 'Avoid', modify: 'Modify', care: 'Care' }
 
@@ -9,7 +9,9 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 /** A rule as a teacher reads it: for whom, what to do instead, why, and how well founded. */
 export interface CautionLine {
   readonly id: string
+  /** In a word or two each, and by their full names. */
   readonly who: string
+  readonly whoInFull: string
   readonly instead: string
   readonly why: string
   readonly marks: string
@@ -32,7 +34,8 @@ function lineOf(rule: CautionRule): CautionLine {
   ]
   return {
     id: rule.id,
-    who: capital(sayConditions(rule.conditions).join('; ')),
+    who: capital(sayShort(rule.conditions).join(', ')),
+    whoInFull: capital(sayConditions(rule.conditions).join('; ')),
     instead: capital(sayCaution(rule.instead)),
     why: sayCaution(rule.why),
     marks: marks.join(', '),
@@ -44,6 +47,12 @@ export function gradeLines(rules: readonly CautionRule[]): GradeLines[] {
   return cautionGradeOrder.flatMap((grade) => {
     const of = rules.filter((rule) => rule.grade === grade)
     if (of.length === 0) return []
-    return [{ grade, who: [...new Set(of.flatMap((rule) => sayConditions(rule.conditions)))], lines: of.map(lineOf) }]
+    return [{ grade, who: shortest(of.flatMap((rule) => sayShort(rule.conditions))), lines: of.map(lineOf) }]
   })
+}
+
+/** Each once; the severe form is left out where the plain one is named too. */
+function shortest(who: readonly string[]): string[] {
+  const named = new Set(who)
+  return [...named].filter((one) => !one.startsWith('severe ') || !named.has(one.slice('severe '.length)))
 }

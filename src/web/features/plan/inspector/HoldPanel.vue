@@ -64,14 +64,16 @@ const ceilingS = computed(() => (document.value ? firstCeilingS(pose.value, docu
 const pastCeiling = computed(() => Math.max(...props.resolved.sides.map((side) => side.holdS)) > ceilingS.value)
 
 const own = useOwnStore()
+/** Stands for no variant; a select shows nothing for an empty value. */
+const usualForm = '-'
 const gradeWords = { easier: 'easier', same: 'as strong', stronger: 'stronger' } as const
 const forms = computed(() => [
-  { id: '', words: 'As it stands' },
+  { id: usualForm, words: 'as it stands' },
   ...(poseIn(own.catalog, props.resolved.block.poseId)?.variants ?? []).map(({ id, name, grade }) => ({ id, words: `${name} (${gradeWords[grade]})` })),
 ])
 function setForm(id: string): void {
   const { variantId: _, ...block } = props.resolved.block
-  replace(id === '' ? block : { ...block, variantId: id }, `change the form of ${pose.value.names.english}`)
+  replace(id === usualForm ? block : { ...block, variantId: id }, `change the form of ${pose.value.names.english}`)
 }
 
 const cueRows = computed(() =>
@@ -110,7 +112,7 @@ const under = computed(() => `${basePositionNames[pose.value.base.enter]} · ${p
     <RangeBar v-if="range" :range="range" :seconds="resolved.sides.map((side) => side.holdS)" />
   </Part>
   <Part title="Form">
-    <Select :aria-label="`Form of ${pose.names.english}`" fluid :model-value="resolved.block.variantId ?? ''" :options="forms" option-label="words" option-value="id" @update:model-value="setForm" />
+    <Select :aria-label="`Form of ${pose.names.english}`" fluid :model-value="resolved.block.variantId ?? usualForm" :options="forms" option-label="words" option-value="id" @update:model-value="setForm" />
     <p v-if="resolved.variant" class="note">{{ resolved.variant.change }}</p>
   </Part>
   <slot />
