@@ -14,7 +14,7 @@ const chooseAll = async (page: Page) => {
 test('no view, panel or dialog of the application draws a warning', async ({ plan, house }) => {
   expect(await plan.evaluate(() => document.querySelector('#app') !== null)).toBe(true)
   await chooseAll(plan)
-  for (const name of ['Arms overhead', 'Add Rest', 'Watching the breath', 'One leg up', 'Twist over']) {
+  for (const name of ['Arms overhead', 'Add Rest, stillness', 'Watching the breath', 'One leg up', 'Twist over']) {
     await plan.getByRole('button', { name: new RegExp(name) }).click()
   }
   await plan.getByRole('button', { name: 'Unlink the sides' }).click()
@@ -33,6 +33,10 @@ test('no view, panel or dialog of the application draws a warning', async ({ pla
   await plan.getByRole('link', { name: 'Thursday slow hour' }).click()
   await plan.getByRole('button', { name: 'New session' }).click()
   await expect(plan.getByText('Nothing on the spine yet')).toBeVisible()
+  for (const path of ['shelf', 'shelf/deer', 'shelf/leg-raise-lying', 'shelf/even-breath', 'shelf/new?from=deer', 'cautions']) {
+    await plan.goto(`${house.address}${path}`)
+    await expect(plan.getByRole('heading', { level: 1 })).toBeVisible()
+  }
   await plan.getByRole('link', { name: 'Journal' }).click()
   await plan.getByRole('link', { name: 'Thursday slow hour' }).first().click()
   await expect(plan.getByRole('heading', { name: 'Meant and done' })).toBeVisible()

@@ -4,15 +4,21 @@ import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { chromium } from '@playwright/test'
 import type { Page } from '@playwright/test'
+import type { Person } from '#model/person'
+import { screen } from '#core/cautions'
 import { beginLead, leadPlan, soundsDue } from '#core/lead'
 import { compileTimeline, segmentAt } from '#core/timeline'
 import { orThrow } from '#core/result'
+import { cautionBook } from '#library/cautions/book'
+import { conditions } from '#library/cautions/conditions'
+import { firstCeilingS } from '#library/cautions/register'
 import { shippedCatalog } from '#library/shipped'
 import { systemClock } from '#server/clock'
 import { openDatabase } from '#server/db/open'
 import { sessionStore } from '#server/features/sessions/store'
 import { startServer } from '#server/start'
 import { benchSession } from '#testing/bench-session'
+import { aHold, aSession } from '#testing/sessions'
 import { makeBellSchedule } from '#web/shared/lead/bell-schedule.ts'
 import { chromiumArguments, chromiumPath, ensureChromium } from './shared/chromium.ts'
 import { buildPages, pagesFolder } from './shared/pages.ts'
@@ -47,6 +53,27 @@ function benchCore(): void {
     for (let at = 0; at < 1000; at += 1) segmentAt(timeline, (timeline.totalMs * at) / 1000)
   })
   report(`segmentAt (${String(timeline.segments.length)} segments), 1000 instants`, `median ${ms(quantile(lookUps, 0.5))}`, '—')
+}
+
+/** Twenty holds for thirty people with three conditions each. */
+function benchScreening(): void {
+  const poses = [...shippedCatalog.poses.keys()].slice(0, 20)
+  const session = aSession(poses.map((id) => aHold(id)))
+  const people = Array.from({ length: 30 }, (_, index): Person => ({
+    id: `person-${String(index)}`,
+    name: 'Somebody',
+    level: 'regular',
+    consents: [],
+    conditions: [0, 1, 2].map((more) => ({
+      id: conditions[(index * 3 + more) % conditions.length]?.id ?? 'knee',
+      severe: more === 2 ? 'yes' : 'no',
+      askedOn: '2026-01-01',
+    })),
+  }))
+  const books = { catalog: shippedCatalog, book: cautionBook, ceilingS: firstCeilingS }
+  const { entries } = orThrow(screen(session, people, books))
+  const taken = times(60, () => screen(session, people, books))
+  report(`screen (20 holds, 30 people, ${String(entries.length)} entries)`, `median ${ms(quantile(taken, 0.5))}`, '< 10 ms')
 }
 
 /** Every sound of the class handed to a port that notes it, against its compiled instant. */
@@ -177,6 +204,7 @@ function benchLoad(): void {
 runScript(async () => {
   ensureChromium()
   benchCore()
+  benchScreening()
   benchBells()
   await buildPages()
   const folder = mkdtempSync(join(tmpdir(), 'zovrin-bench-'))

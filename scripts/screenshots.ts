@@ -39,6 +39,23 @@ const pictures: readonly Picture[] = [
       await page.getByRole('option', { name: /Deer, left/ }).click()
     },
   },
+  {
+    name: 'shelf',
+    path: 'plan/thursday-slow-hour',
+    act: async (page) => {
+      await page.getByRole('link', { name: 'All of the shelf' }).click()
+      await page.getByRole('checkbox', { name: /^Poses/ }).check()
+      await page.getByRole('checkbox', { name: /^Outer hip/ }).check()
+    },
+  },
+  {
+    name: 'pose',
+    path: 'plan/thursday-slow-hour',
+    act: async (page) => {
+      await page.getByRole('link', { name: 'All of the shelf' }).click()
+      await page.getByRole('link', { name: 'Deer', exact: true }).click()
+    },
+  },
   { name: 'sessions', path: 'sessions' },
   { name: 'journal', path: 'journal' },
   { name: 'led-class', path: 'journal/thursday-4-weeks-ago' },

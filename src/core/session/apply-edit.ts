@@ -13,6 +13,8 @@ export type Edit =
   | { readonly type: 'move'; readonly id: string; readonly to: number }
   | { readonly type: 'replace'; readonly block: Block }
   | { readonly type: 'details'; readonly details: Details }
+  /** Edits one after the other as one step: all of them, or none. */
+  | { readonly type: 'several'; readonly edits: readonly Edit[] }
 
 export interface EditDone {
   /** The same object as before when the edit changes nothing. */
@@ -39,7 +41,22 @@ export function applyEdit(session: Session, edit: Edit): Result<EditDone> {
       return replace(session, edit.block)
     case 'details':
       return ok(details(session, edit.details))
+    case 'several':
+      return several(session, edit.edits)
   }
+}
+
+function several(session: Session, edits: readonly Edit[]): Result<EditDone> {
+  let now = session
+  const inverses: Edit[] = []
+  for (const edit of edits) {
+    const done = applyEdit(now, edit)
+    if (!done.ok) return done
+    if (done.value.session === now) continue
+    now = done.value.session
+    inverses.unshift(done.value.inverse)
+  }
+  return ok({ session: now, inverse: { type: 'several', edits: inverses } })
 }
 
 function withBlocks(session: Session, blocks: readonly Block[], inverse: Edit): Result<EditDone> {

@@ -8,11 +8,3 @@ export function mirrorText(text: string, side: HoldSide): string {
   if (side === 'both') return text
   return text.replaceAll('{this}', side).replaceAll('{other}', otherSide(side))
 }
-
-/**
- * Typed words for a side as they are stored: the named side becomes `{this}`, the other `{other}`.
- * The other way round from `mirrorText`; words that only hold a side's letters stay as they are.
- */
-export function tokenText(text: string, side: Side): string {
-  return text.replace(/\b(left|right)\b/gi, (word) => (word.toLowerCase() === side ? '{this}' : '{other}'))
-}

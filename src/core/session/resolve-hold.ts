@@ -80,6 +80,10 @@ function holdOf(
   return phases.length === 0 ? usual : Math.max(usual, fixed + leastRestS)
 }
 
+/** Least seconds a hold with these phases can last: its fixed phases and 30 s for the rest of it. */
+export const leastHoldOf = (phases: readonly Phase[]): Seconds =>
+  phases.length === 0 ? 0 : phases.reduce((sum, phase) => sum + fixedS(phase), 0) + leastRestS
+
 function fixedS(phase: Phase): Seconds {
   const length = phase.length
   if ('rest' in length) return 0

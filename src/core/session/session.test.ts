@@ -4,7 +4,7 @@ import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
 import { sessions } from '#testing/arbitraries'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
-import { applyEdit, finalRestFloorS, insertionIndex, linkHold, mirrorText, resolveSession, setHoldSide } from './index.ts'
+import { applyEdit, finalRestFloorS, insertionIndex, linkHold, mirrorText, resolveSession, setHoldSide, sideParts, storeSideText, turnSideWord } from './index.ts'
 import type { Catalog, Edit, ResolvedHold } from './index.ts'
 
 const edits = (session: Session): fc.Arbitrary<Edit> => {
@@ -132,4 +132,45 @@ test('a cue’s tokens name the side being held and the other one', () => {
   const text = '{this} knee in, {other} hand free'
   expect(mirrorText(text, 'left')).toBe('left knee in, right hand free')
   expect(mirrorText(text, 'right')).toBe('right knee in, left hand free')
+})
+
+test('several edits are one step: all are done and taken back together, or none is', () => {
+  fc.assert(
+    fc.property(
+      sessions().chain((session) => fc.tuple(fc.constant(session), fc.array(edits(session), { maxLength: 5 }))),
+      ([session, list]) => {
+        const done = applyEdit(session, { type: 'several', edits: list })
+        if (!done.ok) return
+        expect(orThrow(applyEdit(done.value.session, done.value.inverse)).session).toEqual(session)
+      },
+    ),
+  )
+  const two = aSession([aTalk('a'), aTalk('b')])
+  expect(applyEdit(two, { type: 'several', edits: [{ type: 'remove', id: 'a' }, { type: 'remove', id: 'nobody' }] }).ok).toBe(false)
+})
+
+const sideTexts = fc.array(fc.constantFrom('left', 'right', '{this}', '{other}', 'knee', 'Left', 'quiet', ','), { maxLength: 8 }).map((parts) => parts.join(' '))
+
+test('words for a side are shown for the left and stored for both, and untouched text stays as it was', () => {
+  fc.assert(
+    fc.property(sideTexts, (stored) => {
+      const shown = mirrorText(stored, 'left')
+      expect(storeSideText(stored, shown, 'left')).toBe(stored)
+      expect(sideParts(stored, 'left').map(({ text }) => text).join('')).toBe(shown)
+    }),
+  )
+})
+
+test.each([
+  ['', 'Left knee quiet, right hand free', '{this} knee quiet, {other} hand free'],
+  ['what is left', 'what is left now', 'what is left now'],
+  ['what is left', 'left knee, what is left', '{this} knee, what is left'],
+  ['{this} knee', 'bright lefty', 'bright lefty'],
+])('after %j, typing %j stores %j', (before, typed, stored) => {
+  expect(storeSideText(before, typed, 'left')).toBe(stored)
+})
+
+test('a click turns one word for a side into plain text, and back', () => {
+  expect(turnSideWord('{this} knee, {other} hand', 1, 'left')).toBe('{this} knee, right hand')
+  expect(turnSideWord('{this} knee, right hand', 1, 'left')).toBe('{this} knee, {other} hand')
 })

@@ -54,6 +54,10 @@ function layOutClosing(closing: ResolvedClosing): Piece[] {
     step('finalRest', closing.finalRestS.value, `On the back, ${orPreferred}; ${ifAnythingTingles}`, false),
     step('comingOut', closing.comingOutS.value, 'Fuller breath, fingers and toes, bend the knees'),
     step('roll', closing.rollS.value, rollText, false),
-    step('sittingUp', closing.sittingUpS.value, 'Press up with the hands, head last, and sit', false),
+    step('sittingUp', closing.sittingUpS.value, withOwnWords('Press up with the hands, head last, and sit', closing.block.text), false),
   ]
 }
+
+/** The teacher's own words for the end follow what is always said. */
+const withOwnWords = (always: string, own: string | undefined): string =>
+  own === undefined || own.trim() === '' ? always : `${always}. ${own.trim()}`

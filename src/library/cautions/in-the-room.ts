@@ -34,7 +34,7 @@ export const emergency = {
 
 export const firstAid = [
   'Follow your local training.',
-  'Faint: lay flat, legs up; in pregnancy on the left side; breathless or heart failure: sit up; hurt: leave as found. Not awake within a minute or not breathing normally: emergency call, resuscitate.',
+  'Faint: lay flat, legs up; not in pregnancy (on the left side), not when breathless or with heart failure (sit up), not when hurt. Not awake within a minute or not breathing normally: emergency call, resuscitate.',
   'Low sugar: sugar only if awake and swallowing.',
   'Fit: clear space, time it, do not restrain, on the side when movements stop; call if first, over 5 minutes, repeated, injured, diabetic or pregnant.',
 ] as const

@@ -6,6 +6,7 @@ import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Session } from '#model/session'
 import { formatDuration, formatMs } from '#core/units'
+import { teacherPrompt } from '#library/cautions/wording'
 import { ports } from '#web/shared/ports.ts'
 import { clockText, endOf, nextStart } from './promised-end.ts'
 
@@ -56,6 +57,7 @@ function check(): void {
       <Button class="start" label="Start" @click="start" />
       <RouterLink :to="{ name: 'plan', params: { id: session.id } }">Back to Plan</RouterLink>
     </div>
+    <p class="notice">Say first: “{{ teacherPrompt }}”</p>
     <p class="notice">Zovrin gives no medical advice: a doctor or licensed therapist decides. Say the stop signs before you begin; X shows them at any time.</p>
   </div>
 </template>

@@ -107,6 +107,10 @@ const rooms = [
   border-left: 5px solid var(--avoid);
   background: var(--avoid-wash);
 }
+.plain li {
+  padding-left: 16px;
+  text-indent: -16px;
+}
 .plain li::before {
   content: '–';
   margin-right: 7px;

@@ -10,7 +10,7 @@ import { families } from '#model/family'
 import { directions, placesInSession, targets } from '#model/pose'
 import type { OwnPose } from '#model/pose'
 import type { Problem } from '#model/problem'
-import { mirrorText, poseIn, tokenText } from '#core/session'
+import { mirrorText, poseIn, storeSideText } from '#core/session'
 import { betweenLimits } from '#core/units'
 import { basePositionNames } from '#library/base-positions'
 import { familyNames } from '#library/cautions/family-names'
@@ -20,7 +20,7 @@ import { targetNames } from '#library/target-names'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { levelChoices } from '#web/shared/ui/choices.ts'
-import CueRows from './CueRows.vue'
+import CueEditor from '#web/shared/ui/CueEditor.vue'
 import HoldsTable from './HoldsTable.vue'
 import LinesField from './LinesField.vue'
 import { copyOf, dropDraft, emptyPose, keepDraft, keptDraft } from './own-pose-draft.ts'
@@ -83,7 +83,7 @@ const counterChoices = computed(() => [...own.catalog.ownPoses.values(), ...own.
 
 /** In an each-side pose words are written for the left side and kept for both. */
 const read = (text: string) => (draft.value?.sides ? mirrorText(text, 'left') : text)
-const write = (text: string) => (draft.value?.sides ? tokenText(text, 'left') : text)
+const write = (text: string) => (draft.value?.sides ? storeSideText('', text, 'left') : text)
 
 function setSided(sided: boolean): void {
   const pose = draft.value
@@ -208,7 +208,7 @@ const mends = computed(() => problem.value?.refusals?.map(({ sentence }) => sent
       <h2>Words</h2>
       <p v-if="draft.sides" class="note">Write for the left side: left and right change over by themselves on the other.</p>
       <span class="label">Cues</span>
-      <CueRows v-model="draft.cues" :read="read" :write="write" />
+      <CueEditor v-model="draft.cues" :sided="draft.sides !== undefined" />
       <LinesField v-model="draft.looksFor" label="What the teacher looks for" note="one a line" :read="read" :write="write" :refusal="refusal('looksFor')" />
       <LinesField v-model="draft.mistakes" label="What goes wrong" note="one a line" :read="read" :write="write" :refusal="refusal('mistakes')" />
       <LinesField v-model="draft.comingOut" label="Coming out" note="one step a line, in order" :read="read" :write="write" :refusal="refusal('comingOut')" />

@@ -1,14 +1,24 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
 import { computed } from 'vue'
+import type { Answers } from '#model/answers'
+import type { Block } from '#model/block'
+import type { TimeName } from '#model/times'
 import type { Resolved, Source, Sourced } from '#core/session'
-import { formatDuration } from '#core/units'
+import { betweenLimits } from '#core/units'
+import { answerWords } from '#library/answer-words'
 import { afterRestName } from '#library/practice-words'
+import DurationField from '#web/shared/ui/DurationField.vue'
+import { blockName } from '../block-words.ts'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
-import Rows from './Rows.vue'
 
-/** The times around a block, each with where it comes from. */
-const props = defineProps<{ resolved: Exclude<Resolved, { kind: 'talk' }> }>()
+/** The times around a block, each changed in place, with where it comes from and a way back to that. */
+type Moving = Exclude<Resolved, { kind: 'talk' }>
+const props = defineProps<{ resolved: Moving }>()
+const { document, replace } = usePlan()
 
 const sourceWords: Readonly<Record<Source, string>> = {
   block: 'set here',
@@ -20,44 +30,145 @@ const sourceWords: Readonly<Record<Source, string>> = {
   school: 'by the school',
   rule: 'by rule',
 }
-const row = (name: string, time: Sourced<number>, form = '') => ({
-  name,
-  figure: [form, formatDuration(time.value)].filter((part) => part !== '').join(' '),
-  from: sourceWords[time.from],
-})
-
-const { document } = usePlan()
 const restName = computed(() => {
   const name = afterRestName(document.value?.practice ?? 'mixed')
   return name.charAt(0).toUpperCase() + name.slice(1)
 })
 
-const rows = computed(() => {
+interface Row {
+  readonly name: string
+  readonly time: TimeName
+  readonly value: Sourced<number>
+}
+const rows = computed((): Row[] => {
   const { resolved } = props
-  const change = row('Change', resolved.changeS)
+  const change: Row = { name: 'Change', time: 'changeS', value: resolved.changeS }
   if (resolved.kind === 'hold') {
-    const { times, answers } = resolved
-    const sided = resolved.sides.length > 1
-    return [
-      change,
-      row('Set-up', times.setUpS),
-      row('Settle', times.settleS),
-      row('Coming out', times.comingOutS),
-      ...(sided
-        ? [
-            row('Between sides', times.betweenSidesS, answers.betweenSides === 'nothing' ? '' : answers.betweenSides),
-            row('Second set-up', times.secondSetUpS),
-          ]
-        : []),
-      row(restName.value, times.afterRestS),
-    ]
+    const { times } = resolved
+    const row = (name: string, time: TimeName): Row => ({ name, time, value: times[time] })
+    const sided = resolved.sides.length > 1 ? [row('Between sides', 'betweenSidesS'), row('Second set-up', 'secondSetUpS')] : []
+    return [change, row('Set-up', 'setUpS'), row('Settle', 'settleS'), row('Coming out', 'comingOutS'), ...sided, row(restName.value, 'afterRestS')]
   }
-  if (resolved.kind === 'movement') return [change, row('Set-up', resolved.setUpS), row('Between sides', resolved.betweenSidesS), row('Rest after', resolved.restS)]
-  if (resolved.kind === 'breath') return [change, row('Set-up', resolved.setUpS)]
-  return [change]
+  if (resolved.kind === 'movement') {
+    const sided = resolved.sides.length > 1 ? [{ name: 'Between sides', time: 'betweenSidesS', value: resolved.betweenSidesS } as const] : []
+    return [change, { name: 'Set-up', time: 'setUpS', value: resolved.setUpS }, ...sided]
+  }
+  return resolved.kind === 'breath' ? [change, { name: 'Set-up', time: 'setUpS', value: resolved.setUpS }] : [change]
 })
+
+const name = computed(() => blockName(props.resolved))
+/** With one of these the block is as it was resolved, without it the usual holds again. */
+function without<B extends object, K extends keyof B>(block: B, key: K): Omit<B, K> {
+  const { [key]: _, ...rest } = block
+  return rest
+}
+function setTimes(times: Partial<Record<TimeName, number>>, words: string): void {
+  const block = props.resolved.block
+  replace((Object.keys(times).length === 0 ? without(block, 'times') : { ...block, times }) as Block, words)
+}
+function set(time: TimeName, seconds: number): void {
+  setTimes({ ...props.resolved.block.times, [time]: seconds }, `change the times around ${name.value}`)
+}
+function unset(time: TimeName): void {
+  setTimes(without(props.resolved.block.times ?? {}, time), `take the usual times around ${name.value}`)
+}
+
+function setChangeText(typed: string): void {
+  const block = props.resolved.block
+  const text = typed.trim()
+  replace((text === '' ? without(block, 'changeText') : { ...block, changeText: text }) as Block, `change what is said before ${name.value}`)
+}
+
+/** Answers of the handbook's table that a hold may give for itself. */
+const asked = ['betweenSides', 'afterHold', 'movementInHold', 'muscles', 'comingOutOfFolds'] as const
+const answers = computed(() => {
+  const { resolved } = props
+  if (resolved.kind !== 'hold') return []
+  const isFold = resolved.pose.meanings?.some(({ question }) => question === 'comingOutOfFolds') ?? false
+  return asked
+    .filter((question) => (question !== 'betweenSides' || resolved.sides.length > 1) && (question !== 'comingOutOfFolds' || isFold))
+    .map((question) => ({
+      question,
+      asks: answerWords[question].asks,
+      isSet: resolved.block.answers?.[question] !== undefined,
+      value: resolved.answers[question],
+      options: Object.entries(answerWords[question].answers).map(([value, words]) => ({ value, words })),
+    }))
+})
+function setAnswers(next: Partial<Answers>): void {
+  const block = props.resolved.block
+  replace((Object.keys(next).length === 0 ? without(block, 'answers') : { ...block, answers: next }) as Block, `answer otherwise in ${name.value}`)
+}
 </script>
 
 <template>
-  <Part title="Around it"><Rows :rows="rows" /></Part>
+  <Part title="Around it">
+    <div v-for="{ name: label, time, value } in rows" :key="time" class="row">
+      <span class="what">{{ label }} <small>{{ sourceWords[value.from] }}</small></span>
+      <Button v-if="value.from === 'block'" class="back" text size="small" severity="secondary" icon="pi pi-undo" :aria-label="`${label}: take the usual time again`" :title="`Take the usual time again`" @click="unset(time)" />
+      <DurationField class="time" hide-label :label="label" :seconds="value.value" :limits="betweenLimits" @change="set(time, $event)" />
+    </div>
+    <label for="change-text">Said for the change, in your words</label>
+    <InputText id="change-text" fluid maxlength="300" :model-value="resolved.block.changeText ?? ''" placeholder="fetch the chairs" @change="setChangeText(($event.target as HTMLInputElement).value)" />
+    <details v-if="answers.length > 0">
+      <summary>As this hold answers</summary>
+      <div v-for="row in answers" :key="row.question" class="answer">
+        <span :id="`block-answer-${row.question}`">{{ row.asks }} <small>{{ row.isSet ? 'set here' : 'by the school' }}</small></span>
+        <Button v-if="row.isSet" class="back" text size="small" severity="secondary" icon="pi pi-undo" :aria-label="`${row.asks}: as the school`" @click="setAnswers(without(resolved.block.answers ?? {}, row.question))" />
+        <Select size="small" fluid :aria-labelledby="`block-answer-${row.question}`" :model-value="row.value" :options="row.options" option-label="words" option-value="value" @update:model-value="setAnswers({ ...resolved.block.answers, [row.question]: $event })" />
+      </div>
+    </details>
+  </Part>
 </template>
+
+<style scoped>
+.row {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding: 1.5px 0;
+}
+.what {
+  flex: 1;
+  min-width: 0;
+}
+.time {
+  flex: 0 0 78px;
+}
+.time :deep(input) {
+  padding: 2px 8px;
+  text-align: right;
+  font-weight: 650;
+}
+.back {
+  width: 26px;
+  height: 26px;
+  padding: 0;
+}
+small {
+  font-size: 13px;
+  color: var(--ink-soft);
+}
+label {
+  display: block;
+  margin-top: 8px;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+details {
+  margin-top: 8px;
+}
+summary {
+  cursor: pointer;
+}
+.answer {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: center;
+  margin-top: 6px;
+  font-size: 14.5px;
+}
+.answer :deep(.p-select) {
+  grid-column: 1 / -1;
+}
+</style>

@@ -1,41 +1,72 @@
 <script setup lang="ts">
 import InputNumber from 'primevue/inputnumber'
+import Select from 'primevue/select'
 import { computed } from 'vue'
 import type { BreathAmount, BreathBlock } from '#model/block'
-import { patternText, roundSecondsText } from '#core/breath'
+import { basePositions } from '#model/common'
+import { fillTime, patternText, roundHalfCounts, roundSecondsText } from '#core/breath'
 import type { ResolvedBreath } from '#core/session'
-import { betweenLimits, blockLimits } from '#core/units'
+import { betweenLimits, blockLimits, formatMs } from '#core/units'
+import { basePositionNames } from '#library/base-positions'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
 import DurationField from '#web/shared/ui/DurationField.vue'
+import PatternField from '../PatternField.vue'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
 import Rows from './Rows.vue'
 
 const props = defineProps<{ resolved: ResolvedBreath }>()
 const { replace } = usePlan()
+const own = useOwnStore()
 const technique = computed(() => props.resolved.technique)
 const sets = computed(() => ('sets' in props.resolved.amount ? props.resolved.amount : undefined))
+const fills = computed(() => ('fillS' in props.resolved.amount ? props.resolved.amount : undefined))
+const natural = computed(() => ('naturalS' in props.resolved.amount ? props.resolved.amount : undefined))
 
 function set(change: Partial<BreathBlock>): void {
   replace({ ...props.resolved.block, ...change }, `change ${technique.value.names.english}`)
 }
-function setAmount(change: { sets?: number | null; roundsPerSet?: number | null }): void {
-  if (!sets.value) return
-  const next = { sets: change.sets ?? sets.value.sets, roundsPerSet: change.roundsPerSet ?? sets.value.roundsPerSet }
-  if (next.sets !== sets.value.sets || next.roundsPerSet !== sets.value.roundsPerSet) set({ amount: next })
+const techniques = computed(() =>
+  [...own.catalog.techniques.values()].filter(({ inPersonOnly }) => !inPersonOnly).map(({ id, names }) => ({ id, words: names.english })),
+)
+/** Another technique brings its own counts, amount and position; times around it stay. */
+function setTechnique(techniqueId: string): void {
+  const { pattern: _p, amount: _a, countedRounds: _c, basePosition: _b, ...block } = props.resolved.block
+  replace({ ...block, techniqueId }, `change ${technique.value.names.english} for another technique`)
 }
-const timed = computed<{ seconds: number; make: (seconds: number) => BreathAmount } | undefined>(() => {
+const positions = basePositions.map((value) => ({ value, words: basePositionNames[value] }))
+
+const amounts = [
+  { value: 'sets', words: 'sets of rounds' },
+  { value: 'fill', words: 'as many as fit a time' },
+]
+/** The other way to say how much, with what comes nearest to it. */
+function setKind(kind: string): void {
+  const { pattern, pace, restBetweenSetsS } = props.resolved
+  if (!pattern) return
+  const roundMs = (roundHalfCounts(pattern) * pace.num) / (2 * pace.den)
+  if (kind === 'fill' && sets.value) {
+    const totalMs = sets.value.sets * sets.value.roundsPerSet * roundMs + (sets.value.sets - 1) * restBetweenSetsS * 1000
+    set({ amount: { fillS: Math.max(5, Math.ceil(totalMs / 1000)), roundsPerSet: sets.value.roundsPerSet } })
+  }
+  if (kind === 'sets' && fills.value) {
+    const { sets: filled } = fillTime(fills.value.fillS * 1000, pattern, pace, fills.value.roundsPerSet, restBetweenSetsS * 1000)
+    set({ amount: { sets: Math.max(1, filled.length), roundsPerSet: fills.value.roundsPerSet } })
+  }
+}
+function setAmount(change: { sets?: number | null; roundsPerSet?: number | null; fillS?: number }): void {
   const { amount } = props.resolved
-  if ('naturalS' in amount) return { seconds: amount.naturalS, make: (naturalS) => ({ naturalS }) }
-  if ('fillS' in amount) return { seconds: amount.fillS, make: (fillS) => ({ ...amount, fillS }) }
-  return undefined
-})
+  const given = Object.fromEntries(Object.entries(change).filter(([, value]) => typeof value === 'number'))
+  const next = { ...amount, ...given } as BreathAmount
+  if (JSON.stringify(next) !== JSON.stringify(amount)) set({ amount: next })
+}
 const rows = computed(() => {
-  const { pattern, pace } = props.resolved
+  const { pattern, pace, restBetweenSetsS } = props.resolved
   if (!pattern) return []
-  return [
-    { name: 'In, out', figure: patternText(pattern) },
-    { name: 'One round', figure: `${roundSecondsText(pattern, pace)} s` },
-  ]
+  const round = { name: 'One round', figure: `${roundSecondsText(pattern, pace)} s` }
+  if (!fills.value) return [{ name: 'In, out', figure: patternText(pattern) }, round]
+  const filled = fillTime(fills.value.fillS * 1000, pattern, pace, fills.value.roundsPerSet, restBetweenSetsS * 1000)
+  return [round, { name: 'Fits', figure: filled.sets.length === 0 ? 'not one round' : `${String(filled.sets.reduce((sum, rounds) => sum + rounds, 0))} rounds` }, { name: 'Then natural breath', figure: formatMs(filled.leftMs) }]
 })
 </script>
 
@@ -44,19 +75,39 @@ const rows = computed(() => {
   <p class="sub"><i v-if="technique.names.sanskrit" lang="sa-Latn">{{ technique.names.sanskrit }} · </i>{{ technique.purpose }}</p>
   <slot name="cautions" />
   <Part title="How much">
-    <div v-if="sets" class="two">
-      <div>
-        <label for="breath-sets">Sets</label>
-        <InputNumber input-id="breath-sets" fluid :min="1" :max="20" :model-value="sets.sets" @update:model-value="setAmount({ sets: $event })" />
+    <template v-if="sets || fills">
+      <Select fluid aria-label="How much is said as" :model-value="fills ? 'fill' : 'sets'" :options="amounts" option-label="words" option-value="value" @update:model-value="setKind" />
+      <div class="two">
+        <div v-if="sets">
+          <label for="breath-sets">Sets</label>
+          <InputNumber input-id="breath-sets" fluid :min="1" :max="20" :model-value="sets.sets" @update:model-value="setAmount({ sets: $event })" />
+        </div>
+        <DurationField v-if="fills" label="Time to fill" :seconds="fills.fillS" :limits="blockLimits" @change="setAmount({ fillS: $event })" />
+        <div>
+          <label for="breath-rounds">Rounds in each</label>
+          <InputNumber input-id="breath-rounds" fluid :min="1" :max="500" :model-value="(sets ?? fills)?.roundsPerSet ?? 1" @update:model-value="setAmount({ roundsPerSet: $event })" />
+        </div>
       </div>
-      <div>
-        <label for="breath-rounds">Rounds in each</label>
-        <InputNumber input-id="breath-rounds" fluid :min="1" :max="500" :model-value="sets.roundsPerSet" @update:model-value="setAmount({ roundsPerSet: $event })" />
-      </div>
-    </div>
-    <DurationField v-if="timed" label="Time" large :seconds="timed.seconds" :limits="blockLimits" @change="set({ amount: timed.make($event) })" />
-    <DurationField v-if="sets && sets.sets > 1" label="Rest between sets" :seconds="resolved.restBetweenSetsS" :limits="betweenLimits" @change="set({ restBetweenSetsS: $event })" />
+    </template>
+    <DurationField v-if="natural" label="Time" large :seconds="natural.naturalS" :limits="blockLimits" @change="set({ amount: { naturalS: $event } })" />
+    <PatternField v-if="resolved.pattern" :pattern="resolved.pattern" :pace="resolved.pace" @pattern="set({ pattern: $event })" @pace="set({ pace: $event })" />
     <Rows :rows="rows" />
+  </Part>
+  <Part title="Before, between, after">
+    <div class="three">
+      <DurationField label="Natural before" :seconds="resolved.naturalBeforeS" :limits="betweenLimits" @change="set({ naturalBeforeS: $event })" />
+      <DurationField v-if="resolved.pattern" label="Between sets" :seconds="resolved.restBetweenSetsS" :limits="betweenLimits" @change="set({ restBetweenSetsS: $event })" />
+      <DurationField label="Natural after" :seconds="resolved.naturalAfterS" :limits="betweenLimits" @change="set({ naturalAfterS: $event })" />
+    </div>
+    <template v-if="resolved.pattern">
+      <label for="breath-aloud">Rounds counted aloud, the rest silent</label>
+      <InputNumber input-id="breath-aloud" fluid :min="0" :max="500" :model-value="resolved.block.countedRounds ?? technique.countedRounds" @update:model-value="set({ countedRounds: $event ?? 0 })" />
+    </template>
+  </Part>
+  <Part title="Technique">
+    <Select fluid aria-label="Technique" :model-value="technique.id" :options="techniques" option-label="words" option-value="id" @update:model-value="setTechnique" />
+    <span id="breath-position" class="label">Position</span>
+    <Select fluid aria-labelledby="breath-position" :model-value="resolved.toPosition" :options="positions" option-label="words" option-value="value" @update:model-value="set({ basePosition: $event })" />
   </Part>
   <slot />
   <Part title="How">
@@ -71,17 +122,27 @@ const rows = computed(() => {
 
 <style scoped>
 .sub,
+.label,
 label {
   color: var(--ink-soft);
 }
+.label,
 label {
+  display: block;
+  margin-top: 6px;
   font-size: 14px;
 }
-.two {
+.two,
+.three {
   display: grid;
-  grid-template-columns: 1fr 1fr;
   gap: 8px;
-  margin-bottom: 6px;
+  margin: 6px 0;
+}
+.two {
+  grid-template-columns: 1fr 1fr;
+}
+.three {
+  grid-template-columns: repeat(auto-fit, minmax(84px, 1fr));
 }
 ol li {
   margin-top: 3px;

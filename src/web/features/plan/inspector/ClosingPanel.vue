@@ -1,9 +1,12 @@
 <script setup lang="ts">
+import Select from 'primevue/select'
+import Textarea from 'primevue/textarea'
 import { computed } from 'vue'
 import type { ClosingBlock } from '#model/block'
 import { finalRestFloorS } from '#core/session'
 import type { ResolvedClosing } from '#core/session'
 import { betweenLimits, blockLimits, formatDuration } from '#core/units'
+import { answerWords } from '#library/answer-words'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
@@ -14,7 +17,12 @@ const set = (change: Partial<ClosingBlock>) => {
   replace({ ...props.resolved.block, ...change }, 'change the closing')
 }
 const floorS = computed(() => (document.value ? finalRestFloorS(document.value.lengthS, document.value.level) : 0))
-const roll = computed(() => (props.resolved.answers.roll === 'either' ? 'either side' : `the ${props.resolved.answers.roll}`))
+const rolls = Object.entries(answerWords.roll.answers).map(([value, words]) => ({ value, words }))
+/** The school's answer is no answer of this closing's own. */
+function setRoll(roll: ClosingBlock['answers']): void {
+  const { answers, ...block } = props.resolved.block
+  replace({ ...block, answers: { ...answers, ...roll } }, 'change the roll')
+}
 </script>
 
 <template>
@@ -31,7 +39,11 @@ const roll = computed(() => (props.resolved.answers.roll === 'either' ? 'either 
       <DurationField label="On the side" :seconds="resolved.rollS.value" :limits="betweenLimits" @change="set({ rollS: $event })" />
       <DurationField label="Sitting up" :seconds="resolved.sittingUpS.value" :limits="betweenLimits" @change="set({ sittingUpS: $event })" />
     </div>
-    <p class="sub">Roll to {{ roll }}, or the side you prefer.</p>
+    <span id="closing-roll" class="label">Roll to</span>
+    <Select fluid aria-labelledby="closing-roll" :model-value="resolved.answers.roll" :options="rolls" option-label="words" option-value="value" @update:model-value="setRoll({ roll: $event })" />
+    <p class="sub">Whichever it is, “or the side you prefer” is said with it.</p>
+    <label for="closing-text">Words for the end</label>
+    <Textarea id="closing-text" fluid rows="3" maxlength="20000" auto-resize :model-value="resolved.block.text ?? ''" @change="set({ text: ($event.target as HTMLTextAreaElement).value })" />
   </Part>
   <slot />
 </template>
@@ -40,6 +52,13 @@ const roll = computed(() => (props.resolved.answers.roll === 'either' ? 'either 
 .sub {
   color: var(--ink-soft);
   margin-top: 4px;
+}
+.label,
+label {
+  display: block;
+  margin-top: 8px;
+  font-size: 14px;
+  color: var(--ink-soft);
 }
 .three {
   display: grid;

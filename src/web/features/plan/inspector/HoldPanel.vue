@@ -4,7 +4,8 @@ import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import type { HoldBlock } from '#model/block'
-import { linkHold, mirrorText, poseIn, setHoldSide, usualHold } from '#core/session'
+import type { Phase } from '#model/phase'
+import { leastHoldOf, linkHold, mirrorText, poseIn, setHoldSide, usualHold } from '#core/session'
 import type { ResolvedHold } from '#core/session'
 import { formatDuration, holdLimits } from '#core/units'
 import { basePositionNames } from '#library/base-positions'
@@ -13,11 +14,12 @@ import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { propNames } from '#library/prop-names'
 import { targetNames } from '#library/target-names'
 import DurationField from '#web/shared/ui/DurationField.vue'
-import { momentWords, soundWords } from '#web/shared/ui/cue-words.ts'
 import { usePlan } from '../use-plan.ts'
+import BreathOverPart from './BreathOverPart.vue'
+import CuesPart from './CuesPart.vue'
 import Part from './Part.vue'
+import PhasesPart from './PhasesPart.vue'
 import RangeBar from './RangeBar.vue'
-import Rows from './Rows.vue'
 
 const props = defineProps<{ resolved: ResolvedHold }>()
 const { document, replace, stepTime } = usePlan()
@@ -76,12 +78,25 @@ function setForm(id: string): void {
   replace(id === usualForm ? block : { ...block, variantId: id }, `change the form of ${pose.value.names.english}`)
 }
 
-const cueRows = computed(() =>
-  props.resolved.cues.map((cue) => ({
-    name: momentWords(cue.at),
-    figure: [mirrorText(cue.text ?? '', props.resolved.sides[0]?.side ?? 'both'), soundWords(cue.sound)].filter((part) => part !== '').join(', '),
-  })),
-)
+const usualFirst = computed(() => props.resolved.answers.firstSide)
+const firstChoices = computed(() => [
+  { value: 'usual', words: `as the school: ${usualFirst.value === 'alternate' ? 'by turns' : usualFirst.value}` },
+  { value: 'left', words: 'left first' },
+  { value: 'right', words: 'right first' },
+])
+function setFirst(value: string): void {
+  const { firstSide: _, ...block } = props.resolved.block
+  replace(value === 'left' || value === 'right' ? { ...block, firstSide: value } : block, `change the first side of ${pose.value.names.english}`)
+}
+function setPhases(phases: Phase[]): void {
+  const { phases: _, ...block } = props.resolved.block
+  const least = leastHoldOf(phases)
+  const held = block.hold && Object.values(block.hold).some((value) => typeof value === 'number' && value < least)
+  // A hold is never shorter than its phases: it grows with them.
+  const hold = held ? { hold: { holdS: Math.max(least, secondsOn('left'), secondsOn('right')) } } : {}
+  replace(phases.length === 0 ? block : { ...block, ...hold, phases }, `change the phases of ${pose.value.names.english}`)
+}
+
 const under = computed(() => `${basePositionNames[pose.value.base.enter]} · ${pose.value.targets.map((target) => targetNames[target]).join(', ')}`)
 </script>
 
@@ -111,15 +126,20 @@ const under = computed(() => `${basePositionNames[pose.value.base.enter]} · ${p
     <p v-if="pastCeiling" class="care" data-testid="past-ceiling"><b>Care</b> past the first ceiling of {{ formatDuration(ceilingS) }} for this level: watch, and offer a way out.</p>
     <RangeBar v-if="range" :range="range" :seconds="resolved.sides.map((side) => side.holdS)" />
   </Part>
+  <Part v-if="pose.sides" title="Order of sides">
+    <Select :aria-label="`First side of ${pose.names.english}`" fluid :model-value="resolved.block.firstSide ?? 'usual'" :options="firstChoices" option-label="words" option-value="value" @update:model-value="setFirst" />
+  </Part>
   <Part title="Form">
     <Select :aria-label="`Form of ${pose.names.english}`" fluid :model-value="resolved.block.variantId ?? usualForm" :options="forms" option-label="words" option-value="id" @update:model-value="setForm" />
     <p v-if="resolved.variant" class="note">{{ resolved.variant.change }}</p>
   </Part>
   <slot />
 
-  <Part title="Cues" :note="pose.sides ? 'mirrored on the other side' : ''">
-    <Rows :rows="cueRows" />
+  <CuesPart :resolved="resolved" />
+  <Part title="Phases" note="named parts of one hold">
+    <PhasesPart :phases="resolved.block.phases ?? []" :resolved="resolved.sides[0]?.phases ?? []" @change="setPhases" />
   </Part>
+  <BreathOverPart :resolved="resolved" />
   <Part v-if="pose.props.length > 0" title="Props" note="per person">
     <ul>
       <li v-for="prop in pose.props" :key="prop.kind">{{ prop.count }} {{ prop.count === 1 ? propNames[prop.kind].one : propNames[prop.kind].many }}</li>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
 import type { RestBlock } from '#model/block'
+import { basePositions } from '#model/common'
 import type { ResolvedRest } from '#core/session'
 import { blockLimits } from '#core/units'
 import { basePositionNames } from '#library/base-positions'
@@ -13,6 +15,7 @@ const { replace } = usePlan()
 const set = (change: Partial<RestBlock>) => {
   replace({ ...props.resolved.block, ...change }, 'change Rest')
 }
+const positions = basePositions.map((value) => ({ value, words: basePositionNames[value] }))
 </script>
 
 <template>
@@ -21,6 +24,8 @@ const set = (change: Partial<RestBlock>) => {
   <slot name="cautions" />
   <Part title="Stillness">
     <DurationField label="Time" large :seconds="resolved.block.s" :limits="blockLimits" @change="set({ s: $event })" />
+    <span id="rest-position" class="label">Position</span>
+    <Select fluid aria-labelledby="rest-position" :model-value="resolved.toPosition" :options="positions" option-label="words" option-value="value" @update:model-value="set({ basePosition: $event })" />
     <label for="rest-text">Words</label>
     <InputText id="rest-text" fluid maxlength="300" :model-value="resolved.block.text ?? ''" @change="set({ text: ($event.target as HTMLInputElement).value })" />
   </Part>
@@ -29,9 +34,11 @@ const set = (change: Partial<RestBlock>) => {
 
 <style scoped>
 .sub,
+.label,
 label {
   color: var(--ink-soft);
 }
+.label,
 label {
   display: block;
   font-size: 14px;

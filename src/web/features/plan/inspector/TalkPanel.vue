@@ -1,15 +1,24 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
+import InputNumber from 'primevue/inputnumber'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
+import { computed } from 'vue'
 import type { TalkBlock } from '#model/block'
 import type { ResolvedTalk } from '#core/session'
-import { blockLimits } from '#core/units'
+import { blockLimits, formatDuration } from '#core/units'
 import DurationField from '#web/shared/ui/DurationField.vue'
+import { paceLimits, speakingSeconds, wordCount } from '../speaking.ts'
+import { useSpeakingPace } from '../speaking-pace.ts'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
 
 const props = defineProps<{ resolved: ResolvedTalk }>()
 const { replace } = usePlan()
+const pace = useSpeakingPace()
+
+const words = computed(() => wordCount(props.resolved.block.text ?? ''))
+const estimateS = computed(() => speakingSeconds(props.resolved.block.text ?? '', pace.value))
 
 function set(change: Partial<TalkBlock>): void {
   replace({ ...props.resolved.block, ...change }, `change ${props.resolved.block.title}`)
@@ -27,8 +36,16 @@ function setTitle(field: HTMLInputElement): void {
     <label for="talk-title">Name</label>
     <InputText id="talk-title" fluid maxlength="120" :model-value="resolved.block.title" @change="setTitle($event.target as HTMLInputElement)" />
     <label for="talk-text">What to say</label>
-    <Textarea id="talk-text" fluid rows="5" maxlength="20000" :model-value="resolved.block.text ?? ''" @change="set({ text: ($event.target as HTMLTextAreaElement).value })" />
+    <Textarea id="talk-text" fluid rows="6" maxlength="20000" auto-resize :model-value="resolved.block.text ?? ''" @change="set({ text: ($event.target as HTMLTextAreaElement).value })" />
     <DurationField label="Time" :seconds="resolved.block.s" :limits="blockLimits" @change="set({ s: $event })" />
+  </Part>
+  <Part v-if="words > 0" title="Speaking time" note="an estimate">
+    <p data-testid="speaking">{{ words }} {{ words === 1 ? 'word takes' : 'words take' }} about {{ formatDuration(estimateS) }}<template v-if="estimateS > resolved.block.s">: {{ formatDuration(estimateS - resolved.block.s) }} more than planned</template>.</p>
+    <div class="pace">
+      <label for="talk-pace">Words a minute</label>
+      <InputNumber v-model="pace" input-id="talk-pace" fluid :min="paceLimits.least" :max="paceLimits.most" />
+      <Button v-if="estimateS >= 5 && estimateS !== resolved.block.s" size="small" severity="secondary" outlined :label="`Make it ${formatDuration(estimateS)}`" @click="set({ s: estimateS })" />
+    </div>
   </Part>
 </template>
 
@@ -38,5 +55,14 @@ label {
   font-size: 14px;
   color: var(--ink-soft);
   margin-top: 8px;
+}
+.pace {
+  display: grid;
+  grid-template-columns: 90px auto;
+  gap: 0 10px;
+  align-items: center;
+}
+.pace label {
+  grid-column: 1 / -1;
 }
 </style>

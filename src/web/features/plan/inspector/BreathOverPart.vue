@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputNumber from 'primevue/inputnumber'
+import Select from 'primevue/select'
+import { computed } from 'vue'
+import type { BreathOver } from '#model/block'
+import { patternText, roundsThatFit, roundSecondsText } from '#core/breath'
+import type { ResolvedHold } from '#core/session'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
+import PatternField from '../PatternField.vue'
+import { usePlan } from '../use-plan.ts'
+import Part from './Part.vue'
+
+/** Counted breath over a hold: whole rounds, then natural breath. */
+const props = defineProps<{ resolved: ResolvedHold }>()
+const { replace } = usePlan()
+const own = useOwnStore()
+
+const over = computed(() => props.resolved.breathOver)
+const choices = computed(() =>
+  [...own.catalog.techniques.values()].filter(({ pattern, inPersonOnly }) => pattern && !inPersonOnly).map(({ id, names }) => ({ id, words: names.english })),
+)
+const most = computed(() => {
+  const holdS = Math.min(...props.resolved.sides.map((side) => side.holdS))
+  return over.value ? Math.max(1, roundsThatFit(holdS * 1000, over.value.pattern, over.value.pace)) : 1
+})
+const name = computed(() => props.resolved.pose.names.english)
+
+function set(change: Partial<BreathOver>): void {
+  const before = props.resolved.block.breathOver
+  if (before) replace({ ...props.resolved.block, breathOver: { ...before, ...change } }, `change the breath over ${name.value}`)
+}
+function begin(): void {
+  const [first] = choices.value
+  if (first) replace({ ...props.resolved.block, breathOver: { techniqueId: choices.value.find(({ id }) => id === 'long-exhale')?.id ?? first.id } }, `breathe over ${name.value}`)
+}
+/** Another technique brings its own counts. */
+function setTechnique(techniqueId: string): void {
+  replace({ ...props.resolved.block, breathOver: { techniqueId } }, `change the breath over ${name.value}`)
+}
+function end(): void {
+  const { breathOver: _, ...block } = props.resolved.block
+  replace(block, `leave the breath over ${name.value} free`)
+}
+</script>
+
+<template>
+  <Part title="Breath over it">
+    <Button v-if="!over" size="small" text severity="secondary" label="Count a breath over this hold" @click="begin" />
+    <template v-else>
+      <Select fluid aria-label="Breath over the hold" :model-value="over.technique.id" :options="choices" option-label="words" option-value="id" @update:model-value="setTechnique" />
+      <PatternField :pattern="over.pattern" :pace="over.pace" @pattern="set({ pattern: $event })" @pace="set({ pace: $event })" />
+      <div class="two">
+        <div>
+          <label for="over-rounds">Rounds, up to {{ most }}</label>
+          <InputNumber input-id="over-rounds" fluid :min="1" :max="most" :model-value="Math.min(over.rounds ?? most, most)" @update:model-value="set({ rounds: $event ?? most })" />
+        </div>
+        <div>
+          <label for="over-counted">Counted aloud</label>
+          <InputNumber input-id="over-counted" fluid :min="0" :max="500" :model-value="over.countedRounds" @update:model-value="set({ countedRounds: $event ?? 0 })" />
+        </div>
+      </div>
+      <p class="note">{{ patternText(over.pattern) }}, {{ roundSecondsText(over.pattern, over.pace) }} s a round, then natural breath.</p>
+      <Button size="small" text severity="secondary" label="Leave the breath free" @click="end" />
+    </template>
+  </Part>
+</template>
+
+<style scoped>
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+}
+label {
+  display: block;
+  margin-top: 6px;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+.note {
+  margin-top: 4px;
+  font-size: 14.5px;
+  color: var(--ink-soft);
+}
+</style>

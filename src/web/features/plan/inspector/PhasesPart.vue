@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputNumber from 'primevue/inputnumber'
+import InputText from 'primevue/inputtext'
+import Select from 'primevue/select'
+import { nanoid } from 'nanoid'
+import { computed } from 'vue'
+import type { Phase } from '#model/phase'
+import type { ResolvedPhase } from '#core/session'
+import { formatDuration, holdLimits } from '#core/units'
+import DurationField from '#web/shared/ui/DurationField.vue'
+
+/** The named parts of a hold: seconds, breaths, and exactly one that is the rest of it. */
+const props = defineProps<{ phases: readonly Phase[]; resolved: readonly ResolvedPhase[] }>()
+const emit = defineEmits<{ change: [phases: Phase[]] }>()
+
+const kinds = [
+  { value: 's', words: 'for a time' },
+  { value: 'breaths', words: 'for breaths' },
+  { value: 'rest', words: 'the rest of it' },
+] as const
+type Kind = (typeof kinds)[number]['value']
+const kindOf = ({ length }: Phase): Kind => ('s' in length ? 's' : 'breaths' in length ? 'breaths' : 'rest')
+const rows = computed(() => props.phases.map((phase) => ({ phase, s: props.resolved.find(({ id }) => id === phase.id)?.s ?? 0 })))
+
+/** The first phase makes two: itself, and the rest of the hold. */
+function begin(): void {
+  emit('change', [
+    { id: nanoid(8), name: 'Upright', length: { s: 60 } },
+    { id: nanoid(8), name: 'Folded', length: { rest: true } },
+  ])
+}
+function add(): void {
+  emit('change', [...props.phases, { id: nanoid(8), name: 'Another part', length: { breaths: 3 } }])
+}
+function set(id: string, change: Partial<Phase>): void {
+  emit('change', props.phases.map((phase) => (phase.id === id ? { ...phase, ...change } : phase)))
+}
+/** Only one can be the rest: the one that was takes the time it had. */
+function setKind(id: string, kind: Kind, s: number): void {
+  if (kind !== 'rest') {
+    set(id, { length: kind === 's' ? { s: Math.max(5, s) } : { breaths: 3 } })
+    return
+  }
+  emit('change', rows.value.map(({ phase, s: had }) => {
+    if (phase.id === id) return { ...phase, length: { rest: true } }
+    return 'rest' in phase.length ? { ...phase, length: { s: Math.max(5, Math.min(had, 600)) } } : phase
+  }))
+}
+function setBreaths(phase: Phase, change: { breaths?: number | null; breathS?: number | null }): void {
+  if (!('breaths' in phase.length)) return
+  set(phase.id, { length: { breaths: change.breaths ?? phase.length.breaths, breathS: change.breathS ?? phase.length.breathS ?? 6 } })
+}
+/** The last but one takes the rest away with it: the hold is one whole again. */
+function drop(id: string): void {
+  const left = props.phases.filter((phase) => phase.id !== id)
+  emit('change', left.length < 2 ? [] : left)
+}
+function nameIt(id: string, field: HTMLInputElement, former: string): void {
+  const name = field.value.trim()
+  if (name === '') field.value = former
+  else set(id, { name })
+}
+</script>
+
+<template>
+  <ul v-if="phases.length > 0">
+    <li v-for="({ phase, s }, index) in rows" :key="phase.id">
+      <InputText :aria-label="`Name of phase ${index + 1}`" fluid maxlength="120" :model-value="phase.name" @change="nameIt(phase.id, $event.target as HTMLInputElement, phase.name)" />
+      <Button text size="small" severity="secondary" icon="pi pi-times" :aria-label="`Remove phase ${phase.name}`" :disabled="kindOf(phase) === 'rest' && phases.length > 2" @click="drop(phase.id)" />
+      <div class="length">
+        <Select size="small" :aria-label="`How long phase ${index + 1} is`" :model-value="kindOf(phase)" :options="kinds as never[]" option-label="words" option-value="value" :disabled="kindOf(phase) === 'rest'" @update:model-value="setKind(phase.id, $event, s)" />
+        <DurationField v-if="'s' in phase.length" hide-label :label="`Time of phase ${index + 1}`" :seconds="phase.length.s" :limits="holdLimits" @change="set(phase.id, { length: { s: $event } })" />
+        <template v-else-if="'breaths' in phase.length">
+          <InputNumber :aria-label="`Breaths of phase ${index + 1}`" fluid :min="1" :max="200" :model-value="phase.length.breaths" @update:model-value="setBreaths(phase, { breaths: $event })" />
+          <InputNumber :aria-label="`Seconds a breath in phase ${index + 1}`" fluid suffix=" s" :min="2" :max="30" :model-value="phase.length.breathS ?? 6" @update:model-value="setBreaths(phase, { breathS: $event })" />
+        </template>
+        <span class="is">{{ formatDuration(s) }}</span>
+      </div>
+    </li>
+  </ul>
+  <Button v-if="phases.length === 0" size="small" text severity="secondary" label="Divide the hold into phases" @click="begin" />
+  <Button v-else-if="phases.length < 12" size="small" text severity="secondary" label="Add a phase" @click="add" />
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 30px;
+  gap: 4px;
+  padding: 5px 0;
+}
+.length {
+  grid-column: 1 / -1;
+  display: flex;
+  gap: 4px;
+  align-items: center;
+}
+.length :deep(.p-select) {
+  flex: 0 0 128px;
+}
+.length :deep(.duration),
+.length :deep(.p-inputnumber) {
+  flex: 1 1 56px;
+  min-width: 0;
+}
+.is {
+  flex: none;
+  min-width: 44px;
+  text-align: right;
+  font-weight: 650;
+}
+</style>
