@@ -7,6 +7,8 @@ import type { Logger } from 'pino'
 import { systemClock } from './clock.ts'
 import type { Clock } from './clock.ts'
 import type { Database } from './db/open.ts'
+import { exchangeBody, exchangeRoutes } from './features/exchange/routes.ts'
+import { exchange } from './features/exchange/store.ts'
 import { ledClassRoutes } from './features/led-classes/routes.ts'
 import { ledClassStore } from './features/led-classes/store.ts'
 import { ownRoutes } from './features/own/routes.ts'
@@ -35,12 +37,16 @@ export function createApp({ database, hosts, pages, clock = systemClock, logger 
   app.set('etag', false)
   app.use(securityHeaders())
   app.use(checkHost(hosts))
-  app.use('/api', checkOrigin(hosts), checkContentType, express.json({ limit: `${String(mostBodyKb)}kb`, strict: true }))
+  app.use('/api', checkOrigin(hosts), checkContentType)
+  app.use('/api/exchange', exchangeBody)
+  app.use('/api', express.json({ limit: `${String(mostBodyKb)}kb`, strict: true }))
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true })
   })
   const own = ownStore(database, clock)
-  app.use('/api/sessions', sessionRoutes(sessionStore(database, clock), () => own.catalog()))
+  const sessions = sessionStore(database, clock)
+  app.use('/api/sessions', sessionRoutes(sessions, () => own.catalog()))
+  app.use('/api/exchange', exchangeRoutes(exchange(database, own, sessions, clock)))
   app.use('/api/own', ownRoutes(own))
   app.use('/api/led-classes', ledClassRoutes(ledClassStore(database)))
   app.use('/api', (request) => {
@@ -117,10 +123,16 @@ function servePages(app: Express, pages: string): void {
 function problemOf(error: unknown) {
   if (error instanceof ProblemError) return error.problem
   const type = typeof error === 'object' && error !== null && 'type' in error ? error.type : undefined
-  if (type === 'entity.too.large') return makeProblem('BODY_TOO_LARGE', { mostKb: mostBodyKb })
+  if (type === 'entity.too.large') return makeProblem('BODY_TOO_LARGE', { mostKb: limitOf(error) })
   if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || type === 'request.aborted') return makeProblem('MALFORMED_JSON')
   if (error instanceof URIError) return makeProblem('UNKNOWN_ADDRESS', { path: 'this address' })
   return makeProblem('INTERNAL')
+}
+
+/** How much the body reader that refused would have taken, in kB. */
+function limitOf(error: unknown): number {
+  const limit = typeof error === 'object' && error !== null && 'limit' in error ? Number(error.limit) : NaN
+  return Number.isFinite(limit) ? Math.round(limit / 1024) : mostBodyKb
 }
 
 function sendProblem(logger: Logger | undefined): ErrorRequestHandler {

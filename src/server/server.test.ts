@@ -48,7 +48,7 @@ test('a session is created, read with its version, listed and saved as the next 
   expect(read.body).toEqual(aSession([aTalk()], { name: 'Renamed' }))
   const list = await app().get('/api/sessions')
   expect(list.body).toEqual([
-    { id: 'session-1', name: 'Renamed', practice: 'yin', lengthS: 3600, savedAt: '2026-03-12T18:00:00.000Z' },
+    { id: 'session-1', name: 'Renamed', practice: 'yin', lengthS: 3600, savedAt: '2026-03-12T18:00:00.000Z', archived: false, template: false, lastLed: null },
   ])
 })
 

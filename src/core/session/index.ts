@@ -12,6 +12,7 @@ export { resolveSession } from './resolve.ts'
 export { finalRestFloorS } from './resolve-closing.ts'
 export { holdPractice, usualHold } from './usual-hold.ts'
 export { holdSecondsOf, linkHold, setHoldSide } from './hold-time.ts'
+export { unknownReferences } from './unknown-references.ts'
 export type { Catalog, ChangeTable } from './catalog.ts'
 export type {
   HoldSide,

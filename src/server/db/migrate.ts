@@ -4,6 +4,7 @@ import { sessionsMigration } from './migrations/001-sessions.ts'
 import { placesAndPeopleMigration } from './migrations/002-places-and-people.ts'
 import { classesMigration } from './migrations/003-classes.ts'
 import { ownThingsMigration } from './migrations/004-own-things.ts'
+import { sessionShelfMigration } from './migrations/005-session-shelf.ts'
 
 export interface Migration {
   readonly name: string
@@ -17,6 +18,7 @@ export const migrations: readonly Migration[] = [
   placesAndPeopleMigration,
   classesMigration,
   ownThingsMigration,
+  sessionShelfMigration,
 ]
 
 export function makeMigrator(sequelize: Sequelize): Umzug<QueryInterface> {

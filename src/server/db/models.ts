@@ -11,6 +11,9 @@ export interface SessionRow extends Row<SessionRow> {
   version: number
   document: string
   savedAt: Date
+  archivedAt: Date | null
+  deletedAt: Date | null
+  isTemplate: CreationOptional<boolean>
 }
 export interface HistoryRow extends Row<HistoryRow> {
   id: CreationOptional<number>
@@ -83,6 +86,7 @@ const text = () => ({ type: DataTypes.TEXT, allowNull: false })
 const whole = () => ({ type: DataTypes.INTEGER, allowNull: false })
 const short = () => ({ type: DataTypes.STRING(120), allowNull: false })
 const instant = () => ({ type: DataTypes.DATE, allowNull: false })
+const maybeInstant = () => ({ type: DataTypes.DATE, allowNull: true })
 
 /** The tables as Sequelize models; their columns are made by the migrations, never by sync. */
 export function defineModels(sequelize: Sequelize): Models {
@@ -90,7 +94,18 @@ export function defineModels(sequelize: Sequelize): Models {
   return {
     sessions: sequelize.define<SessionRow>(
       'session',
-      { id: key(), name: short(), practice: short(), lengthS: whole(), version: whole(), document: text(), savedAt: instant() },
+      {
+        id: key(),
+        name: short(),
+        practice: short(),
+        lengthS: whole(),
+        version: whole(),
+        document: text(),
+        savedAt: instant(),
+        archivedAt: maybeInstant(),
+        deletedAt: maybeInstant(),
+        isTemplate: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
+      },
       plain('sessions'),
     ),
     history: sequelize.define<HistoryRow>(
@@ -123,7 +138,7 @@ export function defineModels(sequelize: Sequelize): Models {
         id: key(),
         sessionId: short(),
         startedAt: instant(),
-        endedAt: { type: DataTypes.DATE, allowNull: true },
+        endedAt: maybeInstant(),
         people: whole(),
         name: short(),
         plannedS: whole(),

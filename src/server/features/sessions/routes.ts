@@ -1,10 +1,17 @@
 import { Router } from 'express'
+import { z } from 'zod'
 import type { Request, Response } from 'express'
 import type { Catalog } from '#core/session'
 import { basedOn, sameId } from '#server/features/guards'
 import { ProblemError } from '#server/problems'
-import { readSessionDocument } from './read-document.ts'
+import { documentRefused, readSessionDocument } from './read-document.ts'
 import type { KeepReason, SessionStore, StoredSession } from './store.ts'
+
+const stateSchema = z.strictObject({
+  archived: z.boolean().optional(),
+  template: z.boolean().optional(),
+  deleted: z.boolean().optional(),
+})
 
 const reasons: readonly KeepReason[] = ['saved', 'conflict', 'fit', 'version', 'lead']
 
@@ -31,6 +38,13 @@ export function sessionRoutes(store: SessionStore, catalog: () => Promise<Catalo
     const document = await read(request.body)
     sameId(request.params.id, document.id)
     reply(response, await store.save(document, based, keepReason(request) ?? 'saved'))
+  })
+
+  router.post('/:id/state', async (request, response) => {
+    const state = stateSchema.safeParse(request.body)
+    if (!state.success) throw documentRefused(state.error)
+    await store.setState(request.params.id, state.data)
+    response.status(204).end()
   })
 
   router.get('/:id/history', async (request, response) => {

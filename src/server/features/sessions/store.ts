@@ -1,4 +1,4 @@
-import { Op } from 'sequelize'
+import { col, fn, Op } from 'sequelize'
 import type { CreationAttributes, Transaction } from 'sequelize'
 import type { Session } from '#model/session'
 import type { Clock } from '#server/clock'
@@ -20,6 +20,17 @@ export interface SessionSummary {
   readonly practice: string
   readonly lengthS: number
   readonly savedAt: string
+  readonly archived: boolean
+  readonly template: boolean
+  /** When it was led last; null when never. */
+  readonly lastLed: string | null
+}
+
+/** What can be set about a session without touching its document. */
+export interface SessionState {
+  readonly archived?: boolean | undefined
+  readonly template?: boolean | undefined
+  readonly deleted?: boolean | undefined
 }
 export interface StoredSession {
   readonly document: Session
@@ -36,7 +47,7 @@ export interface KeptVersion {
 export function sessionStore({ models, inTransaction }: Database, clock: Clock) {
   const find = async (id: string): Promise<StoredSession> => {
     const row = await models.sessions.findByPk(id)
-    if (!row) throw new ProblemError('UNKNOWN_SESSION', { id })
+    if (!row || row.deletedAt) throw new ProblemError('UNKNOWN_SESSION', { id })
     return { document: migrateDocument(JSON.parse(row.document)), version: row.version }
   }
 
@@ -63,37 +74,66 @@ export function sessionStore({ models, inTransaction }: Database, clock: Clock) 
     return (await models.history.count({ where: { sessionId, reason: 'saved', keptAt: since }, transaction })) === 0
   }
 
+  const lastLed = async (): Promise<Map<string, string>> => {
+    const rows = (await models.ledClasses.findAll({
+      attributes: ['sessionId', [fn('MAX', col('startedAt')), 'startedAt']],
+      group: ['sessionId'],
+    })) as { sessionId: string; startedAt: Date }[]
+    return new Map(rows.map(({ sessionId, startedAt }) => [sessionId, new Date(startedAt).toISOString()]))
+  }
+
   return {
     find,
 
     async list(): Promise<SessionSummary[]> {
       const rows = await models.sessions.findAll({
-        attributes: ['id', 'name', 'practice', 'lengthS', 'savedAt'],
+        attributes: ['id', 'name', 'practice', 'lengthS', 'savedAt', 'archivedAt', 'isTemplate'],
+        where: { deletedAt: null },
         order: [['savedAt', 'DESC'], ['id', 'ASC']],
       })
-      return rows.map(({ id, name, practice, lengthS, savedAt }) => ({
+      const led = await lastLed()
+      return rows.map(({ id, name, practice, lengthS, savedAt, archivedAt, isTemplate }) => ({
         id,
         name,
         practice,
         lengthS,
         savedAt: savedAt.toISOString(),
+        archived: archivedAt !== null,
+        template: isTemplate,
+        lastLed: led.get(id) ?? null,
       }))
     },
 
-    async create(document: Session): Promise<StoredSession> {
-      return inTransaction(async (transaction) => {
+    /** Puts a session away, makes it a template, deletes it, or takes any of these back. */
+    async setState(id: string, { archived, template, deleted }: SessionState): Promise<void> {
+      const row = await models.sessions.findByPk(id)
+      if (!row || (row.deletedAt && deleted !== false)) throw new ProblemError('UNKNOWN_SESSION', { id })
+      const now = clock.now()
+      await row.update({
+        ...(archived === undefined ? {} : { archivedAt: archived ? now : null }),
+        ...(template === undefined ? {} : { isTemplate: template }),
+        ...(deleted === undefined ? {} : { deletedAt: deleted ? now : null }),
+      })
+      // A deleted session can be brought back for as long as its history is kept, then it goes.
+      await models.sessions.destroy({ where: { deletedAt: { [Op.lt]: new Date(now.getTime() - keepForMs) } } })
+    },
+
+    /** Adds a session; within another transaction where one is given. */
+    async create(document: Session, within?: Transaction): Promise<StoredSession> {
+      const add = async (transaction: Transaction): Promise<StoredSession> => {
         const taken = await models.sessions.findByPk(document.id, { transaction })
         if (taken) throw new ProblemError('ID_TAKEN', { id: document.id })
-        await models.sessions.create({ ...columns(document), version: 1 }, { transaction })
+        await models.sessions.create({ ...columns(document), version: 1, archivedAt: null, deletedAt: null }, { transaction })
         return { document, version: 1 }
-      })
+      }
+      return within ? add(within) : inTransaction(add)
     },
 
     /** Saves over the version it was based on; the former document goes to history when due or asked. */
     async save(document: Session, based: number, reason: KeepReason): Promise<StoredSession> {
       return inTransaction(async (transaction) => {
         const row = await models.sessions.findByPk(document.id, { transaction })
-        if (!row) throw new ProblemError('UNKNOWN_SESSION', { id: document.id })
+        if (!row || row.deletedAt) throw new ProblemError('UNKNOWN_SESSION', { id: document.id })
         if (row.version !== based) throw new ProblemError('VERSION_STALE', { based, current: row.version })
         if (reason !== 'saved' || (await isDue(document.id, transaction))) {
           await keep({ sessionId: document.id, version: row.version, document: row.document, reason }, transaction)

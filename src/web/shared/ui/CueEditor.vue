@@ -68,12 +68,14 @@ const drop = (index: number) => {
       <Select size="small" :aria-label="`When cue ${index + 1} is said`" :model-value="momentOf(cue)" :options="momentChoices(cue)" option-label="words" option-value="value" @update:model-value="set(index, { at: makeAt($event, secondsOf(cue) || 20) })" />
       <DurationField v-if="momentOf(cue) === 'start' || momentOf(cue) === 'end'" hide-label :label="`Time of cue ${index + 1}`" :seconds="secondsOf(cue)" :limits="betweenLimits" @change="set(index, { at: makeAt(momentOf(cue), $event) })" />
       <span v-else />
-      <Select size="small" :aria-label="`Sound of cue ${index + 1}`" :model-value="cue.sound?.kind ?? 'none'" :options="sounds as never[]" option-label="words" option-value="value" @update:model-value="setSound(index, $event)" />
       <Button text size="small" severity="secondary" icon="pi pi-times" :aria-label="`Remove cue ${index + 1}`" @click="drop(index)" />
       <div class="words">
         <InputText :aria-label="`Words of cue ${index + 1}`" fluid maxlength="300" :model-value="shown(cue)" @change="setText(index, cue, ($event.target as HTMLInputElement).value)" />
         <SideText v-if="sided" :stored="cue.text ?? ''" @change="set(index, { text: $event })" />
-        <Select v-if="phaseChoices.length > 1" size="small" :aria-label="`Phase of cue ${index + 1}`" :model-value="cue.phaseId ?? restPhase" :options="phaseChoices" option-label="words" option-value="value" @update:model-value="set(index, { phaseId: $event })" />
+        <div class="last">
+          <Select size="small" :aria-label="`Sound of cue ${index + 1}`" :model-value="cue.sound?.kind ?? 'none'" :options="sounds as never[]" option-label="words" option-value="value" @update:model-value="setSound(index, $event)" />
+          <Select v-if="phaseChoices.length > 1" size="small" :aria-label="`Phase of cue ${index + 1}`" :model-value="cue.phaseId ?? restPhase" :options="phaseChoices" option-label="words" option-value="value" @update:model-value="set(index, { phaseId: $event })" />
+        </div>
       </div>
     </li>
   </ul>
@@ -83,7 +85,7 @@ const drop = (index: number) => {
 <style scoped>
 li {
   display: grid;
-  grid-template-columns: minmax(116px, 1.4fr) 68px minmax(82px, 1fr) 30px;
+  grid-template-columns: minmax(0, 1fr) 72px 30px;
   gap: 4px;
   align-items: start;
   padding: 6px 0;
@@ -95,6 +97,11 @@ li:first-child {
 .words {
   grid-column: 1 / -1;
   display: grid;
+  gap: 4px;
+}
+.last {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(110px, 1fr));
   gap: 4px;
 }
 li :deep(.p-button) {

@@ -1,0 +1,40 @@
+import { z } from 'zod'
+import { schoolSchema } from './answers.ts'
+import { blockSchema } from './block.ts'
+import { ownPoseSchema, ownVariantSchema } from './pose.ts'
+import { sessionSchema } from './session.ts'
+import { techniqueSchema } from './technique.ts'
+
+export const envelopeFormat = 'zovrin.session'
+export const envelopeVersion = 1
+
+/** Everything of the teacher's own that the sessions or blocks stand on. People and records are never in it. */
+export const envelopeOwnSchema = z.strictObject({
+  poses: z.array(ownPoseSchema).max(200),
+  variants: z.array(ownVariantSchema).max(400),
+  /** Reserved: this version has no techniques of one's own. */
+  techniques: z.array(techniqueSchema).max(0),
+  schools: z.array(schoolSchema).max(50),
+})
+
+/** Sessions, or blocks that were copied, as they leave Zovrin: an open JSON document. */
+export const envelopeSchema = z
+  .strictObject({
+    format: z.literal(envelopeFormat),
+    version: z.literal(envelopeVersion),
+    sessions: z.array(sessionSchema).min(1).max(500).optional(),
+    blocks: z.array(blockSchema).min(1).max(200).optional(),
+    own: envelopeOwnSchema,
+  })
+  .superRefine(({ sessions, blocks }, context) => {
+    if ((sessions === undefined) === (blocks === undefined)) {
+      context.addIssue({
+        code: 'custom',
+        path: ['sessions'],
+        message: 'or blocks must be there, and not both',
+        params: { code: 'SESSIONS_OR_BLOCKS' },
+      })
+    }
+  })
+export type Envelope = z.infer<typeof envelopeSchema>
+export type EnvelopeOwn = z.infer<typeof envelopeOwnSchema>

@@ -1,0 +1,82 @@
+import request from 'supertest'
+import type { Envelope } from '#model/envelope'
+import { poses } from '#library/poses'
+import { createApp } from '#server/app'
+import { seedDemo } from '#server/demo/seed'
+import { openDatabase } from '#server/db/open'
+import type { Database } from '#server/db/open'
+import { aHold, aSession, aTalk } from '#testing/sessions'
+
+let database: Database
+const clock = { now: () => new Date('2026-03-12T18:00:00Z') }
+beforeEach(async () => {
+  database = await openDatabase(':memory:')
+})
+afterEach(() => database.close())
+
+const app = () => request(createApp({ database, hosts: [], clock }))
+const setState = (id: string, state: object) => app().post(`/api/sessions/${id}/state`).send(state)
+const listed = async () => (await app().get('/api/sessions')).body as { id: string; archived: boolean; template: boolean; lastLed: string | null }[]
+const envelope = (change: object = {}): object => ({
+  format: 'zovrin.session',
+  version: 1,
+  sessions: [aSession([aTalk(), aHold('mine')])],
+  own: { poses: [{ ...poses.find(({ id }) => id === 'deer'), id: 'mine' }], variants: [], techniques: [], schools: [] },
+  ...change,
+})
+
+test('a session goes out with its own things, comes into another Zovrin, and goes out the same', async () => {
+  expect((await app().post('/api/exchange').send(envelope())).body).toMatchObject({ sessions: ['session-1'], alreadyHere: [], own: [{ kind: 'pose' }] })
+  const out = (await app().get('/api/exchange/sessions/session-1')).body as Envelope
+  expect(out).toEqual(JSON.parse(JSON.stringify(envelope())))
+  expect((await app().post('/api/exchange').send(out)).body).toMatchObject({ sessions: [], alreadyHere: ['session-1'], own: [] })
+})
+
+test('copied blocks come back ready to be put in, with what they stand on', async () => {
+  const sent = envelope({ sessions: undefined, blocks: [aHold('mine')] })
+  expect((await app().post('/api/exchange').send(sent)).body).toMatchObject({ blocks: [aHold('mine')], own: [{ kind: 'pose' }] })
+})
+
+test('a hand-made file is refused with every mistake, path and mend, and nothing of it is kept', async () => {
+  const bad = envelope({
+    sessions: [aSession([aTalk('a', 2), { ...aHold('deer'), hold: { holdS: 4 } }], { lengthS: 10 }), { ...aSession(), practice: 'hot' }],
+  })
+  const refused = await app().post('/api/exchange').send(bad)
+  expect(refused.status).toBe(422)
+  expect((refused.body.refusals as { path: string }[]).map(({ path }) => path)).toEqual([
+    'sessions[0].lengthS',
+    'sessions[0].blocks[0].s',
+    'sessions[0].blocks[1].hold.holdS',
+    'sessions[1].practice',
+  ])
+  const unknown = await app().post('/api/exchange').send(envelope({ sessions: [aSession([aHold('nowhere'), aHold('deer', { id: 'b', variantId: 'none' })], { schoolId: 'nobody' })] }))
+  expect((unknown.body.refusals as { path: string }[]).map(({ path }) => path)).toEqual(['sessions[0].schoolId', 'sessions[0].blocks[0].poseId', 'sessions[0].blocks[1].variantId'])
+  expect(await listed()).toEqual([])
+  expect((await app().get('/api/own')).body).toEqual([])
+})
+
+test.each([
+  [{ format: 'something' }, 422],
+  [{ version: 2 }, 409],
+  [{ sessions: undefined }, 422],
+  [{ blocks: [aTalk()] }, 422],
+])('an envelope with %j is refused', async (change, status) => {
+  expect((await app().post('/api/exchange').send(envelope(change))).status).toBe(status)
+})
+
+test('sessions are put away, made templates, deleted and brought back, and say when they were led last', async () => {
+  await seedDemo(database, clock)
+  const state = async (id: string) => (await listed()).find((line) => line.id === id)
+  expect((await state('thursday-slow-hour'))?.lastLed).toMatch(/^2026-03-05/)
+  expect((await setState('thursday-slow-hour', { archived: true, template: true })).status).toBe(204)
+  expect(await state('thursday-slow-hour')).toMatchObject({ archived: true, template: true })
+  await setState('thursday-slow-hour', { archived: false })
+  await setState('thursday-slow-hour', { deleted: true })
+  expect(await state('thursday-slow-hour')).toBeUndefined()
+  expect((await app().get('/api/sessions/thursday-slow-hour')).status).toBe(404)
+  expect((await setState('thursday-slow-hour', { archived: true })).status).toBe(404)
+  expect((await setState('thursday-slow-hour', { deleted: false })).status).toBe(204)
+  expect(await state('thursday-slow-hour')).toMatchObject({ archived: false, template: true })
+  expect((await setState('nobody', { archived: true })).status).toBe(404)
+  expect((await setState('thursday-slow-hour', { colour: 'red' })).status).toBe(422)
+})
