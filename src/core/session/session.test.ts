@@ -4,7 +4,7 @@ import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
 import { sessions } from '#testing/arbitraries'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
-import { applyEdit, finalRestFloorS, insertionIndex, linkHold, mirrorText, resolveSession, setHoldSide, sideParts, storeSideText, turnSideWord } from './index.ts'
+import { applyEdit, compareSessions, finalRestFloorS, insertionIndex, linkHold, mirrorText, resolveSession, setHoldSide, sideParts, storeSideText, turnSideWord } from './index.ts'
 import type { Catalog, Edit, ResolvedHold } from './index.ts'
 
 const edits = (session: Session): fc.Arbitrary<Edit> => {
@@ -173,4 +173,18 @@ test.each([
 test('a click turns one word for a side into plain text, and back', () => {
   expect(turnSideWord('{this} knee, {other} hand', 1, 'left')).toBe('{this} knee, right hand')
   expect(turnSideWord('{this} knee, right hand', 1, 'left')).toBe('{this} knee, {other} hand')
+})
+
+test('two states of a session: what was added, dropped, moved, changed, and which details', () => {
+  const [a, b, c, d] = [aTalk('a'), aTalk('b'), aTalk('c'), aTalk('d')]
+  const before = aSession([a, b, c, aHold('deer')])
+  const after = aSession([b, c, a, { ...aHold('deer'), hold: { holdS: 90 } }, d], { name: 'Renamed' })
+  expect(compareSessions(before, after)).toEqual([
+    { kind: 'detail', detail: 'name', before: 'A session', after: 'Renamed' },
+    { kind: 'moved', block: a, from: 0, to: 2 },
+    { kind: 'changed', before: aHold('deer'), after: { ...aHold('deer'), hold: { holdS: 90 } } },
+    { kind: 'added', block: d },
+  ])
+  expect(compareSessions(after, before).map(({ kind }) => kind)).toEqual(['detail', 'moved', 'changed', 'dropped'])
+  expect(compareSessions(before, before)).toEqual([])
 })

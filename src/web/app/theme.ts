@@ -5,6 +5,7 @@ import checkbox from '@primeuix/themes/aura/checkbox'
 import dialog from '@primeuix/themes/aura/dialog'
 import inputnumber from '@primeuix/themes/aura/inputnumber'
 import inputtext from '@primeuix/themes/aura/inputtext'
+import menu from '@primeuix/themes/aura/menu'
 import select from '@primeuix/themes/aura/select'
 import textarea from '@primeuix/themes/aura/textarea'
 
@@ -24,7 +25,7 @@ const ink = {
 
 /** PrimeVue's styled mode on Zovrin's tokens, with only the components that are used. */
 const preset = definePreset(
-  { ...base, components: { button, checkbox, dialog, inputnumber, inputtext, select, textarea } },
+  { ...base, components: { button, checkbox, dialog, inputnumber, inputtext, menu, select, textarea } },
   {
     semantic: {
       primary: ink,

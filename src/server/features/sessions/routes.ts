@@ -13,7 +13,7 @@ const stateSchema = z.strictObject({
   deleted: z.boolean().optional(),
 })
 
-const reasons: readonly KeepReason[] = ['saved', 'conflict', 'fit', 'version', 'lead']
+const reasons: readonly KeepReason[] = ['saved', 'conflict', 'fit', 'version', 'lead', 'restored']
 
 /** `/api/sessions`: documents with ETag and If-Match, and the versions kept of them. */
 export function sessionRoutes(store: SessionStore, catalog: () => Promise<Catalog>): Router {

@@ -12,7 +12,7 @@ const keepEveryMs = 5 * 60_000
 /** Kept versions are dropped after 90 days [decisions]. */
 const keepForMs = 90 * 24 * 3_600_000
 
-export type KeepReason = 'saved' | 'conflict' | 'fit' | 'version' | 'lead'
+export type KeepReason = 'saved' | 'conflict' | 'fit' | 'version' | 'lead' | 'restored'
 
 export interface SessionSummary {
   readonly id: string

@@ -1,0 +1,13 @@
+/** Hands a text to the browser to be saved as a file. */
+export function download(text: string, name: string, type: string): void {
+  const address = URL.createObjectURL(new Blob([text], { type }))
+  const link = document.createElement('a')
+  link.href = address
+  link.download = name
+  link.click()
+  URL.revokeObjectURL(address)
+}
+
+/** A file name of a thing's own name: letters, figures and hyphens. */
+export const fileName = (name: string, ending: string): string =>
+  `${name.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'session'}.${ending}`
