@@ -4,7 +4,7 @@ import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
 import { sessions } from '#testing/arbitraries'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
-import { applyEdit, compareSessions, finalRestFloorS, insertionIndex, linkHold, mirrorText, resolveSession, setHoldSide, sideParts, storeSideText, turnSideWord } from './index.ts'
+import { applyEdit, compareSessions, finalRestFloorS, insertionIndex, linkHold, mirrorText, orderEdits, orderShifted, orderWith, resolveSession, setHoldSide, sideParts, storeSideText, turnSideWord } from './index.ts'
 import type { Catalog, Edit, ResolvedHold } from './index.ts'
 
 const edits = (session: Session): fc.Arbitrary<Edit> => {
@@ -187,4 +187,26 @@ test('two states of a session: what was added, dropped, moved, changed, and whic
   ])
   expect(compareSessions(after, before).map(({ kind }) => kind)).toEqual(['detail', 'moved', 'changed', 'dropped'])
   expect(compareSessions(before, before)).toEqual([])
+})
+
+const orders = fc.uniqueArray(fc.constantFrom('a', 'b', 'c', 'd', 'e', 'f'), { minLength: 1 })
+
+test('moves bring blocks into any order, groups stay together, and a shift passes nobody of the group', () => {
+  fc.assert(
+    fc.property(orders, fc.subarray(['a', 'b', 'c', 'd', 'e', 'f']), fc.nat(6), fc.constantFrom(1 as const, -1 as const), (ids, some, at, by) => {
+      const session = aSession(ids.map((id) => aTalk(id)))
+      const taken = new Set(some)
+      const orderOf = (order: readonly string[]) => orThrow(applyEdit(session, { type: 'several', edits: orderEdits(session, order) })).session.blocks.map(({ id }) => id)
+      const together = orderWith(ids, taken, at)
+      expect(orderOf(together)).toEqual(together)
+      expect(together.filter((id) => !taken.has(id))).toEqual(ids.filter((id) => !taken.has(id)))
+      const shifted = orderShifted(ids, taken, by, ids.length)
+      expect(orderOf(shifted)).toEqual(shifted)
+      expect(shifted.filter((id) => taken.has(id))).toEqual(ids.filter((id) => taken.has(id)))
+      expect(ids.every((id, index) => Math.abs(shifted.indexOf(id) - index) <= ids.length)).toBe(true)
+    }),
+  )
+  expect(orderShifted(['a', 'b', 'c', 'd'], new Set(['b', 'c']), -1, 4)).toEqual(['b', 'c', 'a', 'd'])
+  expect(orderShifted(['a', 'b', 'c', 'd'], new Set(['a', 'c']), -1, 4)).toEqual(['a', 'c', 'b', 'd'])
+  expect(orderShifted(['a', 'b', 'closing'], new Set(['b']), 1, 2)).toEqual(['a', 'b', 'closing'])
 })

@@ -18,3 +18,9 @@ export function stepDown(seconds: Seconds, limits: DurationLimits = holdLimits):
   const step = stepAt(seconds - 1)
   return Math.max(limits.leastS, (Math.ceil(seconds / step) - 1) * step)
 }
+
+/** The nearest time one can say, within the limits. */
+export function sayableSeconds(seconds: Seconds, limits: DurationLimits = holdLimits): Seconds {
+  const step = stepAt(seconds)
+  return Math.min(limits.mostS, Math.max(limits.leastS, Math.round(seconds / step) * step))
+}

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { formatDuration, foldMarks, holdLimits, parseDuration, sessionLimits, stepDown, stepUp } from './index.ts'
+import { formatDuration, foldMarks, holdLimits, parseDuration, sayableSeconds, sessionLimits, stepDown, stepUp } from './index.ts'
 
 const seconds = (text: string, limits = holdLimits) => {
   const read = parseDuration(text, limits)
@@ -84,4 +84,16 @@ test('a step longer and a step shorter lead to times one can say, within the lim
 
 test('names are found without their diacritics', () => {
   expect(foldMarks('Sama Vṛtti prāṇāyāma')).toBe('sama vrtti pranayama')
+})
+
+test.each([
+  [0, 5],
+  [52, 45],
+  [53, 60],
+  [178, 180],
+  [194, 180],
+  [196, 210],
+  [99_999, 3600],
+])('drawn to %d s, a hold becomes the nearest time one can say: %d s', (drawn, said) => {
+  expect(sayableSeconds(drawn)).toBe(said)
 })

@@ -9,6 +9,7 @@ import type { HeldRow } from '#core/journal'
 import type { LeadEvent, LeadPlan } from '#core/lead'
 import { formatMs } from '#core/units'
 import { readLedClass } from '#web/shared/api/led-classes.ts'
+import { download } from '#web/shared/ui/download.ts'
 import { otherNames } from './other-names.ts'
 
 const route = useRoute()
@@ -42,11 +43,7 @@ const when = computed(() => (led.value ? DateTime.fromISO(led.value.startedAt).t
 async function exportCsv(): Promise<void> {
   if (!led.value || !done.value) return
   const { ledClassCsv } = await import('#formats/led-class-csv')
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([ledClassCsv(led.value, done.value)], { type: 'text/csv;charset=utf-8' }))
-  link.download = `${led.value.startedAt.slice(0, 10)} ${led.value.document.name}.csv`
-  link.click()
-  URL.revokeObjectURL(link.href)
+  download(ledClassCsv(led.value, done.value), `${led.value.startedAt.slice(0, 10)} ${led.value.document.name}.csv`, 'text/csv;charset=utf-8')
 }
 </script>
 

@@ -9,6 +9,8 @@ import KeysDialog from './KeysDialog.vue'
 import Shelf from './shelf/Shelf.vue'
 import Spine from './spine/Spine.vue'
 import { useLetterKeys } from './letter-keys.ts'
+import PlanSheet from './sheet/PlanSheet.vue'
+import { useClipboard } from './use-clipboard.ts'
 import { usePlan } from './use-plan.ts'
 
 const route = useRoute()
@@ -21,6 +23,8 @@ const drawerOpen = ref(false)
 const letterKeys = useLetterKeys()
 /** Below this width the right pane is a drawer [design]. */
 const narrow = useMediaQuery('(max-width: 1179px)')
+/** On paper the plan is a sheet, not the spine. */
+const printing = useMediaQuery('print')
 
 watch(
   () => String(route.params['id'] ?? ''),
@@ -48,6 +52,8 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   shelf.value?.focusFind()
 })
 
+useClipboard(isTyping)
+
 /** In a field the browser's own undo and the letters belong to what is typed. */
 function isTyping(target: EventTarget | null): boolean {
   return target instanceof HTMLElement && target.matches('input, textarea, [contenteditable]')
@@ -55,7 +61,8 @@ function isTyping(target: EventTarget | null): boolean {
 </script>
 
 <template>
-  <div v-if="store.document" class="plan" :class="{ narrow }">
+  <PlanSheet v-if="printing && store.document && store.timeline" :session="store.document" :timeline="store.timeline" />
+  <div v-if="store.document" v-show="!printing" class="plan" :class="{ narrow }">
     <Shelf ref="shelf" @added="spine?.focus()" />
     <Spine ref="spine" @find="shelf?.focusFind()" @keys="keysShown = true" @lead="goLead" />
     <aside v-show="!narrow || drawerOpen" class="pane" aria-label="The chosen block">

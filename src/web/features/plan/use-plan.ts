@@ -2,9 +2,9 @@ import { storeToRefs } from 'pinia'
 import { computed, ref } from 'vue'
 import type { Block } from '#model/block'
 import type { Session } from '#model/session'
-import { indexOfBlock, insertionIndex, setHoldSide, usualBlocksEnd } from '#core/session'
-import type { Resolved } from '#core/session'
-import { stepDown, stepUp } from '#core/units'
+import { holdSecondsOf, indexOfBlock, insertionIndex, orderEdits, orderShifted, orderWith, setHoldSide, usualBlocksEnd } from '#core/session'
+import type { Edit, Resolved } from '#core/session'
+import { formatDuration, stepDown, stepUp } from '#core/units'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { blockName } from './block-words.ts'
 import { copyBlock, newBlock } from '#web/shared/session/new-block.ts'
@@ -12,6 +12,8 @@ import type { ShelfThing } from '#web/shared/session/new-block.ts'
 
 /** What a screen reader hears of the last move; the same for every part of the view. */
 const told = ref('')
+/** Blocks chosen beside the chosen one. */
+const also = ref<ReadonlySet<string>>(new Set())
 
 /** Everything a teacher does to the session in Plan, each as one undo step, with what it says. */
 export function usePlan() {
@@ -39,45 +41,110 @@ export function usePlan() {
     }
     const block = newBlock(thing)
     if (store.edit({ type: 'insert', at: place, block }, `add ${name}`)) {
-      chosenId.value = block.id
+      choose(block.id)
       tell(`${name} added, block ${String(place + 1)} of ${String(session.blocks.length + 1)}`)
     } else {
       tell('A session holds up to 200 blocks.')
     }
   }
 
-  function remove(id: string): void {
+  const ids = computed(() => document.value?.blocks.map(({ id }) => id) ?? [])
+  /** All chosen blocks, in the order of the session. */
+  const chosenIds = computed(() => ids.value.filter((id) => id === chosenId.value || also.value.has(id)))
+
+  function choose(id: string | undefined): void {
+    also.value = new Set()
+    chosenId.value = id
+  }
+  /** One more, or one less, with those chosen already. */
+  function chooseAlso(id: string): void {
+    const next = new Set(chosenIds.value)
+    if (!next.delete(id)) next.add(id)
+    chosenId.value = next.has(id) ? id : [...next].at(-1)
+    also.value = next
+    tell(next.size === 1 ? 'One block chosen' : `${String(next.size)} blocks chosen`)
+  }
+  /** All from the chosen one to this one. */
+  function chooseTo(id: string): void {
+    const from = ids.value.indexOf(chosenId.value ?? id)
+    const to = ids.value.indexOf(id)
+    also.value = new Set(ids.value.slice(Math.min(from, to), Math.max(from, to) + 1))
+    tell(`${String(also.value.size)} blocks chosen`)
+  }
+  /** One more upwards or downwards, as Shift and an arrow do. */
+  function chooseFurther(by: 1 | -1): void {
+    const all = chosenIds.value
+    const edge = by > 0 ? all.at(-1) : all[0]
+    const next = ids.value[ids.value.indexOf(edge ?? '') + by]
+    if (next === undefined) return
+    also.value = new Set([...all, next])
+    tell(`${String(also.value.size)} blocks chosen`)
+  }
+
+  const several = (many: readonly string[], word: string): string => {
+    const [only = ''] = many
+    return many.length === 1 ? `${word} ${nameOf(only)}` : `${word} ${String(many.length)} blocks`
+  }
+
+  /** Several edits as one step of the teacher. */
+  const editAll = (edits: readonly Edit[], words: string): boolean => {
+    const [only] = edits
+    if (!only) return false
+    return store.edit(edits.length === 1 ? only : { type: 'several', edits }, words)
+  }
+
+  function remove(...many: string[]): void {
+    const session = document.value
+    const [first] = many
+    if (!session || first === undefined) return
+    const at = indexOfBlock(session, first)
+    const words = several(many, 'remove')
+    if (!editAll(many.map((id) => ({ type: 'remove', id })), words)) return
+    const left = document.value?.blocks ?? []
+    choose((left[at] ?? left[at - 1])?.id)
+    tell(words.replace('remove', 'removed'))
+  }
+
+  /** Puts copies of blocks after the last of them, or blocks that were pasted after the chosen one. */
+  function insertAll(blocks: readonly Block[], at: number, words: string): void {
     const session = document.value
     if (!session) return
-    const at = indexOfBlock(session, id)
-    const name = nameOf(id)
-    if (!store.edit({ type: 'remove', id }, `remove ${name}`)) return
-    const left = document.value?.blocks ?? []
-    chosenId.value = (left[at] ?? left[at - 1])?.id
-    tell(`${name} removed`)
-  }
-
-  function duplicate(id: string): void {
-    const session = document.value
-    const block = session?.blocks.find((candidate) => candidate.id === id)
-    if (!session || !block || block.kind === 'closing') return
-    const copy = copyBlock(block)
-    if (store.edit({ type: 'insert', at: indexOfBlock(session, id) + 1, block: copy }, `duplicate ${nameOf(id)}`)) {
-      chosenId.value = copy.id
-      tell(`${nameOf(copy.id)} duplicated`)
+    const end = usualBlocksEnd(session)
+    const usual = blocks.filter(({ kind }) => kind !== 'closing')
+    const closing = end === session.blocks.length ? blocks.filter(({ kind }) => kind === 'closing').slice(0, 1) : []
+    const place = Math.min(at, end)
+    const copies = [...usual, ...closing].map(copyBlock)
+    const edits = copies.map((block, index): Edit => ({ type: 'insert', at: block.kind === 'closing' ? session.blocks.length + copies.length - 1 : place + index, block }))
+    if (!editAll(edits, words)) {
+      tell(copies.length === 0 ? 'There is a closing already: a session has one, at its end.' : 'A session holds up to 200 blocks.')
+      return
     }
+    chosenId.value = copies[0]?.id
+    also.value = new Set(copies.map(({ id }) => id))
+    tell(`${words}, from place ${String(place + 1)} of ${String(session.blocks.length + copies.length)}`)
   }
 
-  function moveTo(id: string, to: number): void {
+  function duplicate(...many: string[]): void {
     const session = document.value
-    if (!session || indexOfBlock(session, id) === to) return
-    if (store.edit({ type: 'move', id, to }, `move ${nameOf(id)}`)) {
-      tell(`${nameOf(id)} moved, block ${String(to + 1)} of ${String(session.blocks.length)}`)
-    }
+    const last = many.at(-1)
+    if (!session || last === undefined) return
+    const blocks = session.blocks.filter(({ id, kind }) => many.includes(id) && kind !== 'closing')
+    if (blocks.length > 0) insertAll(blocks, indexOfBlock(session, last) + 1, several(blocks.map(({ id }) => id), 'duplicate'))
   }
 
-  const moveBy = (id: string, by: number): void => {
-    if (document.value) moveTo(id, indexOfBlock(document.value, id) + by)
+  function reorder(order: readonly string[], many: readonly string[]): void {
+    const session = document.value
+    if (!session || !editAll(orderEdits(session, order), several(many, 'move'))) return
+    const [first = ''] = many
+    const names = many.length === 1 ? nameOf(first) : `${String(many.length)} blocks`
+    tell(`${names} moved, block ${String(order.indexOf(first) + 1)} of ${String(order.length)}`)
+  }
+  /** Blocks to before the place `at`, counted as the session stands now. */
+  function moveTo(many: readonly string[], at: number): void {
+    if (document.value) reorder(orderWith(ids.value, new Set(many), Math.min(at, usualBlocksEnd(document.value))), many)
+  }
+  function moveBy(many: readonly string[], by: 1 | -1): void {
+    if (document.value) reorder(orderShifted(ids.value, new Set(many), by, usualBlocksEnd(document.value)), many)
   }
 
   function replace(block: Block, words: string): void {
@@ -96,6 +163,15 @@ export function usePlan() {
     tell(`${blockName(resolved)} ${longer ? 'longer' : 'shorter'}${apart ? ` on the ${side} only: the sides are unlinked` : ''}`)
   }
 
+  /** The time of a block as its lower edge was drawn; both sides of a hold change together. */
+  function setTime(id: string, seconds: number): void {
+    const resolved = spanOf(id)?.block
+    const block = resolved && timedBlock(resolved, seconds)
+    if (!resolved || !block) return
+    replace(block, `draw ${blockName(resolved)} to ${formatDuration(seconds)}`)
+    tell(`${blockName(resolved)} ${formatDuration(seconds)}`)
+  }
+
   function undo(): void {
     const words = store.undo()
     tell(words === undefined ? 'Nothing to undo' : `Undone: ${words}`)
@@ -107,7 +183,8 @@ export function usePlan() {
     keepChosen()
   }
   function keepChosen(): void {
-    if (chosenId.value !== undefined && !chosen.value) chosenId.value = undefined
+    also.value = new Set([...also.value].filter((id) => ids.value.includes(id)))
+    if (chosenId.value !== undefined && !chosen.value) chosenId.value = [...also.value][0]
   }
 
   return {
@@ -117,8 +194,16 @@ export function usePlan() {
     chosenId,
     chosen,
     chosenSpan,
+    chosenIds,
     told,
+    tell,
     nameOf,
+    choose,
+    chooseAlso,
+    chooseTo,
+    chooseFurther,
+    insertAll,
+    setTime,
     add,
     remove,
     duplicate,
@@ -174,3 +259,34 @@ function steppedHold(resolved: Extract<Resolved, { kind: 'hold' }>, step: Step, 
   return { ...block, hold: setHoldSide(hold, 'right', step(secondsOn('right'))) }
 }
 
+
+/** Where a wing's lower edge can be drawn, the time it stands for; else undefined. */
+export function drawnSeconds(resolved: Resolved): number | undefined {
+  if (resolved.kind === 'hold') return Math.max(...resolved.sides.map(({ holdS }) => holdS))
+  if (resolved.kind === 'talk' || resolved.kind === 'rest') return resolved.block.s
+  if (resolved.kind === 'closing') return resolved.finalRestS.value
+  if (resolved.kind !== 'breath') return undefined
+  return 'naturalS' in resolved.amount ? resolved.amount.naturalS : 'fillS' in resolved.amount ? resolved.amount.fillS : undefined
+}
+
+function timedBlock(resolved: Resolved, seconds: number): Block | undefined {
+  switch (resolved.kind) {
+    case 'talk':
+    case 'rest':
+      return { ...resolved.block, s: seconds }
+    case 'closing':
+      return { ...resolved.block, finalRestS: seconds }
+    case 'breath':
+      if ('naturalS' in resolved.amount) return { ...resolved.block, amount: { naturalS: seconds } }
+      return 'fillS' in resolved.amount ? { ...resolved.block, amount: { ...resolved.amount, fillS: seconds } } : undefined
+    case 'hold': {
+      const { hold } = resolved.block
+      if (!hold || 'holdS' in hold) return { ...resolved.block, hold: { holdS: seconds } }
+      // Sides that were unlinked keep what lies between them.
+      const by = seconds - holdSecondsOf(hold, 'both')
+      return { ...resolved.block, hold: { ...hold, leftS: Math.max(5, hold.leftS + by), rightS: Math.max(5, hold.rightS + by) } }
+    }
+    case 'movement':
+      return undefined
+  }
+}

@@ -10,12 +10,13 @@ import HoldPanel from './HoldPanel.vue'
 import MovementPanel from './MovementPanel.vue'
 import RestPanel from './RestPanel.vue'
 import SessionPanel from './SessionPanel.vue'
+import SeveralPanel from './SeveralPanel.vue'
 import TalkPanel from './TalkPanel.vue'
 
 /** The cautions come on demand: their texts are many and the first look at a plan does not need them. */
 const CautionList = defineAsyncComponent(() => import('#web/shared/cautions/CautionList.vue'))
 
-const { document, chosenSpan, nameOf, remove, duplicate, moveBy } = usePlan()
+const { document, chosenIds, chosenSpan, nameOf, remove, duplicate, moveBy } = usePlan()
 
 const panels = {
   talk: TalkPanel,
@@ -36,15 +37,16 @@ const isLast = computed(() => {
 </script>
 
 <template>
-  <template v-if="resolved && document">
+  <SeveralPanel v-if="chosenIds.length > 1" />
+  <template v-else-if="resolved && document">
     <p class="eyebrow">Block {{ resolved.index + 1 }} of {{ document.blocks.length }}</p>
     <component :is="panels[resolved.kind]" :key="id" :resolved="resolved as never">
       <template #cautions><CautionList v-if="practised" :practised="practised" /></template>
       <AroundPanel v-if="resolved.kind !== 'talk'" :resolved="resolved" />
     </component>
     <div class="acts">
-      <Button v-if="resolved.kind !== 'closing'" size="small" severity="secondary" outlined icon="pi pi-arrow-up" :disabled="isFirst" :aria-label="`Move ${nameOf(id)} up`" title="Move up (Alt + ↑)" @click="moveBy(id, -1)" />
-      <Button v-if="resolved.kind !== 'closing'" size="small" severity="secondary" outlined icon="pi pi-arrow-down" :disabled="isLast" :aria-label="`Move ${nameOf(id)} down`" title="Move down (Alt + ↓)" @click="moveBy(id, 1)" />
+      <Button v-if="resolved.kind !== 'closing'" size="small" severity="secondary" outlined icon="pi pi-arrow-up" :disabled="isFirst" :aria-label="`Move ${nameOf(id)} up`" title="Move up (Alt + ↑)" @click="moveBy([id], -1)" />
+      <Button v-if="resolved.kind !== 'closing'" size="small" severity="secondary" outlined icon="pi pi-arrow-down" :disabled="isLast" :aria-label="`Move ${nameOf(id)} down`" title="Move down (Alt + ↓)" @click="moveBy([id], 1)" />
       <Button v-if="resolved.kind !== 'closing'" size="small" severity="secondary" outlined label="Duplicate" @click="duplicate(id)" />
       <Button size="small" severity="secondary" outlined label="Remove" @click="remove(id)" />
     </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import Textarea from 'primevue/textarea'
@@ -15,6 +16,9 @@ const { store } = usePlan()
 
 const set = (details: Partial<Omit<Session, 'schema' | 'id' | 'blocks'>>, words: string) => {
   store.edit({ type: 'details', details }, words)
+}
+const print = () => {
+  window.print()
 }
 function setName(field: HTMLInputElement): void {
   const name = field.value.trim()
@@ -38,6 +42,9 @@ function setName(field: HTMLInputElement): void {
     <label for="session-purpose">Purpose</label>
     <Textarea id="session-purpose" fluid rows="3" maxlength="20000" :model-value="session.purpose ?? ''" @change="set({ purpose: ($event.target as HTMLTextAreaElement).value }, 'change the purpose')" />
   </Part>
+  <div class="acts">
+    <Button size="small" severity="secondary" outlined icon="pi pi-print" label="Print the sheet" @click="print" />
+  </div>
 </template>
 
 <style scoped>
@@ -51,6 +58,10 @@ label,
   font-size: 14px;
   color: var(--ink-soft);
   margin-top: 8px;
+}
+
+.acts {
+  margin-top: 16px;
 }
 h1 {
   overflow-wrap: anywhere;

@@ -4,10 +4,11 @@ import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { formatDuration } from '#core/units'
 import { wingLabel } from '../block-words.ts'
 import { isCharacterKey, useLetterKeys } from '../letter-keys.ts'
-import { usePlan } from '../use-plan.ts'
+import { drawnSeconds, usePlan } from '../use-plan.ts'
 import { layOutSpine } from './layout.ts'
 import type { Wing } from './layout.ts'
 import { spineCommand } from './spine-keys.ts'
+import SpineEdge from './SpineEdge.vue'
 import SpineStem from './SpineStem.vue'
 import SpineWing from './SpineWing.vue'
 import { useDrop } from './use-drop.ts'
@@ -37,8 +38,14 @@ function focus(): void {
 defineExpose({ focus })
 
 function choose(wing: Wing): void {
-  chosenId.value = wing.blockId
+  plan.choose(wing.blockId)
   wingKey.value = wing.key
+}
+/** A click with Ctrl chooses one more or one less, with Shift all in between. */
+function click(wing: Wing, event: MouseEvent): void {
+  if (event.shiftKey) plan.chooseTo(wing.blockId)
+  else if (event.ctrlKey || event.metaKey) plan.chooseAlso(wing.blockId)
+  else choose(wing)
 }
 
 const wings = computed(() => layout.value?.wings ?? [])
@@ -101,20 +108,43 @@ function onKey(event: KeyboardEvent): void {
       emit('keys')
       break
     case 'nothing chosen':
-      chosenId.value = undefined
+      plan.choose(undefined)
       break
+    case 'choose next too':
+      plan.chooseFurther(1)
+      break
+    case 'choose previous too':
+      plan.chooseFurther(-1)
+      break
+    case 'choose all': {
+      const [first, last] = [document.value?.blocks[0], document.value?.blocks.at(-1)]
+      if (first && last) {
+        plan.choose(first.id)
+        plan.chooseTo(last.id)
+      }
+      break
+    }
     default:
       if (id === undefined) return
-      if (command === 'up') plan.moveBy(id, -1)
-      if (command === 'down') plan.moveBy(id, 1)
+      if (command === 'up') plan.moveBy(plan.chosenIds.value, -1)
+      if (command === 'down') plan.moveBy(plan.chosenIds.value, 1)
       if (command === 'longer') plan.stepTime(id, true)
       if (command === 'shorter') plan.stepTime(id, false)
       if (command === 'longer alone') plan.stepTime(id, true, alone)
       if (command === 'shorter alone') plan.stepTime(id, false, alone)
-      if (command === 'duplicate') plan.duplicate(id)
-      if (command === 'remove') plan.remove(id)
+      if (command === 'duplicate') plan.duplicate(...plan.chosenIds.value)
+      if (command === 'remove') plan.remove(...plan.chosenIds.value)
   }
 }
+
+/** The lower edges that can be drawn: of each side, and of pairs. */
+const edges = computed(() =>
+  wings.value.flatMap((wing) => {
+    const resolved = timeline.value?.blocks[wing.blockIndex]?.block
+    const seconds = resolved && drawnSeconds(resolved)
+    return seconds === undefined ? [] : [{ wing, seconds }]
+  }),
+)
 
 const { dropLine } = useDrop(box, canvas, scale)
 
@@ -128,7 +158,7 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
       <Button text size="small" icon="pi pi-plus" aria-label="More px a minute" title="Larger scale (Z steps through the scales)" :disabled="scaleAt === scales.length - 1" @click="setScale(1)" />
       <Button text size="small" label="?" aria-label="The list of keys" title="The list of keys" @click="emit('keys')" />
     </div>
-    <div ref="box" class="box" tabindex="0" role="listbox" aria-label="The session’s blocks in order" :aria-activedescendant="activeWing ? wingId(activeWing) : undefined" @keydown="onKey">
+    <div ref="box" class="box" tabindex="0" role="listbox" aria-multiselectable="true" aria-label="The session’s blocks in order" :aria-activedescendant="activeWing ? wingId(activeWing) : undefined" @keydown="onKey">
       <div v-if="layout" ref="canvas" class="canvas" role="presentation" :style="{ height: `${layout.heightPx}px` }">
         <SpineStem :layout="layout" />
         <span class="bank-name left" aria-hidden="true">Left</span>
@@ -142,10 +172,12 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
           :key="wing.key"
           :wing="wing"
           :label="document ? wingLabel(wing, document) : wing.name"
-          :is-chosen="wing.blockId === chosenId"
+          :is-chosen="plan.chosenIds.value.includes(wing.blockId)"
           :is-active="wing === activeWing"
-          @click="choose(wing)"
+          :is-with="plan.chosenIds.value.length > 1 && plan.chosenIds.value.includes(wing.blockId)"
+          @click="click(wing, $event)"
         />
+        <SpineEdge v-for="edge in edges" :key="edge.wing.key" :wing="edge.wing" :seconds="edge.seconds" :px-per-minute="scale" @draw="plan.setTime(edge.wing.blockId, $event)" />
         <div v-if="dropLine !== undefined" class="drop-line" :style="{ top: `${dropLine}px` }" data-testid="drop-line" />
         <div v-if="document && timeline && timeline.totalMs > document.lengthS * 1000" class="wanted" :style="{ top: `${layout.wantedPx}px` }"><span>{{ formatDuration(document.lengthS) }} wanted</span></div>
       </div>

@@ -4,7 +4,7 @@ import { vDraggable } from '../dragging.ts'
 import type { Wing } from './layout.ts'
 
 /** One wing, or the pair of a symmetric block; a low one carries its name beside itself. */
-defineProps<{ wing: Wing; label: string; isChosen: boolean; isActive: boolean }>()
+defineProps<{ wing: Wing; label: string; isChosen: boolean; isActive: boolean; isWith: boolean }>()
 </script>
 
 <template>
@@ -13,7 +13,7 @@ defineProps<{ wing: Wing; label: string; isChosen: boolean; isActive: boolean }>
     class="wing"
     :class="[wing.bank, wing.tone, { low: wing.low, chosen: isChosen, active: isActive }]"
     role="option"
-    :aria-selected="isActive"
+    :aria-selected="isActive || isWith"
     :aria-label="label"
     :title="`${wing.name} ${formatDuration(wing.seconds)}`"
     :style="{ top: `${wing.topPx}px`, height: `${Math.max(2, wing.heightPx - 1.5)}px` }"

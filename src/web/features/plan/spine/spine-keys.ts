@@ -17,6 +17,9 @@ export type SpineCommand =
   | 'keys'
   | 'lead'
   | 'nothing chosen'
+  | 'choose next too'
+  | 'choose previous too'
+  | 'choose all'
 
 interface Pressed {
   readonly key: string
@@ -59,8 +62,10 @@ const withShift: Readonly<Record<string, SpineCommand>> = {
 
 /** The command of a key press on the spine; none for keys that belong to the browser. */
 export function spineCommand({ key, altKey, shiftKey, ctrlKey, metaKey, code = '' }: Pressed): SpineCommand | undefined {
-  if (ctrlKey || metaKey) return undefined
+  if (ctrlKey || metaKey) return key.toLowerCase() === 'a' ? 'choose all' : undefined
   if (altKey) return withAlt[key]
+  if (shiftKey && key === 'ArrowDown') return 'choose next too'
+  if (shiftKey && key === 'ArrowUp') return 'choose previous too'
   return (shiftKey ? withShift[code] : undefined) ?? plain[key]
 }
 
@@ -68,6 +73,8 @@ export function spineCommand({ key, altKey, shiftKey, ctrlKey, metaKey, code = '
 export const keyList: readonly (readonly [keys: string, does: string])[] = [
   ['/', 'find on the shelf'],
   ['↑ ↓', 'choose the block before or after'],
+  ['Shift + ↑ ↓', 'choose one more; Ctrl + A all'],
+  ['Ctrl + C, X, V', 'copy, cut, paste, also between sessions'],
   ['Enter', 'add after the chosen block'],
   ['Alt + ↑ ↓', 'move the chosen block'],
   ['[ ] or , .', 'shorter, longer by one step'],

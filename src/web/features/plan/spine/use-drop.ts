@@ -37,8 +37,9 @@ export function useDrop(box: Element, canvas: Element, pxPerMinute: Readonly<Ref
       plan.add(dragged.thing, dragged.name, at)
       return
     }
-    const from = document.value.blocks.findIndex((block) => block.id === dragged.id)
-    plan.moveTo(dragged.id, at > from ? at - 1 : at)
+    // One of several chosen takes the others along.
+    const taken = plan.chosenIds.value.includes(dragged.id) ? plan.chosenIds.value : [dragged.id]
+    plan.moveTo(taken, at)
   }
 
   let stop: (() => void) | undefined

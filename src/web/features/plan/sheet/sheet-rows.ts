@@ -1,0 +1,76 @@
+import type { Session } from '#model/session'
+import { mirrorText } from '#core/session'
+import type { Resolved } from '#core/session'
+import { formatDuration, formatMs } from '#core/units'
+import type { BlockSpan, Timeline } from '#core/timeline'
+import { momentWords } from '#web/shared/ui/cue-words.ts'
+import { blockDetail, blockName, ribWords } from '../block-words.ts'
+
+/** A line of the printed sheet: when, what, how long on which side, what is used and said. */
+export interface SheetRow {
+  readonly id: string
+  /** From the start of the class. */
+  readonly startsAt: string
+  readonly name: string
+  /** What comes before it: the change and what is said for it. */
+  readonly before: string
+  readonly sides: readonly string[]
+  readonly uses: string
+  readonly says: readonly string[]
+}
+
+/** The session as a sheet that lies beside the mat, block by block. */
+export function sheetRows(timeline: Timeline, session: Pick<Session, 'practice'>): SheetRow[] {
+  return timeline.blocks.map((span) => ({
+    id: span.block.block.id,
+    startsAt: formatMs(span.startMs),
+    name: blockName(span.block),
+    before: beforeWords(span, timeline, session),
+    sides: sideLines(span.block),
+    uses: usesLine(span.block),
+    says: saysLines(span.block),
+  }))
+}
+
+function beforeWords(span: BlockSpan, timeline: Timeline, { practice }: Pick<Session, 'practice'>): string {
+  const first = timeline.segments[span.firstSegment]
+  return first?.doing.kind === 'change' ? ribWords([first], practice) : ''
+}
+
+function sideLines(resolved: Resolved): string[] {
+  switch (resolved.kind) {
+    case 'hold':
+      return resolved.sides.map(({ side, holdS }) => (side === 'both' ? formatDuration(holdS) : `${side} ${formatDuration(holdS)}: ${resolved.pose.sides?.[side] ?? ''}`))
+    case 'movement':
+      return resolved.sides.map((side) => (side === 'both' ? `${String(resolved.rounds)} rounds` : `${side} ${String(resolved.rounds)} rounds: ${resolved.movement.sides?.[side] ?? ''}`))
+    case 'talk':
+    case 'rest':
+      return [formatDuration(resolved.block.s)]
+    case 'breath':
+    case 'closing':
+      return [blockDetail(resolved)]
+  }
+}
+
+const usesLine = (resolved: Resolved): string => (resolved.kind === 'hold' ? blockDetail(resolved) : '')
+
+function saysLines(resolved: Resolved): string[] {
+  switch (resolved.kind) {
+    case 'hold': {
+      const side = resolved.sides[0]?.side ?? 'both'
+      const cues = resolved.cues.flatMap(({ at, text }) => (text ? [`${momentWords(at)}: ${mirrorText(text, side)}`] : []))
+      const form = resolved.variant ? [`form: ${resolved.variant.name}`] : []
+      return [...form, ...cues, `coming out: ${mirrorText(resolved.pose.comingOut.join('; '), side)}`]
+    }
+    case 'movement':
+      return resolved.movement.parts.map(({ does }) => mirrorText(does, resolved.sides[0] ?? 'both'))
+    case 'talk':
+      return resolved.block.text ? [resolved.block.text] : []
+    case 'rest':
+      return resolved.block.text ? [resolved.block.text] : []
+    case 'breath':
+      return [...resolved.technique.how]
+    case 'closing':
+      return resolved.block.text ? [resolved.block.text] : []
+  }
+}

@@ -1,0 +1,84 @@
+import { useEventListener } from '@vueuse/core'
+import type { Block } from '#model/block'
+import { makeEnvelope } from '#formats/session-envelope'
+import { importEnvelope } from '#web/shared/api/exchange.ts'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { usePlan } from './use-plan.ts'
+
+/** What this window copied last, so that pasting it needs no server. */
+let lastCopied = ''
+
+/**
+ * Copy, cut and paste of the chosen blocks through the system's clipboard, as the open JSON document:
+ * within a session, between sessions and between windows. In a field the keys belong to what is typed.
+ */
+export function useClipboard(isTyping: (target: EventTarget | null) => boolean): void {
+  const plan = usePlan()
+  const own = useOwnStore()
+
+  const chosenBlocks = (): Block[] => plan.document.value?.blocks.filter(({ id }) => plan.chosenIds.value.includes(id)) ?? []
+  const belongsToText = (event: ClipboardEvent): boolean => isTyping(event.target) || document.getSelection()?.isCollapsed === false
+
+  function copy(event: ClipboardEvent): Block[] {
+    if (belongsToText(event)) return []
+    const blocks = chosenBlocks()
+    if (blocks.length === 0) return []
+    lastCopied = JSON.stringify(makeEnvelope({ blocks }, own.things), null, 2)
+    event.clipboardData?.setData('text/plain', lastCopied)
+    event.preventDefault()
+    return blocks
+  }
+  const counted = (count: number): string => (count === 1 ? '1 block' : `${String(count)} blocks`)
+
+  useEventListener(document, 'copy', (event: ClipboardEvent) => {
+    const blocks = copy(event)
+    if (blocks.length > 0) plan.tell(`${counted(blocks.length)} copied`)
+  })
+  useEventListener(document, 'cut', (event: ClipboardEvent) => {
+    const blocks = copy(event)
+    if (blocks.length > 0) plan.remove(...blocks.map(({ id }) => id))
+  })
+  useEventListener(document, 'paste', (event: ClipboardEvent) => {
+    if (belongsToText(event) || !plan.document.value) return
+    event.preventDefault()
+    void paste(event.clipboardData?.getData('text/plain') ?? '')
+  })
+
+  async function paste(text: string): Promise<void> {
+    const envelope = blocksEnvelope(text)
+    if (!envelope) {
+      plan.tell('The clipboard holds no blocks: choose some and press Ctrl + C first. Whole sessions are imported in the list of sessions.')
+      return
+    }
+    if (text === lastCopied) {
+      put(envelope.blocks)
+      return
+    }
+    const reply = await importEnvelope(envelope)
+    if (reply.kind === 'ok') {
+      await own.load()
+      put(reply.value.blocks)
+    } else {
+      plan.tell(reply.kind === 'away' ? 'Zovrin’s server does not answer: what another window copied can be pasted when it is back.' : reply.problem.detail)
+    }
+  }
+
+  function put(blocks: readonly Block[]): void {
+    const session = plan.document.value
+    if (!session) return
+    const last = plan.chosenIds.value.at(-1)
+    const at = last === undefined ? session.blocks.length : session.blocks.findIndex(({ id }) => id === last) + 1
+    plan.insertAll(blocks, at, `paste ${counted(blocks.length)}`)
+  }
+}
+
+/** The clipboard's text as an envelope of blocks; its inside is checked by the server. */
+function blocksEnvelope(text: string): { blocks: Block[] } | undefined {
+  try {
+    const read: unknown = JSON.parse(text)
+    const isOne = typeof read === 'object' && read !== null && 'format' in read && read.format === 'zovrin.session' && 'blocks' in read && Array.isArray(read.blocks)
+    return isOne ? (read as { blocks: Block[] }) : undefined
+  } catch {
+    return undefined
+  }
+}
