@@ -5,7 +5,7 @@ import { blockNames, expect, saved, test } from './fixtures.ts'
 async function drag(page: Page, what: Locator, to: Locator, place: 'top' | 'bottom'): Promise<void> {
   const box = await to.boundingBox()
   if (!box) throw new Error('there is nowhere to drop')
-  await what.dragTo(to, { targetPosition: { x: box.width / 2, y: place === 'top' ? 2 : box.height - 2 } })
+  await what.dragTo(to, { targetPosition: { x: box.width / 2, y: place === 'top' ? 2 : box.height - 8 } })
   await expect(page.getByTestId('drop-line')).toBeHidden()
 }
 
@@ -33,7 +33,7 @@ test('blocks are added, dragged in, dragged elsewhere, changed, duplicated and r
   await expect(plan.getByRole('option', { name: 'Side rest, right, 5:30' })).toBeAttached()
 
   await plan.getByRole('button', { name: 'Duplicate' }).click()
-  await plan.getByRole('button', { name: 'Remove' }).click()
+  await plan.getByRole('button', { name: 'Remove', exact: true }).click()
   await plan.getByRole('button', { name: 'Undo: remove Side rest' }).click()
   expect((await blockNames(plan)).filter((name) => name === 'Side rest')).toHaveLength(2)
   await saved(plan)

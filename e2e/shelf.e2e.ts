@@ -111,7 +111,7 @@ test('a pose of one’s own is copied, edited, led in a plan, kept while used, a
   await expect(plan.getByRole('alert')).toHaveText('"Harmonium deer" is used in Thursday slow hour: change it there first.')
   await plan.getByRole('link', { name: 'Back to the plan' }).click()
   await plan.getByRole('option', { name: /Harmonium deer, right/ }).click()
-  await plan.getByRole('button', { name: 'Remove' }).click()
+  await plan.getByRole('button', { name: 'Remove', exact: true }).click()
   await saved(plan)
   await plan.getByRole('link', { name: 'All of the shelf' }).click()
   await plan.getByRole('link', { name: 'Harmonium deer' }).click()

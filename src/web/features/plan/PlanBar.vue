@@ -32,7 +32,7 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
     <div class="gauge">
       <div class="top">
         <RouterLink class="name" :to="{ name: 'sessions' }" :title="`${document.name}: open the list of sessions`">{{ document.name }}</RouterLink>
-        <span class="time" data-testid="gauge"><b>{{ formatMs(timeline?.totalMs ?? 0) }}</b> of {{ formatDuration(document.lengthS) }} · {{ gauge.words }}</span>
+        <span class="time" data-testid="gauge"><b>{{ formatMs(timeline?.totalMs ?? 0) }}</b> of {{ formatDuration(document.lengthS) }}<span class="spare"> · {{ gauge.words }}</span></span>
       </div>
       <div class="bar" role="img" :aria-label="gauge.label">
         <i v-for="part in gauge.parts" :key="part.kind" :class="part.kind" :style="{ width: `${part.percent}%` }" :title="part.words" />
@@ -143,6 +143,18 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
 @media (max-width: 1100px) {
   .gauge {
     width: 340px;
+  }
+}
+/* Zoomed in, the sum and the bar are what must stay. */
+@media (max-width: 900px) {
+  .gauge {
+    width: auto;
+    flex: 1 1 120px;
+  }
+  .name,
+  .spare,
+  .save {
+    display: none;
   }
 }
 </style>

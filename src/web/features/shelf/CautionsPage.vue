@@ -26,7 +26,7 @@ const rooms = [
 </script>
 
 <template>
-  <div class="page">
+  <div class="page" tabindex="0" role="region" aria-label="About the cautions">
     <article class="page-sheet cautions-page">
       <h1>About the cautions</h1>
       <p class="disclaimer">{{ disclaimer }}</p>

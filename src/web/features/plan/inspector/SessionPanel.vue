@@ -10,6 +10,7 @@ import { levelChoices, practiceChoices } from '#web/shared/ui/choices.ts'
 import { usePlan } from '../use-plan.ts'
 import AnswersPart from './AnswersPart.vue'
 import Part from './Part.vue'
+import VersionPart from './VersionPart.vue'
 
 const props = defineProps<{ session: Session }>()
 const { store } = usePlan()
@@ -42,6 +43,7 @@ function setName(field: HTMLInputElement): void {
     <label for="session-purpose">Purpose</label>
     <Textarea id="session-purpose" fluid rows="3" maxlength="20000" :model-value="session.purpose ?? ''" @change="set({ purpose: ($event.target as HTMLTextAreaElement).value }, 'change the purpose')" />
   </Part>
+  <VersionPart :key="session.id" :session="session" />
   <div class="acts">
     <Button size="small" severity="secondary" outlined icon="pi pi-print" label="Print the sheet" @click="print" />
   </div>

@@ -1,0 +1,60 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, test } from './fixtures.ts'
+
+/** What axe finds of some weight, in a line each. */
+async function serious(page: Page, within = 'body'): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).include(within).analyze()
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(' ')}`))
+}
+
+for (const [name, path] of [
+  ['the list of sessions', 'sessions'],
+  ['the shelf', 'shelf'],
+  ['a pose', 'shelf/deer'],
+  ['a technique', 'shelf/even-breath'],
+  ['a pose of one’s own', 'shelf/new?from=deer'],
+  ['the cautions', 'cautions'],
+  ['the journal', 'journal'],
+  ['a led class', 'journal/thursday-4-weeks-ago'],
+  ['Lead before it starts', 'lead/thursday-slow-hour'],
+] as const) {
+  test(`axe finds nothing serious in ${name}`, async ({ page, house }) => {
+    await page.goto(`${house.address}${path}`)
+    await page.getByRole('heading', { level: 1 }).first().waitFor()
+    expect(await serious(page)).toEqual([])
+  })
+}
+
+test('axe finds nothing serious in Plan, with each kind of block chosen, and in its dialog', async ({ plan }) => {
+  test.setTimeout(120_000)
+  expect(await serious(plan)).toEqual([])
+  for (const name of [/Arrive/, /Even breath/, /Deer, left/, /Closing/]) {
+    await plan.getByRole('option', { name }).click()
+    await expect(plan.getByRole('complementary').getByRole('heading', { level: 1 })).toBeVisible()
+    expect(await serious(plan, 'aside')).toEqual([])
+  }
+  await plan.getByRole('button', { name: 'The list of keys' }).click()
+  await expect(plan.getByRole('dialog')).toBeVisible()
+  expect(await serious(plan, '[role=dialog]')).toEqual([])
+})
+
+test('axe finds nothing serious in a class that is led', async ({ page, house }) => {
+  await page.goto(`${house.address}lead/thursday-slow-hour`)
+  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await page.getByTestId('clock').waitFor()
+  expect(await serious(page)).toEqual([])
+})
+
+test('at 200 % nothing of Plan is cut off or unreachable', async ({ plan }) => {
+  // Zoomed to 200 % a window of 1280 px has 640 px to set out in.
+  await plan.setViewportSize({ width: 640, height: 400 })
+  const overflow = await plan.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+  expect(overflow).toBeLessThanOrEqual(0)
+  await plan.getByRole('option', { name: /Arrive/ }).click()
+  await expect(plan.getByRole('complementary', { name: 'The chosen block' })).toBeVisible()
+  await plan.getByRole('button', { name: 'Close' }).click()
+  await expect(plan.getByRole('textbox', { name: 'Find a pose or breath' })).toBeVisible()
+})
