@@ -18,6 +18,13 @@ test('a hold is edited in full: order of sides, phases, cues with sides marked, 
   await plan.getByRole('textbox', { name: 'Name of phase 1' }).press('Tab')
   await pick(plan, 'How long phase 1 is', 'for breaths')
 
+  // Three breaths and 30 s for the rest: drawn shorter, the hold keeps what its phases need.
+  await plan.getByLabel('Left', { exact: true }).fill('30s')
+  await plan.getByLabel('Left', { exact: true }).press('Enter')
+  await expect(plan.getByText('Its phases need 0:48')).toBeAttached()
+  await expect(plan.getByRole('option', { name: /Deer, left, 0:48/ })).toBeAttached()
+  await plan.getByRole('button', { name: /^Undo: change the hold/ }).click()
+
   const words = plan.getByRole('textbox', { name: 'Words of cue 1' })
   await words.fill('Left hip heavy, right hand free')
   await words.press('Tab')

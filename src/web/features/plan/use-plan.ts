@@ -2,7 +2,7 @@ import { storeToRefs } from 'pinia'
 import { computed, ref } from 'vue'
 import type { Block } from '#model/block'
 import type { Session } from '#model/session'
-import { holdSecondsOf, indexOfBlock, insertionIndex, orderEdits, orderShifted, orderWith, setHoldSide, usualBlocksEnd } from '#core/session'
+import { holdSecondsOf, indexOfBlock, insertionIndex, leastHoldOf, orderEdits, orderShifted, orderWith, setHoldSide, usualBlocksEnd } from '#core/session'
 import type { Edit, Resolved } from '#core/session'
 import { formatDuration, stepDown, stepUp } from '#core/units'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
@@ -147,8 +147,11 @@ export function usePlan() {
     if (document.value) reorder(orderShifted(ids.value, new Set(many), by, usualBlocksEnd(document.value)), many)
   }
 
+  /** A hold is never shorter than its phases: where it would be, it keeps what they need and says so. */
   function replace(block: Block, words: string): void {
-    store.edit({ type: 'replace', block }, words)
+    const roomy = withRoomForPhases(block)
+    store.edit({ type: 'replace', block: roomy }, words)
+    if (roomy !== block) tell(`Its phases need ${formatDuration(leastHoldOf(roomy.kind === 'hold' ? (roomy.phases ?? []) : []))}: the hold keeps at least that.`)
   }
 
   /** One step longer or shorter; with a side, that side alone, which unlinks the two and says so. */
@@ -289,4 +292,13 @@ function timedBlock(resolved: Resolved, seconds: number): Block | undefined {
     case 'movement':
       return undefined
   }
+}
+
+function withRoomForPhases(block: Block): Block {
+  if (block.kind !== 'hold' || !block.hold || !block.phases) return block
+  const { hold } = block
+  const least = leastHoldOf(block.phases)
+  if ('holdS' in hold) return hold.holdS >= least ? block : { ...block, hold: { holdS: least } }
+  if (Math.min(hold.leftS, hold.rightS) >= least) return block
+  return { ...block, hold: { ...hold, leftS: Math.max(least, hold.leftS), rightS: Math.max(least, hold.rightS) } }
 }

@@ -5,7 +5,7 @@ import Select from 'primevue/select'
 import { computed } from 'vue'
 import type { HoldBlock } from '#model/block'
 import type { Phase } from '#model/phase'
-import { leastHoldOf, linkHold, mirrorText, poseIn, setHoldSide, usualHold } from '#core/session'
+import { linkHold, mirrorText, poseIn, setHoldSide, usualHold } from '#core/session'
 import type { ResolvedHold } from '#core/session'
 import { formatDuration, holdLimits } from '#core/units'
 import { basePositionNames } from '#library/base-positions'
@@ -89,12 +89,11 @@ function setFirst(value: string): void {
   replace(value === 'left' || value === 'right' ? { ...block, firstSide: value } : block, `change the first side of ${pose.value.names.english}`)
 }
 function setPhases(phases: Phase[]): void {
-  const { phases: _, ...block } = props.resolved.block
-  const least = leastHoldOf(phases)
-  const held = block.hold && Object.values(block.hold).some((value) => typeof value === 'number' && value < least)
-  // A hold is never shorter than its phases: it grows with them.
-  const hold = held ? { hold: { holdS: Math.max(least, secondsOn('left'), secondsOn('right')) } } : {}
-  replace(phases.length === 0 ? block : { ...block, ...hold, phases }, `change the phases of ${pose.value.names.english}`)
+  const { phases: _, cues, ...block } = props.resolved.block
+  const known = new Set(phases.map(({ id }) => id))
+  // A cue of a phase that is gone goes to the rest of the hold, so that it is still said.
+  const kept = cues?.map(({ phaseId, ...cue }) => (phaseId !== undefined && known.has(phaseId) ? { ...cue, phaseId } : cue))
+  replace({ ...block, ...(kept ? { cues: kept } : {}), ...(phases.length === 0 ? {} : { phases }) }, `change the phases of ${pose.value.names.english}`)
 }
 
 const under = computed(() => `${basePositionNames[pose.value.base.enter]} · ${pose.value.targets.map((target) => targetNames[target]).join(', ')}`)
