@@ -1,8 +1,10 @@
 import type { CautionBook } from '#model/caution'
 import type { Family } from '#model/family'
 import type { Flag } from './flags.ts'
-import { judge } from './judge.ts'
-import type { Consents, Verdict } from './judge.ts'
+import { asJudged, judgeFor } from './judge.ts'
+import type { Consents, Judged, Verdict } from './judge.ts'
+import { remembered } from './remembered.ts'
+import { subjectsOf } from './practised.ts'
 import type { Practised } from './practised.ts'
 
 export interface Alternative {
@@ -26,24 +28,30 @@ const lastResorts: readonly Family[] = ['side_rest', 'seat']
  * left. Where nothing named is left: rest on the side, a seat on a chair, else nothing.
  */
 export function alternativesTo(verdict: Verdict, practised: Practised, flags: readonly Flag[], book: CautionBook, consents?: Consents): Alternatives {
+  const judged = asJudged(flags, book, consents)
+  return alternativesFor(verdict, practised, (family) => judgeFamily(family, judged, book))
+}
+
+export const judgeFamily = (family: Family, judged: Judged, book: CautionBook): Verdict => {
+  const practised = { families: [family] }
+  return judgeFor(practised, subjectsOf(practised, book), judged)
+}
+
+/** `alternativesTo` with the judging of a family handed in, so that it can be remembered. */
+export function alternativesFor(verdict: Verdict, practised: Practised, judgeOne: (family: Family) => Verdict): Alternatives {
   if (verdict.gated.gate === 'stop') return { offered: [], askProfessional: true }
-  const named = verdict.reasons.filter(({ grade }) => grade !== 'care').flatMap(({ rule }) => familiesIn(rule.instead, book))
+  const named = verdict.reasons.filter(({ grade }) => grade !== 'care').flatMap(({ rule }) => familiesIn(rule.instead))
   const gatedForms: readonly Family[] = verdict.behindGate ? ['side_rest', 'sup_rest', 'seat'] : []
   const wanted = [...new Set([...named, ...gatedForms])].filter((family) => !practised.families.includes(family))
   const allowed = (families: readonly Family[]): Alternative[] =>
-    families
-      .map((family) => ({ family, verdict: judge({ families: [family] }, flags, book, consents) }))
-      .filter((one) => one.verdict.grade !== 'avoid')
+    families.map((family) => ({ family, verdict: judgeOne(family) })).filter((one) => one.verdict.grade !== 'avoid')
   const offered = allowed(wanted)
   if (offered.length > 0 || verdict.grade !== 'avoid') return { offered, askProfessional: false }
   const last = allowed(lastResorts.filter((family) => !practised.families.includes(family)))
   return { offered: last, askProfessional: last.length === 0 }
 }
 
-/** The families a text of the reference names as `{id}`. */
-export function familiesIn(text: string, book: CautionBook): Family[] {
-  const known = new Set<string>(book.rules.flatMap((rule) => rule.of))
-  return [...text.matchAll(/\{([a-z_]+)\}/g)].flatMap(([, id = '']) =>
-    known.has(id) && !id.startsWith('br_') ? [id as Family] : [],
-  )
-}
+/** The families a text of the reference names as `{id}`; breaths are named the same way and are none. */
+export const familiesIn = remembered((text): readonly Family[] =>
+  [...text.matchAll(/\{([a-z_]+)\}/g)].flatMap(([, id = '']) => (id.startsWith('br_') ? [] : [id as Family])),
+)

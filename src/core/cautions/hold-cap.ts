@@ -2,6 +2,7 @@ import type { Level } from '#model/common'
 import type { Seconds } from '#core/units'
 import type { Flag } from './flags.ts'
 import type { Verdict } from './judge.ts'
+import { remembered } from './remembered.ts'
 
 /** Under 12 years: one minute [reference 2.2, every family]. */
 const youngestS = 60
@@ -32,6 +33,6 @@ export function holdCapS(
 }
 
 /** Times named in a form, as in "calves on a low chair, 5 min". */
-function secondsIn(text: string): Seconds[] {
-  return [...text.matchAll(/\b(\d+) (min|s)\b/g)].map(([, amount, unit]) => Number(amount) * (unit === 'min' ? 60 : 1))
-}
+const secondsIn = remembered((text): readonly Seconds[] =>
+  [...text.matchAll(/\b(\d+) (min|s)\b/g)].map(([, amount, unit]) => Number(amount) * (unit === 'min' ? 60 : 1)),
+)

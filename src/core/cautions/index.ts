@@ -1,4 +1,4 @@
-export { alternativesTo, familiesIn } from './alternatives.ts'
+export { alternativesTo } from './alternatives.ts'
 export type { Alternative, Alternatives } from './alternatives.ts'
 export { breathNeeds } from './breath-needs.ts'
 export type { BreathNeeds, BreathState } from './breath-needs.ts'

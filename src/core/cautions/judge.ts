@@ -1,8 +1,9 @@
-import type { CautionBook, CautionGrade, CautionRule } from '#model/caution'
+import type { CautionBook, CautionGrade, CautionRule, CautionSubject } from '#model/caution'
 import { cautionGradeOrder } from './grade-order.ts'
 import { gateOf } from './flags.ts'
 import type { Flag, Gated } from './flags.ts'
-import { matching } from './matching.ts'
+import { holdingFor } from './matching.ts'
+import type { Match } from './matching.ts'
 import { subjectsOf } from './practised.ts'
 import type { Practised } from './practised.ts'
 
@@ -35,12 +36,29 @@ export const noConsents: Consents = new Set()
  * every reason is kept; the gate wins over every row, but gate-allowed forms still obey their own rows.
  * A noted consent softens `avoid` to `modify`; a row that needs consent is `avoid` until it is noted.
  */
-export function judge(practised: Practised, flags: readonly Flag[], book: CautionBook, consents: Consents = noConsents): Verdict {
-  const subjects = subjectsOf(practised, book)
-  const reasons = matching(subjects, flags, book)
+export const judge = (practised: Practised, flags: readonly Flag[], book: CautionBook, consents: Consents = noConsents): Verdict =>
+  judgeFor(practised, subjectsOf(practised, book), asJudged(flags, book, consents))
+
+/** Somebody as the rules see them, worked out once for all that they are to do. */
+export interface Judged {
+  readonly flags: readonly Flag[]
+  readonly matches: readonly Match[]
+  readonly gated: Gated
+  readonly consents: Consents
+}
+export const asJudged = (flags: readonly Flag[], book: CautionBook, consents: Consents = noConsents): Judged => ({
+  flags,
+  matches: holdingFor(flags, book),
+  gated: gateOf(flags, book),
+  consents,
+})
+
+/** `judge` with its parts worked out before: the subjects of the practice, and the person. */
+export function judgeFor(practised: Practised, subjects: ReadonlySet<CautionSubject>, { matches, gated, consents }: Judged): Verdict {
+  const reasons = matches
+    .filter(({ rule }) => rule.of.some((subject) => subjects.has(subject)))
     .map(({ rule, by }): Reason => ({ rule, by, ...withConsent(rule, isConsented(rule, practised, consents)) }))
     .sort((a, b) => cautionGradeOrder.indexOf(a.grade) - cautionGradeOrder.indexOf(b.grade))
-  const gated = gateOf(flags, book)
   const gateForm = gated.gate === 'clear' ? allowedForm(practised) : undefined
   const behindGate = gated.gate === 'stop' || (gated.gate === 'clear' && gateForm === undefined)
   const fromGate = behindGate ? 'avoid' : gateForm === 'inclined' || gateForm === 'on a chair' ? 'modify' : undefined

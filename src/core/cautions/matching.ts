@@ -11,10 +11,10 @@ export interface Match {
 export const rulesOn = (subjects: ReadonlySet<CautionSubject>, book: CautionBook): CautionRule[] =>
   book.rules.filter((rule) => rule.of.some((subject) => subjects.has(subject)))
 
-/** The rules on these subjects that hold for somebody with these flags. A `!` wants the severe form. */
-export function matching(subjects: ReadonlySet<CautionSubject>, flags: readonly Flag[], book: CautionBook): Match[] {
+/** Every rule that holds for somebody with these flags, whatever they do. A `!` wants the severe form. */
+export function holdingFor(flags: readonly Flag[], book: CautionBook): Match[] {
   if (flags.length === 0) return []
-  return rulesOn(subjects, book).flatMap((rule) => {
+  return book.rules.flatMap((rule) => {
     const by = flags.filter((flag) => holdsFor(rule, flag, book)).map(({ id }) => id)
     return by.length === 0 ? [] : [{ rule, by }]
   })

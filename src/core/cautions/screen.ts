@@ -1,5 +1,6 @@
 import type { CautionBook } from '#model/caution'
 import type { Level } from '#model/common'
+import type { Family } from '#model/family'
 import type { Person } from '#model/person'
 import type { Pose } from '#model/pose'
 import type { Session } from '#model/session'
@@ -8,14 +9,16 @@ import type { Result } from '#core/result'
 import { resolveSession } from '#core/session'
 import type { Catalog, Resolved } from '#core/session'
 import type { Seconds } from '#core/units'
-import { alternativesTo } from './alternatives.ts'
+import { alternativesFor, judgeFamily } from './alternatives.ts'
 import type { Alternatives } from './alternatives.ts'
-import { flagsOf, gateOf } from './flags.ts'
-import type { Flag, Gated } from './flags.ts'
+import { flagsOf } from './flags.ts'
+import type { Gated } from './flags.ts'
 import { holdCapS } from './hold-cap.ts'
-import { judge } from './judge.ts'
-import type { Verdict } from './judge.ts'
+import { asJudged, judgeFor } from './judge.ts'
+import type { Judged, Verdict } from './judge.ts'
 import { practisedIn } from './of-block.ts'
+import { subjectsOf } from './practised.ts'
+import type { Practised } from './practised.ts'
 import { rollSide } from './roll-side.ts'
 import type { Roll } from './roll-side.ts'
 
@@ -64,19 +67,18 @@ const assumedOfFrail = ['osteoporosis', 'hypotension', 'med_dizzy']
 export function screen(session: Session, people: readonly Person[], books: ScreeningBooks): Result<Screening> {
   const resolved = resolveSession(session, books.catalog)
   if (!resolved.ok) return resolved
-  const asked = people.map((person) => ({
-    person,
-    flags: flagsOf(person, books.book),
-    consents: new Set(person.consents.map((consent) => consent.for)),
-  }))
-  const entries = resolved.value.flatMap((block) =>
-    asked.flatMap(({ person, flags, consents }) => screenBlock(block, person, flags, consents, books)),
-  )
+  const asked = people.map((person) => asAsked(person, books.book))
+  const entries = resolved.value.flatMap((block) => {
+    const practised = practisedIn(block)
+    if (!practised) return []
+    const doing: Doing = { block, practised, subjects: subjectsOf(practised, books.book), held: holdOf(block) }
+    return asked.flatMap((one) => screenBlock(doing, one, books))
+  })
   return ok({
     entries,
-    people: asked.map(({ person, flags }) => ({
+    people: asked.map(({ person, judged: { flags, gated } }) => ({
       personId: person.id,
-      gated: gateOf(flags, books.book),
+      gated,
       assume: flags.some(({ id }) => id === 'elder') ? assumedOfFrail.filter((id) => !flags.some((flag) => flag.id === id)) : [],
       roll: rollSide(flags, rollOf(resolved.value)),
     })),
@@ -89,18 +91,38 @@ const rollOf = (blocks: readonly Resolved[]) => {
   return last?.kind === 'closing' ? last.answers.roll : 'right'
 }
 
-function screenBlock(
-  block: Resolved,
-  person: Person,
-  flags: readonly Flag[],
-  consents: ReadonlySet<string>,
-  { book, ceilingS }: ScreeningBooks,
-): Screened[] {
-  const practised = practisedIn(block)
-  if (!practised) return []
-  const verdict = judge(practised, flags, book, consents)
-  const held = holdOf(block)
-  const capS = held && holdCapS((level) => ceilingS(held.pose, level), person.level, verdict, flags)
+/** A person with all that the rules say of them worked out once. */
+interface Asked {
+  readonly person: Person
+  readonly judged: Judged
+  readonly judgeOne: (family: Family) => Verdict
+}
+
+function asAsked(person: Person, book: CautionBook): Asked {
+  const judged = asJudged(flagsOf(person, book), book, new Set(person.consents.map((consent) => consent.for)))
+  const known = new Map<Family, Verdict>()
+  return {
+    person,
+    judged,
+    judgeOne(family) {
+      const verdict = known.get(family) ?? judgeFamily(family, judged, book)
+      known.set(family, verdict)
+      return verdict
+    },
+  }
+}
+
+/** A block and what it asks of everyone, worked out once. */
+interface Doing {
+  readonly block: Resolved
+  readonly practised: Practised
+  readonly subjects: ReturnType<typeof subjectsOf>
+  readonly held: ReturnType<typeof holdOf>
+}
+
+function screenBlock({ block, practised, subjects, held }: Doing, { person, judged, judgeOne }: Asked, { ceilingS }: ScreeningBooks): Screened[] {
+  const verdict = judgeFor(practised, subjects, judged)
+  const capS = held && holdCapS((level) => ceilingS(held.pose, level), person.level, verdict, judged.flags)
   const tooLong = held !== undefined && capS !== undefined && held.s > capS
   if (verdict.grade === undefined && verdict.gated.gate === 'none' && !tooLong) return []
   return [
@@ -109,7 +131,7 @@ function screenBlock(
       blockIndex: block.index,
       personId: person.id,
       verdict,
-      alternatives: alternativesTo(verdict, practised, flags, book, consents),
+      alternatives: alternativesFor(verdict, practised, judgeOne),
       capS,
       heldS: held?.s,
     },

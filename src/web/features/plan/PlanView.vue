@@ -1,17 +1,19 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { ref, useTemplateRef, watch } from 'vue'
+import { defineAsyncComponent, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useEventListener, useMediaQuery } from '@vueuse/core'
-import ConflictDialog from './ConflictDialog.vue'
 import Inspector from './inspector/Inspector.vue'
-import KeysDialog from './KeysDialog.vue'
 import Shelf from './shelf/Shelf.vue'
 import Spine from './spine/Spine.vue'
 import { useLetterKeys } from './letter-keys.ts'
 import PlanSheet from './sheet/PlanSheet.vue'
 import { useClipboard } from './use-clipboard.ts'
 import { usePlan } from './use-plan.ts'
+
+// What is seldom seen comes when it is wanted.
+const ConflictDialog = defineAsyncComponent(() => import('./ConflictDialog.vue'))
+const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
 
 const route = useRoute()
 const router = useRouter()
@@ -71,8 +73,8 @@ function isTyping(target: EventTarget | null): boolean {
     </aside>
     <Button v-if="narrow && !drawerOpen" class="open-drawer" severity="secondary" outlined label="Details" @click="drawerOpen = true" />
     <p class="visually-hidden" role="status" aria-live="polite">{{ told }}</p>
-    <KeysDialog v-model="keysShown" />
-    <ConflictDialog />
+    <KeysDialog v-if="keysShown" v-model="keysShown" />
+    <ConflictDialog v-if="store.conflict" />
   </div>
   <div v-else class="nothing">
     <p v-if="store.opening === 'opening'">Opening the session.</p>

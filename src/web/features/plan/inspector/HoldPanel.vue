@@ -20,10 +20,13 @@ import CuesPart from './CuesPart.vue'
 import Part from './Part.vue'
 import PhasesPart from './PhasesPart.vue'
 import RangeBar from './RangeBar.vue'
+import { useStages } from '#web/shared/ui/stages.ts'
 
 const props = defineProps<{ resolved: ResolvedHold }>()
 const { document, replace, stepTime } = usePlan()
 
+/** The hold first; what lies around it and is said comes right after, part by part. */
+const stage = useStages(4)
 const pose = computed(() => props.resolved.pose)
 const hold = computed(() => props.resolved.block.hold)
 const apart = computed(() => hold.value !== undefined && 'leftS' in hold.value)
@@ -125,20 +128,20 @@ const under = computed(() => `${basePositionNames[pose.value.base.enter]} · ${p
     <p v-if="pastCeiling" class="care" data-testid="past-ceiling"><b>Care</b> past the first ceiling of {{ formatDuration(ceilingS) }} for this level: watch, and offer a way out.</p>
     <RangeBar v-if="range" :range="range" :seconds="resolved.sides.map((side) => side.holdS)" />
   </Part>
-  <Part v-if="pose.sides" title="Order of sides">
+  <Part v-if="pose.sides && stage >= 1" title="Order of sides">
     <Select :aria-label="`First side of ${pose.names.english}`" fluid :model-value="resolved.block.firstSide ?? 'usual'" :options="firstChoices" option-label="words" option-value="value" @update:model-value="setFirst" />
   </Part>
-  <Part title="Form">
+  <Part v-if="stage >= 1" title="Form">
     <Select :aria-label="`Form of ${pose.names.english}`" fluid :model-value="resolved.block.variantId ?? usualForm" :options="forms" option-label="words" option-value="id" @update:model-value="setForm" />
     <p v-if="resolved.variant" class="note">{{ resolved.variant.change }}</p>
   </Part>
-  <slot />
+  <slot v-if="stage >= 2" />
 
-  <CuesPart :resolved="resolved" />
-  <Part title="Phases" note="named parts of one hold">
+  <CuesPart v-if="stage >= 3" :resolved="resolved" />
+  <Part v-if="stage >= 4" title="Phases" note="named parts of one hold">
     <PhasesPart :phases="resolved.block.phases ?? []" :resolved="resolved.sides[0]?.phases ?? []" @change="setPhases" />
   </Part>
-  <BreathOverPart :resolved="resolved" />
+  <BreathOverPart v-if="stage >= 4" :resolved="resolved" />
   <Part v-if="pose.props.length > 0" title="Props" note="per person">
     <ul>
       <li v-for="prop in pose.props" :key="prop.kind">{{ prop.count }} {{ prop.count === 1 ? propNames[prop.kind].one : propNames[prop.kind].many }}</li>

@@ -1,34 +1,53 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { useTimeoutFn } from '@vueuse/core'
 import { practisedIn } from '#core/cautions'
 import { usePlan } from '../use-plan.ts'
-import AroundPanel from './AroundPanel.vue'
-import BreathPanel from './BreathPanel.vue'
-import ClosingPanel from './ClosingPanel.vue'
-import HoldPanel from './HoldPanel.vue'
-import MovementPanel from './MovementPanel.vue'
-import RestPanel from './RestPanel.vue'
 import SessionPanel from './SessionPanel.vue'
-import SeveralPanel from './SeveralPanel.vue'
-import TalkPanel from './TalkPanel.vue'
 
 /** The cautions come on demand: their texts are many and the first look at a plan does not need them. */
 const CautionList = defineAsyncComponent(() => import('#web/shared/cautions/CautionList.vue'))
 
 const { document, chosenIds, chosenSpan, nameOf, remove, duplicate, moveBy } = usePlan()
 
-const panels = {
-  talk: TalkPanel,
-  hold: HoldPanel,
-  movement: MovementPanel,
-  breath: BreathPanel,
-  rest: RestPanel,
-  closing: ClosingPanel,
+// The panels come when a block is first chosen, or a little after the plan is there: its first look is lighter.
+const load = {
+  talk: () => import('./TalkPanel.vue'),
+  hold: () => import('./HoldPanel.vue'),
+  movement: () => import('./MovementPanel.vue'),
+  breath: () => import('./BreathPanel.vue'),
+  rest: () => import('./RestPanel.vue'),
+  closing: () => import('./ClosingPanel.vue'),
 }
+const loadAround = () => import('./AroundPanel.vue')
+const loadSeveral = () => import('./SeveralPanel.vue')
+const panels = {
+  talk: defineAsyncComponent(load.talk),
+  hold: defineAsyncComponent(load.hold),
+  movement: defineAsyncComponent(load.movement),
+  breath: defineAsyncComponent(load.breath),
+  rest: defineAsyncComponent(load.rest),
+  closing: defineAsyncComponent(load.closing),
+}
+const AroundPanel = defineAsyncComponent(loadAround)
+const SeveralPanel = defineAsyncComponent(loadSeveral)
+const aheadMs = 1500
+useTimeoutFn(() => {
+  for (const ahead of [...Object.values(load), loadAround, loadSeveral]) void ahead()
+}, aheadMs)
+
+/** While the choice walks on from block to block only the name follows it; the panel comes when it rests. */
+const restsAfterMs = 100
 const resolved = computed(() => chosenSpan.value?.block)
 const practised = computed(() => (resolved.value ? practisedIn(resolved.value) : undefined))
 const id = computed(() => resolved.value?.block.id ?? '')
+const rested = ref(true)
+const { start: restLater } = useTimeoutFn(() => (rested.value = true), restsAfterMs, { immediate: false })
+watch(id, () => {
+  rested.value = false
+  restLater()
+})
 const isFirst = computed(() => resolved.value?.index === 0)
 const isLast = computed(() => {
   const blocks = document.value?.blocks ?? []
@@ -40,11 +59,12 @@ const isLast = computed(() => {
   <SeveralPanel v-if="chosenIds.length > 1" />
   <template v-else-if="resolved && document">
     <p class="eyebrow">Block {{ resolved.index + 1 }} of {{ document.blocks.length }}</p>
-    <component :is="panels[resolved.kind]" :key="id" :resolved="resolved as never">
+    <h1 v-if="!rested">{{ nameOf(id) }}</h1>
+    <component :is="panels[resolved.kind]" v-else :key="id" :resolved="resolved as never">
       <template #cautions><CautionList v-if="practised" :practised="practised" /></template>
       <AroundPanel v-if="resolved.kind !== 'talk'" :resolved="resolved" />
     </component>
-    <div class="acts">
+    <div v-if="rested" class="acts">
       <Button v-if="resolved.kind !== 'closing'" size="small" severity="secondary" outlined icon="pi pi-arrow-up" :disabled="isFirst" :aria-label="`Move ${nameOf(id)} up`" title="Move up (Alt + ↑)" @click="moveBy([id], -1)" />
       <Button v-if="resolved.kind !== 'closing'" size="small" severity="secondary" outlined icon="pi pi-arrow-down" :disabled="isLast" :aria-label="`Move ${nameOf(id)} down`" title="Move down (Alt + ↓)" @click="moveBy([id], 1)" />
       <Button v-if="resolved.kind !== 'closing'" size="small" severity="secondary" outlined label="Duplicate" @click="duplicate(id)" />
