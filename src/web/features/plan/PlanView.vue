@@ -1,19 +1,17 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { defineAsyncComponent, ref, useTemplateRef, watch } from 'vue'
+import { ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useEventListener, useMediaQuery } from '@vueuse/core'
+import ConflictDialog from './ConflictDialog.vue'
 import Inspector from './inspector/Inspector.vue'
+import KeysDialog from './KeysDialog.vue'
 import Shelf from './shelf/Shelf.vue'
 import Spine from './spine/Spine.vue'
 import { useLetterKeys } from './letter-keys.ts'
 import PlanSheet from './sheet/PlanSheet.vue'
 import { useClipboard } from './use-clipboard.ts'
 import { usePlan } from './use-plan.ts'
-
-// What is seldom seen comes when it is wanted.
-const ConflictDialog = defineAsyncComponent(() => import('./ConflictDialog.vue'))
-const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
 
 const route = useRoute()
 const router = useRouter()

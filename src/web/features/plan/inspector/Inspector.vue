@@ -4,38 +4,29 @@ import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useTimeoutFn } from '@vueuse/core'
 import { practisedIn } from '#core/cautions'
 import { usePlan } from '../use-plan.ts'
+import AroundPanel from './AroundPanel.vue'
+import BreathPanel from './BreathPanel.vue'
+import ClosingPanel from './ClosingPanel.vue'
+import HoldPanel from './HoldPanel.vue'
+import MovementPanel from './MovementPanel.vue'
+import RestPanel from './RestPanel.vue'
 import SessionPanel from './SessionPanel.vue'
+import SeveralPanel from './SeveralPanel.vue'
+import TalkPanel from './TalkPanel.vue'
 
 /** The cautions come on demand: their texts are many and the first look at a plan does not need them. */
 const CautionList = defineAsyncComponent(() => import('#web/shared/cautions/CautionList.vue'))
 
 const { document, chosenIds, chosenSpan, nameOf, remove, duplicate, moveBy } = usePlan()
 
-// The panels come when a block is first chosen, or a little after the plan is there: its first look is lighter.
-const load = {
-  talk: () => import('./TalkPanel.vue'),
-  hold: () => import('./HoldPanel.vue'),
-  movement: () => import('./MovementPanel.vue'),
-  breath: () => import('./BreathPanel.vue'),
-  rest: () => import('./RestPanel.vue'),
-  closing: () => import('./ClosingPanel.vue'),
-}
-const loadAround = () => import('./AroundPanel.vue')
-const loadSeveral = () => import('./SeveralPanel.vue')
 const panels = {
-  talk: defineAsyncComponent(load.talk),
-  hold: defineAsyncComponent(load.hold),
-  movement: defineAsyncComponent(load.movement),
-  breath: defineAsyncComponent(load.breath),
-  rest: defineAsyncComponent(load.rest),
-  closing: defineAsyncComponent(load.closing),
+  talk: TalkPanel,
+  hold: HoldPanel,
+  movement: MovementPanel,
+  breath: BreathPanel,
+  rest: RestPanel,
+  closing: ClosingPanel,
 }
-const AroundPanel = defineAsyncComponent(loadAround)
-const SeveralPanel = defineAsyncComponent(loadSeveral)
-const aheadMs = 1500
-useTimeoutFn(() => {
-  for (const ahead of [...Object.values(load), loadAround, loadSeveral]) void ahead()
-}, aheadMs)
 
 /** While the choice walks on from block to block only the name follows it; the panel comes when it rests. */
 const restsAfterMs = 100
