@@ -1,0 +1,69 @@
+import type { Person } from '#model/person'
+import { screen } from '#core/cautions'
+import { beginLead, leadPlan, soundsDue } from '#core/lead'
+import { compileTimeline, segmentAt } from '#core/timeline'
+import { orThrow } from '#core/result'
+import { cautionBook } from '#library/cautions/book'
+import { conditions } from '#library/cautions/conditions'
+import { firstCeilingS } from '#library/cautions/register'
+import { shippedCatalog } from '#library/shipped'
+import { benchSession } from '#testing/bench-session'
+import { aHold, aSession } from '#testing/sessions'
+import { makeBellSchedule } from '#web/shared/lead/bell-schedule.ts'
+import { ms, quantile, report, times } from './measure.ts'
+
+export function benchCore(): void {
+  const session = benchSession()
+  const timeline = orThrow(compileTimeline(session, shippedCatalog))
+  const phases = timeline.segments.filter(({ doing }) => doing.kind === 'breath').length
+  const size = `${String(session.blocks.length)} blocks, ${String(Math.round(timeline.totalMs / 60_000))} min, ${String(phases)} breath phases`
+  report(`compile (${size})`, `median ${ms(quantile(times(400, () => compileTimeline(session, shippedCatalog)), 0.5))}`, '< 2 ms')
+  const lookUps = times(200, () => {
+    for (let at = 0; at < 1000; at += 1) segmentAt(timeline, (timeline.totalMs * at) / 1000)
+  })
+  report(`segmentAt (${String(timeline.segments.length)} segments), 1000 instants`, `median ${ms(quantile(lookUps, 0.5))}`, '—')
+}
+
+/** Twenty holds for thirty people with three conditions each. */
+export function benchScreening(): void {
+  const poses = [...shippedCatalog.poses.keys()].slice(0, 20)
+  const session = aSession(poses.map((id) => aHold(id)))
+  const people = Array.from({ length: 30 }, (_, index): Person => ({
+    id: `person-${String(index)}`,
+    name: 'Somebody',
+    level: 'regular',
+    consents: [],
+    conditions: [0, 1, 2].map((more) => ({
+      id: conditions[(index * 3 + more) % conditions.length]?.id ?? 'knee',
+      severe: more === 2 ? 'yes' : 'no',
+      askedOn: '2026-01-01',
+    })),
+  }))
+  const books = { catalog: shippedCatalog, book: cautionBook, ceilingS: firstCeilingS }
+  const { entries } = orThrow(screen(session, people, books))
+  const taken = times(60, () => screen(session, people, books))
+  report(`screen (20 holds, 30 people, ${String(entries.length)} entries)`, `median ${ms(quantile(taken, 0.5))}`, '< 10 ms')
+}
+
+/** Every sound of the class handed to a port that notes it, against its compiled instant. */
+export function benchBells(): void {
+  const timeline = orThrow(compileTimeline(benchSession(), shippedCatalog))
+  const plan = leadPlan(timeline, {})
+  const due = soundsDue(plan, beginLead(plan))
+  const whens: number[] = []
+  const bells = makeBellSchedule({
+    now: () => 12.5,
+    isRunning: () => true,
+    resume: () => Promise.resolve(),
+    schedule: (_sound, when) => whens.push(when),
+    cancel: () => undefined,
+  })
+  const startMs = performance.now()
+  bells.replace(due, 0)
+  const tookMs = performance.now() - startMs
+  const worstMs = Math.max(...due.map(({ atMs }, index) => Math.abs(((whens[index] ?? NaN) - 12.5) * 1000 - atMs)))
+  const minutes = String(Math.round(plan.totalMs / 60_000))
+  report(`bells, ${String(due.length)} sounds over ${minutes} min, against the compiled instant`, `worst ${worstMs.toFixed(6)} ms`, '< 1 audio frame')
+  report('  handing all of them over', ms(tookMs), '—')
+}
+
