@@ -119,14 +119,15 @@ const closings = fc.record(
 export function sessions(most = 8): fc.Arbitrary<Session> {
   return fc
     .tuple(
-      fc.array(anyBlock, { maxLength: most }),
+      fc.array(fc.tuple(anyBlock, fc.constantFrom(undefined, 'must' as const, 'rather' as const, 'may' as const)), { maxLength: most }),
       fc.option(closings),
       oneOf(schools),
       fc.constantFrom('restorative' as const, 'yin' as const, 'breath' as const, 'mixed' as const),
       fc.constantFrom('new' as const, 'regular' as const, 'experienced' as const),
     )
     .map(([blocks, closing, schoolId, practice, level]) => {
-      const all = closing === null ? blocks : [...blocks, closing]
+      const usual = blocks.map(([block, priority]) => (priority ? { ...block, priority } : block))
+      const all = closing === null ? usual : [...usual, closing]
       const named = all.map((block, index): Block => ({ ...block, id: `block-${String(index)}` }))
       return aSession(named, { schoolId, practice, level })
     })

@@ -6,7 +6,7 @@ import type { Walk } from './walk.ts'
 import type { ResolvedClosing, Sourced } from './resolved.ts'
 
 /** First ceilings of the final rest by level, in seconds [cautions reference 2.1, final_rest]. */
-const finalRestCeilingS: Readonly<Record<Level, Seconds>> = { new: 480, regular: 720, experienced: 1200 }
+export const finalRestCeilingS: Readonly<Record<Level, Seconds>> = { new: 480, regular: 720, experienced: 1200 }
 const leastFinalRestS = 180
 
 /** Seconds of the coming up: 2:00 in all [decisions: the closing's least]. */

@@ -1,9 +1,9 @@
 import type { Block, BreathBlock, MovementBlock, RestBlock } from '#model/block'
-import type { BasePosition } from '#model/common'
 import type { Session } from '#model/session'
 import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
 import type { Catalog } from './catalog.ts'
+import { positionAfter } from './change-after.ts'
 import { resolveClosing } from './resolve-closing.ts'
 import { resolveHold } from './resolve-hold.ts'
 import type { Resolved, Sourced } from './resolved.ts'
@@ -30,18 +30,8 @@ export function resolveSession(session: Session, catalog: Catalog): Result<reado
 }
 
 function after(walk: Walk, done: Resolved): Walk {
-  if (done.kind === 'talk') return walk
-  if (done.kind !== 'hold') return { ...walk, position: leavesIn(done) }
-  return {
-    ...walk,
-    position: done.pose.base.leave,
-    sided: walk.sided + (done.sides.length > 1 ? 1 : 0),
-  }
-}
-
-function leavesIn(done: Exclude<Resolved, { kind: 'talk' | 'hold' }>): BasePosition {
-  if (done.kind === 'movement') return done.movement.base.leave
-  return done.kind === 'closing' ? 'seated' : done.toPosition
+  const sided = walk.sided + (done.kind === 'hold' && done.sides.length > 1 ? 1 : 0)
+  return { ...walk, position: positionAfter(done, walk.position), sided }
 }
 
 function resolveBlock(block: Block, index: number, walk: Walk): Result<Resolved> {

@@ -1,0 +1,113 @@
+import type { Session } from '#model/session'
+import { mapResult } from '#core/result'
+import type { Result } from '#core/result'
+import { orderEdits, resolveSession } from '#core/session'
+import type { Catalog, Edit } from '#core/session'
+import type { Seconds } from '#core/units'
+import { exactOrder, mostFreeBlocks } from './exact-order.ts'
+import { leastChangeS } from './order-bound.ts'
+import { costOf, positionCosts, rankOf } from './order-costs.ts'
+import type { OrderCosts, PairCost } from './order-costs.ts'
+import { precedenceOf } from './precedence.ts'
+import type { Precedence } from './precedence.ts'
+
+/** An order to think about; nothing is changed before the teacher takes it. */
+export interface OrderSuggestion {
+  /** Ids of all blocks in the order suggested; that of the session where there is nothing better. */
+  readonly order: readonly string[]
+  readonly edits: readonly Edit[]
+  readonly now: PairCost
+  readonly then: PairCost
+  /** Whether no better order exists under the same rules. */
+  readonly isBest: boolean
+  /** No order has changes of less than this. */
+  readonly boundS: Seconds
+}
+
+/**
+ * The order with the least change time, then the fewest changes of base position, then the fewest trips, then
+ * the fewest moved blocks, that keeps fixed blocks and precedence. Exact up to twelve free blocks, beyond that
+ * by improving windows and single moves until neither helps. Props are not counted until costs know of them.
+ * Refuses what `resolveSession` refuses.
+ */
+export function betterOrder(session: Session, catalog: Catalog): Result<OrderSuggestion> {
+  return mapResult(resolveSession(session, catalog), (blocks) => {
+    const costs = positionCosts(blocks, catalog.changes)
+    const precedence = precedenceOf(blocks)
+    const planned = blocks.map((_, at) => at)
+    const free = planned.filter((block) => !precedence.isFixed(block))
+    const isBest = free.length <= mostFreeBlocks
+    const order = isBest ? exactOrder(planned, new Set(free), precedence, costs) : improved(planned, free, precedence, costs)
+    const ids = order.map((at) => blocks[at]?.block.id ?? '')
+    const then = costOf(order, costs)
+    return {
+      order: ids,
+      edits: orderEdits(session, ids),
+      now: costOf(planned, costs),
+      then,
+      isBest,
+      boundS: isBest ? then.changeS : leastChangeS(planned, costs),
+    }
+  })
+}
+
+/** Free blocks looked at together; each window is brought into its best order. */
+const windowBlocks = 9
+
+/** Better and better by windows and single moves, from the order planned, until neither helps. */
+function improved(planned: readonly number[], free: readonly number[], precedence: Precedence, costs: OrderCosts): number[] {
+  const rank = (order: readonly number[]) => rankOf(costOf(order, costs))
+  let best = [...planned]
+  for (;;) {
+    const before = rank(best)
+    best = byWindows(best, free.length, precedence, costs)
+    best = byMoves(best, precedence, costs)
+    if (rank(best) >= before) return best
+  }
+}
+
+function byWindows(order: readonly number[], freeCount: number, precedence: Precedence, costs: OrderCosts): number[] {
+  let best = [...order]
+  for (let from = 0; from < freeCount; from += Math.floor(windowBlocks / 2)) {
+    const free = best.filter((block) => !precedence.isFixed(block))
+    best = exactOrder(best, new Set(free.slice(from, from + windowBlocks)), precedence, costs)
+  }
+  return best
+}
+
+/** The best single move of a free block to another free place, again and again. */
+function byMoves(order: readonly number[], precedence: Precedence, costs: OrderCosts): number[] {
+  let best = [...order]
+  for (;;) {
+    const bestRank = rankOf(costOf(best, costs))
+    const better = singleMoves(best, precedence)
+      .filter((other) => keeps(other, precedence))
+      .map((other) => ({ other, rank: rankOf(costOf(other, costs)) }))
+      .reduce<{ other: number[]; rank: number } | undefined>((a, b) => (b.rank < (a?.rank ?? bestRank) ? b : a), undefined)
+    if (!better) return best
+    best = better.other
+  }
+}
+
+function singleMoves(order: readonly number[], { isFixed }: Precedence): number[][] {
+  const free = order.filter((block) => !isFixed(block))
+  return free.flatMap((_, from) =>
+    free.flatMap((__, to) => {
+      if (from === to) return []
+      const moved = free.toSpliced(from, 1).toSpliced(to, 0, free[from] ?? 0)
+      return [order.map((block) => (isFixed(block) ? block : (moved.shift() ?? block)))]
+    }),
+  )
+}
+
+/** Whether an order keeps the precedence. */
+export function keeps(order: readonly number[], { before, anyBefore, followedBy }: Precedence): boolean {
+  const place = new Map(order.map((block, at) => [block, at]))
+  const placeOf = (block: number) => place.get(block) ?? -1
+  return order.every(
+    (block, at) =>
+      (before[block] ?? []).every((other) => placeOf(other) < at) &&
+      (anyBefore[block] ?? []).every((group) => group.some((other) => placeOf(other) < at)) &&
+      (followedBy.get(block) === undefined || order[at + 1] === followedBy.get(block)),
+  )
+}

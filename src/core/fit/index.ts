@@ -1,0 +1,8 @@
+export { betterOrder } from './better-order.ts'
+export type { OrderSuggestion } from './better-order.ts'
+export { shorterAndFewer } from './both.ts'
+export type { BothWanted } from './both.ts'
+export { fewerBlocks } from './fewer.ts'
+export type { AtFloor, Fit } from './fit.ts'
+export { stretchToLength } from './stretch.ts'
+export type { CeilingOf, LeastShare } from './terms.ts'
