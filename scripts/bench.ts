@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { startServer } from '#server/start'
 import { benchBells, benchCore, benchScreening } from './bench/core.ts'
+import { benchFits } from './bench/fits.ts'
 import { benchList, benchLoad, benchPage, benchReload, fill } from './bench/pages.ts'
 import { ensureChromium } from './shared/chromium.ts'
 import { buildPages, pagesFolder } from './shared/pages.ts'
@@ -29,7 +30,7 @@ function benchTheCore(): void {
   benchBells()
 }
 
-const parts: Readonly<Record<string, () => void | Promise<void>>> = { core: benchTheCore, pages: benchPages }
+const parts: Readonly<Record<string, () => void | Promise<void>>> = { core: benchTheCore, fits: benchFits, pages: benchPages }
 
 /** All parts, or those named: `npm run bench -- core`. */
 runScript(async () => {

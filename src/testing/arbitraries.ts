@@ -132,3 +132,13 @@ export function sessions(most = 8): fc.Arbitrary<Session> {
       return aSession(named, { schoolId, practice, level })
     })
 }
+
+/** Poses of which some are counterposes of others, so that links between blocks are common. */
+const linkedPoseIds = ['long-leg-fold', 'heart-over-a-roll', 'wide-knee-fold', 'sphinx', 'deer', 'calves-on-a-chair']
+
+/** Sessions whose holds often counter each other. */
+export const linkedSessions = (most = 8): fc.Arbitrary<Session> =>
+  fc.tuple(sessions(most), fc.infiniteStream(fc.constantFrom(...linkedPoseIds))).map(([session, poseIds]) => ({
+    ...session,
+    blocks: session.blocks.map((block) => (block.kind === 'hold' ? { ...block, poseId: String(poseIds.next().value) } : block)),
+  }))

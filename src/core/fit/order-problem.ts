@@ -1,0 +1,113 @@
+import { rankOf } from './order-costs.ts'
+import type { OrderCosts } from './order-costs.ts'
+import type { Precedence } from './precedence.ts'
+
+/** Blocks that move together: one, or one with the counterposes that follow it at once. */
+type Unit = readonly number[]
+
+/** A set of units as bits. */
+export type Placed = number
+
+/** The search for an order: units to be placed one after the other, among the blocks that stay where they are. */
+export interface OrderProblem {
+  readonly units: readonly Unit[]
+  /** Whether a unit may come next when these are placed. */
+  readonly mayFollow: (placed: Placed, unit: number) => boolean
+  /** Rank of the cost of a unit after another (`units.length`: after none), fixed blocks between them included. */
+  readonly cost: (placed: Placed, last: number, unit: number) => number
+  /** Rank of the cost of the fixed blocks after the last unit. */
+  readonly endCost: (last: number) => number
+}
+
+export const bitOf = (unit: number): Placed => 2 ** unit
+
+/** The problem of bringing those blocks of `order` that may move into another order among their own places. */
+export function orderProblem(order: readonly number[], mayMove: ReadonlySet<number>, precedence: Precedence, costs: OrderCosts): OrderProblem {
+  const units = unitsOf(order, mayMove, precedence.followedBy)
+  const gaps = gapsOf(order, mayMove)
+  const sizes = sizesOf(units)
+  const through = walkOf(costs)
+  const nowhere = units.length
+  const leaves = units.map((unit) => through(unit, undefined).at)
+  const endsAt = through(gaps.flat(), undefined).at
+
+  /** Costs by number of blocks placed, last unit and unit: they are asked for again and again. */
+  const known = new Float64Array(gaps.length * (nowhere + 1) * nowhere).fill(-1)
+  const cost = (placed: Placed, last: number, unit: number): number => {
+    const size = sizes[placed] ?? 0
+    const key = (size * (nowhere + 1) + last) * nowhere + unit
+    const found = known[key] ?? -1
+    if (found >= 0) return found
+    const between = through(gaps[size] ?? [], last === nowhere ? undefined : leaves[last])
+    const rank = between.rank + through(units[unit] ?? [], between.at).rank
+    known[key] = rank
+    return rank
+  }
+  const rules = rulesOf(units, precedence)
+  const isUnbroken = (from: number, length: number) => gaps.slice(from + 1, from + length).every((gap) => gap.length === 0)
+  return {
+    units,
+    cost,
+    mayFollow: (placed, unit) => rules(placed, unit) && ((units[unit]?.length ?? 0) < 2 || isUnbroken(sizes[placed] ?? 0, units[unit]?.length ?? 0)),
+    endCost: (last) => through(gaps.at(-1) ?? [], last === nowhere ? endsAt : leaves[last]).rank,
+  }
+}
+
+/** The free blocks in their order, each with those that have to follow it at once. */
+function unitsOf(order: readonly number[], mayMove: ReadonlySet<number>, followedBy: ReadonlyMap<number, number>): Unit[] {
+  const units: number[][] = []
+  order.forEach((block, at) => {
+    if (!mayMove.has(block)) return
+    const former = order[at - 1]
+    const unit = units.at(-1)
+    if (unit && former !== undefined && unit.at(-1) === former && followedBy.get(former) === block) unit.push(block)
+    else units.push([block])
+  })
+  return units
+}
+
+/** The fixed blocks before each free place, and after the last. */
+function gapsOf(order: readonly number[], mayMove: ReadonlySet<number>): number[][] {
+  const gaps: number[][] = [[]]
+  for (const block of order) {
+    if (mayMove.has(block)) gaps.push([])
+    else gaps.at(-1)?.push(block)
+  }
+  return gaps
+}
+
+/** How many blocks each set of units has. */
+function sizesOf(units: readonly Unit[]): Uint8Array {
+  const sizes = new Uint8Array(2 ** units.length)
+  for (let placed = 1; placed < sizes.length; placed += 1) {
+    const lowest = 31 - Math.clz32(placed & -placed)
+    sizes[placed] = (sizes[placed & (placed - 1)] ?? 0) + (units[lowest]?.length ?? 0)
+  }
+  return sizes
+}
+
+/** Blocks one after the other from where people are: the rank of their cost, and where people are then. */
+const walkOf = (costs: OrderCosts) => (blocks: readonly number[], from: number | undefined) => {
+  let [rank, at] = [0, from]
+  for (const block of blocks) {
+    rank += rankOf(costs.of(at, block))
+    at = costs.after(at, block)
+  }
+  return { rank, at }
+}
+
+/** Precedence as bits: what has to be placed before a unit, and the groups of which one has to be. */
+function rulesOf(units: readonly Unit[], { before, anyBefore }: Precedence): (placed: Placed, unit: number) => boolean {
+  const unitOf = new Map(units.flatMap((unit, at) => unit.map((block) => [block, at] as const)))
+  const maskOf = (blocks: readonly number[]): Placed =>
+    blocks.reduce((mask, block) => {
+      const unit = unitOf.get(block)
+      return unit === undefined ? mask : mask | bitOf(unit)
+    }, 0)
+  const needs = units.map((unit, at) => maskOf(unit.flatMap((block) => before[block] ?? [])) & ~bitOf(at))
+  // A group with a block that does not move here is warmed by it already.
+  const isOpen = (group: readonly number[], unit: Unit) => group.every((block) => unitOf.has(block) && !unit.includes(block))
+  const needsAny = units.map((unit) => unit.flatMap((block) => (anyBefore[block] ?? []).filter((group) => isOpen(group, unit)).map(maskOf)))
+  return (placed, unit) =>
+    (placed & bitOf(unit)) === 0 && ((needs[unit] ?? 0) & ~placed) === 0 && (needsAny[unit] ?? []).every((mask) => (mask & placed) !== 0)
+}
