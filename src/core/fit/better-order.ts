@@ -70,9 +70,18 @@ function byWindows(order: readonly number[], freeCount: number, precedence: Prec
   let best = [...order]
   for (let from = 0; from < freeCount; from += Math.floor(windowBlocks / 2)) {
     const free = best.filter((block) => !precedence.isFixed(block))
-    best = exactOrder(best, new Set(free.slice(from, from + windowBlocks)), precedence, costs)
+    best = exactOrder(best, new Set(whole(free, from, from + windowBlocks, precedence)), precedence, costs)
   }
   return best
+}
+
+/** The free blocks of a window, without those at its edges whose counterpose or countered pose lies outside. */
+function whole(free: readonly number[], from: number, to: number, { followedBy }: Precedence): number[] {
+  const follows = (at: number) => followedBy.get(free[at - 1] ?? -1) === free[at]
+  let [first, end] = [from, Math.min(to, free.length)]
+  while (first < end && follows(first)) first += 1
+  while (end > first && end < free.length && follows(end)) end -= 1
+  return free.slice(first, end)
 }
 
 /** The best single move of a free block to another free place, again and again. */
