@@ -56,6 +56,19 @@ const pictures: readonly Picture[] = [
       await page.getByRole('link', { name: 'Deer', exact: true }).click()
     },
   },
+  {
+    name: 'fits',
+    path: 'plan/thursday-slow-hour',
+    act: async (page) => {
+      const length = page.getByRole('textbox', { name: 'Length to fill' })
+      await length.fill('45')
+      await length.press('Enter')
+      await page.getByRole('button', { name: 'Fit', exact: true }).click()
+      await page.getByText(/^drops /).last().waitFor()
+      // The picture leaves the session as the others find it.
+      await page.getByText(/holds .* shorter/).first().waitFor()
+    },
+  },
   { name: 'sessions', path: 'sessions' },
   { name: 'journal', path: 'journal' },
   { name: 'led-class', path: 'journal/thursday-4-weeks-ago' },

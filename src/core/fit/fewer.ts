@@ -9,7 +9,7 @@ import { bestSubset } from './best-subset.ts'
 import { candidatesOf } from './candidates.ts'
 import type { Candidate } from './candidates.ts'
 import { fitOf } from './fit.ts'
-import type { Fit } from './fit.ts'
+import type { AtFloor, Fit } from './fit.ts'
 
 /**
  * The session with its holds as written and only those blocks that fit: what must stay, then the most worth
@@ -20,7 +20,7 @@ export function fewerBlocks(session: Session, catalog: Catalog, keepTargets: rea
   return mapResult(compileTimeline(session, catalog), (timeline) => {
     const candidates = candidatesOf(timeline, catalog.changes)
     const { kept, missed } = keptOf(candidates, session, keepTargets)
-    return fitOf(session, droppingEdits(session, kept), catalog, { inTheWay: mustOf(timeline, candidates), missed })
+    return fitOf(session, droppingEdits(session, kept), catalog, { inTheWay: stayingOf(timeline, kept), missed })
   })
 }
 
@@ -55,8 +55,7 @@ function leastKept(candidates: readonly Candidate[]): number[] {
 export const droppingEdits = (session: Session, kept: ReadonlySet<number>): Edit[] =>
   session.blocks.flatMap(({ id }, index): Edit[] => (kept.has(index) ? [] : [{ type: 'remove', id }]))
 
-function mustOf({ blocks }: Timeline, candidates: readonly Candidate[]) {
-  return blocks.flatMap(({ block, startMs, endMs }, index) =>
-    candidates[index]?.must ? [{ blockId: block.block.id, floorS: Math.ceil((endMs - startMs) / 1000) }] : [],
+const stayingOf = ({ blocks }: Timeline, kept: ReadonlySet<number>): AtFloor[] =>
+  blocks.flatMap(({ block, startMs, endMs }, index) =>
+    kept.has(index) ? [{ blockId: block.block.id, of: 'block', leastS: Math.ceil((endMs - startMs) / 1000) } as const] : [],
   )
-}

@@ -8,10 +8,11 @@ import type { Timeline } from '#core/timeline'
 import { orThrow } from '#core/result'
 import type { Milliseconds, Seconds } from '#core/units'
 
-/** Something that stands in the way of the wanted length: a hold or the final rest at its floor. */
+/** Something that stands in the way of the wanted length: a side of a hold or the final rest at its least, or a whole block that must stay. */
 export interface AtFloor {
   readonly blockId: string
-  readonly floorS: Seconds
+  readonly of: 'side' | 'final rest' | 'block'
+  readonly leastS: Seconds
 }
 
 /** What a fit comes to. The session is the one it was given when nothing changes. */

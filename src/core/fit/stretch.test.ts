@@ -53,9 +53,9 @@ describe('shorter holds', () => {
     const fit = stretch({ ...two(180, 240), lengthS: 300 })
     expect(fit.overMs).toBe(60_000)
     expect(fit.inTheWay).toEqual([
-      { blockId: 'sphinx', floorS: 60 },
-      { blockId: 'wide-knee-fold', floorS: 120 },
-      { blockId: 'closing', floorS: 180 },
+      { blockId: 'sphinx', of: 'side', leastS: 60 },
+      { blockId: 'wide-knee-fold', of: 'side', leastS: 120 },
+      { blockId: 'closing', of: 'final rest', leastS: 180 },
     ])
   })
 

@@ -80,13 +80,12 @@ function shorter(terms: readonly HoldTerms[], finalRest: FinalRestTerms | undefi
   }
   // What was shortened too much goes to the final rest; what is still too long is taken from it.
   const finalRestS = finalRest && Math.max(finalRest.floorS, finalRest.plannedS + finalRest.dueS - leftS)
-  const atFloor = terms.map(({ resolved, sides }) => ({ blockId: resolved.block.id, floorS: Math.max(...sides.map(({ floorS }) => floorS)) }))
-  return {
-    holds,
-    afterRests: [],
-    finalRestS,
-    inTheWay: [...atFloor, ...(finalRest ? [{ blockId: finalRest.id, floorS: finalRest.floorS }] : [])],
-  }
+  const atFloor = terms.map(({ resolved, sides }, at): AtFloor => {
+    const leastS = Math.max(...(holds[at] ?? sides.map(({ plannedS }) => plannedS)))
+    return { blockId: resolved.block.id, of: 'side', leastS }
+  })
+  const lastAtFloor = finalRest ? [{ blockId: finalRest.id, of: 'final rest', leastS: finalRest.floorS } as const] : []
+  return { holds, afterRests: [], finalRestS, inTheWay: [...atFloor, ...lastAtFloor] }
 }
 
 function longer(terms: readonly HoldTerms[], finalRest: FinalRestTerms | undefined, spareS: Seconds): Plan {

@@ -6,8 +6,13 @@ import dialog from '@primeuix/themes/aura/dialog'
 import inputnumber from '@primeuix/themes/aura/inputnumber'
 import inputtext from '@primeuix/themes/aura/inputtext'
 import menu from '@primeuix/themes/aura/menu'
+import multiselect from '@primeuix/themes/aura/multiselect'
+import progressbar from '@primeuix/themes/aura/progressbar'
 import select from '@primeuix/themes/aura/select'
+import selectbutton from '@primeuix/themes/aura/selectbutton'
+import slider from '@primeuix/themes/aura/slider'
 import textarea from '@primeuix/themes/aura/textarea'
+import togglebutton from '@primeuix/themes/aura/togglebutton'
 
 const ink = {
   50: '#edf1ec',
@@ -25,7 +30,7 @@ const ink = {
 
 /** PrimeVue's styled mode on Zovrin's tokens, with only the components that are used. */
 const preset = definePreset(
-  { ...base, components: { button, checkbox, dialog, inputnumber, inputtext, menu, select, textarea } },
+  { ...base, components: { button, checkbox, dialog, inputnumber, inputtext, menu, multiselect, progressbar, select, selectbutton, slider, textarea, togglebutton } },
   {
     semantic: {
       primary: ink,

@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { formatDuration, formatMs } from '#core/units'
+import { fitShown } from './fits/fit-shown.ts'
 import { gaugeOf } from './gauge.ts'
 import { usePlan } from './use-plan.ts'
 
@@ -39,6 +40,7 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
         <u v-if="gauge.wantedPercent < 100" :style="{ left: `${gauge.wantedPercent}%` }" />
       </div>
     </div>
+    <Button v-if="document.blocks.length > 0" class="fit" text label="Fit" title="Make it fit (F)" @click="fitShown = true" />
     <RouterLink v-if="document.blocks.length > 0" class="lead" :to="{ name: 'lead', params: { id: document.id } }">Lead</RouterLink>
   </template>
 </template>
@@ -59,11 +61,18 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
   display: flex;
 }
 .steps :deep(.p-button) {
-  color: #edf1ec;
   padding: 6px;
   width: 34px;
   height: 34px;
 }
+.steps :deep(.p-button),
+.fit {
+  color: #edf1ec !important;
+}
+.fit {
+  padding: 6px 10px;
+}
+.fit:hover,
 .steps :deep(.p-button:not(:disabled):hover) {
   background: #33443f;
   color: #fff;

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { tallyTimeline } from '#core/timeline'
 import { formatDuration, formatMs, wholeSeconds } from '#core/units'
+import { fitShown } from './fits/fit-shown.ts'
 import { evennessWords } from './gauge.ts'
 import { usePlan } from './use-plan.ts'
 
@@ -13,7 +14,7 @@ const overS = computed(() => wholeSeconds(timeline.value?.totalMs ?? 0) - (docum
 
 <template>
   <template v-if="document && tally">
-    <span v-if="overS > 0" class="over" data-testid="over"><i aria-hidden="true" />Does not fit: {{ formatDuration(overS) }} over {{ formatDuration(document.lengthS) }}</span>
+    <button v-if="overS > 0" type="button" class="over" data-testid="over" title="Make it fit (F)" @click="fitShown = true"><i aria-hidden="true" />Does not fit: {{ formatDuration(overS) }} over {{ formatDuration(document.lengthS) }}</button>
     <span class="advice">Zovrin gives no medical advice: a doctor or licensed therapist decides.</span>
     <span class="grow" />
     <span v-if="tally.leftMs + tally.rightMs > 0" class="sides" data-testid="sides">Left {{ formatMs(tally.leftMs) }} · Right {{ formatMs(tally.rightMs) }} · {{ evennessWords(tally.leftMs, tally.rightMs) }}</span>
@@ -23,8 +24,17 @@ const overS = computed(() => wholeSeconds(timeline.value?.totalMs ?? 0) - (docum
 
 <style scoped>
 .over {
+  padding: 2px 4px;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
   font-weight: 650;
   white-space: nowrap;
+  cursor: pointer;
+}
+.over:hover {
+  text-decoration: underline;
 }
 .over i {
   display: inline-block;

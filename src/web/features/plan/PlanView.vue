@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { ref, useTemplateRef, watch } from 'vue'
+import { defineAsyncComponent, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { useEventListener, useMediaQuery } from '@vueuse/core'
+import { useEventListener, useMediaQuery, useTimeoutFn } from '@vueuse/core'
 import ConflictDialog from './ConflictDialog.vue'
+import { fitShown } from './fits/fit-shown.ts'
 import Inspector from './inspector/Inspector.vue'
 import KeysDialog from './KeysDialog.vue'
 import Shelf from './shelf/Shelf.vue'
@@ -18,6 +19,10 @@ const router = useRouter()
 const { store, chosenId, told, undo, redo } = usePlan()
 const shelf = useTemplateRef('shelf')
 const spine = useTemplateRef('spine')
+/** Not needed for the first look; fetched right after it, so that it is there when the server is not. */
+const fetchFits = () => import('./fits/FitDialog.vue')
+const FitDialog = defineAsyncComponent(fetchFits)
+useTimeoutFn(fetchFits, 800)
 const keysShown = ref(false)
 const drawerOpen = ref(false)
 const letterKeys = useLetterKeys()
@@ -31,6 +36,12 @@ watch(
   (id) => void store.open(id),
   { immediate: true },
 )
+// Back on the spine, where the next key belongs.
+watch(fitShown, async (isShown) => {
+  if (isShown) return
+  await nextTick()
+  spine.value?.focus()
+})
 watch(chosenId, (id) => {
   drawerOpen.value = id !== undefined
 })
@@ -64,7 +75,7 @@ function isTyping(target: EventTarget | null): boolean {
   <PlanSheet v-if="printing && store.document && store.timeline" :session="store.document" :timeline="store.timeline" />
   <div v-if="store.document" v-show="!printing" class="plan" :class="{ narrow }">
     <Shelf ref="shelf" @added="spine?.focus()" />
-    <Spine ref="spine" @find="shelf?.focusFind()" @keys="keysShown = true" @lead="goLead" />
+    <Spine ref="spine" @find="shelf?.focusFind()" @keys="keysShown = true" @lead="goLead" @fit="fitShown = true" />
     <aside v-show="!narrow || drawerOpen" class="pane" aria-label="The chosen block">
       <Button v-if="narrow" class="close" text severity="secondary" icon="pi pi-times" aria-label="Close" @click="drawerOpen = false" />
       <Inspector />
@@ -72,6 +83,7 @@ function isTyping(target: EventTarget | null): boolean {
     <Button v-if="narrow && !drawerOpen" class="open-drawer" severity="secondary" outlined label="Details" @click="drawerOpen = true" />
     <p class="visually-hidden" role="status" aria-live="polite">{{ told }}</p>
     <KeysDialog v-if="keysShown" v-model="keysShown" />
+    <FitDialog v-if="fitShown && store.document.blocks.length > 0" />
     <ConflictDialog v-if="store.conflict" />
   </div>
   <div v-else class="nothing">

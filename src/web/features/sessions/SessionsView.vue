@@ -4,7 +4,7 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Menu from 'primevue/menu'
 import Select from 'primevue/select'
-import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
+import { computed, defineAsyncComponent, nextTick, onMounted, ref, useTemplateRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { formatDuration } from '#core/units'
 import { templates } from '#library/templates'
@@ -34,6 +34,9 @@ const tabs: { value: Shown; words: string }[] = [
 const menu = useTemplateRef<{ toggle: (event: Event) => void }>('menu')
 const chosen = ref<SessionLine>()
 const renaming = ref<string>()
+/** Fetched when it is asked for. */
+const ChooseDialog = defineAsyncComponent(() => import('./ChooseDialog.vue'))
+const choosing = ref(false)
 const historyOf = ref<SessionLine>()
 const items = computed(() => {
   const line = chosen.value
@@ -97,6 +100,7 @@ const nothing = computed(() => {
         <span class="grow" />
         <input ref="file" class="visually-hidden" type="file" accept="application/json,.json" aria-label="File to import" tabindex="-1" @change="takeFile" />
         <Button severity="secondary" outlined label="Import" @click="file?.click()" />
+        <Button severity="secondary" outlined label="Choose one for me" @click="choosing = true" />
         <Button label="New session" icon="pi pi-plus" @click="sessions.begin" />
       </header>
       <div v-if="problems.length > 0" class="problem" role="alert"><p v-for="text in problems" :key="text">{{ text }}</p></div>
@@ -156,6 +160,7 @@ const nothing = computed(() => {
         </table>
       </template>
       <Menu ref="menu" :model="items" popup />
+      <ChooseDialog v-if="choosing" @close="choosing = false" @take="sessions.open" />
       <HistoryDialog v-if="historyOf" :id="historyOf.id" :name="historyOf.name" @close="historyOf = undefined" @brought-back="broughtBack(historyOf)" />
       <p class="schema">Sessions leave and come in as open JSON documents. <a href="/schemas/zovrin-session.schema.json" download>Their published schema</a></p>
     </div>

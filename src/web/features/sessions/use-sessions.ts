@@ -61,6 +61,7 @@ export function useSessions() {
   }
   const mendsOf = (problem: Problem): string[] => problem.refusals?.map(({ sentence }) => sentence) ?? [problem.detail]
 
+  /** Keeps a session that is complete, and goes to it in Plan. */
   async function open(session: Session): Promise<void> {
     if (settled(await createSession(session))) await router.push({ name: 'plan', params: { id: session.id } })
   }
@@ -141,7 +142,7 @@ export function useSessions() {
     await load()
   }
 
-  return { lines, state, shown, wanted, practice, found, counts, told, problems, load, begin, beginFrom, beginFromOwn, duplicate, rename, archive, makeTemplate, remove, exportOne, importFile }
+  return { lines, state, shown, wanted, practice, found, counts, told, problems, load, open, begin, beginFrom, beginFromOwn, duplicate, rename, archive, makeTemplate, remove, exportOne, importFile }
 }
 
 const counted = (count: number, word: string): string => `${String(count)} ${word}${count === 1 ? '' : 's'}`

@@ -35,7 +35,7 @@ export const saveSession = (session: Session, based: number, keepFormer?: 'confl
   })
 
 /** Puts a document into history: given up in a conflict, or as it stood before a class. */
-export const setAsideSession = (session: Session, based: number, reason: 'conflict' | 'lead') =>
+export const setAsideSession = (session: Session, based: number, reason: 'conflict' | 'lead' | 'fit' | 'version') =>
   ask<undefined>(`/sessions/${session.id}/history`, {
     method: 'POST',
     body: session,

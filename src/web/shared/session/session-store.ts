@@ -205,7 +205,7 @@ export const useSessionStore = defineStore('session', () => {
   }
 
   /** Keeps the session as it stands now in its history; with the server away there is nothing to keep. */
-  async function keepInHistory(reason: 'lead'): Promise<void> {
+  async function keepInHistory(reason: 'lead' | 'fit' | 'version'): Promise<void> {
     if (document.value) await setAsideSession(document.value, based, reason)
   }
 

@@ -9,6 +9,7 @@ import BreathPanel from './BreathPanel.vue'
 import ClosingPanel from './ClosingPanel.vue'
 import HoldPanel from './HoldPanel.vue'
 import MovementPanel from './MovementPanel.vue'
+import PriorityPart from './PriorityPart.vue'
 import RestPanel from './RestPanel.vue'
 import SessionPanel from './SessionPanel.vue'
 import SeveralPanel from './SeveralPanel.vue'
@@ -55,6 +56,7 @@ const isLast = computed(() => {
       <template #cautions><CautionList v-if="practised" :practised="practised" /></template>
       <AroundPanel v-if="resolved.kind !== 'talk'" :resolved="resolved" />
     </component>
+    <PriorityPart v-if="rested && resolved.kind !== 'closing'" :block="resolved.block" />
     <div v-if="rested" class="acts">
       <Button v-if="resolved.kind !== 'closing'" size="small" severity="secondary" outlined icon="pi pi-arrow-up" :disabled="isFirst" :aria-label="`Move ${nameOf(id)} up`" title="Move up (Alt + ↑)" @click="moveBy([id], -1)" />
       <Button v-if="resolved.kind !== 'closing'" size="small" severity="secondary" outlined icon="pi pi-arrow-down" :disabled="isLast" :aria-label="`Move ${nameOf(id)} down`" title="Move down (Alt + ↓)" @click="moveBy([id], 1)" />

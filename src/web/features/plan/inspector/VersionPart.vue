@@ -1,21 +1,27 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import Select from 'primevue/select'
 import { nanoid } from 'nanoid'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Session } from '#model/session'
+import type { Fit } from '#core/fit'
 import { compareSessions } from '#core/session'
 import { formatDuration, sessionLimits } from '#core/units'
 import { createSession, readSession } from '#web/shared/api/sessions.ts'
+import { useFit } from '#web/shared/fit/use-fit.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { differenceWords } from '#web/shared/session/difference-words.ts'
 import DurationField from '#web/shared/ui/DurationField.vue'
+import { fitShown } from '../fits/fit-shown.ts'
+import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
 
 /** Versions of a session at another length, linked to it; a version says what it changed. */
 const props = defineProps<{ session: Session }>()
 const router = useRouter()
 const own = useOwnStore()
+const { store, timeline } = usePlan()
 const wantedS = ref(props.session.lengthS > 1800 ? 1200 : 3600)
 const problem = ref('')
 const original = shallowRef<Session>()
@@ -35,13 +41,38 @@ watch(
 )
 const changes = computed(() => (original.value ? compareSessions(original.value, props.session).map((one) => differenceWords(one, own.catalog)) : []))
 
+const ways = [
+  { value: 'both', words: 'shorter holds, then fewer poses' },
+  { value: 'holds', words: 'shorter holds alone' },
+  { value: 'fewer', words: 'fewer poses alone' },
+] as const
+const way = ref<(typeof ways)[number]['value']>('both')
+/** How much shorter the holds of a version get before poses are dropped. */
+const leastShare = 0.8
+const isShorter = computed(() => wantedS.value * 1000 < (timeline.value?.totalMs ?? 0))
+
+const fits = { both: useFit('both'), holds: useFit('holds'), fewer: useFit('fewer') }
+/** What the document comes to at its new length; nothing where the fits cannot be had. */
+async function fitOf(session: Session): Promise<Fit | undefined> {
+  // A longer version has nothing to drop: its spare time is used.
+  const kind = isShorter.value ? way.value : 'holds'
+  const answer = await fits[kind].once({ session, keepTargets: [], leastShare })
+  return answer?.ok ? answer.value : undefined
+}
+
 async function make(): Promise<void> {
   const name = `${props.session.name.slice(0, 96)}, ${String(Math.round(wantedS.value / 60))} minutes`
   // Blocks keep their ids, so that the two can be held against each other.
-  const version: Session = { ...structuredClone(props.session), id: nanoid(), name, lengthS: wantedS.value, versionOf: { sessionId: props.session.id } }
+  await store.keepInHistory('version')
+  const copy: Session = { ...structuredClone(props.session), id: nanoid(), name, lengthS: wantedS.value, versionOf: { sessionId: props.session.id } }
+  const fit = await fitOf(copy)
+  const version = fit?.session ?? copy
   const reply = await createSession(version)
-  if (reply.kind === 'ok') await router.push({ name: 'plan', params: { id: version.id } })
-  else problem.value = reply.kind === 'away' ? 'Zovrin’s server does not answer, so no version was made. Start it and try again.' : reply.problem.detail
+  if (reply.kind === 'ok') {
+    await router.push({ name: 'plan', params: { id: version.id } })
+    // Where it still is too long, what stands in the way is shown at once.
+    fitShown.value = (fit?.overMs ?? 0) > 0
+  } else problem.value = reply.kind === 'away' ? 'Zovrin’s server does not answer, so no version was made. Start it and try again.' : reply.problem.detail
 }
 </script>
 
@@ -56,7 +87,8 @@ async function make(): Promise<void> {
       <DurationField label="Length of a new version" :seconds="wantedS" :limits="sessionLimits" @change="wantedS = $event" />
       <Button size="small" severity="secondary" outlined label="Make it" @click="make" />
     </div>
-    <p class="note">It begins as a copy with that length to fill; what to shorten or drop is yours to choose.</p>
+    <Select v-if="isShorter" class="way" aria-label="How the version gets shorter" fluid :model-value="way" :options="[...ways]" option-label="words" option-value="value" @update:model-value="way = $event" />
+    <p class="note">{{ isShorter ? 'It says what it changed; all of it can be undone there or fitted anew.' : 'The spare time goes to the final rest, the rests and the holds; the shelf has more to add.' }}</p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   </Part>
 </template>
@@ -69,6 +101,9 @@ async function make(): Promise<void> {
 }
 .changes li {
   padding: 1px 0;
+}
+.way {
+  margin-top: 8px;
 }
 .make {
   display: grid;

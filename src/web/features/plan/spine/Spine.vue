@@ -13,7 +13,7 @@ import SpineStem from './SpineStem.vue'
 import SpineWing from './SpineWing.vue'
 import { useDrop } from './use-drop.ts'
 
-const emit = defineEmits<{ find: []; keys: []; lead: [] }>()
+const emit = defineEmits<{ find: []; keys: []; lead: []; fit: [] }>()
 
 const plan = usePlan()
 const { document, timeline, chosenId } = plan
@@ -103,6 +103,9 @@ function onKey(event: KeyboardEvent): void {
       break
     case 'lead':
       emit('lead')
+      break
+    case 'fit':
+      emit('fit')
       break
     case 'keys':
       emit('keys')

@@ -16,6 +16,7 @@ export type SpineCommand =
   | 'scale'
   | 'keys'
   | 'lead'
+  | 'fit'
   | 'nothing chosen'
   | 'choose next too'
   | 'choose previous too'
@@ -44,6 +45,8 @@ const plain: Readonly<Record<string, SpineCommand>> = {
   D: 'duplicate',
   Delete: 'remove',
   Backspace: 'remove',
+  f: 'fit',
+  F: 'fit',
   l: 'lead',
   L: 'lead',
   z: 'scale',
@@ -82,6 +85,7 @@ export const keyList: readonly (readonly [keys: string, does: string])[] = [
   ['D', 'duplicate'],
   ['Delete', 'remove'],
   ['Ctrl + Z', 'undo; with Shift redo'],
+  ['F', 'make it fit'],
   ['L', 'lead'],
   ['Z', 'next scale'],
   ['Esc', 'choose nothing: the session itself'],

@@ -1,0 +1,38 @@
+import type { OwnThing } from '#model/own'
+import type { Target } from '#model/pose'
+import type { Session } from '#model/session'
+import { betterOrder, chooseSession, fewerBlocks, shorterAndFewer, stretchToLength } from '#core/fit'
+import type { ChooserWish, ChosenSession, Fit, OrderSuggestion } from '#core/fit'
+import type { Result } from '#core/result'
+import { withOwn } from '#core/session'
+import { firstCeilingS } from '#library/cautions/register'
+import { shippedCatalog } from '#library/shipped'
+
+/** What can be asked of the fits, and what comes of it. */
+export interface FitAsked {
+  /** By the holds alone: shorter or longer. */
+  holds: { readonly asks: { readonly session: Session }; readonly gives: Fit }
+  fewer: { readonly asks: { readonly session: Session; readonly keepTargets: readonly Target[] }; readonly gives: Fit }
+  both: { readonly asks: { readonly session: Session; readonly keepTargets: readonly Target[]; readonly leastShare: number }; readonly gives: Fit }
+  order: { readonly asks: { readonly session: Session }; readonly gives: OrderSuggestion }
+  choose: { readonly asks: { readonly wish: ChooserWish }; readonly gives: ChosenSession }
+}
+export type FitKind = keyof FitAsked
+export type FitQuestion = { [K in FitKind]: { readonly kind: K; readonly own: readonly OwnThing[] } & FitAsked[K]['asks'] }[FitKind]
+
+/** Answers a question; the own things stand before the shipped ones. */
+export function answerFit(question: FitQuestion): Result<FitAsked[FitKind]['gives']> {
+  const catalog = withOwn(shippedCatalog, question.own)
+  switch (question.kind) {
+    case 'holds':
+      return stretchToLength(question.session, catalog, firstCeilingS)
+    case 'fewer':
+      return fewerBlocks(question.session, catalog, question.keepTargets)
+    case 'both':
+      return shorterAndFewer(question.session, catalog, firstCeilingS, question)
+    case 'order':
+      return betterOrder(question.session, catalog)
+    case 'choose':
+      return chooseSession(question.wish, { catalog, ceilingOf: firstCeilingS })
+  }
+}
