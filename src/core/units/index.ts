@@ -5,3 +5,4 @@ export { parseDuration, holdLimits, sessionLimits, betweenLimits, blockLimits } 
 export type { DurationLimits } from './parse-duration.ts'
 export { sayableSeconds, stepUp, stepDown } from './hold-steps.ts'
 export { foldMarks } from './fold-marks.ts'
+export { paceLimits, secondsToSay, speakingSeconds, usualPace, wordCount } from './speaking.ts'

@@ -19,7 +19,19 @@ export const thursdaySlowHour: Session = {
       s: 180,
     },
     { kind: 'breath', id: 'even-breath', techniqueId: 'even-breath', amount: { sets: 1, roundsPerSet: 30 } },
-    { kind: 'hold', id: 'wide-knee-fold', poseId: 'wide-knee-fold', hold: { holdS: 240 } },
+    {
+      kind: 'hold',
+      id: 'wide-knee-fold',
+      poseId: 'wide-knee-fold',
+      hold: { holdS: 240 },
+      cues: [
+        // Written when the hold was still longer, as it happens to everybody: the findings say so.
+        { id: 'announce', at: { fromStartS: 5 }, text: 'Five minutes here' },
+        { id: 'belly', at: { fromStartS: 30 }, text: 'Let the belly hang between the thighs' },
+        { id: 'head', at: { share: 0.5 }, text: 'Turn the head to the other cheek' },
+        { id: 'last', at: { beforeEndS: 20 }, text: 'Twenty seconds more' },
+      ],
+    },
     { kind: 'hold', id: 'sphinx', poseId: 'sphinx', hold: { holdS: 180 } },
     {
       kind: 'hold',
@@ -27,6 +39,11 @@ export const thursdaySlowHour: Session = {
       poseId: 'figure-four-lying',
       hold: { holdS: 210 },
       times: { betweenSidesS: 6 },
+      cues: [
+        { id: 'hip', at: { fromStartS: 30 }, text: 'The left hip grows heavy' },
+        { id: 'breathe', at: { share: 0.5 }, text: 'Breathe into the {this} hip' },
+        { id: 'last', at: { beforeEndS: 20 }, text: 'Twenty seconds more', sound: { kind: 'wood', strokes: 1 } },
+      ],
     },
     {
       kind: 'hold',

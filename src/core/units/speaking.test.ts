@@ -1,4 +1,4 @@
-import { speakingSeconds, wordCount } from './speaking.ts'
+import { speakingSeconds, wordCount } from '#core/units'
 
 test.each([
   ['', 0, 0],
