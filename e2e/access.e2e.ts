@@ -78,3 +78,18 @@ test('axe finds nothing serious in the fits, the order and the choosing of a ses
   await expect(plan.getByRole('rowheader').first()).toBeVisible()
   expect(await serious(plan, '[role=dialog]')).toEqual([])
 })
+
+test('axe finds nothing serious in the findings, the balance and the comparison', async ({ plan }) => {
+  await plan.getByRole('button', { name: /to look at/ }).click()
+  await plan.getByRole('button', { name: /^Set aside: Says 5:00/ }).click()
+  expect(await serious(plan, 'section[aria-label=Findings]')).toEqual([])
+  await plan.getByRole('region', { name: 'Findings' }).getByRole('button', { name: 'Balance' }).click()
+  await expect(plan.getByRole('dialog').getByRole('img').first()).toBeVisible()
+  expect(await serious(plan, '[role=dialog]')).toEqual([])
+  await plan.getByRole('button', { name: 'Tables' }).click()
+  expect(await serious(plan, '[role=dialog]')).toEqual([])
+  await plan.keyboard.press('Escape')
+  await plan.getByRole('button', { name: 'Compare with another' }).click()
+  await expect(plan.getByRole('dialog')).toBeVisible()
+  expect(await serious(plan, '[role=dialog]')).toEqual([])
+})

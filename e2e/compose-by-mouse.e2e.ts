@@ -44,8 +44,8 @@ test('blocks are added, dragged in, dragged elsewhere, changed, duplicated and r
 
 test('talk, breath, rest and the closing are changed in the right pane', async ({ plan }) => {
   await plan.getByRole('option', { name: /Arrive/ }).click()
-  await plan.getByLabel('Time').fill('90s')
-  await plan.getByLabel('Time').press('Enter')
+  await plan.getByRole('textbox', { name: 'Time' }).fill('90s')
+  await plan.getByRole('textbox', { name: 'Time' }).press('Enter')
   await expect(plan.getByRole('option', { name: 'Arrive, 1:30' })).toBeAttached()
 
   await plan.getByRole('option', { name: /Even breath/ }).click()
@@ -66,5 +66,5 @@ test('what does not fit is said in the gauge and the foot line', async ({ plan }
   await plan.getByLabel('Length to fill').fill('45')
   await plan.getByLabel('Length to fill').press('Enter')
   await expect(plan.getByTestId('gauge')).toHaveText('58:48 of 45:00 · 13:48 over')
-  await expect(plan.getByTestId('over')).toHaveText('Does not fit: 13:48 over 45:00')
+  await expect(plan.getByTestId('first-finding')).toHaveText('Does not fit: 13:48 over 45:00')
 })

@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { formatDuration, formatMs } from '#core/units'
-import { fitShown } from './fits/fit-shown.ts'
+import { showFits } from './fits/fit-shown.ts'
 import { gaugeOf } from './gauge.ts'
 import { usePlan } from './use-plan.ts'
 
@@ -40,7 +40,7 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
         <u v-if="gauge.wantedPercent < 100" :style="{ left: `${gauge.wantedPercent}%` }" />
       </div>
     </div>
-    <Button v-if="document.blocks.length > 0" class="fit" text label="Fit" title="Make it fit (F)" @click="fitShown = true" />
+    <Button v-if="document.blocks.length > 0" class="fit" text label="Fit" title="Make it fit (F)" @click="showFits()" />
     <RouterLink v-if="document.blocks.length > 0" class="lead" :to="{ name: 'lead', params: { id: document.id } }">Lead</RouterLink>
   </template>
 </template>

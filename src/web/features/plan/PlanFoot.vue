@@ -1,20 +1,25 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { tallyTimeline } from '#core/timeline'
-import { formatDuration, formatMs, wholeSeconds } from '#core/units'
-import { fitShown } from './fits/fit-shown.ts'
+import { formatMs } from '#core/units'
+import FindingMark from './findings/FindingMark.vue'
+import { useFindings } from './findings/use-findings.ts'
 import { evennessWords } from './gauge.ts'
 import { usePlan } from './use-plan.ts'
 
 const { document, timeline } = usePlan()
+const { shown, open, counted, wordsOf } = useFindings()
 
 const tally = computed(() => (timeline.value ? tallyTimeline(timeline.value) : undefined))
-const overS = computed(() => wholeSeconds(timeline.value?.totalMs ?? 0) - (document.value?.lengthS ?? 0))
+const worst = computed(() => open.value.find(({ finding }) => finding.grade !== 'tip')?.finding)
 </script>
 
 <template>
   <template v-if="document && tally">
-    <button v-if="overS > 0" type="button" class="over" data-testid="over" title="Make it fit (F)" @click="fitShown = true"><i aria-hidden="true" />Does not fit: {{ formatDuration(overS) }} over {{ formatDuration(document.lengthS) }}</button>
+    <button type="button" class="findings" :aria-expanded="shown" @click="shown = !shown">
+      <template v-if="worst"><FindingMark :grade="worst.grade" /><b>{{ counted }}</b> <span class="first" data-testid="first-finding">{{ wordsOf(worst).title }}</span></template>
+      <template v-else>Nothing needs a look</template>
+    </button>
     <span class="advice">Zovrin gives no medical advice: a doctor or licensed therapist decides.</span>
     <span class="grow" />
     <span v-if="tally.leftMs + tally.rightMs > 0" class="sides" data-testid="sides">Left {{ formatMs(tally.leftMs) }} · Right {{ formatMs(tally.rightMs) }} · {{ evennessWords(tally.leftMs, tally.rightMs) }}</span>
@@ -23,26 +28,25 @@ const overS = computed(() => wholeSeconds(timeline.value?.totalMs ?? 0) - (docum
 </template>
 
 <style scoped>
-.over {
-  padding: 2px 4px;
+.findings {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-width: 0;
+  padding: 2px 6px;
   border: 0;
   background: none;
   color: inherit;
   font: inherit;
-  font-weight: 650;
   white-space: nowrap;
   cursor: pointer;
 }
-.over:hover {
+.findings:hover {
   text-decoration: underline;
 }
-.over i {
-  display: inline-block;
-  width: 10px;
-  height: 10px;
-  margin-right: 8px;
-  background: var(--ink);
-  transform: rotate(45deg);
+.first {
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 .advice {
   color: #4b5854;

@@ -3,8 +3,12 @@ import Button from 'primevue/button'
 import { defineAsyncComponent, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useEventListener, useMediaQuery, useTimeoutFn } from '@vueuse/core'
+import { balanceShown } from './balance/balance-shown.ts'
+import { comparedId } from './compare/compare-shown.ts'
 import ConflictDialog from './ConflictDialog.vue'
-import { fitShown } from './fits/fit-shown.ts'
+import FindingsPanel from './findings/FindingsPanel.vue'
+import { useFindings, watchFindings } from './findings/use-findings.ts'
+import { fitShown, showFits } from './fits/fit-shown.ts'
 import Inspector from './inspector/Inspector.vue'
 import KeysDialog from './KeysDialog.vue'
 import Shelf from './shelf/Shelf.vue'
@@ -23,6 +27,14 @@ const spine = useTemplateRef('spine')
 const fetchFits = () => import('./fits/FitDialog.vue')
 const FitDialog = defineAsyncComponent(fetchFits)
 useTimeoutFn(fetchFits, 800)
+const findings = useFindings()
+watchFindings()
+function closeFindings(): void {
+  findings.shown.value = false
+  spine.value?.focus()
+}
+const BalanceDialog = defineAsyncComponent(() => import('./balance/BalanceDialog.vue'))
+const CompareDialog = defineAsyncComponent(() => import('./compare/CompareDialog.vue'))
 const keysShown = ref(false)
 const drawerOpen = ref(false)
 const letterKeys = useLetterKeys()
@@ -75,13 +87,16 @@ function isTyping(target: EventTarget | null): boolean {
   <PlanSheet v-if="printing && store.document && store.timeline" :session="store.document" :timeline="store.timeline" />
   <div v-if="store.document" v-show="!printing" class="plan" :class="{ narrow }">
     <Shelf ref="shelf" @added="spine?.focus()" />
-    <Spine ref="spine" @find="shelf?.focusFind()" @keys="keysShown = true" @lead="goLead" @fit="fitShown = true" />
+    <Spine ref="spine" @find="shelf?.focusFind()" @keys="keysShown = true" @lead="goLead" @fit="showFits()" />
     <aside v-show="!narrow || drawerOpen" class="pane" aria-label="The chosen block">
       <Button v-if="narrow" class="close" text severity="secondary" icon="pi pi-times" aria-label="Close" @click="drawerOpen = false" />
       <Inspector />
     </aside>
     <Button v-if="narrow && !drawerOpen" class="open-drawer" severity="secondary" outlined label="Details" @click="drawerOpen = true" />
     <p class="visually-hidden" role="status" aria-live="polite">{{ told }}</p>
+    <FindingsPanel v-if="findings.shown.value" @close="closeFindings" @balance="balanceShown = true" />
+    <BalanceDialog v-if="balanceShown" @close="balanceShown = false" />
+    <CompareDialog v-if="comparedId !== undefined" />
     <KeysDialog v-if="keysShown" v-model="keysShown" />
     <FitDialog v-if="fitShown && store.document.blocks.length > 0" />
     <ConflictDialog v-if="store.conflict" />

@@ -11,7 +11,7 @@ import { formatDuration, formatMs } from '#core/units'
 import { targetNames } from '#library/target-names'
 import { useFit } from '#web/shared/fit/use-fit.ts'
 import { usePlan } from '../use-plan.ts'
-import { fitShown } from './fit-shown.ts'
+import { fitShown, fitView } from './fit-shown.ts'
 import FitColumn from './FitColumn.vue'
 import OrderPart from './OrderPart.vue'
 import SmallSpine from './SmallSpine.vue'
@@ -19,8 +19,7 @@ import SmallSpine from './SmallSpine.vue'
 /** The ways to bring the session to its length side by side, and an order that moves less. */
 const { store, document, timeline, tell } = usePlan()
 
-type Shown = 'length' | 'order'
-const shown = ref<Shown>('length')
+const shown = fitView
 const views = [
   { value: 'length', words: 'The length' },
   { value: 'order', words: 'The order' },

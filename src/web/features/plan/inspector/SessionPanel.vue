@@ -7,6 +7,8 @@ import type { Session } from '#model/session'
 import { sessionLimits } from '#core/units'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { levelChoices, practiceChoices } from '#web/shared/ui/choices.ts'
+import { balanceShown } from '../balance/balance-shown.ts'
+import { comparedId } from '../compare/compare-shown.ts'
 import { usePlan } from '../use-plan.ts'
 import AnswersPart from './AnswersPart.vue'
 import Part from './Part.vue'
@@ -45,6 +47,8 @@ function setName(field: HTMLInputElement): void {
   </Part>
   <VersionPart :key="session.id" :session="session" />
   <div class="acts">
+    <Button size="small" severity="secondary" outlined label="Balance" @click="balanceShown = true" />
+    <Button size="small" severity="secondary" outlined label="Compare with another" @click="comparedId = ''" />
     <Button size="small" severity="secondary" outlined icon="pi pi-print" label="Print the sheet" @click="print" />
   </div>
 </template>
@@ -63,6 +67,9 @@ label,
 }
 
 .acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
   margin-top: 16px;
 }
 h1 {

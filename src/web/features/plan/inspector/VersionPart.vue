@@ -13,7 +13,8 @@ import { useFit } from '#web/shared/fit/use-fit.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { differenceWords } from '#web/shared/session/difference-words.ts'
 import DurationField from '#web/shared/ui/DurationField.vue'
-import { fitShown } from '../fits/fit-shown.ts'
+import { comparedId } from '../compare/compare-shown.ts'
+import { showFits } from '../fits/fit-shown.ts'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
 
@@ -71,7 +72,7 @@ async function make(): Promise<void> {
   if (reply.kind === 'ok') {
     await router.push({ name: 'plan', params: { id: version.id } })
     // Where it still is too long, what stands in the way is shown at once.
-    fitShown.value = (fit?.overMs ?? 0) > 0
+    if ((fit?.overMs ?? 0) > 0) showFits()
   } else problem.value = reply.kind === 'away' ? 'Zovrin’s server does not answer, so no version was made. Start it and try again.' : reply.problem.detail
 }
 </script>
@@ -80,6 +81,7 @@ async function make(): Promise<void> {
   <Part title="Versions" note="of the same session at another length">
     <template v-if="original">
       <p data-testid="version-of">A version of <RouterLink :to="{ name: 'plan', params: { id: original.id } }">{{ original.name }}</RouterLink>, {{ formatDuration(original.lengthS) }}.</p>
+      <Button size="small" text severity="secondary" label="See both side by side" @click="comparedId = original.id" />
       <ul v-if="changes.length > 0" class="changes"><li v-for="text in changes" :key="text">{{ text }}</li></ul>
     </template>
     <p v-else-if="isGone" class="note">The session it was made from has been deleted.</p>

@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import { DateTime } from 'luxon'
+import type { Judged } from '#core/checks'
+import { formatMs } from '#core/units'
+import { usePlan } from '../use-plan.ts'
+import FindingMark from './FindingMark.vue'
+import { useFindings } from './use-findings.ts'
+
+/** A finding: its number, why, where, its mend, and setting it aside with a reason. */
+const props = defineProps<{ judged: Judged }>()
+const { nameOf, timeline } = usePlan()
+const { wordsOf, mend, setAside, takeBack, goTo } = useFindings()
+
+const grades = { must: 'Must', look: 'Look', tip: 'Tip' } as const
+const finding = computed(() => props.judged.finding)
+const words = computed(() => wordsOf(finding.value))
+const place = computed(() => {
+  const { blockId, atMs } = finding.value.place
+  if (blockId === undefined) return ''
+  const at = atMs ?? timeline.value?.blocks.find(({ block }) => block.block.id === blockId)?.startMs
+  return at === undefined ? nameOf(blockId) : `${nameOf(blockId)}, at ${formatMs(at)}`
+})
+const asideOn = computed(() => (props.judged.aside ? DateTime.fromISO(props.judged.aside.at).toFormat('ccc d LLL yyyy', { locale: 'en' }) : ''))
+
+const asking = ref(false)
+const reason = ref('')
+const field = useTemplateRef<{ $el: HTMLElement }>('field')
+async function ask(): Promise<void> {
+  asking.value = true
+  await nextTick()
+  field.value?.$el.focus()
+}
+function done(): void {
+  if (reason.value.trim() !== '') setAside(finding.value, reason.value.trim())
+}
+</script>
+
+<template>
+  <li class="finding" :class="{ aside: judged.aside }">
+    <FindingMark :grade="finding.grade" />
+    <div class="says">
+      <p><b><span class="visually-hidden">{{ grades[finding.grade] }}: </span>{{ words.title }}</b> <button v-if="place" type="button" class="place" @click="goTo(finding)">{{ place }}</button></p>
+      <p class="why">{{ words.reason }}</p>
+      <p v-if="judged.isBack" class="back">It was set aside; its numbers have changed since.</p>
+      <p v-if="judged.aside" class="back">Set aside on {{ asideOn }}: {{ judged.aside.reason }}</p>
+      <form v-if="asking" class="ask" @submit.prevent="done" @keydown.esc.stop="asking = false">
+        <label :for="`why-${finding.code}-${place}`">Why it can stay</label>
+        <InputText :id="`why-${finding.code}-${place}`" ref="field" v-model="reason" maxlength="300" />
+        <Button type="submit" size="small" label="Set aside" :disabled="reason.trim() === ''" />
+      </form>
+    </div>
+    <div class="acts">
+      <Button v-if="finding.mend && words.mend && !judged.aside" size="small" severity="secondary" outlined :label="words.mend" @click="mend(finding)" />
+      <Button v-if="judged.aside" size="small" text severity="secondary" label="Take back" @click="takeBack(finding)" />
+      <Button v-else-if="!asking" size="small" text severity="secondary" label="Set aside" :aria-label="`Set aside: ${words.title}`" @click="ask" />
+    </div>
+  </li>
+</template>
+
+<style scoped>
+.finding {
+  display: grid;
+  grid-template-columns: 14px minmax(0, 1fr) auto;
+  gap: 12px;
+  align-items: start;
+  padding: 8px 0;
+  border-top: 1px solid var(--line-soft);
+}
+.finding > svg {
+  margin-top: 4px;
+}
+.place {
+  padding: 0 4px;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-decoration: underline;
+  cursor: pointer;
+}
+.why,
+.back {
+  font-size: 15px;
+  color: var(--ink-soft);
+}
+.back {
+  color: inherit;
+}
+.aside .says b {
+  font-weight: 500;
+}
+.acts {
+  display: flex;
+  gap: 4px;
+}
+.ask {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin-top: 6px;
+}
+.ask input {
+  flex: 1;
+}
+</style>

@@ -1,0 +1,13 @@
+import type { Session } from '#model/session'
+import { balanceOf, checkSession } from '#core/checks'
+import type { CheckInput } from '#core/checks'
+import type { Catalog } from '#core/session'
+import type { Timeline } from '#core/timeline'
+import { cautionBook } from '#library/cautions/book'
+import { firstCeilingS } from '#library/cautions/register'
+
+// The cautions are many words: this is fetched after the first look at a plan.
+const inputOf = (session: Session, timeline: Timeline, catalog: Catalog): CheckInput => ({ session, timeline, catalog, ceilingOf: firstCeilingS, book: cautionBook })
+
+export const findingsOf = (session: Session, timeline: Timeline, catalog: Catalog) => checkSession(inputOf(session, timeline, catalog))
+export const figuresOf = (session: Session, timeline: Timeline, catalog: Catalog) => balanceOf(inputOf(session, timeline, catalog))

@@ -1,0 +1,72 @@
+import { watchDebounced } from '@vueuse/core'
+import { computed, ref, shallowRef } from 'vue'
+import { settingAside, takingBack, withSetAside } from '#core/checks'
+import type { Judged, Noticed } from '#core/checks'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { showFits } from '../fits/fit-shown.ts'
+import { usePlan } from '../use-plan.ts'
+import { findingWords } from './finding-words.ts'
+
+/** Checked when the hands rest for a moment: typing never waits for it. */
+const restsAfterMs = 200
+
+/** The findings of the session in this window; the same for the foot line and the panel. */
+const findings = shallowRef<readonly Noticed[]>([])
+const shown = ref(false)
+
+/** Watches the session and finds what needs a look. To be called once, by the view. */
+export function watchFindings(): void {
+  const { document, timeline } = usePlan()
+  const own = useOwnStore()
+  watchDebounced(
+    [document, timeline],
+    async () => {
+      const { findingsOf } = await import('./check-work.ts')
+      findings.value = document.value && timeline.value ? findingsOf(document.value, timeline.value, own.catalog) : []
+    },
+    { debounce: restsAfterMs, immediate: true },
+  )
+}
+
+/** The findings with what the teacher set aside, and everything done with one. */
+export function useFindings() {
+  const { store, document, tell, choose } = usePlan()
+  const own = useOwnStore()
+  const judged = computed<readonly Judged[]>(() => (document.value ? withSetAside(findings.value, document.value) : []))
+  const open = computed(() => judged.value.filter(({ aside }) => aside === undefined))
+  const aside = computed(() => judged.value.filter((one) => one.aside !== undefined))
+  /** Only what must be mended and what wants a look is counted [decisions]. */
+  const counts = computed(() => ({
+    must: open.value.filter(({ finding }) => finding.grade === 'must').length,
+    look: open.value.filter(({ finding }) => finding.grade === 'look').length,
+    tip: open.value.filter(({ finding }) => finding.grade === 'tip').length,
+  }))
+  /** In words: what must be mended, and what wants a look. */
+  const counted = computed(() => {
+    const { must, look } = counts.value
+    return [must > 0 ? `${String(must)} must be mended` : '', look > 0 ? `${String(look)} to look at` : ''].filter((part) => part !== '').join(', ')
+  })
+  const wordsOf = (finding: Noticed) => findingWords(finding, own.catalog)
+
+  function mend({ mend: by, ...finding }: Noticed): void {
+    if (by?.by === 'edits') {
+      const words = wordsOf({ ...finding, mend: by }).mend?.toLowerCase() ?? 'mend'
+      if (store.edit({ type: 'several', edits: by.edits }, words)) tell(`Done: ${words}`)
+    } else if (by) {
+      showFits(by.by === 'order' ? 'order' : 'length')
+    }
+  }
+  function setAside(finding: Noticed, reason: string): void {
+    if (!document.value) return
+    store.edit({ type: 'details', details: { setAside: settingAside(document.value, finding, reason, new Date().toISOString()) } }, 'set a finding aside')
+    tell('Set aside; it comes back when its numbers change')
+  }
+  function takeBack(finding: Noticed): void {
+    if (!document.value) return
+    store.edit({ type: 'details', details: { setAside: takingBack(document.value, finding) } }, 'take a finding back')
+  }
+  function goTo(finding: Noticed): void {
+    if (finding.place.blockId !== undefined) choose(finding.place.blockId)
+  }
+  return { shown, judged, open, aside, counts, counted, wordsOf, mend, setAside, takeBack, goTo }
+}
