@@ -26,7 +26,8 @@ const spine = useTemplateRef('spine')
 /** Not needed for the first look; fetched right after it, so that it is there when the server is not. */
 const fetchFits = () => import('./fits/FitDialog.vue')
 const FitDialog = defineAsyncComponent(fetchFits)
-useTimeoutFn(fetchFits, 800)
+// With the server away it is asked for again when it is opened.
+useTimeoutFn(() => void fetchFits().catch(() => undefined), 800)
 const findings = useFindings()
 watchFindings()
 function closeFindings(): void {

@@ -14,6 +14,9 @@ const restsAfterMs = 200
 const findings = shallowRef<readonly Noticed[]>([])
 const shown = ref(false)
 
+/** The rules; with the server away, before they were ever fetched, there are none: the next change asks again. */
+const checkWork = () => import('./check-work.ts').catch(() => undefined)
+
 /** Watches the session and finds what needs a look. To be called once, by the view. */
 export function watchFindings(): void {
   const { document, timeline } = usePlan()
@@ -21,8 +24,8 @@ export function watchFindings(): void {
   watchDebounced(
     [document, timeline],
     async () => {
-      const { findingsOf } = await import('./check-work.ts')
-      findings.value = document.value && timeline.value ? findingsOf(document.value, timeline.value, own.catalog) : []
+      const work = await checkWork()
+      findings.value = work && document.value && timeline.value ? work.findingsOf(document.value, timeline.value, own.catalog) : []
     },
     { debounce: restsAfterMs, immediate: true },
   )
