@@ -28,5 +28,11 @@ export default defineConfig({
       },
     }),
   ],
-  build: { assetsInlineLimit: 0, target: 'es2023', chunkSizeWarningLimit: 900 },
+  build: {
+    assetsInlineLimit: 0,
+    target: 'es2023',
+    chunkSizeWarningLimit: 900,
+    // These rooms only compute: what a view does not use of their index files does not come along with it.
+    rolldownOptions: { treeshake: { moduleSideEffects: (id) => !/\/src\/(core|library|model|formats)\//.test(id) } },
+  },
 })

@@ -1,5 +1,6 @@
 import type { Person } from '#model/person'
 import { screen } from '#core/cautions'
+import { checkSession } from '#core/checks'
 import { beginLead, leadPlan, soundsDue } from '#core/lead'
 import { compileTimeline, segmentAt } from '#core/timeline'
 import { orThrow } from '#core/result'
@@ -67,3 +68,12 @@ export function benchBells(): void {
   report('  handing all of them over', ms(tookMs), '—')
 }
 
+
+/** All findings of the bench session, which has many. */
+export function benchChecks(): void {
+  const session = benchSession()
+  const timeline = orThrow(compileTimeline(session, shippedCatalog))
+  const input = { session, timeline, catalog: shippedCatalog, ceilingOf: firstCeilingS, book: cautionBook }
+  const found = checkSession(input).length
+  report(`findings (40 blocks, ${String(found)} found)`, `median ${ms(quantile(times(100, () => checkSession(input)), 0.5))}`, '< 5 ms')
+}

@@ -2,7 +2,7 @@ import highs from 'highs'
 import type { Block } from '#model/block'
 import type { BasePosition } from '#model/common'
 import type { Session } from '#model/session'
-import { bestSubset, betterOrder, candidatesOf, fewerBlocks, stretchToLength } from '#core/fit'
+import { bestSubset, betterOrder, candidatesOf, chooseSession, fewerBlocks, stretchToLength } from '#core/fit'
 import type { Candidate } from '#core/fit'
 import { compileTimeline } from '#core/timeline'
 import { orThrow } from '#core/result'
@@ -95,6 +95,18 @@ async function benchChoice(): Promise<void> {
   }
 }
 
+/** A session chosen for each practice at an hour, and one of four hours. */
+function benchChooser(): void {
+  const books = { catalog: shippedCatalog, ceilingOf: firstCeilingS }
+  const wish = (practice: 'restorative' | 'yin' | 'mixed' | 'breath', lengthS: number) => ({
+    id: 'bench', name: 'Bench', lengthS, practice, level: 'regular' as const, schoolId: 'mixed', targets: [], variation: 1, talk: { title: 'Arrive', text: '' },
+  })
+  const hours = (['restorative', 'yin', 'mixed', 'breath'] as const).flatMap((practice) => times(5, () => chooseSession(wish(practice, 3600), books)))
+  const longest = times(5, () => chooseSession(wish('yin', 14_400), books))
+  report('choose a whole session (60 min, each practice)', `median ${ms(quantile(hours, 0.5))}, worst ${ms(Math.max(...hours))}`, '—')
+  report('  of four hours', `median ${ms(quantile(longest, 0.5))}`, '—')
+}
+
 export async function benchFits(): Promise<void> {
   const session = { ...benchSession(), lengthS: 3600 }
   report('stretch to a length (40 blocks, 89 to 60 min)', `median ${ms(quantile(times(100, () => stretchToLength(session, shippedCatalog, firstCeilingS)), 0.5))}`, '< 5 ms')
@@ -111,5 +123,6 @@ export async function benchFits(): Promise<void> {
       `${count <= 12 ? '< 250 ms' : '—'}; changes ${String(sum(found, 'now'))} → ${String(sum(found, 'then'))} s, bound ${String(bound)} s`,
     )
   }
+  benchChooser()
   await benchChoice()
 }

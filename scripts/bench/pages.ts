@@ -68,6 +68,10 @@ async function benchKeys(page: Page): Promise<void> {
   // Alt is a key press of its own: it changes nothing, and would flatter the figures.
   const figures = (await seenPaints(page, 'keydown')).filter((_, index) => ![3, 6].includes(index % 8))
   report('key in Plan to paint (40 blocks), 120 keys', `p50 ${ms(quantile(figures, 0.5))}, p95 ${ms(quantile(figures, 0.95))}`, '< 50 ms')
+  for (const key of new Set(keys)) {
+    const of = figures.filter((_, index) => keys[index % keys.length] === key)
+    report(`  ${key}`, `p50 ${ms(quantile(of, 0.5))}, p95 ${ms(quantile(of, 0.95))}`, '')
+  }
 }
 
 /** A lower edge drawn down and up, and a block carried along the spine: each step, and the letting go. */

@@ -8,7 +8,7 @@ import { evennessWords } from './gauge.ts'
 import { usePlan } from './use-plan.ts'
 
 const { document, timeline } = usePlan()
-const { shown, open, counted, wordsOf } = useFindings()
+const { shown, isChecked, open, counted, wordsOf } = useFindings()
 
 const tally = computed(() => (timeline.value ? tallyTimeline(timeline.value) : undefined))
 const worst = computed(() => open.value.find(({ finding }) => finding.grade !== 'tip')?.finding)
@@ -16,7 +16,7 @@ const worst = computed(() => open.value.find(({ finding }) => finding.grade !== 
 
 <template>
   <template v-if="document && tally">
-    <button type="button" class="findings" :aria-expanded="shown" @click="shown = !shown">
+    <button v-if="isChecked" type="button" class="findings" :aria-expanded="shown" @click="shown = !shown">
       <template v-if="worst"><FindingMark :grade="worst.grade" /><b>{{ counted }}</b> <span class="first" data-testid="first-finding">{{ wordsOf(worst).title }}</span></template>
       <template v-else>Nothing needs a look</template>
     </button>

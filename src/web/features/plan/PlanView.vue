@@ -6,7 +6,6 @@ import { useEventListener, useMediaQuery, useTimeoutFn } from '@vueuse/core'
 import { balanceShown } from './balance/balance-shown.ts'
 import { comparedId } from './compare/compare-shown.ts'
 import ConflictDialog from './ConflictDialog.vue'
-import FindingsPanel from './findings/FindingsPanel.vue'
 import { useFindings, watchFindings } from './findings/use-findings.ts'
 import { fitShown, showFits } from './fits/fit-shown.ts'
 import Inspector from './inspector/Inspector.vue'
@@ -26,8 +25,10 @@ const spine = useTemplateRef('spine')
 /** Not needed for the first look; fetched right after it, so that it is there when the server is not. */
 const fetchFits = () => import('./fits/FitDialog.vue')
 const FitDialog = defineAsyncComponent(fetchFits)
+const fetchFindings = () => import('./findings/FindingsPanel.vue')
+const FindingsPanel = defineAsyncComponent(fetchFindings)
 // With the server away it is asked for again when it is opened.
-useTimeoutFn(() => void fetchFits().catch(() => undefined), 800)
+useTimeoutFn(() => void Promise.all([fetchFits(), fetchFindings()]).catch(() => undefined), 1500)
 const findings = useFindings()
 watchFindings()
 function closeFindings(): void {

@@ -6,7 +6,9 @@ import type { Timeline } from '#core/timeline'
 import { cautionBook } from '#library/cautions/book'
 import { firstCeilingS } from '#library/cautions/register'
 
-// The cautions are many words: this is fetched after the first look at a plan.
+export { findingWords } from './finding-words.ts'
+
+// The cautions are many words, and so are the findings: this is fetched after the first look at a plan.
 const inputOf = (session: Session, timeline: Timeline, catalog: Catalog): CheckInput => ({ session, timeline, catalog, ceilingOf: firstCeilingS, book: cautionBook })
 
 export const findingsOf = (session: Session, timeline: Timeline, catalog: Catalog) => checkSession(inputOf(session, timeline, catalog))

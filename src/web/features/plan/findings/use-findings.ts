@@ -1,33 +1,44 @@
-import { watchDebounced } from '@vueuse/core'
-import { computed, ref, shallowRef } from 'vue'
+import { useDebounceFn, useTimeoutFn } from '@vueuse/core'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { settingAside, takingBack, withSetAside } from '#core/checks'
 import type { Judged, Noticed } from '#core/checks'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { showFits } from '../fits/fit-shown.ts'
 import { usePlan } from '../use-plan.ts'
-import { findingWords } from './finding-words.ts'
+import type { FindingWords } from './finding-words.ts'
 
 /** Checked when the hands rest for a moment: typing never waits for it. */
 const restsAfterMs = 200
+/** The first look at a plan does not wait for the rules either. */
+const firstAfterMs = 600
 
 /** The findings of the session in this window; the same for the foot line and the panel. */
-const findings = shallowRef<readonly Noticed[]>([])
+const findings = shallowRef<readonly Noticed[]>()
 const shown = ref(false)
 
 /** The rules; with the server away, before they were ever fetched, there are none: the next change asks again. */
-const checkWork = () => import('./check-work.ts').catch(() => undefined)
+const fetchWork = () => import('./check-work.ts').catch(() => undefined)
+const work = shallowRef<Awaited<ReturnType<typeof fetchWork>>>()
 
 /** Watches the session and finds what needs a look. To be called once, by the view. */
 export function watchFindings(): void {
   const { document, timeline } = usePlan()
   const own = useOwnStore()
-  watchDebounced(
-    [document, timeline],
-    async () => {
-      const work = await checkWork()
-      findings.value = work && document.value && timeline.value ? work.findingsOf(document.value, timeline.value, own.catalog) : []
+  async function check(): Promise<void> {
+    work.value ??= await fetchWork()
+    findings.value = work.value && document.value && timeline.value ? work.value.findingsOf(document.value, timeline.value, own.catalog) : undefined
+  }
+  const later = useDebounceFn(check, restsAfterMs)
+  watch([document, timeline], () => (findings.value === undefined ? undefined : later()))
+  // Another session is not spoken of by the findings of the one before.
+  const { start: first } = useTimeoutFn(check, firstAfterMs, { immediate: false })
+  watch(
+    () => document.value?.id,
+    () => {
+      findings.value = undefined
+      first()
     },
-    { debounce: restsAfterMs, immediate: true },
+    { immediate: true },
   )
 }
 
@@ -35,7 +46,9 @@ export function watchFindings(): void {
 export function useFindings() {
   const { store, document, tell, choose } = usePlan()
   const own = useOwnStore()
-  const judged = computed<readonly Judged[]>(() => (document.value ? withSetAside(findings.value, document.value) : []))
+  const judged = computed<readonly Judged[]>(() => (document.value && findings.value ? withSetAside(findings.value, document.value) : []))
+  /** Before the first check there is nothing to say, not even that nothing was found. */
+  const isChecked = computed(() => findings.value !== undefined)
   const open = computed(() => judged.value.filter(({ aside }) => aside === undefined))
   const aside = computed(() => judged.value.filter((one) => one.aside !== undefined))
   /** Only what must be mended and what wants a look is counted [decisions]. */
@@ -49,7 +62,7 @@ export function useFindings() {
     const { must, look } = counts.value
     return [must > 0 ? `${String(must)} must be mended` : '', look > 0 ? `${String(look)} to look at` : ''].filter((part) => part !== '').join(', ')
   })
-  const wordsOf = (finding: Noticed) => findingWords(finding, own.catalog)
+  const wordsOf = (finding: Noticed): FindingWords => work.value?.findingWords(finding, own.catalog) ?? { title: finding.code, reason: '' }
 
   function mend({ mend: by, ...finding }: Noticed): void {
     if (by?.by === 'edits') {
@@ -71,5 +84,5 @@ export function useFindings() {
   function goTo(finding: Noticed): void {
     if (finding.place.blockId !== undefined) choose(finding.place.blockId)
   }
-  return { shown, judged, open, aside, counts, counted, wordsOf, mend, setAside, takeBack, goTo }
+  return { shown, isChecked, judged, open, aside, counts, counted, wordsOf, mend, setAside, takeBack, goTo }
 }

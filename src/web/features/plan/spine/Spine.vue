@@ -5,8 +5,8 @@ import { formatDuration } from '#core/units'
 import { wingLabel } from '../block-words.ts'
 import { isCharacterKey, useLetterKeys } from '../letter-keys.ts'
 import { drawnSeconds, usePlan } from '../use-plan.ts'
-import { layOutSpine } from './layout.ts'
-import type { Wing } from './layout.ts'
+import { layOutSpine, steadyShapes } from './layout.ts'
+import type { WingShape } from './layout.ts'
 import { spineCommand } from './spine-keys.ts'
 import SpineEdge from './SpineEdge.vue'
 import SpineStem from './SpineStem.vue'
@@ -37,12 +37,12 @@ function focus(): void {
 }
 defineExpose({ focus })
 
-function choose(wing: Wing): void {
+function choose(wing: WingShape): void {
   plan.choose(wing.blockId)
   wingKey.value = wing.key
 }
 /** A click with Ctrl chooses one more or one less, with Shift all in between. */
-function click(wing: Wing, event: MouseEvent): void {
+function click(wing: WingShape, event: MouseEvent): void {
   if (event.shiftKey) plan.chooseTo(wing.blockId)
   else if (event.ctrlKey || event.metaKey) plan.chooseAlso(wing.blockId)
   else choose(wing)
@@ -54,7 +54,7 @@ const activeWing = computed(
     wings.value.find((wing) => wing.key === wingKey.value && wing.blockId === chosenId.value) ??
     wings.value.find((wing) => wing.blockId === chosenId.value),
 )
-const wingId = (wing: Wing) => `wing-${wing.key}`
+const wingId = (wing: WingShape) => `wing-${wing.key}`
 
 watch(activeWing, async (wing) => {
   if (!wing) return
@@ -140,12 +140,12 @@ function onKey(event: KeyboardEvent): void {
   }
 }
 
-/** The lower edges that can be drawn: of each side, and of pairs. */
-const edges = computed(() =>
-  wings.value.flatMap((wing) => {
+const steady = steadyShapes()
+/** Each wing at its height, with the time its lower edge draws, where it has one. */
+const placed = computed(() =>
+  wings.value.map((wing) => {
     const resolved = timeline.value?.blocks[wing.blockIndex]?.block
-    const seconds = resolved && drawnSeconds(resolved)
-    return seconds === undefined ? [] : [{ wing, seconds }]
+    return { wing: steady(wing), top: wing.topPx, seconds: resolved && drawnSeconds(resolved) }
   }),
 )
 
@@ -169,18 +169,18 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
         <template v-for="rib in layout.ribs" :key="rib.key">
           <span v-if="rib.labelTopPx !== undefined" class="label" :class="rib.bank" :style="{ top: `${rib.labelTopPx}px` }" aria-hidden="true">{{ rib.label }}</span>
         </template>
-        <SpineWing
-          v-for="wing in layout.wings"
-          :id="wingId(wing)"
-          :key="wing.key"
-          :wing="wing"
-          :label="document ? wingLabel(wing, document) : wing.name"
-          :is-chosen="plan.chosenIds.value.includes(wing.blockId)"
-          :is-active="wing === activeWing"
-          :is-with="plan.chosenIds.value.length > 1 && plan.chosenIds.value.includes(wing.blockId)"
-          @click="click(wing, $event)"
-        />
-        <SpineEdge v-for="edge in edges" :key="edge.wing.key" :wing="edge.wing" :seconds="edge.seconds" :px-per-minute="scale" @draw="plan.setTime(edge.wing.blockId, $event)" />
+        <div v-for="{ wing, top, seconds } in placed" :key="wing.key" class="at" role="presentation" :style="{ top: `${top}px` }">
+          <SpineWing
+            :id="wingId(wing)"
+            :wing="wing"
+            :label="document ? wingLabel(wing, document) : wing.name"
+            :is-chosen="plan.chosenIds.value.includes(wing.blockId)"
+            :is-active="wing.key === activeWing?.key"
+            :is-with="plan.chosenIds.value.length > 1 && plan.chosenIds.value.includes(wing.blockId)"
+            @click="click(wing, $event)"
+          />
+          <SpineEdge v-if="seconds !== undefined" :wing="wing" :seconds="seconds" :px-per-minute="scale" @draw="plan.setTime(wing.blockId, $event)" />
+        </div>
         <div v-if="dropLine !== undefined" class="drop-line" :style="{ top: `${dropLine}px` }" data-testid="drop-line" />
         <div v-if="document && timeline && timeline.totalMs > document.lengthS * 1000" class="wanted" :style="{ top: `${layout.wantedPx}px` }"><span>{{ formatDuration(document.lengthS) }} wanted</span></div>
       </div>
@@ -227,6 +227,12 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
   --stem: 36px;
   --wing: min(282px, calc(50% - var(--stem) / 2 - 16px));
   --inner: calc(50% + var(--stem) / 2);
+}
+/* Only where it stands changes when blocks before it change: the wing in it is not drawn anew. */
+.at {
+  position: absolute;
+  left: 0;
+  right: 0;
 }
 .bank-name {
   position: absolute;

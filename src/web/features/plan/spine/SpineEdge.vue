@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { formatDuration, holdLimits, sayableSeconds } from '#core/units'
-import type { Wing } from './layout.ts'
+import type { WingShape } from './layout.ts'
 
 /** The lower edge of a wing: drawn up or down it changes the time, both sides of a hold together. */
-const props = defineProps<{ wing: Wing; seconds: number; pxPerMinute: number }>()
+const props = defineProps<{ wing: WingShape; seconds: number; pxPerMinute: number }>()
 const emit = defineEmits<{ draw: [seconds: number] }>()
 
 const fromY = ref<number>()
@@ -31,7 +31,7 @@ function giveUp(): void {
   fromY.value = undefined
   byPx.value = 0
 }
-const bottomPx = computed(() => props.wing.topPx + props.wing.heightPx + (fromY.value === undefined ? 0 : ((drawn.value - props.seconds) / 60) * props.pxPerMinute))
+const bottomPx = computed(() => props.wing.heightPx + (fromY.value === undefined ? 0 : ((drawn.value - props.seconds) / 60) * props.pxPerMinute))
 </script>
 
 <template>

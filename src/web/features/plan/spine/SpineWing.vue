@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { formatDuration } from '#core/units'
 import { vDraggable } from '../dragging.ts'
-import type { Wing } from './layout.ts'
+import type { WingShape } from './layout.ts'
 
 /** One wing, or the pair of a symmetric block; a low one carries its name beside itself. */
-defineProps<{ wing: Wing; label: string; isChosen: boolean; isActive: boolean; isWith: boolean }>()
+defineProps<{ wing: WingShape; label: string; isChosen: boolean; isActive: boolean; isWith: boolean }>()
+// Declared, so that a new listener alone does not draw the wing anew.
+const emit = defineEmits<{ click: [event: MouseEvent] }>()
 </script>
 
 <template>
@@ -16,7 +18,8 @@ defineProps<{ wing: Wing; label: string; isChosen: boolean; isActive: boolean; i
     :aria-selected="isActive || isWith"
     :aria-label="label"
     :title="`${wing.name} ${formatDuration(wing.seconds)}`"
-    :style="{ top: `${wing.topPx}px`, height: `${Math.max(2, wing.heightPx - 1.5)}px` }"
+    :style="{ height: `${Math.max(2, wing.heightPx - 1.5)}px` }"
+    @click="emit('click', $event)"
   >
     <template v-if="!wing.low">
       <div class="half first">
@@ -37,6 +40,7 @@ defineProps<{ wing: Wing; label: string; isChosen: boolean; isActive: boolean; i
 <style scoped>
 .wing {
   position: absolute;
+  top: 0;
   display: flex;
   cursor: grab;
   --gap: var(--stem);

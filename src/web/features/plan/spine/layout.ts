@@ -46,6 +46,21 @@ export interface Rib {
   readonly labelTopPx: number | undefined
 }
 
+/** A wing without its height on the spine: what is the same when only blocks before it change. */
+export type WingShape = Omit<Wing, 'topPx'>
+
+/** Gives back the object it gave before for a wing of the same key and shape, so that nothing is drawn anew. */
+export function steadyShapes(): (wing: Wing) => WingShape {
+  const known = new Map<string, { readonly text: string; readonly shape: WingShape }>()
+  return ({ topPx: _, ...shape }) => {
+    const text = JSON.stringify(shape)
+    const former = known.get(shape.key)
+    if (former?.text === text) return former.shape
+    known.set(shape.key, { text, shape })
+    return shape
+  }
+}
+
 export interface SpineLayout {
   readonly wings: readonly Wing[]
   readonly ribs: readonly Rib[]
