@@ -132,6 +132,8 @@ function isTyping(target: EventTarget | null): boolean {
   overflow-y: auto;
   background: var(--sheet);
   min-height: 0;
+  /* What changes in a pane is set out in that pane alone. */
+  contain: layout style;
 }
 .narrow .pane {
   position: absolute;

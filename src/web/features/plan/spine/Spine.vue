@@ -196,6 +196,7 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
 <style scoped>
 .spine {
   position: relative;
+  contain: strict;
   min-width: 0;
   min-height: 0;
   background: var(--ground);
@@ -233,6 +234,7 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
   position: absolute;
   left: 0;
   right: 0;
+  contain: layout style;
 }
 .bank-name {
   position: absolute;

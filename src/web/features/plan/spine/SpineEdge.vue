@@ -31,6 +31,8 @@ function giveUp(): void {
   fromY.value = undefined
   byPx.value = 0
 }
+/** It lies inside its wing, so that the next one never covers it. */
+const edgePx = 8
 const bottomPx = computed(() => props.wing.heightPx + (fromY.value === undefined ? 0 : ((drawn.value - props.seconds) / 60) * props.pxPerMinute))
 </script>
 
@@ -38,7 +40,7 @@ const bottomPx = computed(() => props.wing.heightPx + (fromY.value === undefined
   <div
     class="edge"
     :class="[wing.bank, { drawing: fromY !== undefined }]"
-    :style="{ top: `${bottomPx - 4}px` }"
+    :style="{ top: `${bottomPx - edgePx}px` }"
     :data-testid="`edge-${wing.bank}`"
     aria-hidden="true"
     title="Draw to change the time; both sides change together"
@@ -77,7 +79,7 @@ const bottomPx = computed(() => props.wing.heightPx + (fromY.value === undefined
   position: absolute;
   left: 0;
   right: 0;
-  top: 3px;
+  bottom: 0;
   height: 3px;
   background: var(--ink);
   border-radius: 2px;
