@@ -2,10 +2,11 @@ import { storeToRefs } from 'pinia'
 import { computed, ref } from 'vue'
 import type { Block } from '#model/block'
 import type { Session } from '#model/session'
-import { holdSecondsOf, indexOfBlock, insertionIndex, leastHoldOf, orderEdits, orderShifted, orderWith, setHoldSide, usualBlocksEnd } from '#core/session'
-import type { Edit, Resolved } from '#core/session'
+import { indexOfBlock, insertionIndex, leastHoldOf, orderEdits, orderShifted, orderWith, usualBlocksEnd } from '#core/session'
+import type { Edit } from '#core/session'
 import { formatDuration, stepDown, stepUp } from '#core/units'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
+import { steppedBlock, timedBlock, withRoomForPhases } from './block-times.ts'
 import { blockName } from './block-words.ts'
 import { copyBlock, newBlock } from '#web/shared/session/new-block.ts'
 import type { ShelfThing } from '#web/shared/session/new-block.ts'
@@ -222,83 +223,4 @@ export function usePlan() {
 function placeFor(session: Session, thing: ShelfThing, at: number): number | undefined {
   if (thing.kind === 'closing') return insertionIndex(session, 'closing', undefined)
   return Math.min(at, usualBlocksEnd(session))
-}
-
-type Step = (seconds: number) => number
-
-/** The block with its time stepped, by its kind; undefined where it has no time of its own. */
-function steppedBlock(resolved: Resolved, step: Step, side: 'left' | 'right' | undefined): Block | undefined {
-  switch (resolved.kind) {
-    case 'talk':
-    case 'rest':
-      return { ...resolved.block, s: step(resolved.block.s) }
-    case 'closing':
-      return { ...resolved.block, finalRestS: step(resolved.finalRestS.value) }
-    case 'breath':
-      return steppedBreath(resolved, step)
-    case 'movement':
-      return { ...resolved.block, rounds: Math.max(1, resolved.rounds + Math.sign(step(60) - 60)) }
-    case 'hold':
-      return steppedHold(resolved, step, side)
-  }
-}
-
-function steppedBreath({ block, amount }: Extract<Resolved, { kind: 'breath' }>, step: Step): Block {
-  if ('naturalS' in amount) return { ...block, amount: { naturalS: step(amount.naturalS) } }
-  if ('fillS' in amount) return { ...block, amount: { ...amount, fillS: step(amount.fillS) } }
-  return { ...block, amount: { ...amount, roundsPerSet: Math.max(1, amount.roundsPerSet + Math.sign(step(60) - 60)) } }
-}
-
-function steppedHold(resolved: Extract<Resolved, { kind: 'hold' }>, step: Step, side: 'left' | 'right' | undefined): Block {
-  const { block, sides } = resolved
-  const secondsOn = (which: 'left' | 'right') => sides.find((held) => held.side === which || held.side === 'both')?.holdS ?? 0
-  const linked = !block.hold || 'holdS' in block.hold
-  if (side && sides.length > 1) {
-    const hold = block.hold ?? { holdS: secondsOn('left') }
-    return { ...block, hold: setHoldSide(hold, side, step(secondsOn(side))) }
-  }
-  if (linked) return { ...block, hold: { holdS: step(secondsOn('left')) } }
-  const hold = setHoldSide(block.hold ?? { holdS: 0 }, 'left', step(secondsOn('left')))
-  return { ...block, hold: setHoldSide(hold, 'right', step(secondsOn('right'))) }
-}
-
-
-/** Where a wing's lower edge can be drawn, the time it stands for; else undefined. */
-export function drawnSeconds(resolved: Resolved): number | undefined {
-  if (resolved.kind === 'hold') return Math.max(...resolved.sides.map(({ holdS }) => holdS))
-  if (resolved.kind === 'talk' || resolved.kind === 'rest') return resolved.block.s
-  if (resolved.kind === 'closing') return resolved.finalRestS.value
-  if (resolved.kind !== 'breath') return undefined
-  return 'naturalS' in resolved.amount ? resolved.amount.naturalS : 'fillS' in resolved.amount ? resolved.amount.fillS : undefined
-}
-
-function timedBlock(resolved: Resolved, seconds: number): Block | undefined {
-  switch (resolved.kind) {
-    case 'talk':
-    case 'rest':
-      return { ...resolved.block, s: seconds }
-    case 'closing':
-      return { ...resolved.block, finalRestS: seconds }
-    case 'breath':
-      if ('naturalS' in resolved.amount) return { ...resolved.block, amount: { naturalS: seconds } }
-      return 'fillS' in resolved.amount ? { ...resolved.block, amount: { ...resolved.amount, fillS: seconds } } : undefined
-    case 'hold': {
-      const { hold } = resolved.block
-      if (!hold || 'holdS' in hold) return { ...resolved.block, hold: { holdS: seconds } }
-      // Sides that were unlinked keep what lies between them.
-      const by = seconds - holdSecondsOf(hold, 'both')
-      return { ...resolved.block, hold: { ...hold, leftS: Math.max(5, hold.leftS + by), rightS: Math.max(5, hold.rightS + by) } }
-    }
-    case 'movement':
-      return undefined
-  }
-}
-
-function withRoomForPhases(block: Block): Block {
-  if (block.kind !== 'hold' || !block.hold || !block.phases) return block
-  const { hold } = block
-  const least = leastHoldOf(block.phases)
-  if ('holdS' in hold) return hold.holdS >= least ? block : { ...block, hold: { holdS: least } }
-  if (Math.min(hold.leftS, hold.rightS) >= least) return block
-  return { ...block, hold: { ...hold, leftS: Math.max(least, hold.leftS), rightS: Math.max(least, hold.rightS) } }
 }

@@ -1,18 +1,12 @@
 <script setup lang="ts">
-import { BarController, BarElement, CategoryScale, Chart, LineController, LineElement, LinearScale, PointElement } from 'chart.js'
 import type { ChartData as Data, ChartOptions } from 'chart.js'
 import { computed } from 'vue'
 import { Bar, Line } from 'vue-chartjs'
 import type { ChartData, Tone } from './balance-charts.ts'
+import './chart-parts.ts'
 
 /** One figure of the balance: as a chart, or the same numbers as a table. */
 const props = defineProps<{ chart: ChartData; as: 'charts' | 'tables' }>()
-
-Chart.register(BarController, BarElement, CategoryScale, LinearScale, LineController, LineElement, PointElement)
-Chart.defaults.font.family = 'Ysabeau Office Variable'
-Chart.defaults.font.size = 14
-Chart.defaults.color = '#4b5854'
-Chart.defaults.animation = false
 
 const tones = getComputedStyle(document.documentElement)
 const colour = (tone: Tone) => tones.getPropertyValue(`--${tone}`).trim()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
-import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import { computed, nextTick, ref, useId, useTemplateRef } from 'vue'
 import { DateTime } from 'luxon'
 import type { Judged } from '#core/checks'
 import { formatMs } from '#core/units'
@@ -25,6 +25,7 @@ const place = computed(() => {
 })
 const asideOn = computed(() => (props.judged.aside ? DateTime.fromISO(props.judged.aside.at).toFormat('ccc d LLL yyyy', { locale: 'en' }) : ''))
 
+const fieldId = useId()
 const asking = ref(false)
 const reason = ref('')
 const field = useTemplateRef<{ $el: HTMLElement }>('field')
@@ -47,8 +48,8 @@ function done(): void {
       <p v-if="judged.isBack" class="back">It was set aside; its numbers have changed since.</p>
       <p v-if="judged.aside" class="back">Set aside on {{ asideOn }}: {{ judged.aside.reason }}</p>
       <form v-if="asking" class="ask" @submit.prevent="done" @keydown.esc.stop="asking = false">
-        <label :for="`why-${finding.code}-${place}`">Why it can stay</label>
-        <InputText :id="`why-${finding.code}-${place}`" ref="field" v-model="reason" maxlength="300" />
+        <label :for="fieldId">Why it can stay</label>
+        <InputText :id="fieldId" ref="field" v-model="reason" maxlength="300" />
         <Button type="submit" size="small" label="Set aside" :disabled="reason.trim() === ''" />
       </form>
     </div>

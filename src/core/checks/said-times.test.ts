@@ -1,0 +1,31 @@
+import { saidBreaths, saidSeconds } from './said-times.ts'
+
+test.each([
+  ['Four minutes here', 240],
+  ['Stay for 3 minutes', 180],
+  ['Twenty seconds more', 20],
+  ['one more minute', 60],
+  ['half a minute', 30],
+  ['A minute left', 60],
+  ['2.5 minutes', 150],
+  ['2,5 minutes', 150],
+  ['forty-five seconds', 45],
+  ['the last ten seconds', 10],
+])('“%s” announces %d s', (text, seconds) => {
+  expect(saidSeconds(text)).toBe(seconds)
+})
+
+test.each(['Soften the jaw', 'Second side', 'Every minute counts the same', 'Minutes pass', 'one hand on the belly'])('“%s” announces no time', (text) => {
+  expect(saidSeconds(text)).toBeUndefined()
+})
+
+test.each([
+  ['Five more breaths', 5],
+  ['ten slow breaths', 10],
+  ['Take three deep, quiet breaths', undefined],
+  ['3 breaths', 3],
+  ['one breath', 1],
+  ['Breathe into the ribs', undefined],
+])('“%s” promises %p breaths', (text, breaths) => {
+  expect(saidBreaths(text)).toBe(breaths)
+})
