@@ -44,7 +44,7 @@ export function watchFindings(): void {
 
 /** The findings with what the teacher set aside, and everything done with one. */
 export function useFindings() {
-  const { store, document, tell, choose } = usePlan()
+  const { store, document, timeline, tell, choose } = usePlan()
   const own = useOwnStore()
   const judged = computed<readonly Judged[]>(() => (document.value && findings.value ? withSetAside(findings.value, document.value) : []))
   /** Before the first check there is nothing to say, not even that nothing was found. */
@@ -64,12 +64,20 @@ export function useFindings() {
   })
   const wordsOf = (finding: Noticed): FindingWords => work.value?.findingWords(finding, own.catalog) ?? { title: finding.code, reason: '' }
 
-  function mend({ mend: by, ...finding }: Noticed): void {
-    if (by?.by === 'edits') {
-      const words = wordsOf({ ...finding, mend: by }).mend?.toLowerCase() ?? 'mend'
-      if (store.edit({ type: 'several', edits: by.edits }, words)) tell(`Done: ${words}`)
-    } else if (by) {
-      showFits(by.by === 'order' ? 'order' : 'length')
+  /** The finding as the session stands this moment: its mend must not bring back what was changed since it was found. */
+  function fresh({ code, place }: Noticed): Noticed | undefined {
+    const now = document.value && timeline.value ? work.value?.findingsOf(document.value, timeline.value, own.catalog) : undefined
+    return now?.find((one) => one.code === code && one.place.blockId === place.blockId)
+  }
+  function mend(finding: Noticed): void {
+    const now = fresh(finding)
+    if (now?.mend?.by === 'edits') {
+      const words = wordsOf(now).mend?.toLowerCase() ?? 'mend'
+      if (store.edit({ type: 'several', edits: now.mend.edits }, words)) tell(`Done: ${words}`)
+    } else if (now?.mend) {
+      showFits(now.mend.by === 'order' ? 'order' : 'length')
+    } else {
+      tell('It is mended already')
     }
   }
   function setAside(finding: Noticed, reason: string): void {

@@ -78,14 +78,15 @@ const { height } = useWindowSize()
 /** The longest of the spines beside each other, for one scale that fits the window. */
 const longestMs = computed(() => {
   const fits = [holds.answer.value, both.answer.value, fewer.answer.value].flatMap((answer) => (answer?.ok ? answer.value.totalMs : []))
-  const shownMs = shown.value === 'order' ? [timeline.value?.totalMs ?? 0] : fits
-  return Math.max(...shownMs, (document.value?.lengthS ?? 0) * 1000, 60_000)
+  // An order changes little of the length: it takes the whole height for what stands where.
+  if (shown.value === 'order') return Math.max(timeline.value?.totalMs ?? 0, 60_000)
+  return Math.max(...fits, (document.value?.lengthS ?? 0) * 1000, 60_000)
 })
 /** As much of the window's height a dialog takes at most. */
 const dialogShare = 0.9
 /** What the dialog has above and below its spines, in px. */
-const aroundPx = 340
-const pxPerMinute = computed(() => Math.min(14, Math.max(3, (height.value * dialogShare - aroundPx) / (longestMs.value / 60_000))))
+const aroundPx = { length: 340, order: 150 } as const
+const pxPerMinute = computed(() => Math.min(14, Math.max(3, (height.value * dialogShare - aroundPx[shown.value]) / (longestMs.value / 60_000))))
 const columns = computed(() => ({ pxPerMinute: pxPerMinute.value, longestMs: longestMs.value }))
 </script>
 

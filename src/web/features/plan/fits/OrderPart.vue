@@ -9,6 +9,7 @@ import { applyEdit, compareSessions } from '#core/session'
 import { compileTimeline } from '#core/timeline'
 import type { Timeline } from '#core/timeline'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { blockName } from '../block-words.ts'
 import { orderWords } from './fit-words.ts'
 import SmallSpine from './SmallSpine.vue'
 
@@ -35,13 +36,17 @@ const moved = computed(
   () => new Set(reordered.value ? compareSessions(props.session, reordered.value.session).flatMap((one) => (one.kind === 'moved' ? [one.block.id] : [])) : []),
 )
 const words = computed(() => (suggestion.value ? orderWords(suggestion.value) : []))
+const movedNames = computed(() => props.timeline.blocks.flatMap(({ block }) => (moved.value.has(block.block.id) ? [blockName(block)] : [])))
 const isBetter = computed(() => (suggestion.value?.edits.length ?? 0) > 0)
 </script>
 
 <template>
   <div class="order">
     <div class="says">
-      <ul aria-live="polite"><li v-for="line in words" :key="line">{{ line }}</li></ul>
+      <ul aria-live="polite">
+        <li v-for="line in words" :key="line">{{ line }}</li>
+        <li v-if="isBetter">{{ movedNames.length === 1 ? 'Moves' : `Moves ${movedNames.length}:` }} {{ movedNames.join('; ') }}.</li>
+      </ul>
       <p class="note">Kept in any order: talk, breath and rests at their places, the opening first, warm before deep, a counterpose after what it counters, the closing last. Props are not counted.</p>
       <div v-if="isSlow" class="slow">
         <ProgressBar mode="indeterminate" aria-label="Working it out" />

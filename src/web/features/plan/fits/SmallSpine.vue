@@ -4,6 +4,7 @@ import type { Session } from '#model/session'
 import type { Timeline } from '#core/timeline'
 import { formatDuration } from '#core/units'
 import { layOutSpine, topPx } from '../spine/layout.ts'
+import type { Wing } from '../spine/layout.ts'
 
 /** A session at a glance: its wings down the stem, all spines beside each other at one scale. */
 const props = defineProps<{ session: Session; timeline: Timeline; pxPerMinute: number; longestMs: number; marked?: ReadonlySet<string> }>()
@@ -11,8 +12,10 @@ const props = defineProps<{ session: Session; timeline: Timeline; pxPerMinute: n
 const layout = computed(() => layOutSpine(props.timeline, props.session, props.pxPerMinute))
 const y = (px: number) => px - topPx
 const heightPx = computed(() => (props.longestMs / 60_000) * props.pxPerMinute + 4)
-/** A name needs this much height to be read. */
+/** A name needs this much height to be read, and more inside an outline. */
 const leastNamePx = 13
+const leastMarkedPx = 17
+const isNamed = (wing: Wing) => wing.heightPx >= (props.marked?.has(wing.blockId) ? leastMarkedPx : leastNamePx)
 /** A name is written once: on the first wing of its block. */
 const firstWings = computed(() => new Set(layout.value.wings.filter((wing, at, all) => all[at - 1]?.blockId !== wing.blockId).map(({ key }) => key)))
 </script>
@@ -22,11 +25,11 @@ const firstWings = computed(() => new Set(layout.value.wings.filter((wing, at, a
     <i class="stem" :style="{ height: `${(timeline.totalMs / 60_000) * pxPerMinute}px` }" />
     <template v-for="wing in layout.wings" :key="wing.key">
       <span class="wing" :class="[wing.bank, wing.tone, { marked: marked?.has(wing.blockId) }]" :style="{ top: `${y(wing.topPx)}px`, height: `${Math.max(2, wing.heightPx - 1)}px` }">
-        <b v-if="firstWings.has(wing.key) && wing.heightPx >= leastNamePx">{{ wing.name }}</b>
-        <em v-if="wing.heightPx >= leastNamePx">{{ formatDuration(wing.seconds) }}</em>
+        <b v-if="firstWings.has(wing.key) && isNamed(wing)">{{ wing.name }}</b>
+        <em v-if="isNamed(wing)">{{ formatDuration(wing.seconds) }}</em>
       </span>
     </template>
-    <u :style="{ top: `${y(layout.wantedPx)}px` }" />
+    <u v-if="session.lengthS * 1000 <= longestMs" :style="{ top: `${y(layout.wantedPx)}px` }" />
   </div>
 </template>
 
@@ -102,6 +105,7 @@ const firstWings = computed(() => new Set(layout.value.wings.filter((wing, at, a
   --heavy: var(--right);
 }
 .marked {
+  padding-block: 1px;
   outline: 2px solid var(--ink);
   outline-offset: -2px;
 }
