@@ -27,7 +27,7 @@ export interface OrderSuggestion {
 /**
  * The order with the least change time, then the fewest changes of base position, then the fewest trips, then
  * the fewest moved blocks, that keeps fixed blocks and precedence. Exact up to twelve free blocks, beyond that
- * by improving windows and single moves until neither helps. Props are not counted until costs know of them.
+ * by improving windows and by moving a few at a time until neither helps. Props are not counted until costs know of them.
  * Refuses what `resolveSession` refuses.
  */
 export function betterOrder(session: Session, catalog: Catalog): Result<OrderSuggestion> {
@@ -54,7 +54,7 @@ export function betterOrder(session: Session, catalog: Catalog): Result<OrderSug
 /** Free blocks looked at together; each window is brought into its best order. */
 const windowBlocks = 9
 
-/** Better and better by windows and single moves, from the order planned, until neither helps. */
+/** Better and better by windows and by moves, from the order planned, until neither helps. */
 function improved(planned: readonly number[], free: readonly number[], precedence: Precedence, costs: OrderCosts): number[] {
   const rank = (order: readonly number[]) => rankOf(costOf(order, costs))
   let best = [...planned]
@@ -84,29 +84,37 @@ function whole(free: readonly number[], from: number, to: number, { followedBy }
   return free.slice(first, end)
 }
 
-/** The best single move of a free block to another free place, again and again. */
+/** Blocks that stand together move together, up to so many. */
+const mostMovedTogether = 4
+
+/** A free block, or a few that stand together, moved to another free place: the first move that helps, again and again. */
 function byMoves(order: readonly number[], precedence: Precedence, costs: OrderCosts): number[] {
   let best = [...order]
   for (;;) {
-    const bestRank = rankOf(costOf(best, costs))
-    const better = singleMoves(best, precedence)
-      .filter((other) => keeps(other, precedence))
-      .map((other) => ({ other, rank: rankOf(costOf(other, costs)) }))
-      .reduce<{ other: number[]; rank: number } | undefined>((a, b) => (b.rank < (a?.rank ?? bestRank) ? b : a), undefined)
+    const better = firstBetterMove(best, precedence, costs)
     if (!better) return best
-    best = better.other
+    best = better
   }
 }
 
-function singleMoves(order: readonly number[], { isFixed }: Precedence): number[][] {
+function firstBetterMove(order: readonly number[], precedence: Precedence, costs: OrderCosts): number[] | undefined {
+  const { isFixed } = precedence
+  const bestRank = rankOf(costOf(order, costs))
   const free = order.filter((block) => !isFixed(block))
-  return free.flatMap((_, from) =>
-    free.flatMap((__, to) => {
-      if (from === to) return []
-      const moved = free.toSpliced(from, 1).toSpliced(to, 0, free[from] ?? 0)
-      return [order.map((block) => (isFixed(block) ? block : (moved.shift() ?? block)))]
-    }),
-  )
+  for (let length = 1; length <= mostMovedTogether; length += 1) {
+    for (let from = 0; from + length <= free.length; from += 1) {
+      const taken = free.slice(from, from + length)
+      const left = free.toSpliced(from, length)
+      for (let to = 0; to <= left.length; to += 1) {
+        if (to === from) continue
+        const moved = left.toSpliced(to, 0, ...taken)
+        let at = 0
+        const other = order.map((block) => (isFixed(block) ? block : (moved[at++] ?? block)))
+        if (rankOf(costOf(other, costs)) < bestRank && keeps(other, precedence)) return other
+      }
+    }
+  }
+  return undefined
 }
 
 /** Whether an order keeps the precedence. */
