@@ -118,13 +118,12 @@ function firstBetterMove(order: readonly number[], precedence: Precedence, costs
 }
 
 /** Whether an order keeps the precedence. */
-export function keeps(order: readonly number[], { before, anyBefore, followedBy }: Precedence): boolean {
+export function keeps(order: readonly number[], { before, followedBy }: Precedence): boolean {
   const place = new Map(order.map((block, at) => [block, at]))
   const placeOf = (block: number) => place.get(block) ?? -1
   return order.every(
     (block, at) =>
       (before[block] ?? []).every((other) => placeOf(other) < at) &&
-      (anyBefore[block] ?? []).every((group) => group.some((other) => placeOf(other) < at)) &&
       (followedBy.get(block) === undefined || order[at + 1] === followedBy.get(block)),
   )
 }

@@ -1,4 +1,4 @@
-import type { HoldBlock } from '#model/block'
+import type { Block, HoldBlock } from '#model/block'
 import type { Practice } from '#model/common'
 import type { Pose, Target } from '#model/pose'
 import type { Session } from '#model/session'
@@ -50,8 +50,8 @@ export function chooseSession(wish: ChooserWish, books: ChooserBooks): Result<Ch
   const asked = wish.targets.length > 0 || isBreath ? wish.targets : usualTargets[wish.practice]
   const opened = withOpening(wish, books, asked, fits)
   const breathed = isBreath ? withBreathWork(wish, books, opened, fits) : opened
-  const worked = withTargets(wish, books, breathed, asked, fits)
-  const settled = withSettling(wish, books, withMoving(wish, books, worked, asked, fits), fits)
+  const worked = withTargets(wish, books, withMoving(wish, books, breathed, asked, fits), asked, fits)
+  const settled = withSettling(wish, books, worked, fits)
   // What was asked for first; where it is used up or would be all there is, what is usual.
   const full = filled(wish, books, settled, new Set([...asked, ...usualTargets[wish.practice]]), fits)
   const { session, why } = frame(full)
@@ -117,14 +117,19 @@ const isWork = (pose: Pose, practice: Practice): boolean =>
 function warmedFor(pose: Pose, wish: ChooserWish, books: ChooserBooks, parts: Parts): Parts | undefined {
   let warmed: Parts | undefined = parts
   for (const area of pose.wantsWarm) {
-    const before = warmed ? [...warmed.opening, ...warmed.warm] : []
-    const isWarm = before.some(({ block }) => block.kind === 'hold' && books.catalog.poses.get(block.poseId)?.warms.includes(area))
-    if (isWarm || !warmed) continue
+    const before = warmed ? [...warmed.opening, ...warmed.moving, ...warmed.warm] : []
+    if (!warmed || before.some(({ block }) => warmsOf(block, books).includes(area))) continue
     const able: Pose[] = unused(wish, books, warmed).filter(({ places, warms }) => places.includes('warm') && warms.includes(area))
     const [warmer]: Pose[] = ranked(able, wish.variation, (one) => -awayFromTheFloor(one) - one.sensation.to)
     warmed = warmer && { ...warmed, warm: [...warmed.warm, pickPose(warmer, { rule: 'warms', target: area })] }
   }
   return warmed
+}
+
+/** What a block warms: a pose what it says, a breath-timed movement what it moves. */
+function warmsOf(block: Block, { catalog }: ChooserBooks): readonly Target[] {
+  if (block.kind === 'hold') return catalog.poses.get(block.poseId)?.warms ?? []
+  return block.kind === 'movement' ? (catalog.movements.get(block.movementId)?.targets ?? []) : []
 }
 
 /** The session with the counterpose of its last deep pose, where that has one that is not used yet. */
@@ -145,9 +150,12 @@ function withOpening(wish: ChooserWish, books: ChooserBooks, targets: readonly T
   return firstThatFits(nothing, able.map((pose) => ({ ...nothing, opening: [pickPose(pose, { rule: 'opens' })] })), shares.frame, fits)
 }
 
+/** In less than half an hour a movement would take the time of a pose. */
+const movesFromS = 1800
+
 /** With a breath-timed movement that warms, where there is room; restorative work does without. */
 function withMoving(wish: ChooserWish, books: ChooserBooks, parts: Parts, targets: readonly Target[], fits: Fits): Parts {
-  if (wish.practice === 'restorative') return parts
+  if (wish.practice === 'restorative' || wish.lengthS < movesFromS) return parts
   return firstThatFits(parts, moversFor(targets, wish, books).map((pick) => ({ ...parts, moving: [pick] })), shares.frame, fits)
 }
 

@@ -1,6 +1,8 @@
 import fc from 'fast-check'
+import type { Block } from '#model/block'
 import { levels, practices } from '#model/common'
 import { targets } from '#model/pose'
+import type { Target } from '#model/pose'
 import { sessionSchema } from '#model/session'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
@@ -87,22 +89,40 @@ test('an area asked for has its pose or is named as missed', () => {
   expect(choose({ targets: ['outerHip', 'hamstrings', 'lowBack'] }).missed).toEqual([])
 })
 
-test('what a pose wants warm is warmed before it, and a counterpose follows what it counters', () => {
+/** What a block of a session warms: a pose what it says, a breath-timed movement what it moves. */
+const warmsOf = (block: Block): readonly Target[] => {
+  if (block.kind === 'hold') return shippedCatalog.poses.get(block.poseId)?.warms ?? []
+  return block.kind === 'movement' ? (shippedCatalog.movements.get(block.movementId)?.targets ?? []) : []
+}
+
+test('what a pose wants warm is warmed before it, by a pose or a movement, and a counterpose follows what it counters', () => {
   fc.assert(
     fc.property(wishes, (wish) => {
-      const chosen = choose(wish)
-      const poses = posesOf(chosen)
-      poses.forEach((pose, at) => {
-        if (chosen.why[`pose-${pose.id}`]?.rule !== 'works') return
-        for (const area of pose.wantsWarm) expect(poses.slice(0, at).some(({ warms }) => warms.includes(area))).toBe(true)
+      const { session, why } = choose(wish)
+      session.blocks.forEach((block, at) => {
+        if (block.kind !== 'hold' || why[block.id]?.rule !== 'works') return
+        const warm = session.blocks.slice(0, at).flatMap(warmsOf)
+        expect(warm).toEqual(expect.arrayContaining(shippedCatalog.poses.get(block.poseId)?.wantsWarm ?? []))
       })
-      for (const [id, rule] of Object.entries(chosen.why)) {
-        if (rule.rule !== 'counters') continue
-        const at = poses.findIndex((pose) => `pose-${pose.id}` === id)
-        expect(poses[at - 1]?.id).toBe(rule.poseId)
-      }
+      const holds = session.blocks.filter((block) => block.kind === 'hold')
+      // What is there to warm stands before something that wants it.
+      holds.forEach((hold, at) => {
+        const rule = why[hold.id]
+        if (rule?.rule !== 'warms') return
+        expect(holds.slice(at).some(({ poseId }) => shippedCatalog.poses.get(poseId)?.wantsWarm.includes(rule.target))).toBe(true)
+      })
+      holds.forEach((hold, at) => {
+        const rule = why[hold.id]
+        if (rule?.rule === 'counters') expect(holds[at - 1]?.poseId).toBe(rule.poseId)
+      })
     }),
   )
+})
+
+test('a movement that warms counts as warming', () => {
+  const { session, why } = choose({ lengthS: 1800, targets: ['frontOfHip'] })
+  expect(Object.values(why)).toContainEqual({ rule: 'moves', target: 'frontOfHip' })
+  expect(session.blocks.findIndex(({ kind }) => kind === 'movement')).toBeLessThan(session.blocks.findIndex(({ id }) => why[id]?.rule === 'works'))
 })
 
 test('the same wish gives the same session; another number gives another', () => {

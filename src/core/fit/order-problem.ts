@@ -96,8 +96,8 @@ const walkOf = (costs: OrderCosts) => (blocks: readonly number[], from: number |
   return { rank, at }
 }
 
-/** Precedence as bits: what has to be placed before a unit, and the groups of which one has to be. */
-function rulesOf(units: readonly Unit[], { before, anyBefore }: Precedence): (placed: Placed, unit: number) => boolean {
+/** Precedence as bits: what has to be placed before a unit. What does not move here stands where it stood. */
+function rulesOf(units: readonly Unit[], { before }: Precedence): (placed: Placed, unit: number) => boolean {
   const unitOf = new Map(units.flatMap((unit, at) => unit.map((block) => [block, at] as const)))
   const maskOf = (blocks: readonly number[]): Placed =>
     blocks.reduce((mask, block) => {
@@ -105,9 +105,5 @@ function rulesOf(units: readonly Unit[], { before, anyBefore }: Precedence): (pl
       return unit === undefined ? mask : mask | bitOf(unit)
     }, 0)
   const needs = units.map((unit, at) => maskOf(unit.flatMap((block) => before[block] ?? [])) & ~bitOf(at))
-  // A group with a block that does not move here is warmed by it already.
-  const isOpen = (group: readonly number[], unit: Unit) => group.every((block) => unitOf.has(block) && !unit.includes(block))
-  const needsAny = units.map((unit) => unit.flatMap((block) => (anyBefore[block] ?? []).filter((group) => isOpen(group, unit)).map(maskOf)))
-  return (placed, unit) =>
-    (placed & bitOf(unit)) === 0 && ((needs[unit] ?? 0) & ~placed) === 0 && (needsAny[unit] ?? []).every((mask) => (mask & placed) !== 0)
+  return (placed, unit) => (placed & bitOf(unit)) === 0 && ((needs[unit] ?? 0) & ~placed) === 0
 }

@@ -7,8 +7,6 @@ export interface Precedence {
   readonly isFixed: (block: number) => boolean
   /** For each block, those that have to stand before it. */
   readonly before: readonly (readonly number[])[]
-  /** For each block, groups of which at least one has to stand before it: what warms what it wants warm. */
-  readonly anyBefore: readonly (readonly (readonly number[])[])[]
   /** For each block, the one that has to follow at once: its counterpose. */
   readonly followedBy: ReadonlyMap<number, number>
 }
@@ -29,12 +27,12 @@ export function precedenceOf(blocks: readonly Resolved[]): Precedence {
     const countered = links.filter(({ by }) => by === at).map(({ of }) => of)
     const opening = first !== undefined && canBe(blocks[first], 'opening') && free.includes(at) && at !== first ? [first] : []
     const allOthers = last !== undefined && at === last && canBe(block, 'closing') ? others : []
-    return [...new Set([...ranked, ...countered, ...opening, ...allOthers])]
+    const warmers = free.includes(at) ? firstWarmers(block, at, blocks) : []
+    return [...new Set([...ranked, ...countered, ...opening, ...allOthers, ...warmers])]
   })
   return {
     isFixed: (at) => !free.includes(at),
     before,
-    anyBefore: blocks.map((block, at) => (free.includes(at) ? warmersOf(block, at, blocks) : [])),
     followedBy: new Map(links.filter(({ of, by }) => by === of + 1).map(({ of, by }) => [of, by])),
   }
 }
@@ -55,12 +53,12 @@ function comesBefore(one: Resolved | undefined, other: Resolved): boolean {
   return a !== undefined && b !== undefined && a.to < b.from
 }
 
-/** For each area a pose wants warm, the blocks before it in the plan that warm it; none where nothing does. */
-function warmersOf(block: Resolved, at: number, blocks: readonly Resolved[]): number[][] {
+/** For each area a pose wants warm, the first block before it in the plan that warms it. */
+function firstWarmers(block: Resolved, at: number, blocks: readonly Resolved[]): number[] {
   if (block.kind !== 'hold') return []
   return block.pose.wantsWarm
-    .map((target) => blocks.flatMap((other, place) => (place < at && warms(other).includes(target) ? [place] : [])))
-    .filter((warmers) => warmers.length > 0)
+    .map((target) => blocks.findIndex((other, place) => place < at && warms(other).includes(target)))
+    .filter((place) => place >= 0)
 }
 
 function warms(block: Resolved) {
