@@ -50,8 +50,8 @@ function bruteForce(session: Session): number[] | undefined {
 }
 
 describe('fewer poses', () => {
-  test('equals the best of all subsets on 220 seeded sessions, each subset compiled by itself', () => {
-    const drawn = fc.sample(fc.tuple(fc.oneof(sessions(6), linkedSessions(6)), fc.integer({ min: 20, max: 95 })), { numRuns: 220, seed: 20_261_123 })
+  test('equals the best of all subsets on more than 200 seeded sessions, each subset compiled by itself', () => {
+    const drawn = fc.sample(fc.tuple(fc.oneof(sessions(6), linkedSessions(6)), fc.integer({ min: 20, max: 95 })), { numRuns: 400, seed: 20_261_123 })
     let compared = 0
     for (const [session, percent] of drawn) {
       const lengthS = Math.ceil((compile(session).totalMs * percent) / 100_000)
@@ -60,7 +60,7 @@ describe('fewer poses', () => {
       compared += 1
       expect(idsOf(fewer({ ...session, lengthS }).session)).toEqual(expected.map((at) => session.blocks[at]?.id))
     }
-    expect(compared).toBeGreaterThan(100)
+    expect(compared).toBeGreaterThan(200)
   })
 
   const holdS = 240
