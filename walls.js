@@ -8,6 +8,7 @@ export const coreOrder = [
   'session',
   'breath',
   'props',
+  'figure',
   'timeline',
   'class',
   'fit',

@@ -11,6 +11,7 @@ import {
 } from './common.ts'
 import { cueSchema } from './cue.ts'
 import { familySchema } from './family.ts'
+import { figureSchema } from './figure.ts'
 import { namesSchema } from './names.ts'
 import { propKindSchema } from './prop.ts'
 
@@ -127,6 +128,8 @@ const poseShape = z.strictObject({
   /** Usual felt intensity, 0 to 10. */
   sensation: sensationSchema,
   families: z.array(familySchema).min(1).max(6),
+  /** How it is drawn on its props; a pose without one has heights, but no picture. */
+  figure: figureSchema.optional(),
   times: poseTimesSchema,
   /** Whether the head is turned (and then turned the other way at half time), and where it rests. */
   head: z.strictObject({ turned: z.enum(['never', 'half time']), rests: lineSchema.min(1) }),

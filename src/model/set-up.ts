@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { idSchema, lineSchema, nameSchema } from './common.ts'
+import { figureSchema } from './figure.ts'
 import { propKindSchema } from './prop.ts'
 
 export const foldOpSchema = z.union([
@@ -32,24 +33,43 @@ export const bodyParts = [
   'eyes',
 ] as const
 
-export const setUpItemSchema = z.strictObject({
+export const propTurns = ['flat', 'side', 'end', 'lengthwise', 'crosswise'] as const
+export type PropTurn = (typeof propTurns)[number]
+export type BodyPart = (typeof bodyParts)[number]
+
+const itemShape = z.strictObject({
   id: idSchema,
   kind: propKindSchema,
   count: z.int().min(1).max(20),
   under: z.enum(bodyParts),
   folds: z.array(foldOpSchema).max(8).optional(),
-  turn: z.enum(['flat', 'side', 'end', 'lengthwise', 'crosswise']).optional(),
+  turn: z.enum(propTurns).optional(),
+  /** Equal piles the count is divided into, such as one under each knee; 1 where absent. */
+  piles: z.int().min(1).max(2).optional(),
+  /** Where it does not lie under the part: over it, round it, between its two sides, or behind it. */
+  lies: z.enum(['over', 'around', 'between', 'behind']).optional(),
   note: lineSchema.optional(),
 })
+
+export const setUpItemSchema = itemShape.refine(({ count, piles = 1 }) => count % piles === 0, {
+  error: 'cannot be divided into two equal piles: take an even number or one pile',
+  path: ['count'],
+  params: { code: 'PILES_UNEVEN' },
+})
 export type SetUpItem = z.infer<typeof setUpItemSchema>
+
+/** How much it takes: all there is, little, or what a house has. */
+export const extents = ['full', 'few', 'household'] as const
 
 /** The arrangement of props for one hold, by body part from the floor up. */
 export const setUpSchema = z.strictObject({
   id: idSchema,
   poseId: idSchema,
   name: nameSchema,
-  extent: z.enum(['full', 'few', 'household']),
+  extent: z.enum(extents),
   items: z.array(setUpItemSchema).max(20),
+  /** The form of the pose it is made for, where that is drawn otherwise than the pose. */
+  figure: figureSchema.optional(),
   note: lineSchema.optional(),
 })
 export type SetUp = z.infer<typeof setUpSchema>

@@ -95,3 +95,40 @@ export function secondBlock({ theta, midBlockH }: { readonly theta: number; read
   ])
   return bad ?? calculated({ floorX: midBlockH / tan(theta), alongBolster: midBlockH / sin(theta) })
 }
+
+export interface InclineBlocksInput {
+  /** Each block's loaded height and its hip-side top edge: along the underside from the low edge, or along the floor. */
+  readonly blocks: readonly ({ readonly blockH: number; readonly along: number } | { readonly blockH: number; readonly floorX: number })[]
+}
+
+export interface InclineBlocks {
+  readonly theta: number
+  /** How far the bolster hangs free above each block, cm: 0 over the one that carries it. */
+  readonly free: readonly number[]
+}
+
+const mostFree = 1
+
+/**
+ * A bolster over several blocks: the steepest carries it, the others hang free by X tan θ − h [formula book 5b].
+ * `UNREACHABLE` and `TOO_STEEP` name the block; warns `HANGS_FREE` past 1 cm.
+ */
+export function inclineBlocks({ blocks }: InclineBlocksInput): Calculated<InclineBlocks> {
+  const angles: number[] = []
+  for (const [at, block] of blocks.entries()) {
+    const field = `blocks[${String(at)}]`
+    const place = 'along' in block ? block.along : block.floorX
+    const bad = amiss([[field, block.blockH, 0, 80], [field, place, Number.MIN_VALUE]])
+    if (bad) return bad
+    if ('along' in block && block.blockH >= place) return failed('UNREACHABLE', field)
+    const angle = 'along' in block ? asin(block.blockH / place) : atan2(block.blockH, place)
+    if (angle > steepest) return failed('TOO_STEEP', field)
+    angles.push(angle)
+  }
+  const theta = Math.max(0, ...angles)
+  const free = blocks.map((block) => {
+    const underside = 'along' in block ? block.along * sin(theta) : block.floorX * tan(theta)
+    return Math.max(0, underside - block.blockH)
+  })
+  return calculated({ theta, free }, [free.some((gap) => gap > mostFree) && 'HANGS_FREE'])
+}

@@ -17,6 +17,7 @@ export const pronePoses: readonly Pose[] = [
     directions: ['backbend'],
     sensation: { from: 3, to: 5 },
     families: ['prone_bb'],
+    figure: { kind: 'prone', trunk: 'elbows' },
     times: { setUpS: setUp(10), settleS: 5, comingOutS: 10, betweenSidesS: 0, afterRestS: { restorative: 45, yin: 60 } },
     head: { turned: 'never', rests: 'In line with the back; the chin stays level.' },
     cues: [
@@ -54,6 +55,7 @@ export const pronePoses: readonly Pose[] = [
     directions: ['backbend'],
     sensation: { from: 4, to: 6 },
     families: ['prone_bb'],
+    figure: { kind: 'prone', trunk: 'hands' },
     times: { setUpS: setUp(10), settleS: 5, comingOutS: 10, betweenSidesS: 0, afterRestS: { restorative: 45, yin: 60 } },
     head: { turned: 'never', rests: 'In line with the back; the chin stays level.' },
     cues: cues('Buttocks soft, belly heavy', 'Come down to the forearms whenever you like', 20),
@@ -87,6 +89,7 @@ export const pronePoses: readonly Pose[] = [
     directions: ['neutral'],
     sensation: { from: 0, to: 2 },
     families: ['prone'],
+    figure: { kind: 'prone', trunk: 'flat' },
     times: { setUpS: setUp(15), settleS: 10, comingOutS: 15, betweenSidesS: 0, afterRestS: { restorative: 20, yin: 30 } },
     head: { turned: 'half time', rests: 'One cheek on the stacked hands, the other from half time; or the brow.' },
     cues: [
@@ -124,6 +127,7 @@ export const pronePoses: readonly Pose[] = [
     directions: ['neutral'],
     sensation: { from: 0, to: 2 },
     families: ['prone'],
+    figure: { kind: 'prone', trunk: 'flat' },
     times: { setUpS: setUp(40), settleS: 15, comingOutS: 15, betweenSidesS: 0, afterRestS: { restorative: 30, yin: 30 } },
     head: { turned: 'half time', rests: 'One cheek on the bolster’s end, the other from half time.' },
     cues: [
@@ -165,6 +169,7 @@ export const pronePoses: readonly Pose[] = [
     directions: ['outwardRotation'],
     sensation: { from: 2, to: 4 },
     families: ['prone', 'fold_wide'],
+    figure: { kind: 'prone', trunk: 'flat', legs: 'oneUp', view: 'above' },
     times: { setUpS: setUp(15), settleS: 10, comingOutS: 10, betweenSidesS: 10, afterRestS: { restorative: 30, yin: 30 } },
     head: { turned: 'half time', rests: 'The cheek towards the bent knee, the other from half time.' },
     cues: [

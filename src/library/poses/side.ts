@@ -18,6 +18,7 @@ export const sidePoses: readonly Pose[] = [
     directions: ['neutral'],
     sensation: { from: 0, to: 1 },
     families: ['side_rest'],
+    figure: { kind: 'side' },
     times: { setUpS: setUp(45), settleS: 15, comingOutS: 15, betweenSidesS: 10, afterRestS: { restorative: 30, yin: 30 } },
     head: { turned: 'never', rests: 'On a pillow as high as the shoulder is wide, the neck in one line.' },
     cues: [
@@ -57,6 +58,7 @@ export const sidePoses: readonly Pose[] = [
     directions: ['sideBend'],
     sensation: { from: 1, to: 3 },
     families: ['side_bend', 'side_rest'],
+    figure: { kind: 'side' },
     times: { setUpS: setUp(35), settleS: 10, comingOutS: 15, betweenSidesS: 20, afterRestS: { restorative: 30, yin: 30 } },
     head: { turned: 'never', rests: 'On the lower arm or a folded blanket beyond the bolster.' },
     cues: cues('The bolster fills the {this} waist', 'Breathe into the {other} ribs'),

@@ -1,0 +1,74 @@
+import type { FigureOf } from '#model/figure'
+import { chairFeet } from '#core/props'
+import type { Calculated } from '#core/props'
+import { armTo } from './arms.ts'
+import { bothAlike, crossedAnkle, flatFoot, hipJoint } from './legs.ts'
+import type { Leg } from './legs.ts'
+import { between, from, middleJoint, plus, reached, turnUntilContact } from './plane.ts'
+import type { Point3 } from './plane.ts'
+import { heightUnder, isClear, pileUnder, placed } from './scene.ts'
+import type { Drawn, PlacedProp, Scene } from './scene.ts'
+import { floorAt } from './shape.ts'
+import { foldedTrunk } from './seated.ts'
+import { headBall } from './trunk.ts'
+
+/** The seat under someone who sits on nothing named: a usual chair, cm. */
+const usualSeat = 45
+
+/** On a chair: upright, or leaning forward onto a support [formula book 5d for feet and seat]. */
+export function chair(figure: FigureOf<'chair'>, scene: Scene): Calculated<Drawn> {
+  const { f } = scene
+  const pile = pileUnder(scene, 'pelvis')
+  const seatH = pile?.height ?? usualSeat
+  const feet = chairFeet({ stature: f.stature, seatH })
+  if (!feet.ok) return feet
+  const hip: Point3 = { x: 0, y: seatH + f.hipAboveSeat, z: 0 }
+  const start = hipJoint(hip, f)
+  const support = heightUnder(scene, 'feet')
+  const ankle = reached(start, { x: f.thigh * 1.02, y: f.ankleH + support, z: start.z }, f.thigh, f.shank)
+  const leg: Leg = { hip: start, knee: middleJoint(start, ankle, f.thigh, f.shank, { x: 1, y: 1, z: 0 }), ankle, toe: flatFoot(ankle, f) }
+  const both = bothAlike(leg, placed(pileUnder(scene, 'feet'), floorAt(ankle.x + 0.04 * f.stature)))
+  const legs = figure.legs === 'figureFour' ? { ...both, right: crossedAnkle(f, hip, both.left) } : both
+  const seats = placed(pile, floorAt(0.03 * f.stature))
+  const trunk = figure.trunk === 'upright' ? upright(scene, hip) : leaning(figure, scene, hip)
+  const hand = figure.trunk === 'upright' ? plus(between(leg.hip, leg.knee, 0.75), { x: 0, y: f.kneeR + f.wristR, z: 0 }) : { x: trunk.crown.x + 0.06 * f.stature, y: trunk.top + f.wristR, z: f.shoulderHalf }
+  const arms = armTo(f, trunk.shoulder, hand, { x: -0.6, y: -0.5, z: 0.8 })
+  return {
+    ok: true,
+    warnings: feet.warnings,
+    value: {
+      skeleton: { hip, waist: trunk.waist, shoulder: trunk.shoulder, crown: trunk.crown, right: { ...legs.right, ...arms.right }, left: { ...legs.left, ...arms.left } },
+      props: [...seats, ...legs.props, ...trunk.props],
+    },
+  }
+}
+
+interface ChairTrunk {
+  readonly waist: Point3
+  readonly shoulder: Point3
+  readonly crown: Point3
+  readonly props: readonly PlacedProp[]
+  readonly top: number
+}
+
+function upright(scene: Scene, hip: Point3): ChairTrunk {
+  const { f } = scene
+  const waist = from(hip, 92, f.lowTrunk)
+  const shoulder = from(waist, 88, f.ribCage)
+  return { waist, shoulder, crown: from(shoulder, 90, f.headNeck), props: [], top: 0 }
+}
+
+function leaning(figure: FigureOf<'chair'>, scene: Scene, hip: Point3): ChairTrunk {
+  const { f } = scene
+  const pile = pileUnder(scene, 'head') ?? pileUnder(scene, 'arms')
+  const lean = (figure.hipFlexDeg ?? 125) - 90
+  const round = figure.roundDeg ?? 25
+  const pads = (centre: Point3): readonly PlacedProp[] => placed(pile, floorAt(centre.x + 0.02 * f.stature))
+  const share = turnUntilContact(0, 1.8, (at) => {
+    const trunk = foldedTrunk(scene, hip, lean, round, at)
+    const ball = headBall(f, trunk.shoulder, trunk.crown)
+    return isClear([ball], pads(ball.a))
+  })
+  const trunk = foldedTrunk(scene, hip, lean, round, share)
+  return { ...trunk, props: pads(headBall(f, trunk.shoulder, trunk.crown).a), top: pile?.height ?? 0 }
+}

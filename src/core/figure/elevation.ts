@@ -1,0 +1,94 @@
+import type { Figure } from '#model/figure'
+import type { SetUpItem } from '#model/set-up'
+import { bodyOf, pilesOf, usualMassKg } from '#core/props'
+import type { Calculated, LoadCase, Measured, Pile, PropSpecs } from '#core/props'
+import { allFours } from './all-fours.ts'
+import { chair } from './chair.ts'
+import { frameOf } from './frame.ts'
+import type { Frame } from './frame.ts'
+import { childFold, kneeling } from './kneeling.ts'
+import { lying } from './lying.ts'
+import { prone } from './prone.ts'
+import type { Drawn, Scene } from './scene.ts'
+import { seated } from './seated.ts'
+import { sideLying } from './side-lying.ts'
+import { standing } from './standing.ts'
+
+/** Who lies there: stature in cm, and what was measured or weighed. */
+export interface Who {
+  readonly statureCm: number
+  readonly massKg?: number
+  readonly measured?: Measured
+}
+
+export interface ElevationInput {
+  readonly figure: Figure
+  readonly items: readonly SetUpItem[]
+  readonly kinds: PropSpecs
+  readonly who: Who
+}
+
+export interface Elevation extends Drawn {
+  readonly frame: Frame
+  readonly piles: readonly Pile[]
+}
+
+/** How the body weighs on what is under it, by the kind of figure. */
+const loadCases: Readonly<Record<Figure['kind'], LoadCase>> = {
+  lying: 'lying',
+  side: 'lying',
+  prone: 'prone',
+  childFold: 'folded',
+  kneeling: 'seated',
+  allFours: 'folded',
+  seated: 'seated',
+  chair: 'seated',
+  standing: 'folded',
+}
+
+/** The case of a figure's loads; leaning back on a slope the pelvis is sat on. */
+export function loadCaseOf(figure: Figure, items: readonly SetUpItem[]): LoadCase {
+  const leansBack = figure.kind === 'lying' && items.some(({ under, turn }) => under === 'upperBack' && turn === 'lengthwise')
+  return leansBack ? 'reclined' : loadCases[figure.kind]
+}
+
+/** The heights of a set-up for a person, part by part. */
+export const heightsOf = ({ figure, items, kinds, who }: ElevationInput): Calculated<readonly Pile[]> =>
+  pilesOf({ items, kinds, massKg: who.massKg ?? usualMassKg(who.statureCm), posture: loadCaseOf(figure, items) })
+
+/**
+ * A person at rest on a set-up: the body from its lengths on the loaded heights, seen from the right. Refusals are
+ * those of the heights and of the figure's calculation; warnings are its codes.
+ */
+export function elevation(input: ElevationInput): Calculated<Elevation> {
+  const { figure, items, who } = input
+  const piles = heightsOf(input)
+  if (!piles.ok) return piles
+  const frame = frameOf(bodyOf(who.statureCm, who.measured))
+  const drawn = draw(figure, { f: frame, piles: piles.value, wall: items.some(({ kind }) => kind === 'wall') })
+  if (!drawn.ok) return drawn
+  return { ok: true, value: { ...drawn.value, frame, piles: piles.value }, warnings: [...piles.warnings, ...drawn.warnings] }
+}
+
+function draw(figure: Figure, scene: Scene): Calculated<Drawn> {
+  switch (figure.kind) {
+    case 'lying':
+      return lying(figure, scene)
+    case 'prone':
+      return prone(figure, scene)
+    case 'side':
+      return sideLying(scene)
+    case 'childFold':
+      return childFold(figure, scene)
+    case 'kneeling':
+      return kneeling(figure, scene)
+    case 'allFours':
+      return allFours(figure, scene)
+    case 'seated':
+      return seated(figure, scene)
+    case 'chair':
+      return chair(figure, scene)
+    case 'standing':
+      return standing(figure, scene)
+  }
+}

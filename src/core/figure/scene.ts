@@ -1,0 +1,101 @@
+import type { BodyPart } from '#model/set-up'
+import type { LoadedPiece, Pile } from '#core/props'
+import type { Frame } from './frame.ts'
+import { between } from './plane.ts'
+import type { Point, Point3 } from './plane.ts'
+import { distanceTo, shapeOn, surfaceAt } from './shape.ts'
+import type { Limb, Shape, Surface } from './shape.ts'
+import type { Skeleton } from './skeleton.ts'
+
+/** Something a limb cannot be in: an outline from the side, and what it takes of the depth of the picture. */
+export interface Obstacle extends Shape {
+  readonly zFrom: number
+  readonly zTo: number
+}
+
+/** A prop where it lies. */
+export interface PlacedProp extends Obstacle {
+  readonly piece: LoadedPiece
+  readonly part: BodyPart
+}
+
+/** What a figure is built from. */
+export interface Scene {
+  readonly f: Frame
+  readonly piles: readonly Pile[]
+  /** Whether the set-up names a wall. */
+  readonly wall: boolean
+}
+
+/** A measure shown in the picture: the number of the formula book, and what is drawn. */
+export interface Measure {
+  readonly what: string
+  readonly kind: 'height' | 'distance' | 'angle'
+  readonly value: number
+  /** Two ends of a length, or the vertex of an angle and its two rays in degrees. */
+  readonly from: Point
+  readonly to: Point
+  /** Whether what is drawn differs by more than 2 cm. */
+  readonly about?: boolean
+}
+
+/** A figure at rest on its props. */
+export interface Drawn {
+  readonly skeleton: Skeleton
+  readonly props: readonly PlacedProp[]
+  /** Where the wall stands, and which way it faces the body. */
+  readonly wallX?: number
+}
+
+/** The pile under a part; with `count`, only one of so many equal piles. */
+export const pileUnder = ({ piles }: Pick<Scene, 'piles'>, part: BodyPart, count?: 1 | 2): Pile | undefined =>
+  piles.find((pile) => pile.part === part && (count === undefined || pile.piles === count))
+
+export const heightUnder = (scene: Pick<Scene, 'piles'>, part: BodyPart): number => pileUnder(scene, part)?.height ?? 0
+
+/** How wide the widest piece of a pile is along the body. */
+export const alongOf = (pile: Pick<Pile, 'pieces'> | undefined): number => Math.max(0, ...(pile?.pieces ?? []).map(({ along }) => along))
+
+/** Pieces one on another, centred on a surface and on a depth. */
+export function stacked(pieces: readonly LoadedPiece[], part: BodyPart, surface: Surface, z = 0): readonly PlacedProp[] {
+  let base = surface
+  return pieces.map((piece) => {
+    const shape = shapeOn(base, piece, piece.loaded)
+    base = surfaceAt(base, 0, piece.loaded)
+    return { ...shape, piece, part, zFrom: z - piece.across / 2, zTo: z + piece.across / 2 }
+  })
+}
+
+/** A pile in the middle, or both of two equal piles at their depths. */
+export function placed(pile: Pile | undefined, surface: Surface, z = 0): readonly PlacedProp[] {
+  if (!pile) return []
+  return pile.piles === 1 ? stacked(pile.pieces, pile.part, surface, 0) : [-1, 1].flatMap((side) => stacked(pile.pieces, pile.part, surface, side * z))
+}
+
+/** Both thighs or shins as something the trunk cannot be in, from a share of the way on: near the joint they are one flesh. */
+export const limbObstacle = ({ a, b, ra, rb }: Limb, fromShare = 0): Obstacle => ({
+  core: [between(a, b, fromShare), b],
+  radius: (ra + rb) / 2,
+  zFrom: -Math.max(Math.abs(a.z), Math.abs(b.z)) - rb,
+  zTo: Math.max(Math.abs(a.z), Math.abs(b.z)) + rb,
+})
+
+const samples = 10
+
+/** How far a limb is from the floor and the props, cm: negative where it is in one of them. */
+export function clearance(limb: Limb, props: readonly Obstacle[]): number {
+  let least = Infinity
+  for (let at = 0; at <= samples; at += 1) {
+    const share = at / samples
+    const point: Point3 = between(limb.a, limb.b, share)
+    const radius = limb.ra + (limb.rb - limb.ra) * share
+    least = Math.min(least, point.y - radius)
+    for (const prop of props) {
+      if (point.z < prop.zFrom || point.z > prop.zTo) continue
+      least = Math.min(least, distanceTo(prop, point) - radius)
+    }
+  }
+  return least
+}
+
+export const isClear = (limbs: readonly Limb[], props: readonly Obstacle[]): boolean => limbs.every((limb) => clearance(limb, props) >= -1e-6)

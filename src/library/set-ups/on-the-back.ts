@@ -1,0 +1,136 @@
+import type { SetUp } from '#model/set-up'
+import { blanket, block, bolster, book, chair, corkBlock, cover, eyePillow, pillow, roundBolster, setUpsOf, strap, towel, wall } from './parts.ts'
+
+/** Set-ups on the back and at the wall. */
+export const setUpsOnTheBack: readonly SetUp[] = [
+  ...setUpsOf('constructive-rest', {
+    full: [blanket('head', 'standard'), strap('thighs'), cover, eyePillow],
+    few: [blanket('head', 'standard')],
+    household: [towel('head', 'square')],
+  }),
+  ...setUpsOf('knees-over-a-bolster', {
+    full: [bolster('knees', 'crosswise'), blanket('ankles', 'standard'), blanket('head', 'standard'), eyePillow],
+    few: [blanket('knees', 'roll'), blanket('head', 'standard')],
+    household: [pillow('knees', 'crosswise', { count: 2 }), towel('head', 'square')],
+    names: { few: 'Rolled blanket' },
+  }),
+  ...setUpsOf('inclined-rest', {
+    full: [
+      blanket('pelvis', 'standard'),
+      block('upperBack', 'side'),
+      bolster('upperBack', 'lengthwise'),
+      corkBlock('lowBack', 'flat'),
+      blanket('head', 'standard'),
+      blanket('arms', 'standard', { count: 2, piles: 2, turn: 'lengthwise' }),
+      roundBolster('knees', 'crosswise'),
+    ],
+    few: [blanket('pelvis', 'standard'), block('upperBack', 'side'), bolster('upperBack', 'lengthwise'), blanket('head', 'standard'), blanket('knees', 'roll')],
+    household: [blanket('pelvis', 'standard'), book('upperBack', 'flat', { count: 4 }), pillow('upperBack', 'lengthwise', { count: 2 }), towel('head', 'square'), blanket('knees', 'roll')],
+  }),
+  ...setUpsOf('reclined-bound-angle', {
+    full: [
+      blanket('pelvis', 'standard'),
+      block('upperBack', 'flat'),
+      bolster('upperBack', 'lengthwise'),
+      blanket('head', 'standard'),
+      block('knees', 'flat', { count: 2, piles: 2 }),
+      blanket('knees', 'narrow', { count: 2, piles: 2 }),
+      eyePillow,
+    ],
+    few: [bolster('upperBack', 'lengthwise'), blanket('head', 'standard'), blanket('knees', 'roll', { count: 2, piles: 2 })],
+    household: [towel('head', 'square'), pillow('knees', 'crosswise', { count: 4, piles: 2 })],
+  }),
+  ...setUpsOf('calves-on-a-chair', {
+    full: [chair('shins'), blanket('pelvis', 'narrow'), blanket('head', 'standard'), eyePillow],
+    few: [bolster('shins', 'crosswise', { count: 2 }), blanket('head', 'standard')],
+    household: [pillow('shins', 'crosswise', { count: 3 }), towel('head', 'square')],
+    names: { few: 'Calves on bolsters' },
+  }),
+  ...setUpsOf('final-rest-lying', {
+    full: [bolster('knees', 'crosswise'), blanket('head', 'quarter'), cover, eyePillow],
+    few: [blanket('head', 'quarter'), cover],
+    household: [towel('head', 'square'), pillow('knees', 'crosswise')],
+  }),
+  ...setUpsOf('figure-four-lying', {
+    full: [blanket('head', 'quarter'), block('feet', 'flat')],
+    few: [blanket('head', 'quarter')],
+    household: [towel('head', 'square')],
+  }),
+  ...setUpsOf('knees-across-twist', {
+    full: [bolster('knees', 'crosswise'), blanket('head', 'quarter')],
+    few: [blanket('knees', 'standard'), blanket('head', 'quarter')],
+    household: [pillow('knees', 'crosswise'), towel('head', 'square')],
+  }),
+  ...setUpsOf('knees-to-chest', {
+    full: [blanket('head', 'standard'), strap('shins')],
+    few: [blanket('head', 'quarter')],
+    household: [],
+  }),
+  ...setUpsOf('soles-to-the-ceiling', {
+    full: [blanket('head', 'quarter'), strap('feet'), strap('feet')],
+    few: [blanket('head', 'quarter')],
+    household: [towel('head', 'square')],
+  }),
+  ...setUpsOf('leg-up-with-a-strap', {
+    full: [blanket('head', 'quarter'), strap('feet')],
+    few: [strap('feet')],
+    household: [towel('head', 'square')],
+  }),
+  ...setUpsOf('heart-over-a-roll', {
+    full: [blanket('upperBack', 'thinRoll'), blanket('head', 'standard'), blanket('knees', 'roll')],
+    few: [blanket('upperBack', 'standard'), blanket('head', 'standard')],
+    household: [towel('upperBack', 'thinRoll'), towel('head', 'square')],
+  }),
+  ...setUpsOf('long-heart-opener', {
+    full: [bolster('upperBack', 'lengthwise'), blanket('head', 'standard'), blanket('knees', 'roll'), blanket('arms', 'standard', { count: 2, piles: 2, turn: 'lengthwise' })],
+    few: [blanket('upperBack', 'spinePad', { turn: 'lengthwise' }), blanket('head', 'standard')],
+    household: [pillow('upperBack', 'lengthwise'), towel('head', 'square')],
+  }),
+  ...setUpsOf('draped-over-rolls', {
+    full: [blanket('upperBack', 'thinRoll'), blanket('head', 'standard'), towel('neck', 'roll'), bolster('knees', 'crosswise')],
+    few: [blanket('upperBack', 'standard'), blanket('head', 'quarter'), blanket('knees', 'roll')],
+    household: [towel('upperBack', 'thinRoll'), towel('head', 'square'), pillow('knees', 'crosswise', { count: 2 })],
+  }),
+  ...setUpsOf('supported-bridge', {
+    full: [block('pelvis', 'side'), blanket('head', 'single')],
+    few: [block('pelvis', 'flat')],
+    household: [book('pelvis', 'flat', { count: 3 }), towel('pelvis', 'standard')],
+  }),
+  ...setUpsOf('reclined-hero', {
+    full: [
+      block('upperBack', 'side'),
+      bolster('upperBack', 'lengthwise'),
+      blanket('pelvis', 'standard'),
+      blanket('head', 'standard'),
+    ],
+    few: [blanket('pelvis', 'standard'), bolster('upperBack', 'lengthwise'), blanket('head', 'standard')],
+    household: [blanket('pelvis', 'standard'), pillow('upperBack', 'lengthwise', { count: 3 }), towel('head', 'square')],
+  }),
+  ...setUpsOf('half-reclined-hero', {
+    full: [blanket('pelvis', 'standard'), block('upperBack', 'flat'), bolster('upperBack', 'lengthwise'), blanket('head', 'standard')],
+    few: [blanket('pelvis', 'standard'), bolster('upperBack', 'lengthwise')],
+    household: [blanket('pelvis', 'standard'), pillow('upperBack', 'lengthwise', { count: 2 })],
+  }),
+  ...setUpsOf('legs-up-the-wall', {
+    full: [wall('feet'), blanket('head', 'quarter'), cover, eyePillow],
+    few: [wall('feet'), blanket('head', 'quarter')],
+    household: [chair('shins'), blanket('pelvis', 'narrow'), towel('head', 'square')],
+    figures: { household: { kind: 'lying', legs: 'chair' } },
+    notes: { household: 'Where there is no wall: calves on a chair or a sofa.' },
+  }),
+  ...setUpsOf('legs-up-pelvis-raised', {
+    full: [wall('feet'), bolster('pelvis', 'crosswise'), blanket('head', 'single'), eyePillow],
+    few: [wall('feet'), blanket('pelvis', 'narrow')],
+    household: [wall('feet'), pillow('pelvis', 'crosswise', { count: 2 })],
+  }),
+  ...setUpsOf('wide-legs-at-the-wall', {
+    full: [wall('feet'), blanket('head', 'quarter'), eyePillow],
+    few: [wall('feet'), blanket('head', 'quarter')],
+    household: [wall('feet'), towel('head', 'square')],
+  }),
+  ...setUpsOf('figure-four-at-the-wall', {
+    full: [wall('feet'), blanket('head', 'quarter')],
+    few: [wall('feet')],
+    household: [wall('feet'), towel('head', 'square')],
+  }),
+]
