@@ -8,7 +8,7 @@ import { asinOf, degreesOf, from, fromOut, middleJoint, plus, reached, turnUntil
 import type { Point3 } from './plane.ts'
 import { chestSupport, headDown, legBack, onTheBelly } from './prone.ts'
 import { clearance, heightUnder, isClear, pileUnder, placed } from './scene.ts'
-import type { Drawn, Obstacle, PlacedProp, Scene } from './scene.ts'
+import type { Drawn, PlacedProp, Scene } from './scene.ts'
 import { floorAt } from './shape.ts'
 import { headBall, layTrunk } from './trunk.ts'
 
@@ -118,10 +118,11 @@ function raised(scene: Scene, base: Base): Drawn {
 /** The chest let down in front until it, or the head, is carried; the arms long on the floor. */
 function low(scene: Scene, base: Base): Drawn {
   const { f } = scene
-  const support = chestSupport(scene, (base.hip.y > 0.2 * f.stature ? 0.14 : 0.1) * f.stature)
   const isHigh = base.hip.y > 0.2 * f.stature
-  const front: Obstacle[] = []
-  const trunk = isHigh ? sunk(scene, base.hip, support) : layTrunk(f, onTheBelly, base.hip, [...support, ...front], { least: -20, most: 60 })
+  // Before a shin that lies across in front; else as near as the hips let it.
+  const shin = [base.right.knee, base.right.ankle].every(({ x }) => x > 0) ? Math.max(base.right.knee.x, base.right.ankle.x) + f.kneeR : 0
+  const support = chestSupport(scene, Math.max(shin, (isHigh ? 0.14 : 0.1) * f.stature))
+  const trunk = isHigh ? sunk(scene, base.hip, support) : layTrunk(f, onTheBelly, base.hip, support, { least: -20, most: 60 })
   const head = headDown(scene, trunk.shoulder, trunk.ribs, support)
   const wide = Math.max(0, ...support.map(({ zTo }) => zTo))
   const arms = pileUnder(scene, 'arms')

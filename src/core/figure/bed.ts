@@ -2,8 +2,8 @@ import { incline, inclineBlocks, pelvisRaised, secondBlock } from '#core/props'
 import type { Calculated, Incline, LoadedPiece, Pile } from '#core/props'
 import { lowBackBend } from './frame.ts'
 import type { Point3 } from './plane.ts'
-import { cosOf, sinOf, turnUntilClear } from './plane.ts'
-import { alongOf, heightUnder, pileUnder, placed, stacked } from './scene.ts'
+import { cosOf, from, sinOf, turnUntilClear } from './plane.ts'
+import { alongOf, heightUnder, isClear, pileUnder, placed, stacked } from './scene.ts'
 import type { PlacedProp, Scene } from './scene.ts'
 import { floorAt, surfaceAt } from './shape.ts'
 import type { Surface } from './shape.ts'
@@ -116,23 +116,26 @@ function slidOut(f: Scene['f'], hip: Point3, props: readonly PlacedProp[]): Poin
 /** How much of a raised pelvis's slope the drawn pelvis takes; the rib cage takes the rest [estimate]. */
 const pelvisShare = 0.8
 
-/** The pelvis on a pile, the shoulders on the floor or their own pad [formula book 5c]. */
-export function raisedBed(scene: Scene, pile: Pile): Calculated<Bed> {
+/**
+ * The pelvis on a pile, the shoulders on the floor or their own pad [formula book 5c]. The pile lies under the sacrum,
+ * or with its foot-side edge where `footEdge` says, cm from the hip joints towards the feet.
+ */
+export function raisedBed(scene: Scene, pile: Pile, footEdge?: number): Calculated<Bed> {
   const { f } = scene
   const shoulderPad = Math.min(heightUnder(scene, 'upperBack'), pile.height)
   const raised = pelvisRaised({ stature: f.stature, pelvisH: pile.height, shoulderPad, headPad: heightUnder(scene, 'head') })
   if (!raised.ok) return raised
   const tilt = raised.value.slope * pelvisShare
   const width = alongOf(pile)
-  // Under the sacrum: just headwards of the hip joints; its head-side edge carries the sloping back.
-  const centre = -0.045 * f.stature
-  const headEdge = Math.min(width / 2, f.lowTrunk * 0.5)
-  const y = pile.height + f.hipR / cosOf(tilt) + sinOf(tilt) * Math.max(0, headEdge - centre * 0.4)
-  return {
-    ok: true,
-    warnings: raised.warnings,
-    value: { hip: { x: 0, y, z: 0 }, props: placed(pile, floorAt(centre + Math.max(0, width / 2 - headEdge))), least: -tilt - 25 },
-  }
+  // Under the sacrum, just headwards of the hip joints: a wide pile goes on towards the feet, not under the waist.
+  const centre = footEdge === undefined ? Math.max(-0.045 * f.stature, width / 2 - 0.085 * f.stature) : footEdge - width / 2
+  const props = placed(pile, floorAt(centre))
+  const hipAt = (y: number): Point3 => ({ x: 0, y, z: 0 })
+  const y = turnUntilClear(pile.height, pile.height + 25, (height) => {
+    const hip = hipAt(height)
+    return isClear([{ a: hip, b: from(hip, 180 + tilt, f.lowTrunk), ra: f.hipR, rb: f.waistR }], props)
+  })
+  return { ok: true, warnings: raised.warnings, value: { hip: hipAt(y), props, least: -tilt - 25 } }
 }
 
 /** Flat on the floor, or over whatever lies across under the back. */

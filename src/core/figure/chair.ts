@@ -6,7 +6,7 @@ import { bothAlike, crossedAnkle, flatFoot, hipJoint } from './legs.ts'
 import type { Leg } from './legs.ts'
 import { between, from, middleJoint, plus, reached, turnUntilContact } from './plane.ts'
 import type { Point3 } from './plane.ts'
-import { heightUnder, isClear, pileUnder, placed } from './scene.ts'
+import { alongOf, heightUnder, isClear, pileUnder, placed } from './scene.ts'
 import type { Drawn, PlacedProp, Scene } from './scene.ts'
 import { floorAt } from './shape.ts'
 import { foldedTrunk } from './seated.ts'
@@ -24,23 +24,35 @@ export function chair(figure: FigureOf<'chair'>, scene: Scene): Calculated<Drawn
   if (!feet.ok) return feet
   const hip: Point3 = { x: 0, y: seatH + f.hipAboveSeat, z: 0 }
   const start = hipJoint(hip, f)
-  const support = heightUnder(scene, 'feet')
-  const ankle = reached(start, { x: f.thigh * 1.02, y: f.ankleH + support, z: start.z }, f.thigh, f.shank)
-  const leg: Leg = { hip: start, knee: middleJoint(start, ankle, f.thigh, f.shank, { x: 1, y: 1, z: 0 }), ankle, toe: flatFoot(ankle, f) }
-  const both = bothAlike(leg, placed(pileUnder(scene, 'feet'), floorAt(ankle.x + 0.04 * f.stature)))
-  const legs = figure.legs === 'figureFour' ? { ...both, right: crossedAnkle(f, hip, both.left) } : both
   const seats = placed(pile, floorAt(0.03 * f.stature))
-  const trunk = figure.trunk === 'upright' ? upright(scene, hip) : leaning(figure, scene, hip)
+  const { leg, hangs } = seatedLeg(scene, start, seats)
+  const both = bothAlike(leg, placed(pileUnder(scene, 'feet'), floorAt(leg.ankle.x + 0.04 * f.stature)))
+  const legs = figure.legs === 'figureFour' ? { ...both, right: crossedAnkle(f, hip, both.left) } : both
+  const trunk = figure.trunk === 'upright' ? upright(scene, hip) : leaning(figure, scene, hip, leg.knee.x + f.kneeR + 1)
   const hand = figure.trunk === 'upright' ? plus(between(leg.hip, leg.knee, 0.75), { x: 0, y: f.kneeR + f.wristR, z: 0 }) : { x: trunk.crown.x + 0.06 * f.stature, y: trunk.top + f.wristR, z: f.shoulderHalf }
   const arms = armTo(f, trunk.shoulder, hand, { x: -0.6, y: -0.5, z: 0.8 })
   return {
     ok: true,
-    warnings: feet.warnings,
+    warnings: hangs ? ['FEET_HANG'] : [],
     value: {
       skeleton: { hip, waist: trunk.waist, shoulder: trunk.shoulder, crown: trunk.crown, right: { ...legs.right, ...arms.right }, left: { ...legs.left, ...arms.left } },
       props: [...seats, ...legs.props, ...trunk.props],
     },
   }
+}
+
+/** Feet on the floor or their support, the knees bent to match; where the seat is too high the thighs lie on it and the feet hang. */
+function seatedLeg(scene: Scene, start: Point3, seats: readonly PlacedProp[]): { readonly leg: Leg; readonly hangs: boolean } {
+  const { f } = scene
+  const footY = f.ankleH + heightUnder(scene, 'feet')
+  const thigh = (knee: Point3) => ({ a: start, b: knee, ra: f.hipR * 0.9, rb: f.kneeR })
+  const standing = reached(start, { x: f.thigh * 1.02, y: footY, z: start.z }, f.thigh, f.shank)
+  const bent = middleJoint(start, standing, f.thigh, f.shank, { x: 1, y: 1, z: 0 })
+  const lies = from(start, turnUntilContact(20, -40, (above) => isClear([thigh(from(start, above, f.thigh))], seats)), f.thigh)
+  const hangs = lies.y - f.shank > footY + 0.5
+  const knee = hangs || !isClear([thigh(bent)], seats) ? lies : bent
+  const ankle = knee === bent ? standing : reached(knee, { x: knee.x, y: Math.max(footY, knee.y - f.shank), z: knee.z }, f.shank, 0)
+  return { leg: { hip: start, knee, ankle, toe: hangs ? from(ankle, -25, f.footLength) : flatFoot(ankle, f) }, hangs }
 }
 
 interface ChairTrunk {
@@ -58,12 +70,12 @@ function upright(scene: Scene, hip: Point3): ChairTrunk {
   return { waist, shoulder, crown: from(shoulder, 90, f.headNeck), props: [], top: 0 }
 }
 
-function leaning(figure: FigureOf<'chair'>, scene: Scene, hip: Point3): ChairTrunk {
+function leaning(figure: FigureOf<'chair'>, scene: Scene, hip: Point3, nearest: number): ChairTrunk {
   const { f } = scene
   const pile = pileUnder(scene, 'head') ?? pileUnder(scene, 'arms')
   const lean = (figure.hipFlexDeg ?? 125) - 90
   const round = figure.roundDeg ?? 25
-  const pads = (centre: Point3): readonly PlacedProp[] => placed(pile, floorAt(centre.x + 0.02 * f.stature))
+  const pads = (centre: Point3): readonly PlacedProp[] => placed(pile, floorAt(Math.max(centre.x + 0.02 * f.stature, nearest + alongOf(pile) / 2)))
   const share = turnUntilContact(0, 1.8, (at) => {
     const trunk = foldedTrunk(scene, hip, lean, round, at)
     const ball = headBall(f, trunk.shoulder, trunk.crown)

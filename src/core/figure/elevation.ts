@@ -4,6 +4,7 @@ import { bodyOf, pilesOf, usualMassKg } from '#core/props'
 import type { Calculated, LoadCase, Measured, Pile, PropSpecs } from '#core/props'
 import { allFours } from './all-fours.ts'
 import { chair } from './chair.ts'
+import { clearArms } from './clear-arms.ts'
 import { frameOf } from './frame.ts'
 import type { Frame } from './frame.ts'
 import { childFold, kneeling } from './kneeling.ts'
@@ -67,7 +68,7 @@ export function elevation(input: ElevationInput): Calculated<Elevation> {
   const frame = frameOf(bodyOf(who.statureCm, who.measured))
   const drawn = draw(figure, { f: frame, piles: piles.value, wall: items.some(({ kind }) => kind === 'wall') })
   if (!drawn.ok) return drawn
-  return { ok: true, value: { ...drawn.value, frame, piles: piles.value }, warnings: [...piles.warnings, ...drawn.warnings] }
+  return { ok: true, value: { ...drawn.value, skeleton: clearArms(drawn.value.skeleton, frame, drawn.value.props), frame, piles: piles.value }, warnings: [...piles.warnings, ...drawn.warnings] }
 }
 
 function draw(figure: Figure, scene: Scene): Calculated<Drawn> {

@@ -9,7 +9,7 @@ import type { Point3 } from './plane.ts'
 import { heightUnder, limbObstacle, pileUnder, placed } from './scene.ts'
 import type { Drawn, PlacedProp, Scene } from './scene.ts'
 import { floorAt } from './shape.ts'
-import { chestSupport, headDown, onTheBelly } from './prone.ts'
+import { ankleSurface, chestSupport, headDown, onTheBelly } from './prone.ts'
 import { layTrunk } from './trunk.ts'
 
 /** Shins on the floor from the knees back; the knees stand `spread` degrees out, the feet come together behind. */
@@ -23,7 +23,7 @@ export function kneelLeg(scene: Scene, hip: Point3, spread: number, ankleY: numb
   const ankle = fromOut(knee, 180 + asinOf((knee.y - ankleY) / f.shank), inwards, f.shank)
   const toe = fromOut(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength) * 0.9, 0, f.footLength)
   const centre = pad && pad.pieces.some(({ along }) => along >= 40) ? (knee.x + ankle.x) / 2 : knee.x
-  return { leg: { hip: start, knee, ankle, toe }, props: [...placed(pad, floorAt(centre), knee.z), ...placed(pileUnder(scene, 'ankles'), floorAt(ankle.x), ankle.z)] }
+  return { leg: { hip: start, knee, ankle, toe }, props: [...placed(pad, floorAt(centre), knee.z), ...placed(pileUnder(scene, 'ankles'), ankleSurface(scene, ankle.x), ankle.z)] }
 }
 
 /** Child's fold: on the heels or their pad, the trunk over its support [formula book 5h]. */
@@ -39,7 +39,7 @@ export function childFold(figure: FigureOf<'childFold'>, scene: Scene): Calculat
   const support = chestSupport(scene, 0.13 * f.stature)
   const seat = placed(pileUnder(scene, 'pelvis'), { x: -0.035 * f.stature, y: f.kneelHeel + shinPad, degrees: 0 })
   // With the knees together the trunk lies on the thighs; apart, it sinks between them.
-  const thighs = spread < 20 ? [limbObstacle({ a: leg.hip, b: leg.knee, ra: f.kneeR, rb: f.kneeR }, 0.45)] : []
+  const thighs = spread < 20 ? [limbObstacle({ a: leg.hip, b: leg.knee, ra: f.kneeR, rb: f.kneeR }, 0.45, f.shoulderHalf)] : []
   const trunk = layTrunk(f, onTheBelly, hip, [...support, ...thighs], { least: -35, most: 60 })
   const head = headDown(scene, trunk.shoulder, trunk.ribs, support, thighs)
   const wide = Math.max(0, ...support.map(({ zTo }) => zTo))
@@ -82,7 +82,7 @@ export function kneeling(figure: FigureOf<'kneeling'>, scene: Scene): Calculated
   const onThigh = plus(between(leg.hip, leg.knee, 0.7), { x: 0, y: f.kneeR + f.wristR, z: 0 })
   const arms = armTo(f, shoulder, figure.feet === 'lifted' ? { x: -0.16 * f.stature, y: f.wristR, z: f.shoulderHalf } : onThigh, { x: -1, y: -0.2, z: 0.5 })
   const legs = bothAlike(leg)
-  const seat = placed(pile, { x: between_ ? -0.02 * f.stature : -0.03 * f.stature, y: between_ ? 0 : heels, degrees: 0 })
+  const seat = placed(pile, { x: between_ ? -0.02 * f.stature : -0.07 * f.stature, y: between_ ? 0 : heels, degrees: 0 })
   return {
     ok: true,
     warnings: [],

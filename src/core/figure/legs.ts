@@ -124,10 +124,12 @@ export function foldedLeg(scene: Scene, hip: Point3): { readonly leg: Leg; reado
   const { f } = scene
   const start = hipJoint(hip, f)
   const pad = heightUnder(scene, 'knees')
-  const knee = fromOut(start, -asinOf((start.y - f.kneeR - pad) / f.thigh), 8, f.thigh)
+  const knee = fromOut(start, -asinOf((start.y - f.kneeR - pad) / f.thigh), 12, f.thigh)
   const drop = asinOf((knee.y - f.heelR) / f.shank)
-  const ankle = fromOut(knee, 180 + drop, -8, f.shank)
-  return { leg: { hip: start, knee, ankle, toe: fromOut(ankle, 186, 0, f.footLength) }, props: placed(pileUnder(scene, 'knees'), floorAt(knee.x)) }
+  // The feet lie beside whatever the hips and the back lie on.
+  const beside = asinOf((0.165 * f.stature - knee.z) / f.shank)
+  const ankle = fromOut(knee, 180 + drop, -beside, f.shank)
+  return { leg: { hip: start, knee, ankle, toe: fromOut(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength), -8, f.footLength) }, props: placed(pileUnder(scene, 'knees'), floorAt(knee.x)) }
 }
 
 /** One straight leg held up. */

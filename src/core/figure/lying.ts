@@ -25,7 +25,7 @@ const usualAbduction = 62
 export function lying(figure: Lying, scene: Scene): Calculated<Drawn> {
   const slope = slopeOf(scene)
   const seat = pileUnder(scene, 'pelvis')
-  const bed = slope ? slopeBed(scene, slope) : seat ? raisedBed(scene, seat) : { ok: true as const, value: flatBed(scene), warnings: [] }
+  const bed = slope ? slopeBed(scene, slope) : seat ? raisedBed(scene, seat, figure.legs === 'wall' ? wallEdge(scene) : undefined) : { ok: true as const, value: flatBed(scene), warnings: [] }
   if (!bed.ok) return bed
   const legs = legsOf(figure, scene, bed.value)
   if (!legs.ok) return legs
@@ -160,9 +160,11 @@ function atWall(figure: Lying, scene: Scene, bed: Bed): Calculated<LegsOnBed> {
   const wall = legsUpWall({ stature: f.stature, slrDeg: figure.legRaiseDeg ?? usualRaise, supportH })
   if (!wall.ok) return wall
   const spread = figure.spreadDeg ?? 4
-  const start = { ...bed.hip, z: f.hipHalf }
-  return fine({ ...bothAlike(wallLeg(f, start, wall.value.legAngle, spread)), bed, wallX: bed.hip.x + wall.value.hipToWall }, wall.warnings)
+  return fine({ ...bothAlike(wallLeg(f, bed.hip, wall.value.legAngle, spread)), bed, wallX: bed.hip.x + wall.value.hipToWall }, wall.warnings)
 }
+
+/** How far from the hip joints the support's wall-side edge lies: the sit bones stand over it by 3 cm [formula book 5a]. */
+const wallEdge = ({ f }: Scene): number => f.sitBone - 3
 
 function armsOf(figure: Lying, scene: Scene, shoulder: Point3, leg: Leg): Arms {
   const { f } = scene

@@ -40,6 +40,12 @@ export function headDown(scene: Scene, shoulder: Point3, ribs: number, props: re
   return { ...head, pads }
 }
 
+/** What pads an ankle ends just past it, so that the toes come down behind. */
+export function ankleSurface(scene: Scene, ankleX: number) {
+  const along = alongOf(pileUnder(scene, 'ankles'))
+  return floorAt(ankleX + Math.max(0, along / 2 - 0.015 * scene.f.stature))
+}
+
 /** A leg stretched back: the knee sinks to the floor, the top of the foot to the floor or its roll. */
 export function legBack(scene: Scene, hip: Point3, out = 4): { readonly leg: Leg; readonly props: readonly PlacedProp[] } {
   const { f } = scene
@@ -50,7 +56,7 @@ export function legBack(scene: Scene, hip: Point3, out = 4): { readonly leg: Leg
   const sinks = Math.min(asinOf((start.y - kneeH) / f.thigh), Math.max(straight, asinOf((start.y - kneeH) / f.thigh)))
   const knee = fromOut(start, 180 + sinks, -out, f.thigh)
   const ankle = fromOut(knee, 180 + asinOf((knee.y - heelH) / f.shank), -out, f.shank)
-  return { leg: { hip: start, knee, ankle, toe: fromOut(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength) * 0.9, -out, f.footLength) }, props: placed(pileUnder(scene, 'ankles'), floorAt(ankle.x)) }
+  return { leg: { hip: start, knee, ankle, toe: fromOut(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength) * 0.9, -out, f.footLength) }, props: placed(pileUnder(scene, 'ankles'), ankleSurface(scene, ankle.x)) }
 }
 
 /** A leg drawn up to the side on the floor, as a frog has it. */
@@ -60,7 +66,7 @@ function legDrawnOut(scene: Scene, hip: Point3): { readonly leg: Leg; readonly p
   const pad = heightUnder(scene, 'thighs')
   const knee = fromOut(start, -asinOf((start.y - f.kneeR - pad) / f.thigh), 62, f.thigh)
   const ankle = fromOut(knee, 180 + asinOf((knee.y - f.heelR) / f.shank), 0, f.shank)
-  const at = { x: (start.x + knee.x * 3) / 4, z: (start.z + knee.z * 3) / 4 }
+  const at = { x: (start.x + knee.x * 2) / 3, z: (start.z + knee.z * 2) / 3 + 0.02 * f.stature }
   const props = placed(pileUnder(scene, 'thighs'), floorAt(at.x)).map((prop) => ({ ...prop, zFrom: prop.zFrom + at.z, zTo: prop.zTo + at.z }))
   return { leg: { hip: start, knee, ankle, toe: fromOut(ankle, 185, 0, f.footLength) }, props }
 }

@@ -72,13 +72,14 @@ export function placed(pile: Pile | undefined, surface: Surface, z = 0): readonl
   return pile.piles === 1 ? stacked(pile.pieces, pile.part, surface, 0) : [-1, 1].flatMap((side) => stacked(pile.pieces, pile.part, surface, side * z))
 }
 
-/** Both thighs or shins as something the trunk cannot be in, from a share of the way on: near the joint they are one flesh. */
-export const limbObstacle = ({ a, b, ra, rb }: Limb, fromShare = 0): Obstacle => ({
-  core: [between(a, b, fromShare), b],
-  radius: (ra + rb) / 2,
-  zFrom: -Math.max(Math.abs(a.z), Math.abs(b.z)) - rb,
-  zTo: Math.max(Math.abs(a.z), Math.abs(b.z)) + rb,
-})
+/**
+ * A thigh or a shin as something the trunk cannot be in, from a share of the way on: near the joint they are one
+ * flesh. `beside` is how wide the trunk is to either side.
+ */
+export function limbObstacle({ a, b, ra, rb }: Limb, fromShare: number, beside: number): Obstacle {
+  const start = between(a, b, fromShare)
+  return { core: [start, b], radius: (ra + rb) / 2, zFrom: Math.min(start.z, b.z) - beside, zTo: Math.max(start.z, b.z) + beside }
+}
 
 const samples = 10
 

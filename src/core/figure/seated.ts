@@ -7,7 +7,7 @@ import { bothAlike, boundLeg, hipJoint, longLeg } from './legs.ts'
 import type { Leg, Legs } from './legs.ts'
 import { asinOf, between, from, fromOut, middleJoint, plus, turnUntilContact } from './plane.ts'
 import type { Point3 } from './plane.ts'
-import { heightUnder, isClear, limbObstacle, pileUnder, placed } from './scene.ts'
+import { alongOf, heightUnder, isClear, limbObstacle, pileUnder, placed } from './scene.ts'
 import type { Drawn, Obstacle, PlacedProp, Scene } from './scene.ts'
 import { floorAt } from './shape.ts'
 import { headBall, layTrunk } from './trunk.ts'
@@ -76,10 +76,10 @@ function crossedLegs(figure: Seated, scene: Scene, hip: Point3): Legs {
   const kneeY = Math.max(f.kneeR, kneeH, (pile?.height ?? 0) + f.kneeR)
   const knee = fromOut(start, asinOf((kneeY - start.y) / f.thigh), 42, f.thigh)
   const ankleY = f.heelR
-  const ankle = fromOut(knee, -asinOf((kneeY - ankleY) / f.shank), -118, f.shank)
-  const leg = { hip: start, knee, ankle, toe: fromOut(ankle, 0, -105, f.footLength) }
+  const ankle = fromOut(knee, -asinOf((kneeY - ankleY) / f.shank), -112, f.shank)
+  const leg = { hip: start, knee, ankle, toe: fromOut(ankle, 0, -82, f.footLength) }
   const other = bothAlike({ ...leg, ...shifted(leg, 0.035 * f.stature) }).left
-  return { right: leg, left: other, props: placed(pile, floorAt(between(leg.hip, leg.knee, 0.88).x), between(leg.hip, leg.knee, 0.88).z) }
+  return { right: leg, left: other, props: placed(pile, floorAt(knee.x), knee.z + 0.02 * f.stature) }
 }
 
 /** The other shin lies before the first. */
@@ -101,7 +101,7 @@ function deer(scene: Scene, hip: Point3): Legs {
   const backKnee = fromOut(back, -asinOf((back.y - f.kneeR) / f.thigh), -66, f.thigh)
   const backAnkle = fromOut(backKnee, -asinOf((backKnee.y - f.heelR) / f.shank), -172, f.shank)
   return {
-    right: { hip: start, knee, ankle, toe: fromOut(ankle, 0, -100, f.footLength) },
+    right: { hip: start, knee, ankle, toe: fromOut(ankle, 0, -85, f.footLength) },
     left: { hip: back, knee: backKnee, ankle: backAnkle, toe: fromOut(backAnkle, 0, -180, f.footLength) },
     props: placed(pileUnder(scene, 'knees'), floorAt(knee.x)),
   }
@@ -110,7 +110,7 @@ function deer(scene: Scene, hip: Point3): Legs {
 function uprightArms(figure: Seated, scene: Scene, shoulder: Point3, leg: Leg): Arms {
   const { f } = scene
   if (figure.arms === 'wide' || figure.trunk === 'sideways') {
-    const hand = { x: 0, y: f.wristR + heightUnder(scene, 'hands'), z: f.shoulderHalf + 0.2 * f.stature }
+    const hand = { x: -0.02 * f.stature, y: f.wristR + heightUnder(scene, 'hands'), z: f.shoulderHalf + 0.04 * f.stature }
     const arms = armTo(f, shoulder, hand, { x: -0.5, y: 0, z: 1 }, placed(pileUnder(scene, 'hands'), floorAt(hand.x), hand.z))
     return figure.trunk === 'sideways' ? { ...arms, props: arms.props.filter(({ zTo }) => zTo > 0) } : arms
   }
@@ -155,17 +155,19 @@ function folded(figure: Seated, scene: Scene, hip: Point3, legs: Legs, seats: re
   const lean = numbers.ok ? numbers.value.trunkLean : 0
   const round = figure.roundDeg ?? usual.roundDeg
   const limbs: Obstacle[] = [legs.right, legs.left].flatMap(({ hip: a, knee, ankle }) => [
-    limbObstacle({ a, b: knee, ra: f.kneeR, rb: f.kneeR }, 0.5),
-    limbObstacle({ a: knee, b: ankle, ra: f.kneeR, rb: f.heelR }),
+    limbObstacle({ a, b: knee, ra: f.kneeR, rb: f.kneeR }, 0.5, f.hipHalf * 1.2),
+    limbObstacle({ a: knee, b: ankle, ra: f.kneeR, rb: f.heelR }, 0.3, f.hipHalf * 1.2),
   ])
   const low = chestSupport(scene, 0.1 * f.stature)
   const onLegs = figure.legs === 'long' || figure.legs === 'one'
-  const pads = (centre: Point3): readonly PlacedProp[] => placed(pileUnder(scene, 'head'), supportBase(scene, centre, onLegs ? (figure.legs === 'one' ? legs.left : legs.right) : undefined))
+  // The near edge comes just under the face, so that the chest has room.
+  const ahead = Math.max(0, alongOf(pileUnder(scene, 'head')) / 2 - 0.05 * f.stature)
+  const pads = (ball: Point3): readonly PlacedProp[] => placed(pileUnder(scene, 'head'), supportBase(scene, plus(ball, { x: ahead, y: 0, z: 0 }), onLegs ? (figure.legs === 'one' ? legs.left : legs.right) : undefined))
   const share = turnUntilContact(0, 2, (at) => {
     const trunk = foldedTrunk(scene, hip, lean, round, at)
     const ball = headBall(f, trunk.shoulder, trunk.crown)
     const chest = { a: trunk.waist, b: trunk.shoulder, ra: f.hipR, rb: f.chestFront }
-    return isClear([ball], [...pads(ball.a), ...limbs, ...low]) && isClear([chest], [...low, ...limbs])
+    return isClear([ball], [...pads(ball.a), ...limbs, ...low]) && isClear([chest], [...pads(ball.a), ...low, ...limbs])
   })
   const trunk = foldedTrunk(scene, hip, lean, round, share)
   const ball = headBall(f, trunk.shoulder, trunk.crown)

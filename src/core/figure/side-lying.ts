@@ -60,8 +60,8 @@ function sideLegs(scene: Scene, hip: Point3, halfHip: number): { readonly lower:
     const ankle: Point3 = { x: knee.x + away * Math.cos(turn), y: knee.y - drop, z: knee.z + away * Math.sin(turn) }
     return { hip: start, knee, ankle, toe: { x: ankle.x + f.footLength * 0.5, y: ankle.y, z: ankle.z + f.footLength * Math.sqrt(0.75) } }
   }
-  const lower = leg({ ...hip, y: hip.y - halfHip * 0.45 }, f.kneeR, 34)
-  const upper = leg({ ...hip, y: hip.y + halfHip * 0.45 }, Math.max((pile?.height ?? 0) + f.kneeR, f.kneeR * 2.6), 58)
+  const lower = leg({ ...hip, y: hip.y - halfHip * 0.45 }, f.kneeR, 14)
+  const upper = leg({ ...hip, y: hip.y + halfHip * 0.45 }, Math.max((pile?.height ?? 0) + f.kneeR, f.kneeR * 2.6), 62)
   const centre: Surface = floorAt((upper.knee.x + upper.ankle.x) / 2)
   const zOf = (upper.knee.z + upper.ankle.z) / 2
   const props = placed(pile ? { ...pile, piles: 1 } : undefined, centre).map((prop) => ({ ...prop, zFrom: prop.zFrom + zOf, zTo: prop.zTo + zOf }))

@@ -5,7 +5,7 @@ import { bothAlike, flatFoot, hipJoint } from './legs.ts'
 import type { Leg } from './legs.ts'
 import { cosOf, from, middleJoint, plus, sinOf, turnUntilContact } from './plane.ts'
 import type { Point3 } from './plane.ts'
-import { heightUnder, isClear, pileUnder, placed } from './scene.ts'
+import { alongOf, heightUnder, isClear, pileUnder, placed } from './scene.ts'
 import type { Drawn, PlacedProp, Scene } from './scene.ts'
 import { floorAt } from './shape.ts'
 import { foldedTrunk } from './seated.ts'
@@ -41,14 +41,14 @@ function straight(scene: Scene, out: number): Stance {
 function squat(scene: Scene): Stance {
   const { f } = scene
   const heel = pileUnder(scene, 'feet')
-  const seat = heightUnder(scene, 'pelvis')
-  const hip: Point3 = { x: -0.1 * f.stature, y: Math.max(0.155 * f.stature, seat + f.hipAboveSeat), z: 0 }
+  const seat = pileUnder(scene, 'pelvis')?.height
+  const hip: Point3 = { x: -0.1 * f.stature, y: seat === undefined ? 0.155 * f.stature : seat + f.hipAboveSeat, z: 0 }
   const start = hipJoint(hip, f)
   const ankle: Point3 = { x: 0, y: f.ankleH + (heel?.height ?? 0), z: 0.12 * f.stature }
   const knee = middleJoint(start, ankle, f.thigh, f.shank, { x: 1, y: 0.5, z: 0.4 })
   // The heels stand on the pile, the toes reach down to the floor before it.
   const toe = heel && heel.height > 1 ? tilted(ankle, f.footLength, f.toeR) : flatFoot(ankle, f)
-  return { hip, leg: { hip: start, knee, ankle, toe }, props: [...placed(heel, floorAt(-0.02 * f.stature), ankle.z), ...placed(pileUnder(scene, 'pelvis'), floorAt(hip.x))] }
+  return { hip, leg: { hip: start, knee, ankle, toe }, props: [...placed(heel, floorAt(0.012 * f.stature - alongOf(heel) / 2), ankle.z), ...placed(pileUnder(scene, 'pelvis'), floorAt(hip.x))] }
 }
 
 function tilted(ankle: Point3, length: number, toeR: number): Point3 {

@@ -1,10 +1,10 @@
 import type { SetUp } from '#model/set-up'
-import { blanket, block, bolster, book, chair, cover, pillow, setUpsOf, towel } from './parts.ts'
+import { blanket, block, bolster, book, cover, pillow, setUpsOf, towel } from './parts.ts'
 
 /** Set-ups face down, kneeling, on all fours and on the side. */
 export const setUpsFaceDown: readonly SetUp[] = [
   ...setUpsOf('wide-knee-fold', {
-    full: [blanket('pelvis', 'narrow'), bolster('chest', 'lengthwise'), blanket('chest', 'narrow', { turn: 'lengthwise' }), towel('ankles', 'standard')],
+    full: [blanket('pelvis', 'narrow'), bolster('chest', 'lengthwise'), blanket('chest', 'narrow', { turn: 'lengthwise' }), towel('ankles', 'narrow')],
     few: [bolster('chest', 'lengthwise'), blanket('pelvis', 'narrow')],
     household: [pillow('chest', 'lengthwise', { count: 2 }), towel('pelvis', 'narrow')],
   }),
@@ -14,18 +14,18 @@ export const setUpsFaceDown: readonly SetUp[] = [
     household: [towel('pelvis', 'narrow'), pillow('head', 'crosswise')],
   }),
   ...setUpsOf('heel-sit', {
-    full: [blanket('shins', 'longHalf', { turn: 'lengthwise' }), block('pelvis', 'side'), towel('ankles', 'standard')],
+    full: [blanket('shins', 'longHalf', { turn: 'lengthwise' }), block('pelvis', 'side'), towel('ankles', 'narrow')],
     few: [block('pelvis', 'side')],
     household: [pillow('pelvis', 'crosswise')],
   }),
   ...setUpsOf('toes-tucked-kneel', {
-    full: [blanket('knees', 'quarter'), blanket('pelvis', 'standard')],
+    full: [blanket('knees', 'narrow'), blanket('pelvis', 'narrow')],
     few: [blanket('knees', 'quarter')],
     household: [towel('knees', 'standard')],
   }),
   ...setUpsOf('ankle-lean', {
-    full: [blanket('ankles', 'quarter')],
-    few: [towel('ankles', 'standard')],
+    full: [towel('ankles', 'narrow')],
+    few: [towel('ankles', 'quarter')],
     household: [],
   }),
   ...setUpsOf('level-all-fours', {
@@ -46,11 +46,11 @@ export const setUpsFaceDown: readonly SetUp[] = [
   ...setUpsOf('low-lunge', {
     full: [blanket('knees', 'quarter'), block('hands', 'end', { count: 2, piles: 2 })],
     few: [block('hands', 'end', { count: 2, piles: 2 })],
-    household: [towel('knees', 'standard'), chair('hands', undefined, { count: 2, piles: 2 })],
+    household: [towel('knees', 'standard'), book('hands', 'flat', { count: 12, piles: 2 })],
   }),
   ...setUpsOf('sleeping-swan', {
-    full: [blanket('pelvis', 'standard'), bolster('chest', 'lengthwise')],
-    few: [blanket('pelvis', 'standard'), blanket('head', 'narrow')],
+    full: [blanket('pelvis', 'square'), bolster('chest', 'lengthwise')],
+    few: [blanket('pelvis', 'square'), blanket('head', 'square')],
     household: [towel('pelvis', 'square'), pillow('chest', 'lengthwise', { count: 2 })],
   }),
   ...setUpsOf('frog', {
@@ -59,7 +59,7 @@ export const setUpsFaceDown: readonly SetUp[] = [
     household: [towel('knees', 'standard', { count: 2, piles: 2 }), pillow('chest', 'lengthwise', { count: 2 })],
   }),
   ...setUpsOf('long-dog-head-carried', {
-    full: [bolster('head', 'crosswise'), blanket('head', 'quarter')],
+    full: [bolster('head', 'crosswise'), blanket('head', 'square')],
     few: [bolster('head', 'crosswise')],
     household: [book('head', 'flat', { count: 4 }), towel('head', 'standard')],
   }),
@@ -76,7 +76,7 @@ export const setUpsFaceDown: readonly SetUp[] = [
   ...setUpsOf('belly-rest', {
     full: [blanket('pelvis', 'standard'), towel('ankles', 'roll')],
     few: [blanket('pelvis', 'quarter')],
-    household: [towel('ankles', 'roll')],
+    household: [towel('ankles', 'narrow')],
   }),
   ...setUpsOf('belly-over-a-bolster', {
     full: [bolster('belly', 'lengthwise'), blanket('head', 'standard'), towel('ankles', 'roll'), cover],
@@ -84,18 +84,18 @@ export const setUpsFaceDown: readonly SetUp[] = [
     household: [pillow('belly', 'lengthwise', { count: 2 }), towel('ankles', 'roll')],
   }),
   ...setUpsOf('half-frog-on-the-belly', {
-    full: [blanket('thighs', 'standard'), blanket('pelvis', 'quarter')],
-    few: [blanket('thighs', 'standard')],
-    household: [pillow('thighs', 'crosswise')],
+    full: [blanket('thighs', 'square'), blanket('pelvis', 'quarter')],
+    few: [blanket('thighs', 'square')],
+    household: [towel('thighs', 'standard')],
   }),
   ...setUpsOf('side-rest', {
-    full: [blanket('head', 'narrow'), bolster('knees', 'crosswise'), blanket('arms', 'standard')],
-    few: [blanket('head', 'narrow'), blanket('knees', 'narrow')],
-    household: [pillow('head', 'crosswise'), pillow('knees', 'crosswise')],
+    full: [blanket('head', 'narrow'), bolster('knees', 'lengthwise'), blanket('arms', 'narrow')],
+    few: [blanket('head', 'narrow'), blanket('knees', 'narrow', { turn: 'lengthwise' })],
+    household: [pillow('head', 'crosswise'), pillow('knees', 'lengthwise')],
   }),
   ...setUpsOf('side-over-a-bolster', {
-    full: [bolster('lowBack', 'crosswise'), blanket('head', 'narrow'), blanket('knees', 'narrow')],
-    few: [blanket('lowBack', 'roll'), blanket('head', 'standard')],
-    household: [pillow('lowBack', 'crosswise', { count: 2 }), pillow('head', 'crosswise')],
+    full: [bolster('lowBack', 'crosswise'), blanket('head', 'narrow'), blanket('knees', 'narrow', { turn: 'lengthwise' })],
+    few: [blanket('lowBack', 'roll'), blanket('head', 'narrow')],
+    household: [pillow('lowBack', 'crosswise', { count: 2 }), pillow('head', 'crosswise', { count: 2 })],
   }),
 ]

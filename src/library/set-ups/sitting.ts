@@ -4,31 +4,31 @@ import { blanket, block, bolster, book, chair, cushion, pillow, setUpsOf, strap,
 /** Set-ups sitting, on a chair and standing. */
 export const setUpsSitting: readonly SetUp[] = [
   ...setUpsOf('long-leg-fold', {
-    full: [blanket('pelvis', 'narrow'), blanket('knees', 'roll'), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'standard')],
-    few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'standard')],
+    full: [blanket('pelvis', 'narrow'), blanket('knees', 'roll'), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
+    few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'square')],
     household: [blanket('pelvis', 'narrow'), pillow('head', 'crosswise', { count: 3 })],
     names: { few: 'Head on a chair' },
   }),
   ...setUpsOf('one-leg-fold', {
-    full: [blanket('pelvis', 'narrow'), blanket('knees', 'roll', { count: 2, piles: 2 }), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'standard')],
-    few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'standard')],
+    full: [blanket('pelvis', 'narrow'), blanket('knees', 'roll', { count: 2, piles: 2 }), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
+    few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'square')],
     household: [blanket('pelvis', 'narrow'), pillow('head', 'crosswise', { count: 3 })],
     names: { few: 'Head on a chair' },
   }),
   ...setUpsOf('straddle-fold', {
-    full: [blanket('pelvis', 'narrow'), bolster('head', 'crosswise', { count: 3 }), blanket('head', 'standard')],
-    few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'standard')],
-    household: [blanket('pelvis', 'narrow'), pillow('head', 'crosswise', { count: 4 })],
+    full: [blanket('pelvis', 'narrow'), bolster('head', 'crosswise', { count: 3 }), blanket('head', 'square')],
+    few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'square')],
+    household: [blanket('pelvis', 'narrow'), chair('head'), towel('head', 'square')],
     names: { few: 'Head on a chair' },
   }),
   ...setUpsOf('bound-angle-seated', {
-    full: [blanket('pelvis', 'narrow'), block('knees', 'flat', { count: 2, piles: 2 }), blanket('knees', 'standard', { count: 2, piles: 2 }), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'standard')],
+    full: [blanket('pelvis', 'narrow'), block('knees', 'side', { count: 2, piles: 2 }), towel('knees', 'standard', { count: 2, piles: 2 }), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
     few: [blanket('pelvis', 'narrow'), block('head', 'end', { count: 2 })],
     household: [blanket('pelvis', 'narrow'), pillow('head', 'crosswise', { count: 3 })],
   }),
   ...setUpsOf('cross-legged-fold', {
-    full: [blanket('pelvis', 'narrow'), block('head', 'flat', { count: 2 }), bolster('head', 'crosswise'), blanket('head', 'standard')],
-    few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'standard')],
+    full: [blanket('pelvis', 'narrow'), block('head', 'flat', { count: 2 }), bolster('head', 'crosswise'), blanket('head', 'square')],
+    few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'square')],
     household: [blanket('pelvis', 'narrow'), book('head', 'flat', { count: 6 }), pillow('head', 'crosswise', { count: 2 })],
     names: { few: 'Head on a chair' },
   }),
@@ -38,7 +38,7 @@ export const setUpsSitting: readonly SetUp[] = [
     household: [towel('pelvis', 'square')],
   }),
   ...setUpsOf('stacked-knees', {
-    full: [blanket('pelvis', 'narrow'), blanket('knees', 'standard', { count: 2, piles: 2 })],
+    full: [blanket('pelvis', 'narrow'), towel('knees', 'square', { count: 2, piles: 2 })],
     few: [blanket('pelvis', 'narrow')],
     household: [cushion('pelvis')],
   }),
@@ -48,7 +48,7 @@ export const setUpsSitting: readonly SetUp[] = [
     household: [cushion('pelvis')],
   }),
   ...setUpsOf('cross-legged-seat', {
-    full: [cushion('pelvis'), blanket('knees', 'standard', { count: 2, piles: 2 })],
+    full: [cushion('pelvis'), towel('knees', 'square', { count: 2, piles: 2 })],
     few: [blanket('pelvis', 'narrow')],
     household: [pillow('pelvis', 'crosswise', { count: 2 })],
   }),
@@ -65,10 +65,10 @@ export const setUpsSitting: readonly SetUp[] = [
   ...setUpsOf('side-bend-seated', {
     full: [blanket('pelvis', 'narrow'), block('hands', 'side', { count: 2, piles: 2 })],
     few: [blanket('pelvis', 'narrow')],
-    household: [cushion('pelvis'), book('hands', 'flat', { count: 6, piles: 2 })],
+    household: [cushion('pelvis'), book('hands', 'flat', { count: 12, piles: 2 })],
   }),
   ...setUpsOf('crossed-arms-seated', {
-    full: [blanket('pelvis', 'narrow'), blanket('knees', 'standard', { count: 2, piles: 2 })],
+    full: [blanket('pelvis', 'narrow'), towel('knees', 'square', { count: 2, piles: 2 })],
     few: [blanket('pelvis', 'narrow')],
     household: [cushion('pelvis')],
   }),
@@ -78,28 +78,28 @@ export const setUpsSitting: readonly SetUp[] = [
     household: [cushion('pelvis')],
   }),
   ...setUpsOf('chair-seat', {
-    full: [chair('pelvis'), blanket('pelvis', 'quarter'), block('feet', 'flat', { count: 2, piles: 2 })],
+    full: [chair('pelvis'), blanket('pelvis', 'square'), block('feet', 'flat', { count: 2, piles: 2 })],
     few: [chair('pelvis')],
     household: [chair('pelvis'), book('feet', 'flat', { count: 2, piles: 2 })],
   }),
   ...setUpsOf('lean-on-a-chair', {
-    full: [chair('pelvis'), blanket('pelvis', 'quarter'), chair('head'), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'standard')],
+    full: [chair('pelvis'), blanket('pelvis', 'square'), chair('head'), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
     few: [chair('pelvis'), chair('head'), bolster('head', 'crosswise', { count: 2 })],
     household: [chair('pelvis'), chair('head'), pillow('head', 'crosswise', { count: 4 })],
   }),
   ...setUpsOf('chair-twist', {
-    full: [chair('pelvis'), blanket('pelvis', 'quarter'), { ...block('thighs', 'side'), lies: 'between' }],
+    full: [chair('pelvis'), blanket('pelvis', 'square'), { ...block('thighs', 'side'), lies: 'between' }],
     few: [chair('pelvis'), { ...block('thighs', 'side'), lies: 'between' }],
     household: [chair('pelvis'), { ...book('thighs', 'flat'), lies: 'between' }],
   }),
   ...setUpsOf('chair-figure-four', {
-    full: [chair('pelvis'), blanket('pelvis', 'quarter')],
+    full: [chair('pelvis'), blanket('pelvis', 'square')],
     few: [chair('pelvis')],
     household: [chair('pelvis'), book('feet', 'flat', { count: 2, piles: 2 })],
   }),
   ...setUpsOf('wide-standing-fold', {
-    full: [block('head', 'flat', { count: 2 }), bolster('head', 'crosswise'), blanket('head', 'quarter')],
-    few: [chair('head'), blanket('head', 'quarter')],
+    full: [block('head', 'flat', { count: 2 }), bolster('head', 'crosswise'), blanket('head', 'square')],
+    few: [chair('head'), blanket('head', 'square')],
     household: [chair('head'), towel('head', 'standard')],
   }),
   ...setUpsOf('half-fold-at-the-wall', {
@@ -108,8 +108,8 @@ export const setUpsSitting: readonly SetUp[] = [
     household: [],
   }),
   ...setUpsOf('low-squat', {
-    full: [blanket('feet', 'quarter', { count: 2, piles: 2 }), block('pelvis', 'side')],
-    few: [blanket('feet', 'quarter', { count: 2, piles: 2 })],
-    household: [towel('feet', 'standard', { count: 2, piles: 2 })],
+    full: [towel('feet', 'narrow', { count: 2, piles: 2 }), block('pelvis', 'side')],
+    few: [towel('feet', 'narrow', { count: 2, piles: 2 })],
+    household: [towel('feet', 'narrow', { count: 2, piles: 2 })],
   }),
 ]
