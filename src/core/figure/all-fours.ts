@@ -4,10 +4,10 @@ import { armTo } from './arms.ts'
 import type { Arms } from './arms.ts'
 import { bothAlike, flatFoot, hipJoint } from './legs.ts'
 import type { Leg, Legs } from './legs.ts'
-import { asinOf, degreesOf, from, fromOut, middleJoint, plus, reached, turnUntilContact } from './plane.ts'
+import { asinOf, degreesOf, from, fromOut, middleJoint, plus, reached, turnUntilClear, turnUntilContact } from './plane.ts'
 import type { Point3 } from './plane.ts'
 import { chestSupport, headDown, legBack, onTheBelly } from './prone.ts'
-import { clearance, heightUnder, isClear, pileUnder, placed } from './scene.ts'
+import { alongOf, clearance, heightUnder, isClear, pileUnder, placed } from './scene.ts'
 import type { Drawn, PlacedProp, Scene } from './scene.ts'
 import { floorAt } from './shape.ts'
 import { headBall, layTrunk } from './trunk.ts'
@@ -66,7 +66,9 @@ function pigeon(scene: Scene): Base {
   const ankle = fromOut(knee, -asinOf((knee.y - f.heelR) / f.shank), -112, f.shank)
   const front: Leg = { hip: start, knee, ankle, toe: fromOut(ankle, 0, -100, f.footLength) }
   const back = bothAlike(legBack({ ...scene, piles: scene.piles.filter(({ part }) => part === 'ankles') }, hip).leg).left
-  return { hip, right: front, left: back, props: placed(pad, floorAt(0)) }
+  // Under the front hip alone, its front edge just before the sit bones, behind the folded foot.
+  const under = placed(pad, floorAt(0.03 * f.stature - alongOf(pad) / 2)).map((prop) => ({ ...prop, zFrom: -f.hipHalf / 2, zTo: prop.zTo - prop.zFrom - f.hipHalf / 2 }))
+  return { hip, right: front, left: back, props: under }
 }
 
 /** Both knees wide, shins back, the pelvis low between them. */
@@ -107,10 +109,14 @@ function level(scene: Scene, base: Base): Drawn {
 /** The trunk lifted off the front leg, the hands on what stands beside it. */
 function raised(scene: Scene, base: Base): Drawn {
   const { f } = scene
-  const waist = from(base.hip, 56, f.lowTrunk)
-  const shoulder = from(waist, 48, f.ribCage)
-  const crown = from(shoulder, 42, f.headNeck)
-  const hand = { x: shoulder.x + 0.02 * f.stature, y: f.wristR + heightUnder(scene, 'hands'), z: f.shoulderHalf * 1.3 }
+  const posed = (lean: number) => {
+    const waist = from(base.hip, lean, f.lowTrunk)
+    const shoulder = from(waist, lean - 8, f.ribCage)
+    return { waist, shoulder, crown: from(shoulder, lean - 14, f.headNeck), hand: { x: shoulder.x + 0.02 * f.stature, y: f.wristR + heightUnder(scene, 'hands'), z: f.shoulderHalf * 1.3 } }
+  }
+  // As upright as leaves the hands on what stands there.
+  const reaches = ({ shoulder, hand }: ReturnType<typeof posed>): boolean => shoulder.y - hand.y < (f.upperArm + f.forearm) * 0.96
+  const { waist, shoulder, crown, hand } = posed(turnUntilClear(56, 0, (lean) => reaches(posed(lean))))
   const arms = armTo(f, shoulder, hand, { x: -1, y: 0, z: 0.3 }, placed(pileUnder(scene, 'hands'), floorAt(hand.x), hand.z + 2))
   return drawnOf(base, { waist, shoulder, crown }, arms, [])
 }

@@ -4,13 +4,12 @@ import type { Calculated } from '#core/props'
 import { armTo } from './arms.ts'
 import { bothAlike, crossedAnkle, flatFoot, hipJoint } from './legs.ts'
 import type { Leg } from './legs.ts'
-import { between, from, middleJoint, plus, reached, turnUntilContact } from './plane.ts'
+import { asinOf, between, from, middleJoint, plus, reached, turnUntilContact } from './plane.ts'
 import type { Point3 } from './plane.ts'
 import { alongOf, heightUnder, isClear, pileUnder, placed } from './scene.ts'
 import type { Drawn, PlacedProp, Scene } from './scene.ts'
 import { floorAt } from './shape.ts'
-import { foldedTrunk } from './seated.ts'
-import { headBall } from './trunk.ts'
+import { foldOnto } from './seated-fold.ts'
 
 /** The seat under someone who sits on nothing named: a usual chair, cm. */
 const usualSeat = 45
@@ -52,7 +51,7 @@ function seatedLeg(scene: Scene, start: Point3, seats: readonly PlacedProp[]): {
   const hangs = lies.y - f.shank > footY + 0.5
   const knee = hangs || !isClear([thigh(bent)], seats) ? lies : bent
   const ankle = knee === bent ? standing : reached(knee, { x: knee.x, y: Math.max(footY, knee.y - f.shank), z: knee.z }, f.shank, 0)
-  return { leg: { hip: start, knee, ankle, toe: hangs ? from(ankle, -25, f.footLength) : flatFoot(ankle, f) }, hangs }
+  return { leg: { hip: start, knee, ankle, toe: hangs ? from(ankle, -Math.min(25, asinOf((ankle.y - f.toeR) / f.footLength)), f.footLength) : flatFoot(ankle, f) }, hangs }
 }
 
 interface ChairTrunk {
@@ -75,12 +74,7 @@ function leaning(figure: FigureOf<'chair'>, scene: Scene, hip: Point3, nearest: 
   const pile = pileUnder(scene, 'head') ?? pileUnder(scene, 'arms')
   const lean = (figure.hipFlexDeg ?? 125) - 90
   const round = figure.roundDeg ?? 25
-  const pads = (centre: Point3): readonly PlacedProp[] => placed(pile, floorAt(Math.max(centre.x + 0.02 * f.stature, nearest + alongOf(pile) / 2)))
-  const share = turnUntilContact(0, 1.8, (at) => {
-    const trunk = foldedTrunk(scene, hip, lean, round, at)
-    const ball = headBall(f, trunk.shoulder, trunk.crown)
-    return isClear([ball], pads(ball.a))
-  })
-  const trunk = foldedTrunk(scene, hip, lean, round, share)
-  return { ...trunk, props: pads(headBall(f, trunk.shoulder, trunk.crown).a), top: pile?.height ?? 0 }
+  const padsAt = (ball: Point3, further: number): readonly PlacedProp[] => placed(pile, floorAt(Math.max(ball.x + 0.02 * f.stature + further, nearest + alongOf(pile) / 2)))
+  const { trunk, pads } = foldOnto({ scene, hip, lean, round, most: 1.8, padsAt, others: [] })
+  return { ...trunk, props: pads, top: pile?.height ?? 0 }
 }

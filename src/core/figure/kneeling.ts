@@ -12,14 +12,17 @@ import { floorAt } from './shape.ts'
 import { ankleSurface, chestSupport, headDown, onTheBelly } from './prone.ts'
 import { layTrunk } from './trunk.ts'
 
-/** Shins on the floor from the knees back; the knees stand `spread` degrees out, the feet come together behind. */
-export function kneelLeg(scene: Scene, hip: Point3, spread: number, ankleY: number): { readonly leg: Leg; readonly props: readonly PlacedProp[] } {
+/**
+ * Shins on the floor from the knees back; the knees stand `spread` degrees out, the feet come together behind, or stay
+ * `apart` cm from the middle where something stands between them.
+ */
+export function kneelLeg(scene: Scene, hip: Point3, spread: number, ankleY: number, apart?: number): { readonly leg: Leg; readonly props: readonly PlacedProp[] } {
   const { f } = scene
   const start = hipJoint(hip, f)
   const pad = pileUnder(scene, 'knees') ?? pileUnder(scene, 'shins')
   const kneeY = f.kneeR + (pad?.height ?? 0)
   const knee = fromOut(start, -asinOf((start.y - kneeY) / f.thigh), spread, f.thigh)
-  const inwards = spread < 8 ? 0 : asinOf((knee.z - f.hipHalf * 0.7) / f.shank)
+  const inwards = apart === undefined && spread < 8 ? 0 : asinOf((knee.z - (apart ?? f.hipHalf * 0.7)) / f.shank)
   const ankle = fromOut(knee, 180 + asinOf((knee.y - ankleY) / f.shank), inwards, f.shank)
   const toe = fromOut(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength) * 0.9, 0, f.footLength)
   const centre = pad && pad.pieces.some(({ along }) => along >= 40) ? (knee.x + ankle.x) / 2 : knee.x
@@ -33,11 +36,12 @@ export function childFold(figure: FigureOf<'childFold'>, scene: Scene): Calculat
   const numbers = childsPose({ stature: f.stature, bolsterTop: heightUnder(scene, 'chest'), seatPad })
   if (!numbers.ok) return numbers
   const shinPad = heightUnder(scene, 'knees') + heightUnder(scene, 'shins')
-  const hip: Point3 = { x: 0, y: numbers.value.hipH + shinPad, z: 0 }
+  // A roll under the ankles lifts the heels, and what sits on them, by about its half [estimate].
+  const hip: Point3 = { x: 0, y: numbers.value.hipH + shinPad + heightUnder(scene, 'ankles') / 2, z: 0 }
   const spread = figure.spreadDeg ?? 8
   const { leg, props: under } = kneelLeg(scene, hip, spread, f.heelR + shinPad + heightUnder(scene, 'ankles'))
   const support = chestSupport(scene, 0.13 * f.stature)
-  const seat = placed(pileUnder(scene, 'pelvis'), { x: -0.035 * f.stature, y: f.kneelHeel + shinPad, degrees: 0 })
+  const seat = placed(pileUnder(scene, 'pelvis'), { x: -0.05 * f.stature, y: hip.y - f.hipAboveSeat - seatPad, degrees: 0 })
   // With the knees together the trunk lies on the thighs; apart, it sinks between them.
   const thighs = spread < 20 ? [limbObstacle({ a: leg.hip, b: leg.knee, ra: f.kneeR, rb: f.kneeR }, 0.45, f.shoulderHalf)] : []
   const trunk = layTrunk(f, onTheBelly, hip, [...support, ...thighs], { least: -35, most: 60 })
@@ -71,7 +75,8 @@ export function kneeling(figure: FigureOf<'kneeling'>, scene: Scene): Calculated
   const ankleY = figure.feet === 'tucked' ? 0.085 * f.stature : f.heelR + heightUnder(scene, 'ankles')
   const lifted = figure.feet === 'lifted' ? 0.09 * f.stature : 0
   const start = hipJoint(hip, f)
-  const flat = kneelLeg(scene, hip, 6, ankleY)
+  const apart = between_ ? Math.max(f.hipHalf, ...(pile?.pieces ?? []).map(({ across }) => across / 2 + f.heelR + 0.5)) : undefined
+  const flat = kneelLeg(scene, hip, 6, ankleY, apart)
   const knee = lifted > 0 ? fromOut(start, asinOf((lifted + f.kneeR - start.y) / f.thigh), 6, f.thigh) : flat.leg.knee
   const ankle = lifted > 0 ? from(knee, 180 + asinOf((knee.y - ankleY) / f.shank), f.shank) : flat.leg.ankle
   const toe = figure.feet === 'tucked' ? tuckedToe(ankle, f.footLength, f.toeR) : lifted > 0 ? from(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength), f.footLength) : flat.leg.toe

@@ -1,7 +1,7 @@
 import type { FigureOf } from '#model/figure'
 import type { Pile } from '#core/props'
 import type { Frame } from './frame.ts'
-import { asinOf, cosOf, degreesOf, from, fromOut, middleJoint, minus, plus, reached, turnUntilClear } from './plane.ts'
+import { asinOf, between, cosOf, degreesOf, from, fromOut, middleJoint, minus, plus, reached, turnUntilClear } from './plane.ts'
 import type { Point3 } from './plane.ts'
 import { alongOf, clearance, heightUnder, isClear, pileUnder, placed } from './scene.ts'
 import type { PlacedProp, Scene } from './scene.ts'
@@ -36,6 +36,9 @@ export const flatFoot = (ankle: Point3, f: Frame, degrees = 0): Point3 => {
   return { x: ankle.x + flat * cosOf(degrees), y: ankle.y - drop, z: ankle.z }
 }
 
+/** How far the edges of a soft roll give under thigh and calf, cm, the least first [estimates]. */
+export const edgesGive = [1e-6, 1, 2, 3, 4] as const
+
 /** Legs as long as they are, from the hips down to the floor, over whatever lies under knees and ankles. */
 export function longLeg(scene: Scene, hip: Point3, out = 0): { readonly leg: Leg; readonly props: readonly PlacedProp[] } {
   const { f } = scene
@@ -49,12 +52,13 @@ export function longLeg(scene: Scene, hip: Point3, out = 0): { readonly leg: Leg
     return { knee, ankle, rolls: roll ? placed(roll, floorAt(knee.x), Math.abs(knee.z)) : [] }
   }
   const least = Math.min(75, straight)
-  const above = roll
-    ? turnUntilClear(least, 80, (degrees) => {
-        const { knee, ankle, rolls } = posed(degrees)
-        return isClear([{ a: start, b: knee, ra: f.thighR * 0.9, rb: f.kneeR }, { a: knee, b: ankle, ra: f.kneeR, rb: f.heelR * 0.9 }], rolls)
-      })
-    : least
+  const fits = (sinks: number) => (degrees: number) => {
+    const { knee, ankle, rolls } = posed(degrees)
+    const limbs = [{ a: start, b: knee, ra: f.thighR * 0.9, rb: f.kneeR }, { a: knee, b: ankle, ra: f.kneeR, rb: f.heelR * 0.9 }]
+    return limbs.every((limb) => clearance(limb, rolls) >= -sinks)
+  }
+  // What is wide for short legs gives at its edges, as far as it must.
+  const above = roll ? (edgesGive.map((sinks) => turnUntilClear(least, 80, fits(sinks))).find((degrees, at) => fits(edgesGive[at] ?? 0)(degrees)) ?? least) : least
   const { knee, ankle, rolls } = posed(above)
   const shank = minus(ankle, knee)
   const toe = fromOut(ankle, Math.min(100, degreesOf(shank.y, Math.hypot(shank.x, shank.z)) + 72), out + 12, f.footLength)
@@ -73,6 +77,8 @@ export function bentLeg(scene: Scene, hip: Point3, heelAway = 0.3, out = 0): { r
 
 /** Where along the thigh what carries a knee stands [formula book 5f]. */
 const underThigh = 0.85
+/** How far in along the thigh its inner edge may come [estimate]. */
+const innerEdge = 0.66
 
 /**
  * Soles together, knees fallen out about the line from hip to ankle until a support or their own limit stops them
@@ -82,26 +88,22 @@ export function boundLeg(scene: Scene, hip: Point3, abductionDeg: number, heelGa
   const { f } = scene
   const start = hipJoint(hip, f)
   const pile = pileUnder(scene, 'knees', 2) ?? pileUnder(scene, 'thighs', 2) ?? pileUnder(scene, 'knees')
+  const wide = Math.max(0, ...(pile?.pieces ?? []).map(({ across }) => across))
   const ankle = reached(start, { x: hip.x + heelGap + f.sitBone + f.heelR, y: f.heelR, z: 1 }, f.thigh, f.shank)
   const at = (fallen: number) => {
-    const knee = middleJoint(start, ankle, f.thigh, f.shank, up, -fallen)
-    const carried = { x: start.x + underThigh * (knee.x - start.x), z: start.z + underThigh * (knee.z - start.z) }
-    return { knee, props: placed(pile, floorAt(carried.x), carried.z) }
+    const knee = middleJoint(start, ankle, f.thigh, f.shank, up, fallen)
+    const onThigh = (share: number) => between(start, knee, share)
+    const carried = onThigh(underThigh)
+    // A wide pile goes on past the knee, not in under the hip.
+    return { knee, props: placed(pile, floorAt(carried.x), Math.max(carried.z, onThigh(innerEdge).z + wide / 2)) }
   }
   const fallen = turnUntilClear(abductionDeg, 0, (degrees) => {
     const { knee, props } = at(degrees)
-    const thigh = { a: start, b: knee, ra: f.thighR, rb: f.kneeR }
-    return knee.y >= f.kneeR && touching(thigh, props)
+    const limbs = [{ a: between(start, knee, 0.3), b: knee, ra: f.thighR, rb: f.kneeR }, { a: knee, b: ankle, ra: f.kneeR, rb: f.heelR }]
+    return knee.y >= f.kneeR && isClear(limbs, props)
   })
   const { knee, props } = at(fallen)
   return { leg: { hip: start, knee, ankle, toe: { x: ankle.x + 0.06 * f.stature, y: ankle.y + Math.sqrt(f.footLength ** 2 - (0.06 * f.stature) ** 2), z: ankle.z } }, props }
-}
-
-/** A thigh is free of its support where its carried stretch is above it. */
-function touching(thigh: { readonly a: Point3; readonly b: Point3; readonly ra: number; readonly rb: number }, props: readonly PlacedProp[]): boolean {
-  const from_ = plus(thigh.a, { x: (thigh.b.x - thigh.a.x) * 0.6, y: (thigh.b.y - thigh.a.y) * 0.6, z: (thigh.b.z - thigh.a.z) * 0.6 })
-  const radius = thigh.ra + (thigh.rb - thigh.ra) * 0.6
-  return clearance({ a: from_, b: thigh.b, ra: radius, rb: thigh.rb }, props) >= -1e-6
 }
 
 /** Calves on a seat or a low support, as far from the hips as the thighs reach up to it. */
@@ -190,8 +192,10 @@ export function kneesAcross(scene: Scene, hip: Point3): Legs {
     return { hip: start, knee, ankle, toe: fromOut(ankle, 10, 55, f.footLength) }
   }
   const [low, high] = [one(0), one(1)]
-  const depth = (low.hip.z + low.knee.z) / 2 + f.thigh * 0.2
   const pile = pileUnder(scene, 'knees')
+  // Under knees and shins: its near edge comes just above the knee.
+  const across = Math.max(0, ...(pile?.pieces ?? []).map((piece) => piece.across))
+  const depth = between(low.hip, low.knee, 0.8).z + across / 2
   const props = pile ? placedAt(pile, low.knee.x + f.shank * 0.4, depth) : []
   return { right: low, left: high, props }
 }

@@ -5,7 +5,7 @@ import { armAlong, armTo, armsOverhead } from './arms.ts'
 import type { Arms } from './arms.ts'
 import { flatBed, onTheBack, raisedBed, slopeBed, slopeOf } from './bed.ts'
 import type { Bed } from './bed.ts'
-import { bentLeg, bothAlike, boundLeg, calvesUp, crossedAnkle, drawnUp, foldedLeg, kneesAcross, longLeg, raisedLeg, solesUp, wallLeg } from './legs.ts'
+import { bentLeg, bothAlike, boundLeg, calvesUp, crossedAnkle, drawnUp, edgesGive, foldedLeg, kneesAcross, longLeg, raisedLeg, solesUp, wallLeg } from './legs.ts'
 import type { Leg, Legs } from './legs.ts'
 import { cosOf, from, middleJoint, plus, sinOf } from './plane.ts'
 import type { Point3 } from './plane.ts'
@@ -31,7 +31,7 @@ export function lying(figure: Lying, scene: Scene): Calculated<Drawn> {
   if (!legs.ok) return legs
   const { f } = scene
   const { hip, props, least } = legs.value.bed
-  const trunk = isArched(scene, slope !== undefined) ? archedTrunk(f, onTheBack, hip, props) : layTrunk(f, onTheBack, hip, props, { least })
+  const trunk = isArched(scene, slope !== undefined) ? archedTrunk(f, onTheBack, hip, props) : seat && !slope ? overTheEdge(scene, hip, props, least) : layTrunk(f, onTheBack, hip, props, { least })
   const headPads = (shoulder: Point3, crown: Point3) => headSupport(scene, legs.value.bed, headBall(f, shoulder, crown).a)
   const head = laidHead(scene, trunk.shoulder, trunk.ribs, props, headPads)
   const arms = armsOf(figure, scene, trunk.shoulder, legs.value.right)
@@ -53,6 +53,19 @@ export function lying(figure: Lying, scene: Scene): Calculated<Drawn> {
     },
   }
 }
+
+/**
+ * A trunk that comes down from a raised pelvis: where the support is wide for a short back its edge gives until the
+ * shoulders lie down.
+ */
+function overTheEdge({ f }: Scene, hip: Point3, props: readonly PlacedProp[], least: number) {
+  const laid = edgesGive.map((sinks) => layTrunk(f, onTheBack, hip, props.map((prop) => ({ ...prop, radius: Math.max(0, prop.radius - sinks) })), { least }))
+  const lies = laid.find(({ shoulder }) => shoulder.y - f.chestR < shouldersDown)
+  return lies ?? laid.at(-1) ?? layTrunk(f, onTheBack, hip, props, { least })
+}
+
+/** The shoulders lie on the floor or on a pad at most this high, cm. */
+const shouldersDown = 6
 
 /** Whether something lies across under the back: the trunk arches over it. */
 const isArched = (scene: Scene, onSlope: boolean): boolean => !onSlope && !pileUnder(scene, 'pelvis') && (['upperBack', 'lowBack', 'chest'] as const).some((part) => heightUnder(scene, part) > 1)

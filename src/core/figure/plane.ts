@@ -88,6 +88,15 @@ export function turnUntilClear(first: number, last: number, isClear: (degrees: n
 }
 
 /**
+ * The last clear angle of the first clear stretch between two: where something lies in the way at first, it is passed
+ * over. Undefined where nothing on the way is clear.
+ */
+export function turnThrough(first: number, last: number, isClear: (degrees: number) => boolean): number | undefined {
+  const start = turnUntilClear(first, last, isClear)
+  return isClear(start) ? turnUntilContact(start, last, isClear) : undefined
+}
+
+/**
  * Turns from one angle towards another and stops at the first contact; the last angle if nothing is met.
  * `isClear` says whether an angle is free; where already the first is not, it is returned.
  */

@@ -1,22 +1,25 @@
 import type { FigureOf } from '#model/figure'
-import { forwardFold, seatCross } from '#core/props'
-import type { Calculated, ForwardFold } from '#core/props'
+import { seatCross } from '#core/props'
+import type { Calculated } from '#core/props'
 import { armTo } from './arms.ts'
 import type { Arms } from './arms.ts'
 import { bothAlike, boundLeg, hipJoint, longLeg } from './legs.ts'
 import type { Leg, Legs } from './legs.ts'
-import { asinOf, between, from, fromOut, middleJoint, plus, turnUntilContact } from './plane.ts'
+import { asinOf, between, from, fromOut, middleJoint, plus } from './plane.ts'
 import type { Point3 } from './plane.ts'
-import { alongOf, heightUnder, isClear, limbObstacle, pileUnder, placed } from './scene.ts'
-import type { Drawn, Obstacle, PlacedProp, Scene } from './scene.ts'
+import { heightUnder, pileUnder, placed } from './scene.ts'
+import type { Drawn, PlacedProp, Scene } from './scene.ts'
+import { seatedFold } from './seated-fold.ts'
 import { floorAt } from './shape.ts'
-import { headBall, layTrunk } from './trunk.ts'
+import { layTrunk } from './trunk.ts'
 import { chestSupport, headDown, onTheBelly } from './prone.ts'
 
 type Seated = FigureOf<'seated'>
 
-/** Comfortable bends where the pose does not say, degrees [estimates]. */
-const usual = { hipFlexDeg: 105, roundDeg: 30, neckDeg: 20, thighUpDeg: 8, abductionDeg: 68, heelGapMm: 160 } as const
+/** How the legs lie where the pose does not say, degrees and millimetres [estimates]. */
+const usual = { thighUpDeg: 8, abductionDeg: 74, heelGapMm: 200 } as const
+/** How far each leg of a straddle stands out, degrees [estimate]. */
+const straddle = 48
 
 /** On the floor or a low seat: upright, folding onto a support, or turned down over a bolster. */
 export function seated(figure: Seated, scene: Scene): Calculated<Drawn> {
@@ -26,7 +29,7 @@ export function seated(figure: Seated, scene: Scene): Calculated<Drawn> {
   const hip: Point3 = { x: 0, y: (seat?.height ?? 0) + f.hipAboveSeat, z: 0 }
   const legs = legsOf(figure, scene, hip)
   const seats = placed(seat, floorAt(-0.03 * f.stature))
-  if (figure.trunk === 'fold') return folded(figure, scene, hip, legs, seats)
+  if (figure.trunk === 'fold') return seatedFold(figure, scene, hip, legs, seats)
   const back = figure.trunk === 'sideways' ? -3 : 0
   const waist = from(hip, 93, f.lowTrunk)
   const shoulder = from(waist, 88 + back, f.ribCage)
@@ -50,7 +53,7 @@ function legsOf(figure: Seated, scene: Scene, hip: Point3): Legs {
     case 'long':
       return alike(longLeg(scene, hip, 5))
     case 'wide':
-      return alike(longLeg(scene, hip, 48))
+      return alike(longLeg(scene, hip, straddle))
     case 'bound':
       return alike(boundLeg(scene, hip, usual.abductionDeg, gap))
     case 'one': {
@@ -110,95 +113,13 @@ function deer(scene: Scene, hip: Point3): Legs {
 function uprightArms(figure: Seated, scene: Scene, shoulder: Point3, leg: Leg): Arms {
   const { f } = scene
   if (figure.arms === 'wide' || figure.trunk === 'sideways') {
-    const hand = { x: -0.02 * f.stature, y: f.wristR + heightUnder(scene, 'hands'), z: f.shoulderHalf + 0.04 * f.stature }
+    const hand = { x: -0.14 * f.stature, y: f.wristR + heightUnder(scene, 'hands'), z: f.shoulderHalf + 0.04 * f.stature }
     const arms = armTo(f, shoulder, hand, { x: -0.5, y: 0, z: 1 }, placed(pileUnder(scene, 'hands'), floorAt(hand.x), hand.z))
     return figure.trunk === 'sideways' ? { ...arms, props: arms.props.filter(({ zTo }) => zTo > 0) } : arms
   }
   if (figure.arms === 'crossed') return armTo(f, shoulder, { x: shoulder.x + 0.17 * f.stature, y: shoulder.y - 0.02 * f.stature, z: -0.03 * f.stature }, { x: 0.6, y: -0.6, z: 0.3 })
   if (figure.arms === 'along') return armTo(f, shoulder, { x: -0.13 * f.stature, y: shoulder.y - 0.26 * f.stature, z: 0.05 * f.stature }, { x: -1, y: 0, z: 0.6 })
   return armTo(f, shoulder, plus(between(leg.hip, leg.knee, 0.72), { x: 0, y: f.kneeR + f.wristR, z: 0 }), { x: -1, y: -0.3, z: 0.5 })
-}
-
-/** The numbers of a fold on this seat; on crossed or bound legs the slope of the thigh stands for that of the leg. */
-export function foldNumbers(figure: Pick<Seated, 'hipFlexDeg' | 'roundDeg' | 'legs'>, scene: Scene, leg?: Leg): Calculated<ForwardFold> {
-  const { f } = scene
-  const isStraight = figure.legs === 'long' || figure.legs === 'wide' || figure.legs === 'one'
-  const slope = leg && !isStraight ? asinOf((leg.hip.y - leg.knee.y) / f.thigh) : undefined
-  return forwardFold({
-    stature: f.stature,
-    hipFlexDeg: figure.hipFlexDeg ?? usual.hipFlexDeg,
-    seatH: heightUnder(scene, 'pelvis'),
-    roundDeg: figure.roundDeg ?? usual.roundDeg,
-    neckDeg: usual.neckDeg,
-    base: figure.legs === 'long' ? 'legs' : 'floor',
-    ...(slope === undefined ? {} : { legSlopeDeg: Math.max(-30, Math.min(60, slope)) }),
-  })
-}
-
-/** The trunk of a fold: 0 upright, 1 as far as is comfortable, past that with more rounding than that. */
-export function foldedTrunk(scene: Scene, hip: Point3, lean: number, round: number, share: number) {
-  const { f } = scene
-  const [comfortable, past] = [Math.min(1, share), Math.max(0, share - 1)]
-  const low = 90 - comfortable * (lean + round * 0.25) - past * 24
-  const ribs = 90 - comfortable * (lean + round * 0.78) - past * 60
-  const neck = ribs - comfortable * (round * 0.22 + usual.neckDeg) - past * 12
-  const waist = from(hip, low, f.lowTrunk)
-  const shoulder = from(waist, ribs, f.ribCage)
-  return { hip, waist, shoulder, crown: from(shoulder, neck, f.headNeck), ribs }
-}
-
-function folded(figure: Seated, scene: Scene, hip: Point3, legs: Legs, seats: readonly PlacedProp[]): Calculated<Drawn> {
-  const { f } = scene
-  const numbers = foldNumbers(figure, scene, legs.right)
-  // While the pelvis still tips back the fold starts at once with the rounding: the finding says so.
-  if (!numbers.ok && numbers.code !== 'RAISE_SEAT') return numbers
-  const lean = numbers.ok ? numbers.value.trunkLean : 0
-  const round = figure.roundDeg ?? usual.roundDeg
-  const limbs: Obstacle[] = [legs.right, legs.left].flatMap(({ hip: a, knee, ankle }) => [
-    limbObstacle({ a, b: knee, ra: f.kneeR, rb: f.kneeR }, 0.5, f.hipHalf * 1.2),
-    limbObstacle({ a: knee, b: ankle, ra: f.kneeR, rb: f.heelR }, 0.3, f.hipHalf * 1.2),
-  ])
-  const low = chestSupport(scene, 0.1 * f.stature)
-  const onLegs = figure.legs === 'long' || figure.legs === 'one'
-  // The near edge comes just under the face, so that the chest has room.
-  const ahead = Math.max(0, alongOf(pileUnder(scene, 'head')) / 2 - 0.05 * f.stature)
-  const pads = (ball: Point3): readonly PlacedProp[] => placed(pileUnder(scene, 'head'), supportBase(scene, plus(ball, { x: ahead, y: 0, z: 0 }), onLegs ? (figure.legs === 'one' ? legs.left : legs.right) : undefined))
-  const share = turnUntilContact(0, 2, (at) => {
-    const trunk = foldedTrunk(scene, hip, lean, round, at)
-    const ball = headBall(f, trunk.shoulder, trunk.crown)
-    const chest = { a: trunk.waist, b: trunk.shoulder, ra: f.hipR, rb: f.chestFront }
-    return isClear([ball], [...pads(ball.a), ...limbs, ...low]) && isClear([chest], [...pads(ball.a), ...low, ...limbs])
-  })
-  const trunk = foldedTrunk(scene, hip, lean, round, share)
-  const ball = headBall(f, trunk.shoulder, trunk.crown)
-  const props = pads(ball.a)
-  const top = Math.max(f.wristR, ...props.map(({ core, radius }) => Math.max(...core.map(({ y }) => y)) + radius + f.wristR))
-  const wide = Math.max(0, ...props.map(({ zTo }) => zTo))
-  const reachFor = figure.arms === 'along' ? { x: ball.a.x * 0.4, y: f.wristR, z: f.shoulderHalf + 6 } : { x: ball.a.x + 0.09 * f.stature, y: props.length > 0 && wide > f.shoulderHalf * 0.6 ? top : f.wristR, z: f.shoulderHalf * 0.9 }
-  const arms = armTo(f, trunk.shoulder, reachFor, { x: -0.3, y: -0.4, z: 1 })
-  return {
-    ok: true,
-    warnings: numbers.ok ? numbers.warnings : ['RAISE_SEAT'],
-    value: {
-      skeleton: { hip, waist: trunk.waist, shoulder: trunk.shoulder, crown: trunk.crown, right: { ...legs.right, ...arms.right }, left: { ...legs.left, ...arms.left } },
-      props: [...seats, ...legs.props, ...low, ...props, ...arms.props],
-    },
-  }
-}
-
-/** Where the head's pile stands: on the long legs where it is over them, else on the floor. A chair always stands on the floor. */
-function supportBase(scene: Scene, centre: Point3, leg: Leg | undefined) {
-  const pile = pileUnder(scene, 'head')
-  if (!leg || pile?.pieces[0]?.kind === 'chair') return floorAt(centre.x)
-  const { knee, ankle, hip } = leg
-  const [a, b] = centre.x < knee.x ? [hip, knee] : [knee, ankle]
-  const share = (centre.x - a.x) / (b.x - a.x || 1)
-  if (share > 1.05) return floorAt(centre.x)
-  const { f } = scene
-  const width = (pile?.pieces[0]?.along ?? 0) / 2
-  // It lies across the higher of what is under its two edges.
-  const surface = (x: number): number => (x < knee.x ? hip.y + ((knee.y - hip.y) * (x - hip.x)) / (knee.x - hip.x) : knee.y + ((ankle.y - knee.y) * Math.min(x - knee.x, ankle.x - knee.x)) / (ankle.x - knee.x)) + f.kneeR
-  return { x: centre.x, y: Math.max(surface(centre.x - width), surface(centre.x), surface(Math.min(ankle.x, centre.x + width))), degrees: 0 }
 }
 
 /** Hip on the floor, the trunk turned face down over a long support, the knees to one side. */
@@ -217,7 +138,7 @@ function twistDown(scene: Scene): Calculated<Drawn> {
   }
   const wide = Math.max(0, ...support.map(({ zTo }) => zTo))
   const arms = armTo(f, trunk.shoulder, { x: trunk.shoulder.x + 0.14 * f.stature, y: f.wristR, z: wide + 4 }, { x: 0, y: -0.1, z: 1 })
-  const [right, left] = [leg(1, 62), leg(-1, 50)]
+  const [right, left] = [leg(1, 80), leg(-1, 70)]
   return {
     ok: true,
     warnings: [],

@@ -3,13 +3,16 @@ import type { Arm } from './arms.ts'
 import type { Leg } from './legs.ts'
 import { asinOf, from, middleJoint, reached, turnUntilClear, turnUntilContact } from './plane.ts'
 import type { Point3 } from './plane.ts'
-import { heightUnder, isClear, pileUnder, placed } from './scene.ts'
+import { alongOf, heightUnder, isClear, pileUnder, placed } from './scene.ts'
 import type { Drawn, PlacedProp, Scene } from './scene.ts'
 import { floorAt } from './shape.ts'
 import type { Surface } from './shape.ts'
 
 /** Half breadths of the trunk lying on its side, and of the head, as shares of the stature [estimates]. */
 const breadth = { hip: 0.09, waist: 0.07, shoulder: 0.1, head: 0.045 } as const
+
+/** From this length on a support under the knee carries the shin too, cm [estimate]. */
+const longEnough = 40
 
 /** On the side, seen from the front, the head at the left: head filled, one knee on the floor, the other carried. */
 export function sideLying(scene: Scene): Calculated<Drawn> {
@@ -32,7 +35,7 @@ export function sideLying(scene: Scene): Calculated<Drawn> {
   const pile = pileUnder(scene, 'head')
   const crownAt = (above: number): Point3 => from(shoulder, 180 - above, f.headNeck)
   const centreOf = (above: number): Point3 => from(shoulder, 180 - above, f.headAlong)
-  const pads = (above: number): readonly PlacedProp[] => placed(pile, floorAt(centreOf(above).x - 0.01 * f.stature))
+  const pads = (above: number): readonly PlacedProp[] => placed(pile, floorAt(centreOf(above).x - 0.025 * f.stature))
   const neck = turnUntilContact(ribs + 30, ribs - 40, (above) => isClear([{ a: centreOf(above), b: centreOf(above), ra: r.head, rb: r.head }], pads(above)))
   const legs = sideLegs(scene, hip, r.hip)
   const [lower, upper] = [sideArm(scene, shoulder, -1), sideArm(scene, shoulder, 1)]
@@ -50,12 +53,14 @@ export function sideLying(scene: Scene): Calculated<Drawn> {
 function sideLegs(scene: Scene, hip: Point3, halfHip: number): { readonly lower: Leg; readonly upper: Leg; readonly props: readonly PlacedProp[] } {
   const { f } = scene
   const pile = pileUnder(scene, 'knees') ?? pileUnder(scene, 'thighs')
+  const isLong = alongOf(pile) >= longEnough
   const leg = (start: Point3, kneeY: number, forward: number): Leg => {
     const sink = asinOf((start.y - kneeY) / f.thigh)
     const flat = f.thigh * Math.cos((sink * Math.PI) / 180)
     const knee: Point3 = { x: start.x + flat * Math.cos((forward * Math.PI) / 180), y: kneeY, z: start.z + flat * Math.sin((forward * Math.PI) / 180) }
     const turn = ((forward - 72) * Math.PI) / 180
-    const drop = (kneeY - f.kneeR) * 0.35
+    // Something long carries the shin too.
+    const drop = isLong ? (kneeY - f.kneeR) * 0.04 : (kneeY - f.kneeR) * 0.35
     const away = Math.sqrt(f.shank ** 2 - drop ** 2)
     const ankle: Point3 = { x: knee.x + away * Math.cos(turn), y: knee.y - drop, z: knee.z + away * Math.sin(turn) }
     return { hip: start, knee, ankle, toe: { x: ankle.x + f.footLength * 0.5, y: ankle.y, z: ankle.z + f.footLength * Math.sqrt(0.75) } }
@@ -73,8 +78,11 @@ function sideArm(scene: Scene, shoulder: Point3, which: 1 | -1): { readonly arm:
   const { f } = scene
   const start: Point3 = { ...shoulder, y: shoulder.y + which * 0.05 * f.stature }
   const height = which === 1 ? heightUnder(scene, 'arms') : 0
-  const hand: Point3 = { x: start.x + 0.08 * f.stature, y: f.wristR + height, z: 0.24 * f.stature }
+  const pile = pileUnder(scene, 'arms')
+  // What is hugged lies before the lower arm, whose hand comes back towards the chin.
+  const depth = Math.max(0.24 * f.stature, 0.17 * f.stature + Math.max(0, ...(pile?.pieces ?? []).map(({ across }) => across / 2)))
+  const hand: Point3 = which === 1 ? { x: start.x + 0.08 * f.stature, y: f.wristR + height, z: depth } : { x: start.x + 0.01 * f.stature, y: f.wristR, z: 0.12 * f.stature }
   const wrist = reached(start, hand, f.upperArm, f.forearm)
-  const elbow = middleJoint(start, wrist, f.upperArm, f.forearm, { x: which === 1 ? 1 : -1, y: 0.2, z: 0 })
-  return { arm: { shoulder: start, elbow, wrist }, props: which === 1 ? placed(pileUnder(scene, 'arms'), floorAt(hand.x), 0).map((prop) => ({ ...prop, zFrom: prop.zFrom + hand.z, zTo: prop.zTo + hand.z })) : [] }
+  const elbow = middleJoint(start, wrist, f.upperArm, f.forearm, which === 1 ? { x: 1, y: 0.2, z: 0 } : { x: 1, y: -0.1, z: 0.2 })
+  return { arm: { shoulder: start, elbow, wrist }, props: which === 1 ? placed(pile, floorAt(hand.x), 0).map((prop) => ({ ...prop, zFrom: prop.zFrom + depth, zTo: prop.zTo + depth })) : [] }
 }

@@ -3,12 +3,12 @@ import type { Calculated } from '#core/props'
 import { armTo, armsDown } from './arms.ts'
 import { bothAlike, flatFoot, hipJoint } from './legs.ts'
 import type { Leg } from './legs.ts'
-import { cosOf, from, middleJoint, plus, sinOf, turnUntilContact } from './plane.ts'
+import { cosOf, from, middleJoint, plus, sinOf } from './plane.ts'
 import type { Point3 } from './plane.ts'
-import { alongOf, heightUnder, isClear, pileUnder, placed } from './scene.ts'
+import { alongOf, heightUnder, pileUnder, placed } from './scene.ts'
 import type { Drawn, PlacedProp, Scene } from './scene.ts'
 import { floorAt } from './shape.ts'
-import { foldedTrunk } from './seated.ts'
+import { foldOnto } from './seated-fold.ts'
 import { headBall } from './trunk.ts'
 
 /** How far each leg of a wide stance stands out, degrees [estimate]. */
@@ -91,15 +91,10 @@ function foldedOver(figure: FigureOf<'standing'>, scene: Scene, stance: Stance):
   const lean = figure.hipFlexDeg ?? 130
   const round = figure.roundDeg ?? 35
   const pile = pileUnder(scene, 'head')
-  const pads = (centre: Point3): readonly PlacedProp[] => placed(pile, floorAt(centre.x))
-  const share = turnUntilContact(0, pile ? 1.4 : 1, (at) => {
-    const trunk = foldedTrunk(scene, stance.hip, lean, round, at)
-    const ball = headBall(f, trunk.shoulder, trunk.crown)
-    return isClear([ball], pads(ball.a))
-  })
-  const trunk = foldedTrunk(scene, stance.hip, lean, round, share)
+  const padsAt = (ball: Point3, further: number): readonly PlacedProp[] => placed(pile, floorAt(ball.x + further))
+  const { trunk, pads } = foldOnto({ scene, hip: stance.hip, lean, round, most: pile ? 1.4 : 1, padsAt, others: [] })
   const ball = headBall(f, trunk.shoulder, trunk.crown)
   const hand = { x: ball.a.x + 0.02 * f.stature, y: f.wristR + heightUnder(scene, 'hands'), z: f.shoulderHalf * 1.3 }
   const arms = armTo(f, trunk.shoulder, hand, { x: -1, y: 0.2, z: 0.6 }, placed(pileUnder(scene, 'hands'), floorAt(hand.x), hand.z))
-  return drawnOf(stance, trunk, arms, pads(ball.a))
+  return drawnOf(stance, trunk, arms, pads)
 }

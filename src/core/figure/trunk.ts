@@ -52,7 +52,13 @@ export function layHead(f: Frame, lie: Lie, shoulder: Point3, ribs: number, prop
 export function layTrunk(f: Frame, lie: Lie, hip: Point3, props: readonly Obstacle[], { least = -40, most = 75 }: { readonly least?: number; readonly most?: number } = {}): Omit<Trunk, 'crown' | 'neck'> {
   const r = radii(f, lie)
   const waistAt = (above: number): Point3 => from(hip, angle(lie, above), f.lowTrunk)
-  const low = turnUntilContact(most, least, (above) => isClear([{ a: hip, b: waistAt(above), ra: r.hip * 0.9, rb: r.waist }], props))
+  // The low part sinks only as far as leaves the rib cage a way over what is there.
+  const rises = lie.face === 'up' ? lowBackBend.forward : lowBackBend.back
+  const low = turnUntilContact(most, least, (above) => {
+    const waist = waistAt(above)
+    const ribs = { a: waist, b: from(waist, angle(lie, above + rises), f.ribCage), ra: r.waist, rb: r.shoulder }
+    return isClear([{ a: hip, b: waist, ra: r.hip * 0.9, rb: r.waist }, ribs], props)
+  })
   const laid = layRibs(f, lie, waistAt(low), low, props)
   return { hip, waist: waistAt(low), low, ...laid }
 }

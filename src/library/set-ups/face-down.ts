@@ -39,7 +39,7 @@ export const setUpsFaceDown: readonly SetUp[] = [
     household: [towel('head', 'square')],
   }),
   ...setUpsOf('long-arm-kneel', {
-    full: [blanket('knees', 'quarter'), bolster('chest', 'lengthwise'), blanket('head', 'quarter')],
+    full: [blanket('knees', 'quarter'), bolster('chest', 'lengthwise'), blanket('head', 'single')],
     few: [blanket('knees', 'quarter'), blanket('head', 'quarter')],
     household: [towel('knees', 'standard'), pillow('head', 'crosswise')],
   }),
@@ -84,18 +84,18 @@ export const setUpsFaceDown: readonly SetUp[] = [
     household: [pillow('belly', 'lengthwise', { count: 2 }), towel('ankles', 'roll')],
   }),
   ...setUpsOf('half-frog-on-the-belly', {
-    full: [blanket('thighs', 'square'), blanket('pelvis', 'quarter')],
-    few: [blanket('thighs', 'square')],
+    full: [towel('thighs', 'square'), blanket('pelvis', 'quarter')],
+    few: [towel('thighs', 'square')],
     household: [towel('thighs', 'standard')],
   }),
   ...setUpsOf('side-rest', {
-    full: [blanket('head', 'narrow'), bolster('knees', 'lengthwise'), blanket('arms', 'narrow')],
-    few: [blanket('head', 'narrow'), blanket('knees', 'narrow', { turn: 'lengthwise' })],
-    household: [pillow('head', 'crosswise'), pillow('knees', 'lengthwise')],
+    full: [blanket('head', 'square'), bolster('knees', 'lengthwise'), blanket('arms', 'narrow', { turn: 'lengthwise' })],
+    few: [blanket('head', 'square'), blanket('knees', 'narrow', { turn: 'lengthwise' })],
+    household: [pillow('head', 'crosswise'), pillow('knees', 'lengthwise', { count: 2 })],
   }),
   ...setUpsOf('side-over-a-bolster', {
-    full: [bolster('lowBack', 'crosswise'), blanket('head', 'narrow'), blanket('knees', 'narrow', { turn: 'lengthwise' })],
-    few: [blanket('lowBack', 'roll'), blanket('head', 'narrow')],
-    household: [pillow('lowBack', 'crosswise', { count: 2 }), pillow('head', 'crosswise', { count: 2 })],
+    full: [bolster('lowBack', 'crosswise'), blanket('head', 'thirds'), blanket('knees', 'narrow', { turn: 'lengthwise' })],
+    few: [blanket('lowBack', 'roll'), blanket('head', 'thirds')],
+    household: [towel('lowBack', 'roll'), pillow('head', 'crosswise')],
   }),
 ]

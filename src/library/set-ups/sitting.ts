@@ -22,7 +22,7 @@ export const setUpsSitting: readonly SetUp[] = [
     names: { few: 'Head on a chair' },
   }),
   ...setUpsOf('bound-angle-seated', {
-    full: [blanket('pelvis', 'narrow'), block('knees', 'side', { count: 2, piles: 2 }), towel('knees', 'standard', { count: 2, piles: 2 }), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
+    full: [blanket('pelvis', 'narrow'), block('knees', 'lengthwise', { count: 2, piles: 2 }), blanket('knees', 'narrow', { count: 2, piles: 2, turn: 'lengthwise' }), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
     few: [blanket('pelvis', 'narrow'), block('head', 'end', { count: 2 })],
     household: [blanket('pelvis', 'narrow'), pillow('head', 'crosswise', { count: 3 })],
   }),
@@ -79,7 +79,7 @@ export const setUpsSitting: readonly SetUp[] = [
   }),
   ...setUpsOf('chair-seat', {
     full: [chair('pelvis'), blanket('pelvis', 'square'), block('feet', 'flat', { count: 2, piles: 2 })],
-    few: [chair('pelvis')],
+    few: [chair('pelvis'), blanket('feet', 'standard')],
     household: [chair('pelvis'), book('feet', 'flat', { count: 2, piles: 2 })],
   }),
   ...setUpsOf('lean-on-a-chair', {

@@ -1,0 +1,152 @@
+import type { FigureOf } from '#model/figure'
+import { forwardFold } from '#core/props'
+import type { Calculated, ForwardFold } from '#core/props'
+import { armTo } from './arms.ts'
+import type { Leg, Legs } from './legs.ts'
+import { asinOf, from, turnThrough } from './plane.ts'
+import type { Point3 } from './plane.ts'
+import { chestSupport } from './prone.ts'
+import { alongOf, heightUnder, isClear, limbObstacle, pileUnder, placed } from './scene.ts'
+import type { Drawn, Obstacle, PlacedProp, Scene } from './scene.ts'
+import { floorAt } from './shape.ts'
+import { headBall } from './trunk.ts'
+
+type Seated = FigureOf<'seated'>
+
+/** Comfortable bends where the pose does not say, degrees [estimates]. */
+const usual = { hipFlexDeg: 105, roundDeg: 30, neckDeg: 20 } as const
+
+/** The numbers of a fold on this seat; on crossed or bound legs the slope of the thigh stands for that of the leg. */
+export function foldNumbers(figure: Pick<Seated, 'hipFlexDeg' | 'roundDeg' | 'legs'>, scene: Scene, leg?: Leg): Calculated<ForwardFold> {
+  const { f } = scene
+  const isStraight = figure.legs === 'long' || figure.legs === 'wide' || figure.legs === 'one'
+  const slope = leg && !isStraight ? asinOf((leg.hip.y - leg.knee.y) / f.thigh) : undefined
+  return forwardFold({
+    stature: f.stature,
+    hipFlexDeg: figure.hipFlexDeg ?? usual.hipFlexDeg,
+    seatH: heightUnder(scene, 'pelvis'),
+    roundDeg: figure.roundDeg ?? usual.roundDeg,
+    neckDeg: usual.neckDeg,
+    base: figure.legs === 'long' ? 'legs' : 'floor',
+    ...(slope === undefined ? {} : { legSlopeDeg: Math.max(-30, Math.min(60, slope)) }),
+  })
+}
+
+/** The trunk of a fold: 0 upright, 1 as far as is comfortable, past that with more rounding than that. */
+export function foldedTrunk(scene: Scene, hip: Point3, lean: number, round: number, share: number) {
+  const { f } = scene
+  const [comfortable, past] = [Math.min(1, share), Math.max(0, share - 1)]
+  const low = 90 - comfortable * (lean + round * 0.25) - past * 24
+  const ribs = 90 - comfortable * (lean + round * 0.78) - past * 60
+  const neck = ribs - comfortable * (round * 0.22 + usual.neckDeg) - past * 12
+  const waist = from(hip, low, f.lowTrunk)
+  const shoulder = from(waist, ribs, f.ribCage)
+  return { hip, waist, shoulder, crown: from(shoulder, neck, f.headNeck), ribs }
+}
+
+export type FoldedTrunk = ReturnType<typeof foldedTrunk>
+
+interface FoldOnto {
+  readonly scene: Scene
+  readonly hip: Point3
+  readonly lean: number
+  readonly round: number
+  /** How far it may go: 1 is as far as is comfortable, 2 with all the rounding there is. */
+  readonly most: number
+  /** The pile under a head whose centre is here, moved on by so much where the chest needs the room. */
+  readonly padsAt: (ball: Point3, further: number) => readonly PlacedProp[]
+  /** What else is in the way of chest and head. */
+  readonly others: readonly Obstacle[]
+}
+
+/** How far a head's pile is moved on to make room for the chest, shares of the stature, the least first. */
+const further = [0, 0.025, 0.05, 0.075, 0.1] as const
+
+/** The trunk folded forward until the head lies on its pile, the chest before it free. */
+export function foldOnto({ scene, hip, lean, round, most, padsAt, others }: FoldOnto): { readonly trunk: FoldedTrunk; readonly pads: readonly PlacedProp[] } {
+  const { f } = scene
+  const posed = (at: number, on: number) => {
+    const trunk = foldedTrunk(scene, hip, lean, round, at)
+    const ball = headBall(f, trunk.shoulder, trunk.crown)
+    return { trunk, ball, pads: padsAt(ball.a, on * f.stature) }
+  }
+  for (const on of further) {
+    const share = turnThrough(0, most, (at) => {
+      const { trunk, ball, pads } = posed(at, on)
+      // The shoulders come over the near edge: the chest counts to just short of them.
+      const chest = { a: trunk.waist, b: from(trunk.waist, trunk.ribs, f.ribCage * 0.8), ra: f.hipR, rb: f.chestFront * 0.9 }
+      return isClear([ball, chest], [...pads, ...others])
+    })
+    if (share !== undefined) return posed(share, on)
+  }
+  // No room for it anywhere: as far as is comfortable, and the checks of the set-up say what is wrong.
+  return posed(Math.min(1, most), 0)
+}
+
+/** Sitting on the floor or a low seat, folded forward onto what carries the head. */
+export function seatedFold(figure: Seated, scene: Scene, hip: Point3, legs: Legs, seats: readonly PlacedProp[]): Calculated<Drawn> {
+  const { f } = scene
+  const numbers = foldNumbers(figure, scene, legs.right)
+  // While the pelvis still tips back the fold starts at once with the rounding: the finding says so.
+  if (!numbers.ok && numbers.code !== 'RAISE_SEAT') return numbers
+  const lean = numbers.ok ? numbers.value.trunkLean : 0
+  const round = figure.roundDeg ?? usual.roundDeg
+  const limbs: Obstacle[] = [legs.right, legs.left].flatMap(({ hip: a, knee, ankle }) => [
+    limbObstacle({ a, b: knee, ra: f.kneeR, rb: f.kneeR }, 0.5, f.hipHalf * 1.2),
+    limbObstacle({ a: knee, b: ankle, ra: f.kneeR, rb: f.heelR }, 0.3, f.hipHalf * 1.2),
+  ])
+  const low = chestSupport(scene, 0.1 * f.stature)
+  const pile = pileUnder(scene, 'head')
+  const half = alongOf(pile) / 2
+  const nearest = half + roomFor(figure, scene, legs)
+  const onLegs = figure.legs === 'long' ? legs.right : figure.legs === 'one' ? legs.left : undefined
+  // The near edge comes just under the face, so that the chest has room.
+  // On the legs it stays short of the feet.
+  const furthest = onLegs && pile?.pieces[0]?.kind !== 'chair' ? Math.max(nearest, onLegs.ankle.x - f.heelR - half) : Infinity
+  const padsAt = (ball: Point3, on: number): readonly PlacedProp[] => placed(pile, supportBase(scene, Math.min(furthest, Math.max(nearest, ball.x + Math.max(0, half - 0.05 * f.stature) + on)), onLegs))
+  const { trunk, pads } = foldOnto({ scene, hip, lean, round, most: 2, padsAt, others: [...limbs, ...low] })
+  const ball = headBall(f, trunk.shoulder, trunk.crown).a
+  const arms = armTo(f, trunk.shoulder, handsOf(figure, f, ball, pads), { x: -0.3, y: -0.4, z: 1 })
+  return {
+    ok: true,
+    warnings: numbers.ok ? numbers.warnings : ['RAISE_SEAT'],
+    value: {
+      skeleton: { hip, waist: trunk.waist, shoulder: trunk.shoulder, crown: trunk.crown, right: { ...legs.right, ...arms.right }, left: { ...legs.left, ...arms.left } },
+      props: [...seats, ...legs.props, ...low, ...pads, ...arms.props],
+    },
+  }
+}
+
+/** Beside the head on its pile where that is wide enough, else on the floor. */
+function handsOf(figure: Seated, f: Scene['f'], ball: Point3, pads: readonly PlacedProp[]): Point3 {
+  if (figure.arms === 'along') return { x: ball.x * 0.4, y: f.wristR, z: f.shoulderHalf + 6 }
+  const top = Math.max(0, ...pads.map(({ core, radius }) => Math.max(...core.map(({ y }) => y)) + radius))
+  const isWide = pads.some(({ zTo }) => zTo > f.shoulderHalf * 0.6)
+  return { x: ball.x + 0.09 * f.stature, y: (isWide ? top : 0) + f.wristR, z: f.shoulderHalf * 0.9 }
+}
+
+/** How far from the hips a pile on the floor begins, so that the legs do not run through it. */
+function roomFor(figure: Seated, scene: Scene, { right }: Legs): number {
+  const { f } = scene
+  if (figure.legs === 'long' || figure.legs === 'one') return 0
+  if (figure.legs !== 'wide') return Math.max(right.knee.x, right.ankle.x, right.toe.x) + f.kneeR
+  // Between the legs of a straddle: where they stand wide enough apart for it.
+  const wide = Math.max(0, ...(pileUnder(scene, 'head')?.pieces ?? []).filter(({ kind }) => kind !== 'chair').map(({ across }) => across / 2))
+  const [along, out] = [right.ankle.x - right.hip.x, right.ankle.z - right.hip.z]
+  return Math.max(0, ((wide + f.kneeR - right.hip.z) * along) / (out || 1))
+}
+
+/** Where the head's pile stands: on the long legs where it is over them, else on the floor. A chair always stands on the floor. */
+function supportBase(scene: Scene, x: number, leg: Leg | undefined) {
+  const pile = pileUnder(scene, 'head')
+  if (!leg || pile?.pieces[0]?.kind === 'chair') return floorAt(x)
+  const { knee, ankle, hip } = leg
+  const [a, b] = x < knee.x ? [hip, knee] : [knee, ankle]
+  const share = (x - a.x) / (b.x - a.x || 1)
+  if (share > 1.05) return floorAt(x)
+  const { f } = scene
+  const width = (pile?.pieces[0]?.along ?? 0) / 2
+  // It lies across the higher of what is under its two edges.
+  const surface = (at: number): number => (at < knee.x ? hip.y + ((knee.y - hip.y) * (at - hip.x)) / (knee.x - hip.x) : knee.y + ((ankle.y - knee.y) * Math.min(at - knee.x, ankle.x - knee.x)) / (ankle.x - knee.x)) + f.kneeR
+  return { x, y: Math.max(surface(x - width), surface(x), surface(Math.min(ankle.x, x + width))), degrees: 0 }
+}
