@@ -110,7 +110,15 @@ function slidOut(f: Scene['f'], hip: Point3, props: readonly PlacedProp[]): Poin
     const laid = layTrunk(f, onTheBack, { ...hip, x: hip.x + out }, props, { least: -10 })
     return laid.low - laid.ribs < lowBackBend.back - 0.5
   }
-  return { ...hip, x: hip.x + turnUntilClear(0, mostSlide * f.stature, lies) }
+  if (lies(0)) return hip
+  // Further out it only lies flatter, so the least way is found by halving.
+  let [short, far] = [0, mostSlide * f.stature]
+  for (let halving = 0; halving < 4; halving += 1) {
+    const middle = (short + far) / 2
+    if (lies(middle)) far = middle
+    else short = middle
+  }
+  return { ...hip, x: hip.x + far }
 }
 
 /** How much of a raised pelvis's slope the drawn pelvis takes; the rib cage takes the rest [estimate]. */

@@ -74,7 +74,7 @@ function leaning(figure: FigureOf<'chair'>, scene: Scene, hip: Point3, nearest: 
   const pile = pileUnder(scene, 'head') ?? pileUnder(scene, 'arms')
   const lean = (figure.hipFlexDeg ?? 125) - 90
   const round = figure.roundDeg ?? 25
-  const padsAt = (ball: Point3, further: number): readonly PlacedProp[] => placed(pile, floorAt(Math.max(ball.x + 0.02 * f.stature + further, nearest + alongOf(pile) / 2)))
-  const { trunk, pads } = foldOnto({ scene, hip, lean, round, most: 1.8, padsAt, others: [] })
+  const baseAt = (ball: Point3, further: number) => floorAt(Math.max(ball.x + 0.02 * f.stature + further, nearest + alongOf(pile) / 2))
+  const { trunk, pads } = foldOnto({ scene, hip, lean, round, most: 1.8, pile, baseAt, others: [] })
   return { ...trunk, props: pads, top: pile?.height ?? 0 }
 }

@@ -1,7 +1,7 @@
 import type { Frame } from './frame.ts'
 import { cross, dot, lengthOf, middleJoint, minus, plus, reached, scaled } from './plane.ts'
 import type { Point3 } from './plane.ts'
-import { clearance } from './scene.ts'
+import { isClear } from './scene.ts'
 import type { PlacedProp } from './scene.ts'
 import type { SideJoints, Skeleton } from './skeleton.ts'
 
@@ -11,12 +11,12 @@ const firm = 0.6
 const ways: readonly (readonly [ahead: number, up: number, out: number])[] = [0, 0.02, 0.04, 0.07, 0.1, 0.14, 0.18].flatMap((by) =>
   by === 0 ? [[0, 0, 0] as const] : ([[0, by, 0], [0, 0, by], [0, by, by], [by, 0, 0], [-by, 0, 0], [0, by * 2, 0]] as const),
 )
-const swivels = [0, 25, -25, 50, -50, 80, -80, 120, -120] as const
+const swivels = [0, 30, -30, 60, -60, 100, -100] as const
 
 type Arm = Pick<SideJoints, 'shoulder' | 'elbow' | 'wrist'>
 
 const armClear = (f: Frame, { shoulder, elbow, wrist }: Arm, props: readonly PlacedProp[]): boolean =>
-  clearance({ a: shoulder, b: elbow, ra: 0, rb: f.armR * firm }, props) >= 0 && clearance({ a: elbow, b: wrist, ra: f.armR * firm, rb: f.wristR * firm }, props) >= 0
+  isClear([{ a: shoulder, b: elbow, ra: 0, rb: f.armR * firm }, { a: elbow, b: wrist, ra: f.armR * firm, rb: f.wristR * firm }], props)
 
 /** Which way an arm bends from the line between shoulder and hand; out to its side where it is straight. */
 function bendOf({ shoulder, elbow, wrist }: Arm): Point3 {

@@ -3,7 +3,7 @@ import type { Pile } from '#core/props'
 import type { Frame } from './frame.ts'
 import { asinOf, between, cosOf, degreesOf, from, fromOut, middleJoint, minus, plus, reached, turnUntilClear } from './plane.ts'
 import type { Point3 } from './plane.ts'
-import { alongOf, clearance, heightUnder, isClear, pileUnder, placed } from './scene.ts'
+import { alongOf, heightUnder, isFreeOfPile, pileUnder, placed, stillOf } from './scene.ts'
 import type { PlacedProp, Scene } from './scene.ts'
 import { floorAt } from './shape.ts'
 
@@ -49,20 +49,30 @@ export function longLeg(scene: Scene, hip: Point3, out = 0): { readonly leg: Leg
   const posed = (above: number) => {
     const knee = fromOut(start, above, out, f.thigh)
     const ankle = fromOut(knee, -asinOf((knee.y - heelH) / f.shank), out, f.shank)
-    return { knee, ankle, rolls: roll ? placed(roll, floorAt(knee.x), Math.abs(knee.z)) : [] }
+    return { knee, ankle }
   }
-  const least = Math.min(75, straight)
-  const fits = (sinks: number) => (degrees: number) => {
-    const { knee, ankle, rolls } = posed(degrees)
-    const limbs = [{ a: start, b: knee, ra: f.thighR * 0.9, rb: f.kneeR }, { a: knee, b: ankle, ra: f.kneeR, rb: f.heelR * 0.9 }]
-    return limbs.every((limb) => clearance(limb, rolls) >= -sinks)
-  }
-  // What is wide for short legs gives at its edges, as far as it must.
-  const above = roll ? (edgesGive.map((sinks) => turnUntilClear(least, 80, fits(sinks))).find((degrees, at) => fits(edgesGive[at] ?? 0)(degrees)) ?? least) : least
-  const { knee, ankle, rolls } = posed(above)
+  const { knee, ankle } = posed(overRoll(scene, start, roll, Math.min(75, straight), posed))
+  const rolls = placed(roll, floorAt(knee.x), Math.abs(knee.z))
   const shank = minus(ankle, knee)
   const toe = fromOut(ankle, Math.min(100, degreesOf(shank.y, Math.hypot(shank.x, shank.z)) + 72), out + 12, f.footLength)
   return { leg: { hip: start, knee, ankle, toe }, props: [...rolls, ...placed(pileUnder(scene, 'ankles'), floorAt(ankle.x))] }
+}
+
+/** How far the thigh rises for knee and calf to lie over a roll that goes with the knee, degrees. */
+function overRoll({ f }: Scene, start: Point3, roll: Pile | undefined, least: number, posed: (above: number) => Pick<Leg, 'knee' | 'ankle'>): number {
+  if (!roll) return least
+  const still = stillOf(roll)
+  for (const sinks of edgesGive) {
+    const fits = (degrees: number): boolean => {
+      const { knee, ankle } = posed(degrees)
+      const limbs = [{ a: start, b: knee, ra: f.thighR * 0.9, rb: f.kneeR }, { a: knee, b: ankle, ra: f.kneeR, rb: f.heelR * 0.9 }]
+      return limbs.every((limb) => isFreeOfPile(limb, still, floorAt(knee.x), roll.piles === 2 ? knee.z : 0, sinks))
+    }
+    // What is wide for short legs gives at its edges, as far as it must.
+    const above = turnUntilClear(least, 80, fits)
+    if (fits(above)) return above
+  }
+  return least
 }
 
 /** Knees bent, soles on the floor or on what lies under the feet. */
@@ -95,14 +105,16 @@ export function boundLeg(scene: Scene, hip: Point3, abductionDeg: number, heelGa
     const onThigh = (share: number) => between(start, knee, share)
     const carried = onThigh(underThigh)
     // A wide pile goes on past the knee, not in under the hip.
-    return { knee, props: placed(pile, floorAt(carried.x), Math.max(carried.z, onThigh(innerEdge).z + wide / 2)) }
+    return { knee, x: carried.x, z: Math.max(carried.z, onThigh(innerEdge).z + wide / 2) }
   }
+  const still = stillOf(pile)
   const fallen = turnUntilClear(abductionDeg, 0, (degrees) => {
-    const { knee, props } = at(degrees)
+    const { knee, x, z } = at(degrees)
     const limbs = [{ a: between(start, knee, 0.3), b: knee, ra: f.thighR, rb: f.kneeR }, { a: knee, b: ankle, ra: f.kneeR, rb: f.heelR }]
-    return knee.y >= f.kneeR && isClear(limbs, props)
+    return knee.y >= f.kneeR && limbs.every((limb) => isFreeOfPile(limb, still, floorAt(x), pile?.piles === 2 ? z : 0))
   })
-  const { knee, props } = at(fallen)
+  const { knee, x, z } = at(fallen)
+  const props = placed(pile, floorAt(x), z)
   return { leg: { hip: start, knee, ankle, toe: { x: ankle.x + 0.06 * f.stature, y: ankle.y + Math.sqrt(f.footLength ** 2 - (0.06 * f.stature) ** 2), z: ankle.z } }, props }
 }
 

@@ -77,7 +77,7 @@ export function turnUntilClear(first: number, last: number, isClear: (degrees: n
       continue
     }
     let clear = next
-    for (let halving = 0; halving < 14; halving += 1) {
+    for (let halving = 0; halving < 10; halving += 1) {
       const middle = (clear + met) / 2
       if (isClear(middle)) clear = middle
       else met = middle
@@ -100,8 +100,7 @@ export function turnThrough(first: number, last: number, isClear: (degrees: numb
  * Turns from one angle towards another and stops at the first contact; the last angle if nothing is met.
  * `isClear` says whether an angle is free; where already the first is not, it is returned.
  */
-export function turnUntilContact(first: number, last: number, isClear: (degrees: number) => boolean): number {
-  const steps = 24
+export function turnUntilContact(first: number, last: number, isClear: (degrees: number) => boolean, steps = 18): number {
   let clear = first
   for (let step = 0; step <= steps; step += 1) {
     const next = first + ((last - first) * step) / steps
@@ -111,7 +110,7 @@ export function turnUntilContact(first: number, last: number, isClear: (degrees:
     }
     if (step === 0) return first
     let met = next
-    for (let halving = 0; halving < 14; halving += 1) {
+    for (let halving = 0; halving < 10; halving += 1) {
       const middle = (clear + met) / 2
       if (isClear(middle)) clear = middle
       else met = middle

@@ -3,7 +3,7 @@ import type { LoadedPiece, Pile } from '#core/props'
 import type { Frame } from './frame.ts'
 import { between } from './plane.ts'
 import type { Point, Point3 } from './plane.ts'
-import { distanceTo, shapeOn, surfaceAt } from './shape.ts'
+import { distanceTo, floorAt, isFreeOf, samples, shapeOn, surfaceAt } from './shape.ts'
 import type { Limb, Shape, Surface } from './shape.ts'
 import type { Skeleton } from './skeleton.ts'
 
@@ -81,8 +81,6 @@ export function limbObstacle({ a, b, ra, rb }: Limb, fromShare: number, beside: 
   return { core: [start, b], radius: (ra + rb) / 2, zFrom: Math.min(start.z, b.z) - beside, zTo: Math.max(start.z, b.z) + beside }
 }
 
-const samples = 10
-
 /** How far a limb is from the floor and the props, cm: negative where it is in one of them. */
 export function clearance(limb: Limb, props: readonly Obstacle[]): number {
   let least = Infinity
@@ -99,4 +97,21 @@ export function clearance(limb: Limb, props: readonly Obstacle[]): number {
   return least
 }
 
-export const isClear = (limbs: readonly Limb[], props: readonly Obstacle[]): boolean => limbs.every((limb) => clearance(limb, props) >= -1e-6)
+/** As {@link clearance}, but only whether it is at least `-sinks`; what is far from the limb is not looked at. */
+export function isFree(limb: Limb, props: readonly Obstacle[], sinks = 1e-6): boolean {
+  const { a, b, ra, rb } = limb
+  if (a.y < ra - sinks || b.y < rb - sinks) return false
+  return props.every((prop) => isFreeOf(limb, prop, prop.zFrom, prop.zTo, sinks))
+}
+
+/** One pile laid out once at the origin, for {@link isFreeOfPile}. */
+export const stillOf = (pile: Pile | undefined): readonly PlacedProp[] => (pile ? stacked(pile.pieces, pile.part, floorAt(0)) : [])
+
+/** Whether a limb is free of a pile that stands at a point and a depth: the limb is moved instead of the pile. */
+export function isFreeOfPile({ a, b, ra, rb }: Limb, still: readonly PlacedProp[], at: Point, z = 0, sinks = 1e-6): boolean {
+  const back = (p: Point3): Point3 => ({ x: p.x - at.x, y: p.y - at.y, z: p.z - z })
+  const limb = { a: back(a), b: back(b), ra, rb }
+  return still.every((prop) => isFreeOf(limb, prop, prop.zFrom, prop.zTo, sinks))
+}
+
+export const isClear = (limbs: readonly Limb[], props: readonly Obstacle[]): boolean => limbs.every((limb) => isFree(limb, props))

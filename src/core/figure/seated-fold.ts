@@ -1,14 +1,15 @@
 import type { FigureOf } from '#model/figure'
 import { forwardFold } from '#core/props'
-import type { Calculated, ForwardFold } from '#core/props'
+import type { Calculated, ForwardFold, Pile } from '#core/props'
 import { armTo } from './arms.ts'
 import type { Leg, Legs } from './legs.ts'
 import { asinOf, from, turnThrough } from './plane.ts'
 import type { Point3 } from './plane.ts'
 import { chestSupport } from './prone.ts'
-import { alongOf, heightUnder, isClear, limbObstacle, pileUnder, placed } from './scene.ts'
+import { alongOf, heightUnder, isClear, isFreeOfPile, limbObstacle, pileUnder, placed, stillOf } from './scene.ts'
 import type { Drawn, Obstacle, PlacedProp, Scene } from './scene.ts'
 import { floorAt } from './shape.ts'
+import type { Surface } from './shape.ts'
 import { headBall } from './trunk.ts'
 
 type Seated = FigureOf<'seated'>
@@ -53,8 +54,9 @@ interface FoldOnto {
   readonly round: number
   /** How far it may go: 1 is as far as is comfortable, 2 with all the rounding there is. */
   readonly most: number
-  /** The pile under a head whose centre is here, moved on by so much where the chest needs the room. */
-  readonly padsAt: (ball: Point3, further: number) => readonly PlacedProp[]
+  readonly pile: Pile | undefined
+  /** Where the pile stands under a head whose centre is here, moved on by so much where the chest needs the room. */
+  readonly baseAt: (ball: Point3, further: number) => Surface
   /** What else is in the way of chest and head. */
   readonly others: readonly Obstacle[]
 }
@@ -63,24 +65,29 @@ interface FoldOnto {
 const further = [0, 0.025, 0.05, 0.075, 0.1] as const
 
 /** The trunk folded forward until the head lies on its pile, the chest before it free. */
-export function foldOnto({ scene, hip, lean, round, most, padsAt, others }: FoldOnto): { readonly trunk: FoldedTrunk; readonly pads: readonly PlacedProp[] } {
+export function foldOnto({ scene, hip, lean, round, most, pile, baseAt, others }: FoldOnto): { readonly trunk: FoldedTrunk; readonly pads: readonly PlacedProp[] } {
   const { f } = scene
   const posed = (at: number, on: number) => {
     const trunk = foldedTrunk(scene, hip, lean, round, at)
     const ball = headBall(f, trunk.shoulder, trunk.crown)
-    return { trunk, ball, pads: padsAt(ball.a, on * f.stature) }
+    return { trunk, ball, base: baseAt(ball.a, on * f.stature) }
+  }
+  const still = stillOf(pile)
+  const settled = (at: number, on: number) => {
+    const { trunk, base } = posed(at, on)
+    return { trunk, pads: placed(pile, base) }
   }
   for (const on of further) {
     const share = turnThrough(0, most, (at) => {
-      const { trunk, ball, pads } = posed(at, on)
+      const { trunk, ball, base } = posed(at, on)
       // The shoulders come over the near edge: the chest counts to just short of them.
       const chest = { a: trunk.waist, b: from(trunk.waist, trunk.ribs, f.ribCage * 0.8), ra: f.hipR, rb: f.chestFront * 0.9 }
-      return isClear([ball, chest], [...pads, ...others])
+      return isClear([ball, chest], others) && [ball, chest].every((limb) => isFreeOfPile(limb, still, base))
     })
-    if (share !== undefined) return posed(share, on)
+    if (share !== undefined) return settled(share, on)
   }
   // No room for it anywhere: as far as is comfortable, and the checks of the set-up say what is wrong.
-  return posed(Math.min(1, most), 0)
+  return settled(Math.min(1, most), 0)
 }
 
 /** Sitting on the floor or a low seat, folded forward onto what carries the head. */
@@ -103,8 +110,8 @@ export function seatedFold(figure: Seated, scene: Scene, hip: Point3, legs: Legs
   // The near edge comes just under the face, so that the chest has room.
   // On the legs it stays short of the feet.
   const furthest = onLegs && pile?.pieces[0]?.kind !== 'chair' ? Math.max(nearest, onLegs.ankle.x - f.heelR - half) : Infinity
-  const padsAt = (ball: Point3, on: number): readonly PlacedProp[] => placed(pile, supportBase(scene, Math.min(furthest, Math.max(nearest, ball.x + Math.max(0, half - 0.05 * f.stature) + on)), onLegs))
-  const { trunk, pads } = foldOnto({ scene, hip, lean, round, most: 2, padsAt, others: [...limbs, ...low] })
+  const baseAt = (ball: Point3, on: number): Surface => supportBase(scene, Math.min(furthest, Math.max(nearest, ball.x + Math.max(0, half - 0.05 * f.stature) + on)), onLegs)
+  const { trunk, pads } = foldOnto({ scene, hip, lean, round, most: 2, pile, baseAt, others: [...limbs, ...low] })
   const ball = headBall(f, trunk.shoulder, trunk.crown).a
   const arms = armTo(f, trunk.shoulder, handsOf(figure, f, ball, pads), { x: -0.3, y: -0.4, z: 1 })
   return {
@@ -137,7 +144,7 @@ function roomFor(figure: Seated, scene: Scene, { right }: Legs): number {
 }
 
 /** Where the head's pile stands: on the long legs where it is over them, else on the floor. A chair always stands on the floor. */
-function supportBase(scene: Scene, x: number, leg: Leg | undefined) {
+function supportBase(scene: Scene, x: number, leg: Leg | undefined): Surface {
   const pile = pileUnder(scene, 'head')
   if (!leg || pile?.pieces[0]?.kind === 'chair') return floorAt(x)
   const { knee, ankle, hip } = leg

@@ -8,22 +8,84 @@ export interface Shape {
   readonly radius: number
 }
 
+/** What is asked of a core again and again: its edges and its bounds, worked out once. */
+interface Prepared {
+  readonly edges: readonly { readonly x: number; readonly y: number; readonly dx: number; readonly dy: number; readonly squared: number }[]
+  readonly left: number
+  readonly right: number
+  readonly low: number
+  readonly high: number
+}
+
+const known = new WeakMap<readonly Point[], Prepared>()
+
+function preparedOf(core: readonly Point[]): Prepared {
+  const before = known.get(core)
+  if (before) return before
+  const edges = core.map(({ x, y }, at) => {
+    const next = core[(at + 1) % core.length] ?? { x, y }
+    const [dx, dy] = [next.x - x, next.y - y]
+    return { x, y, dx, dy, squared: dx * dx + dy * dy }
+  })
+  const [xs, ys] = [core.map(({ x }) => x), core.map(({ y }) => y)]
+  const prepared = { edges, left: Math.min(...xs), right: Math.max(...xs), low: Math.min(...ys), high: Math.max(...ys) }
+  known.set(core, prepared)
+  return prepared
+}
+
 /** Signed distance of a point from a shape in cm: negative inside. */
-export function distanceTo({ core, radius }: Shape, { x, y }: Point): number {
+export const distanceTo = ({ core, radius }: Shape, { x, y }: Point): number => distanceFrom(preparedOf(core).edges, x, y) - radius
+
+function distanceFrom(edges: Prepared['edges'], x: number, y: number): number {
   let nearest = Infinity
-  let inside = core.length > 2
-  for (let at = 0; at < core.length; at += 1) {
-    const a = core[at]
-    const b = core[(at + 1) % core.length]
-    if (!a || !b) continue
-    const [dx, dy] = [b.x - a.x, b.y - a.y]
-    const [px, py] = [x - a.x, y - a.y]
-    const squared = dx * dx + dy * dy
-    const share = squared === 0 ? 0 : Math.max(0, Math.min(1, (px * dx + py * dy) / squared))
-    nearest = Math.min(nearest, Math.hypot(px - share * dx, py - share * dy))
-    if (dx * py - dy * px < 0) inside = false
+  let inside = edges.length > 2
+  for (const edge of edges) {
+    const px = x - edge.x
+    const py = y - edge.y
+    const share = edge.squared === 0 ? 0 : Math.max(0, Math.min(1, (px * edge.dx + py * edge.dy) / edge.squared))
+    const ox = px - share * edge.dx
+    const oy = py - share * edge.dy
+    nearest = Math.min(nearest, ox * ox + oy * oy)
+    if (edge.dx * py - edge.dy * px < 0) inside = false
   }
-  return (inside ? -nearest : nearest) - radius
+  return inside ? -Math.sqrt(nearest) : Math.sqrt(nearest)
+}
+
+/** How far a shape reaches: its bounds with its roundness, cm. */
+export function boundsOf({ core, radius }: Shape): { readonly left: number; readonly right: number; readonly low: number; readonly high: number } {
+  const { left, right, low, high } = preparedOf(core)
+  return { left: left - radius, right: right + radius, low: low - radius, high: high + radius }
+}
+
+/** A bone with flesh: its radius tapers from one end to the other, in cm. */
+export interface Limb {
+  readonly a: Point3
+  readonly b: Point3
+  readonly ra: number
+  readonly rb: number
+}
+
+/** At how many places along it a limb is looked at, besides its first end. */
+export const samples = 10
+
+/**
+ * Whether a limb is at least `-sinks` from a shape at each of its places that lie within a depth of the picture; what
+ * is far from the limb is not looked at.
+ */
+export function isFreeOf({ a, b, ra, rb }: Limb, shape: Shape, zFrom: number, zTo: number, sinks: number): boolean {
+  if (Math.max(a.z, b.z) < zFrom || Math.min(a.z, b.z) > zTo) return true
+  const reach = Math.max(ra, rb) + shape.radius
+  const { edges, left, right, low, high } = preparedOf(shape.core)
+  if (Math.max(a.x, b.x) + reach < left || Math.min(a.x, b.x) - reach > right) return true
+  if (Math.max(a.y, b.y) + reach < low || Math.min(a.y, b.y) - reach > high) return true
+  for (let at = 0; at <= samples; at += 1) {
+    const share = at / samples
+    const z = a.z + (b.z - a.z) * share
+    if (z < zFrom || z > zTo) continue
+    const apart = distanceFrom(edges, a.x + (b.x - a.x) * share, a.y + (b.y - a.y) * share)
+    if (apart < ra + (rb - ra) * share + shape.radius - sinks) return false
+  }
+  return true
 }
 
 /** Somewhere to put things: a point and the direction of its surface in degrees; what lies on it rises to its left. */
@@ -55,12 +117,4 @@ export function shapeOn(surface: Surface, piece: Pick<Piece, 'along' | 'roundSee
   const [low, high] = [radius, h - radius]
   if (high - low < 1e-9) return { core: [corner(-halfAlong, low), corner(halfAlong, low)], radius }
   return { core: [corner(-halfAlong, low), corner(halfAlong, low), corner(halfAlong, high), corner(-halfAlong, high)], radius }
-}
-
-/** A bone with flesh: its radius tapers from one end to the other, in cm. */
-export interface Limb {
-  readonly a: Point3
-  readonly b: Point3
-  readonly ra: number
-  readonly rb: number
 }

@@ -91,8 +91,8 @@ function foldedOver(figure: FigureOf<'standing'>, scene: Scene, stance: Stance):
   const lean = figure.hipFlexDeg ?? 130
   const round = figure.roundDeg ?? 35
   const pile = pileUnder(scene, 'head')
-  const padsAt = (ball: Point3, further: number): readonly PlacedProp[] => placed(pile, floorAt(ball.x + further))
-  const { trunk, pads } = foldOnto({ scene, hip: stance.hip, lean, round, most: pile ? 1.4 : 1, padsAt, others: [] })
+  const baseAt = (ball: Point3, further: number) => floorAt(ball.x + further)
+  const { trunk, pads } = foldOnto({ scene, hip: stance.hip, lean, round, most: pile ? 1.4 : 1, pile, baseAt, others: [] })
   const ball = headBall(f, trunk.shoulder, trunk.crown)
   const hand = { x: ball.a.x + 0.02 * f.stature, y: f.wristR + heightUnder(scene, 'hands'), z: f.shoulderHalf * 1.3 }
   const arms = armTo(f, trunk.shoulder, hand, { x: -1, y: 0.2, z: 0.6 }, placed(pileUnder(scene, 'hands'), floorAt(hand.x), hand.z))

@@ -25,6 +25,9 @@ export interface Lie {
   readonly face: 'up' | 'down'
 }
 
+/** Steps enough for something as thick as the trunk, which has nothing but the floor under what it meets. */
+const coarse = 9
+
 const angle = ({ towards }: Lie, above: number): number => (towards === 1 ? above : 180 - above)
 
 /** Flesh on the side the body lies on. */
@@ -41,7 +44,7 @@ export const headBall = (f: Frame, shoulder: Point3, crown: Point3) => {
 export function layHead(f: Frame, lie: Lie, shoulder: Point3, ribs: number, props: readonly Obstacle[]): { readonly crown: Point3; readonly neck: number } {
   const [up, down] = lie.face === 'up' ? [neckBend.forward, neckBend.back] : [neckBend.back, neckBend.forward]
   const crownAt = (above: number): Point3 => from(shoulder, angle(lie, above), f.headNeck)
-  const neck = turnUntilContact(ribs + up, ribs - down, (above) => isClear([headBall(f, shoulder, crownAt(above))], props))
+  const neck = turnUntilContact(ribs + up, ribs - down, (above) => isClear([headBall(f, shoulder, crownAt(above))], props), coarse)
   return { crown: crownAt(neck), neck }
 }
 
@@ -58,7 +61,7 @@ export function layTrunk(f: Frame, lie: Lie, hip: Point3, props: readonly Obstac
     const waist = waistAt(above)
     const ribs = { a: waist, b: from(waist, angle(lie, above + rises), f.ribCage), ra: r.waist, rb: r.shoulder }
     return isClear([{ a: hip, b: waist, ra: r.hip * 0.9, rb: r.waist }, ribs], props)
-  })
+  }, coarse)
   const laid = layRibs(f, lie, waistAt(low), low, props)
   return { hip, waist: waistAt(low), low, ...laid }
 }
@@ -87,6 +90,6 @@ export function layRibs(f: Frame, lie: Lie, waist: Point3, low: number, props: r
   const r = radii(f, lie)
   const [up, down] = lie.face === 'up' ? [lowBackBend.forward, lowBackBend.back] : [lowBackBend.back, lowBackBend.forward]
   const shoulderAt = (above: number): Point3 => from(waist, angle(lie, above), f.ribCage)
-  const ribs = turnUntilContact(low + up, low - down, (above) => isClear([{ a: waist, b: shoulderAt(above), ra: r.waist, rb: r.shoulder }], props))
+  const ribs = turnUntilContact(low + up, low - down, (above) => isClear([{ a: waist, b: shoulderAt(above), ra: r.waist, rb: r.shoulder }], props), coarse)
   return { shoulder: shoulderAt(ribs), ribs }
 }

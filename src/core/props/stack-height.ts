@@ -48,6 +48,8 @@ const gravity = 9.81
 /** Pressure in kPa of a mass in kg on an area in cm². */
 const pressure = (loadKg: number, areaCm2: number): number => (10 * loadKg * gravity) / areaCm2
 
+const materialOf = (known: Readonly<Record<string, Material>>, material: string): Material | undefined => (Object.hasOwn(known, material) ? known[material] : undefined)
+
 /** Share of its height a material loses under a pressure. */
 const lost = ({ cMax, p50 }: Material, kPa: number): number => (cMax * kPa) / (kPa + p50)
 
@@ -60,10 +62,9 @@ export function stackHeight({ layers, loadKg, contactCm2, own = {} }: StackHeigh
   ])
   const bad = amiss([['loadKg', loadKg, 0, 250], ['areaCm2', contactCm2, Number.MIN_VALUE], ...numbers])
   if (bad) return bad
-  const known = { ...materials, ...own }
   const parts: number[] = []
   for (const { material, t, n = 1, footprintCm2 = contactCm2 } of layers) {
-    const gives = Object.hasOwn(known, material) ? known[material] : undefined
+    const gives = materialOf(own, material) ?? materialOf(materials, material)
     if (!gives) return failed('UNKNOWN_MATERIAL', 'material')
     parts.push(n * t * (1 - lost(gives, pressure(loadKg, Math.min(contactCm2, footprintCm2)))))
   }
