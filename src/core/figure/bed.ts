@@ -64,6 +64,7 @@ export function inclineOf(scene: Scene, slope: Slope): Calculated<Incline & { re
   if (!carried.ok) return carried
   const result = incline({
     stature: scene.f.stature,
+    measured: scene.f,
     bolsterLen: slope.length,
     thickness: slope.thickness,
     blockH: (slope.length - overhang) * sinOf(carried.value.theta),
@@ -131,7 +132,7 @@ const pelvisShare = 0.8
 export function raisedBed(scene: Scene, pile: Pile, footEdge?: number): Calculated<Bed> {
   const { f } = scene
   const shoulderPad = Math.min(heightUnder(scene, 'upperBack'), pile.height)
-  const raised = pelvisRaised({ stature: f.stature, pelvisH: pile.height, shoulderPad, headPad: heightUnder(scene, 'head') })
+  const raised = pelvisRaised({ stature: f.stature, measured: f, pelvisH: pile.height, shoulderPad, headPad: heightUnder(scene, 'head') })
   if (!raised.ok) return raised
   const tilt = raised.value.slope * pelvisShare
   const width = alongOf(pile)

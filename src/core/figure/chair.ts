@@ -10,6 +10,7 @@ import { alongOf, heightUnder, isClear, pileUnder, placed } from './scene.ts'
 import type { Drawn, PlacedProp, Scene } from './scene.ts'
 import { floorAt } from './shape.ts'
 import { foldOnto } from './seated-fold.ts'
+import { usualOf } from './usual.ts'
 
 /** The seat under someone who sits on nothing named: a usual chair, cm. */
 const usualSeat = 45
@@ -19,7 +20,7 @@ export function chair(figure: FigureOf<'chair'>, scene: Scene): Calculated<Drawn
   const { f } = scene
   const pile = pileUnder(scene, 'pelvis')
   const seatH = pile?.height ?? usualSeat
-  const feet = chairFeet({ stature: f.stature, seatH })
+  const feet = chairFeet({ stature: f.stature, measured: f, seatH })
   if (!feet.ok) return feet
   const hip: Point3 = { x: 0, y: seatH + f.hipAboveSeat, z: 0 }
   const start = hipJoint(hip, f)
@@ -72,9 +73,8 @@ function upright(scene: Scene, hip: Point3): ChairTrunk {
 function leaning(figure: FigureOf<'chair'>, scene: Scene, hip: Point3, nearest: number): ChairTrunk {
   const { f } = scene
   const pile = pileUnder(scene, 'head') ?? pileUnder(scene, 'arms')
-  const lean = (figure.hipFlexDeg ?? 125) - 90
-  const round = figure.roundDeg ?? 25
+  const { hipFlexDeg, roundDeg } = usualOf(figure)
   const baseAt = (ball: Point3, further: number) => floorAt(Math.max(ball.x + 0.02 * f.stature + further, nearest + alongOf(pile) / 2))
-  const { trunk, pads } = foldOnto({ scene, hip, lean, round, most: 1.8, pile, baseAt, others: [] })
+  const { trunk, pads } = foldOnto({ scene, hip, lean: hipFlexDeg - 90, round: roundDeg, most: 1.8, pile, baseAt, others: [] })
   return { ...trunk, props: pads, top: pile?.height ?? 0 }
 }

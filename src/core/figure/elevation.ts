@@ -9,8 +9,11 @@ import { frameOf } from './frame.ts'
 import type { Frame } from './frame.ts'
 import { childFold, kneeling } from './kneeling.ts'
 import { lying } from './lying.ts'
+import { numbersOf } from './numbers.ts'
+import type { BookNumbers } from './numbers.ts'
 import { prone } from './prone.ts'
 import type { Drawn, Scene } from './scene.ts'
+import { slopeOfThigh } from './seated-fold.ts'
 import { seated } from './seated.ts'
 import { sideLying } from './side-lying.ts'
 import { standing } from './standing.ts'
@@ -32,6 +35,7 @@ export interface ElevationInput {
 export interface Elevation extends Drawn {
   readonly frame: Frame
   readonly piles: readonly Pile[]
+  readonly numbers: BookNumbers
 }
 
 /** How the body weighs on what is under it, by the kind of figure. */
@@ -66,9 +70,12 @@ export function elevation(input: ElevationInput): Calculated<Elevation> {
   const piles = heightsOf(input)
   if (!piles.ok) return piles
   const frame = frameOf(bodyOf(who.statureCm, who.measured))
-  const drawn = draw(figure, { f: frame, piles: piles.value, wall: items.some(({ kind }) => kind === 'wall') })
+  const scene = { f: frame, piles: piles.value, wall: items.some(({ kind }) => kind === 'wall') }
+  const drawn = draw(figure, scene)
   if (!drawn.ok) return drawn
-  return { ok: true, value: { ...drawn.value, skeleton: clearArms(drawn.value.skeleton, frame, drawn.value.props), frame, piles: piles.value }, warnings: [...piles.warnings, ...drawn.warnings] }
+  const skeleton = clearArms(drawn.value.skeleton, frame, drawn.value.props)
+  const numbers = numbersOf(figure, scene, slopeOfThigh(skeleton.right, frame))
+  return { ok: true, value: { ...drawn.value, skeleton, frame, piles: piles.value, numbers }, warnings: [...piles.warnings, ...drawn.warnings] }
 }
 
 function draw(figure: Figure, scene: Scene): Calculated<Drawn> {

@@ -5,8 +5,6 @@ import type { Body } from '#core/props'
  * the trunk as decided, half the breadths of hips and shoulders, and how thick the flesh is round each joint.
  */
 const shares = {
-  lowTrunk: 0.13,
-  ribCage: 0.158,
   hipHalf: 0.05,
   shoulderHalf: 0.11,
   headAlong: 0.117,
@@ -23,13 +21,16 @@ const shares = {
   toeR: 0.015,
 } as const
 
-export type FrameLength = keyof typeof shares
+/** Where the trunk bends, as a share of its length from the hip joint: 0.130 of the 0.288 of the stature. */
+const lowTrunkShare = 0.13 / 0.288
+
+export type FrameLength = keyof typeof shares | 'lowTrunk' | 'ribCage'
 export type Frame = Body & Readonly<Record<FrameLength, number>>
 
 /** The body with the drawing's own lengths, cm. */
 export function frameOf(body: Body): Frame {
-  const own = Object.fromEntries(Object.entries(shares).map(([name, share]) => [name, share * body.stature])) as Record<FrameLength, number>
-  return { ...body, ...own }
+  const own = Object.fromEntries(Object.entries(shares).map(([name, share]) => [name, share * body.stature])) as Record<keyof typeof shares, number>
+  return { ...body, ...own, lowTrunk: body.trunk * lowTrunkShare, ribCage: body.trunk * (1 - lowTrunkShare) }
 }
 
 /** How far the trunk and the neck bend between their parts, degrees: back and forward [decided, estimates]. */

@@ -33,7 +33,7 @@ export function kneelLeg(scene: Scene, hip: Point3, spread: number, ankleY: numb
 export function childFold(figure: FigureOf<'childFold'>, scene: Scene): Calculated<Drawn> {
   const { f } = scene
   const seatPad = heightUnder(scene, 'pelvis')
-  const numbers = childsPose({ stature: f.stature, bolsterTop: heightUnder(scene, 'chest'), seatPad })
+  const numbers = childsPose({ stature: f.stature, measured: f, bolsterTop: heightUnder(scene, 'chest'), seatPad })
   if (!numbers.ok) return numbers
   const shinPad = heightUnder(scene, 'knees') + heightUnder(scene, 'shins')
   // A roll under the ankles lifts the heels, and what sits on them, by about its half [estimate].

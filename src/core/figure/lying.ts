@@ -13,13 +13,9 @@ import { alongOf, heightUnder, pileUnder, placed, stacked } from './scene.ts'
 import type { Drawn, PlacedProp, Scene } from './scene.ts'
 import { floorAt, surfaceAt } from './shape.ts'
 import { archedTrunk, headBall, layHead, layTrunk } from './trunk.ts'
+import { usualOf } from './usual.ts'
 
 type Lying = FigureOf<'lying'>
-
-/** A straight leg's comfortable raise where the pose does not say, degrees [estimate]. */
-const usualRaise = 80
-const usualHeelGapMm = 200
-const usualAbduction = 62
 
 /** On the back: flat, inclined, over rolls or with the pelvis raised, with the legs of the pose. */
 export function lying(figure: Lying, scene: Scene): Calculated<Drawn> {
@@ -115,7 +111,7 @@ function legsOf(figure: Lying, scene: Scene, bed: Bed): Calculated<LegsOnBed> {
     case 'bent':
       return with_(alike(bentLeg(scene, hip)))
     case 'bound':
-      return with_(alike(boundLeg(scene, hip, figure.abductionDeg ?? usualAbduction, (figure.heelGapMm ?? usualHeelGapMm) / 10)))
+      return with_(alike(boundLeg(scene, hip, usualOf(figure).abductionDeg, usualOf(figure).heelGapCm)))
     case 'toChest':
       return with_(bothAlike(drawnUp(f, hip)))
     case 'soles':
@@ -130,7 +126,7 @@ function legsOf(figure: Lying, scene: Scene, bed: Bed): Calculated<LegsOnBed> {
     }
     case 'oneUp': {
       const long = longLeg(scene, hip, 4)
-      return with_({ right: raisedLeg(f, hip, figure.legRaiseDeg ?? usualRaise), left: bothAlike(long.leg).left, props: long.props })
+      return with_({ right: raisedLeg(f, hip, usualOf(figure).legRaiseDeg), left: bothAlike(long.leg).left, props: long.props })
     }
     case 'figureFour':
       return with_(figureFour(scene, hip))
@@ -170,7 +166,7 @@ function onSeat(scene: Scene, bed: Bed): Calculated<LegsOnBed> {
 function atWall(figure: Lying, scene: Scene, bed: Bed): Calculated<LegsOnBed> {
   const { f } = scene
   const supportH = heightUnder(scene, 'pelvis')
-  const wall = legsUpWall({ stature: f.stature, slrDeg: figure.legRaiseDeg ?? usualRaise, supportH })
+  const wall = legsUpWall({ stature: f.stature, measured: f, slrDeg: usualOf(figure).legRaiseDeg, supportH })
   if (!wall.ok) return wall
   const spread = figure.spreadDeg ?? 4
   return fine({ ...bothAlike(wallLeg(f, bed.hip, wall.value.legAngle, spread)), bed, wallX: bed.hip.x + wall.value.hipToWall }, wall.warnings)

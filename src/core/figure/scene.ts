@@ -27,18 +27,6 @@ export interface Scene {
   readonly wall: boolean
 }
 
-/** A measure shown in the picture: the number of the formula book, and what is drawn. */
-export interface Measure {
-  readonly what: string
-  readonly kind: 'height' | 'distance' | 'angle'
-  readonly value: number
-  /** Two ends of a length, or the vertex of an angle and its two rays in degrees. */
-  readonly from: Point
-  readonly to: Point
-  /** Whether what is drawn differs by more than 2 cm. */
-  readonly about?: boolean
-}
-
 /** A figure at rest on its props. */
 export interface Drawn {
   readonly skeleton: Skeleton

@@ -1,6 +1,6 @@
 import type { FigureOf } from '#model/figure'
 import { forwardFold } from '#core/props'
-import type { Calculated, ForwardFold, Pile } from '#core/props'
+import type { Calculated, ForwardFoldInput, Pile } from '#core/props'
 import { armTo } from './arms.ts'
 import type { Leg, Legs } from './legs.ts'
 import { asinOf, from, turnThrough } from './plane.ts'
@@ -11,27 +11,32 @@ import type { Drawn, Obstacle, PlacedProp, Scene } from './scene.ts'
 import { floorAt } from './shape.ts'
 import type { Surface } from './shape.ts'
 import { headBall } from './trunk.ts'
+import { usualOf } from './usual.ts'
 
 type Seated = FigureOf<'seated'>
 
-/** Comfortable bends where the pose does not say, degrees [estimates]. */
-const usual = { hipFlexDeg: 105, roundDeg: 30, neckDeg: 20 } as const
+/** How far the neck goes on with a fold, degrees [formula book 5e]. */
+const neckDeg = 20
 
-/** The numbers of a fold on this seat; on crossed or bound legs the slope of the thigh stands for that of the leg. */
-export function foldNumbers(figure: Pick<Seated, 'hipFlexDeg' | 'roundDeg' | 'legs'>, scene: Scene, leg?: Leg): Calculated<ForwardFold> {
+/** What the formula book asks of a fold: on crossed or bound legs the slope of the thigh stands for that of the leg. */
+export function foldInput(figure: Seated, scene: Scene, thighSlopeDeg: number): ForwardFoldInput {
   const { f } = scene
+  const { hipFlexDeg, roundDeg } = usualOf(figure)
   const isStraight = figure.legs === 'long' || figure.legs === 'wide' || figure.legs === 'one'
-  const slope = leg && !isStraight ? asinOf((leg.hip.y - leg.knee.y) / f.thigh) : undefined
-  return forwardFold({
+  return {
     stature: f.stature,
-    hipFlexDeg: figure.hipFlexDeg ?? usual.hipFlexDeg,
+    measured: f,
+    hipFlexDeg,
+    roundDeg,
+    neckDeg,
     seatH: heightUnder(scene, 'pelvis'),
-    roundDeg: figure.roundDeg ?? usual.roundDeg,
-    neckDeg: usual.neckDeg,
     base: figure.legs === 'long' ? 'legs' : 'floor',
-    ...(slope === undefined ? {} : { legSlopeDeg: Math.max(-30, Math.min(60, slope)) }),
-  })
+    ...(isStraight ? {} : { legSlopeDeg: Math.max(-30, Math.min(60, thighSlopeDeg)) }),
+  }
 }
+
+/** How far a thigh slopes down from the hip, degrees. */
+export const slopeOfThigh = ({ hip, knee }: Pick<Leg, 'hip' | 'knee'>, { thigh }: Scene['f']): number => asinOf((hip.y - knee.y) / thigh)
 
 /** The trunk of a fold: 0 upright, 1 as far as is comfortable, past that with more rounding than that. */
 export function foldedTrunk(scene: Scene, hip: Point3, lean: number, round: number, share: number) {
@@ -39,7 +44,7 @@ export function foldedTrunk(scene: Scene, hip: Point3, lean: number, round: numb
   const [comfortable, past] = [Math.min(1, share), Math.max(0, share - 1)]
   const low = 90 - comfortable * (lean + round * 0.25) - past * 24
   const ribs = 90 - comfortable * (lean + round * 0.78) - past * 60
-  const neck = ribs - comfortable * (round * 0.22 + usual.neckDeg) - past * 12
+  const neck = ribs - comfortable * (round * 0.22 + neckDeg) - past * 12
   const waist = from(hip, low, f.lowTrunk)
   const shoulder = from(waist, ribs, f.ribCage)
   return { hip, waist, shoulder, crown: from(shoulder, neck, f.headNeck), ribs }
@@ -93,11 +98,11 @@ export function foldOnto({ scene, hip, lean, round, most, pile, baseAt, others }
 /** Sitting on the floor or a low seat, folded forward onto what carries the head. */
 export function seatedFold(figure: Seated, scene: Scene, hip: Point3, legs: Legs, seats: readonly PlacedProp[]): Calculated<Drawn> {
   const { f } = scene
-  const numbers = foldNumbers(figure, scene, legs.right)
+  const numbers = forwardFold(foldInput(figure, scene, slopeOfThigh(legs.right, f)))
   // While the pelvis still tips back the fold starts at once with the rounding: the finding says so.
   if (!numbers.ok && numbers.code !== 'RAISE_SEAT') return numbers
   const lean = numbers.ok ? numbers.value.trunkLean : 0
-  const round = figure.roundDeg ?? usual.roundDeg
+  const round = usualOf(figure).roundDeg
   const limbs: Obstacle[] = [legs.right, legs.left].flatMap(({ hip: a, knee, ankle }) => [
     limbObstacle({ a, b: knee, ra: f.kneeR, rb: f.kneeR }, 0.5, f.hipHalf * 1.2),
     limbObstacle({ a: knee, b: ankle, ra: f.kneeR, rb: f.heelR }, 0.3, f.hipHalf * 1.2),

@@ -12,12 +12,13 @@ import type { Drawn, PlacedProp, Scene } from './scene.ts'
 import { seatedFold } from './seated-fold.ts'
 import { floorAt } from './shape.ts'
 import { layTrunk } from './trunk.ts'
+import { usualOf } from './usual.ts'
 import { chestSupport, headDown, onTheBelly } from './prone.ts'
 
 type Seated = FigureOf<'seated'>
 
-/** How the legs lie where the pose does not say, degrees and millimetres [estimates]. */
-const usual = { thighUpDeg: 8, abductionDeg: 74, heelGapMm: 200 } as const
+/** The bent leg of a one-leg fold has its heel near the groin, cm from the sit bones [estimate]. */
+const oneHeelGap = 6
 /** How far each leg of a straddle stands out, degrees [estimate]. */
 const straddle = 48
 
@@ -48,16 +49,16 @@ export function seated(figure: Seated, scene: Scene): Calculated<Drawn> {
 
 function legsOf(figure: Seated, scene: Scene, hip: Point3): Legs {
   const alike = ({ leg, props }: { readonly leg: Leg; readonly props: readonly PlacedProp[] }): Legs => bothAlike(leg, props)
-  const gap = (figure.legs === 'one' ? 60 : usual.heelGapMm) / 10
+  const { abductionDeg, heelGapCm } = usualOf(figure)
   switch (figure.legs) {
     case 'long':
       return alike(longLeg(scene, hip, 5))
     case 'wide':
       return alike(longLeg(scene, hip, straddle))
     case 'bound':
-      return alike(boundLeg(scene, hip, usual.abductionDeg, gap))
+      return alike(boundLeg(scene, hip, abductionDeg, heelGapCm))
     case 'one': {
-      const bent = boundLeg({ ...scene, piles: scene.piles.filter(({ piles }) => piles === 1) }, hip, 80, gap)
+      const bent = boundLeg({ ...scene, piles: scene.piles.filter(({ piles }) => piles === 1) }, hip, 80, oneHeelGap)
       const long = longLeg({ ...scene, piles: [] }, hip, 8)
       return { right: bent.leg, left: bothAlike(long.leg).left, props: bent.props.filter(({ zTo }) => zTo > 0) }
     }
@@ -72,7 +73,7 @@ function legsOf(figure: Seated, scene: Scene, hip: Point3): Legs {
 function crossedLegs(figure: Seated, scene: Scene, hip: Point3): Legs {
   const { f } = scene
   const start = hipJoint(hip, f)
-  const sitting = seatCross({ stature: f.stature, thighUpDeg: figure.thighUpDeg ?? usual.thighUpDeg })
+  const sitting = seatCross({ stature: f.stature, measured: f, thighUpDeg: usualOf(figure).thighUpDeg })
   const seatH = hip.y - f.hipAboveSeat
   const kneeH = sitting.ok ? sitting.value.kneeH0 + 0.25 * Math.min(seatH, sitting.value.seatH * 2) : f.kneeR
   const pile = pileUnder(scene, 'knees', 2) ?? pileUnder(scene, 'knees')

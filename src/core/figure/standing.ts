@@ -10,6 +10,7 @@ import type { Drawn, PlacedProp, Scene } from './scene.ts'
 import { floorAt } from './shape.ts'
 import { foldOnto } from './seated-fold.ts'
 import { headBall } from './trunk.ts'
+import { usualOf } from './usual.ts'
 
 /** How far each leg of a wide stance stands out, degrees [estimate]. */
 const wideStance = 28
@@ -88,8 +89,7 @@ function atWall(scene: Scene, stance: Stance): Drawn {
 /** Folded at the hips until the head is carried, or as far as is comfortable. */
 function foldedOver(figure: FigureOf<'standing'>, scene: Scene, stance: Stance): Drawn {
   const { f } = scene
-  const lean = figure.hipFlexDeg ?? 130
-  const round = figure.roundDeg ?? 35
+  const { hipFlexDeg: lean, roundDeg: round } = usualOf(figure)
   const pile = pileUnder(scene, 'head')
   const baseAt = (ball: Point3, further: number) => floorAt(ball.x + further)
   const { trunk, pads } = foldOnto({ scene, hip: stance.hip, lean, round, most: pile ? 1.4 : 1, pile, baseAt, others: [] })

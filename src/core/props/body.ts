@@ -38,3 +38,9 @@ export function bodyOf(stature: number, measured: Measured = {}): Body {
   ) as Record<BodyLength, number>
   return { ...lengths, stature }
 }
+
+/** Whose body a calculation is for: the stature in cm, and the lengths that were measured. */
+export interface OfBody {
+  readonly stature: number
+  readonly measured?: Measured | undefined
+}

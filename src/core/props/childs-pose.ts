@@ -1,4 +1,5 @@
 import { bodyOf } from './body.ts'
+import type { OfBody } from './body.ts'
 import { amiss, calculated, failed, statureRange } from './calculated.ts'
 import type { Calculated } from './calculated.ts'
 import { asin, atan2, cos, sin } from './degrees.ts'
@@ -12,10 +13,10 @@ export interface ChildsPose {
 const steep = 25
 
 /** Child's pose over a support: the angle of the torso [formula book 5h]. `UNREACHABLE`; warns `HEAD_LOW`, `STEEP`. */
-export function childsPose({ stature, bolsterTop, seatPad = 0 }: { readonly stature: number; readonly bolsterTop: number; readonly seatPad?: number }): Calculated<ChildsPose> {
+export function childsPose({ stature, measured, bolsterTop, seatPad = 0 }: OfBody & { readonly bolsterTop: number; readonly seatPad?: number }): Calculated<ChildsPose> {
   const bad = amiss([['stature', stature, ...statureRange], ['bolsterTop', bolsterTop, 0, 80], ['seatPad', seatPad, 0, 40]])
   if (bad) return bad
-  const { kneelHeel, hipAboveSeat, trunk, chestHalf } = bodyOf(stature)
+  const { kneelHeel, hipAboveSeat, trunk, chestHalf } = bodyOf(stature, measured)
   const hipH = kneelHeel + hipAboveSeat + seatPad
   const reach = Math.hypot(trunk, chestHalf)
   if (Math.abs(bolsterTop - hipH) > reach) return failed('UNREACHABLE', 'bolsterTop')
@@ -24,10 +25,10 @@ export function childsPose({ stature, bolsterTop, seatPad = 0 }: { readonly stat
 }
 
 /** The support's height for a wanted angle of the torso [formula book 5h, inverse]. */
-export function childsPoseInv({ stature, torsoAngle, seatPad = 0 }: { readonly stature: number; readonly torsoAngle: number; readonly seatPad?: number }): Calculated<{ readonly bolsterTop: number; readonly hipH: number }> {
+export function childsPoseInv({ stature, measured, torsoAngle, seatPad = 0 }: OfBody & { readonly torsoAngle: number; readonly seatPad?: number }): Calculated<{ readonly bolsterTop: number; readonly hipH: number }> {
   const bad = amiss([['stature', stature, ...statureRange], ['torsoAngle', torsoAngle, -20, 60], ['seatPad', seatPad, 0, 40]])
   if (bad) return bad
-  const { kneelHeel, hipAboveSeat, trunk, chestHalf } = bodyOf(stature)
+  const { kneelHeel, hipAboveSeat, trunk, chestHalf } = bodyOf(stature, measured)
   const hipH = kneelHeel + hipAboveSeat + seatPad
   return calculated({ bolsterTop: Math.max(0, hipH + trunk * sin(torsoAngle) - chestHalf * cos(torsoAngle)), hipH })
 }

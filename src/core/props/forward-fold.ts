@@ -1,10 +1,10 @@
 import { bodyOf } from './body.ts'
+import type { OfBody } from './body.ts'
 import { amiss, calculated, failed, statureRange } from './calculated.ts'
 import type { Calculated, NotCalculated } from './calculated.ts'
 import { acos, asin, atan2, cos, radians, sin } from './degrees.ts'
 
-export interface ForwardFoldInput {
-  readonly stature: number
+export interface ForwardFoldInput extends OfBody {
   /** Flexion of the hip: standing 0, sitting upright on level thighs 90. */
   readonly hipFlexDeg: number
   readonly seatH?: number
@@ -36,7 +36,7 @@ interface Folded {
 }
 
 function folded(input: ForwardFoldInput): NotCalculated | Folded {
-  const { stature, hipFlexDeg, seatH = 0, roundDeg = 30, neckDeg = 20, base = 'floor', legSlopeDeg } = input
+  const { stature, measured, hipFlexDeg, seatH = 0, roundDeg = 30, neckDeg = 20, base = 'floor', legSlopeDeg } = input
   const bad = amiss([
     ['stature', stature, ...statureRange],
     ['hipFlexDeg', hipFlexDeg, 40, 170],
@@ -47,7 +47,7 @@ function folded(input: ForwardFoldInput): NotCalculated | Folded {
   ])
   if (bad) return bad
   if (!['floor', 'legs'].includes(base)) return failed('OUT_OF_RANGE', 'base')
-  const body = bodyOf(stature)
+  const body = bodyOf(stature, measured)
   const zh = seatH + body.hipAboveSeat
   if (legSlopeDeg === undefined && zh - body.heelR > body.legToHeel) return failed('UNREACHABLE', 'seatH')
   const delta = legSlopeDeg ?? asin((zh - body.heelR) / body.legToHeel)

@@ -1,10 +1,10 @@
 import { bodyOf } from './body.ts'
+import type { OfBody } from './body.ts'
 import { amiss, calculated, failed, statureRange } from './calculated.ts'
 import type { Calculated } from './calculated.ts'
 import { asin, atan2, cos, sin, tan } from './degrees.ts'
 
-export interface InclineInput {
-  readonly stature: number
+export interface InclineInput extends OfBody {
   readonly bolsterLen: number
   /** Loaded thickness of the bolster, cm. */
   readonly thickness: number
@@ -35,7 +35,7 @@ const mostEdge = 0.05
  * and head come. `UNREACHABLE`, `TOO_STEEP`, `BOLSTER_TOO_SHORT`; warns `HEAD_OFF_END`, `LUMBAR_EDGE`, `STEEP`.
  */
 export function incline(input: InclineInput): Calculated<Incline> {
-  const { stature, bolsterLen, thickness, blockH, overhang = 10, gap = 0, seatH = 0, headPad = 0 } = input
+  const { stature, measured, bolsterLen, thickness, blockH, overhang = 10, gap = 0, seatH = 0, headPad = 0 } = input
   const bad = amiss([
     ['stature', stature, ...statureRange],
     ['bolsterLen', bolsterLen, 20, 150],
@@ -51,7 +51,7 @@ export function incline(input: InclineInput): Calculated<Incline> {
   if (overhang >= bolsterLen || blockH >= p) return failed('UNREACHABLE', 'blockH')
   const theta = asin(blockH / p)
   if (theta > steepest) return failed('TOO_STEEP', 'blockH')
-  const body = bodyOf(stature)
+  const body = bodyOf(stature, measured)
   const { trunk, hipAboveBack: w } = body
   const back = thickness * sin(theta) + gap + w
   const c = seatH + body.hipAboveSeat

@@ -1,10 +1,10 @@
 import { bodyOf } from './body.ts'
+import type { OfBody } from './body.ts'
 import { amiss, calculated, failed, statureRange } from './calculated.ts'
 import type { Calculated } from './calculated.ts'
 import { acos, atan2, cos, sin } from './degrees.ts'
 
-export interface LegsUpWallInput {
-  readonly stature: number
+export interface LegsUpWallInput extends OfBody {
   /** Comfortable straight-leg raise from the trunk line, degrees. */
   readonly slrDeg: number
   /** Loaded height under the pelvis, cm. */
@@ -34,7 +34,7 @@ const farAngle = 60
  * Legs up the wall: how far the sit bones lie from it, the angle of the legs, and the floor it takes
  * [formula book 5a]. `USE_CHAIR` where the legs would lie lower than 40°; warns `FAR_FROM_WALL` under 60°.
  */
-export function legsUpWall({ stature, slrDeg, supportH = 0, tailDropDeg, legToHeel, overhang = 3 }: LegsUpWallInput): Calculated<LegsUpWall> {
+export function legsUpWall({ stature, measured, slrDeg, supportH = 0, tailDropDeg, legToHeel, overhang = 3 }: LegsUpWallInput): Calculated<LegsUpWall> {
   const bad = amiss([
     ['stature', stature, ...statureRange],
     ['slrDeg', slrDeg, 0, 130],
@@ -44,7 +44,7 @@ export function legsUpWall({ stature, slrDeg, supportH = 0, tailDropDeg, legToHe
     ['overhang', overhang],
   ])
   if (bad) return bad
-  const body = bodyOf(stature, legToHeel === undefined ? {} : { legToHeel })
+  const body = bodyOf(stature, legToHeel === undefined ? measured : { ...measured, legToHeel })
   const { legToHeel: leg, heelR: r, sitBone: s } = body
   const gamma = tailDropDeg ?? Math.min(10, 0.5 * supportH)
   const wanted = Math.min(90, slrDeg - gamma)

@@ -1,10 +1,10 @@
 import { bodyOf } from './body.ts'
+import type { OfBody } from './body.ts'
 import { amiss, calculated, failed, statureRange } from './calculated.ts'
 import type { Calculated } from './calculated.ts'
 import { asin } from './degrees.ts'
 
-export interface PelvisRaisedInput {
-  readonly stature: number
+export interface PelvisRaisedInput extends OfBody {
   readonly pelvisH: number
   readonly shoulderPad?: number
   readonly headPad?: number
@@ -27,10 +27,10 @@ const mostHeadPad = 0.02
  * Lying with the pelvis raised: the slope, and how far the head is below the heart [formula book 5c].
  * `UNREACHABLE`; warns `STEEP` and `NECK_FLEXED_UNDER_LOAD`.
  */
-export function pelvisRaised({ stature, pelvisH, shoulderPad = 0, headPad = 0, slopeLen }: PelvisRaisedInput): Calculated<PelvisRaised> {
+export function pelvisRaised({ stature, measured, pelvisH, shoulderPad = 0, headPad = 0, slopeLen }: PelvisRaisedInput): Calculated<PelvisRaised> {
   const badStature = amiss([['stature', stature], ['pelvisH', pelvisH], ['shoulderPad', shoulderPad], ['headPad', headPad], ['slopeLen', slopeLen ?? 0]])
   if (badStature) return badStature
-  const { trunk, heartToShoulder } = bodyOf(stature)
+  const { trunk, heartToShoulder } = bodyOf(stature, measured)
   const q = slopeLen ?? trunk
   const bad = amiss([
     ['stature', stature, ...statureRange],

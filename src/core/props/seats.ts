@@ -1,10 +1,10 @@
 import { bodyOf } from './body.ts'
+import type { OfBody } from './body.ts'
 import { amiss, calculated, failed, statureRange } from './calculated.ts'
 import type { Calculated } from './calculated.ts'
 import { sin } from './degrees.ts'
 
-export interface SeatCrossInput {
-  readonly stature: number
+export interface SeatCrossInput extends OfBody {
   /** Angle of the thigh above the horizontal; or the knee's height, measured. */
   readonly thighUpDeg?: number
   /** Height of the knee's centre sitting cross-legged on the floor, cm. */
@@ -25,11 +25,11 @@ export interface SeatCross {
 const mostSeat = 30
 
 /** The seat that brings the knees no higher than the hips, and what fills under them [formula book 5d]. `USE_CHAIR` past 30 cm. */
-export function seatCross({ stature, thighUpDeg, kneeH0, margin = 2, coupling = 0.25 }: SeatCrossInput): Calculated<SeatCross> {
+export function seatCross({ stature, measured, thighUpDeg, kneeH0, margin = 2, coupling = 0.25 }: SeatCrossInput): Calculated<SeatCross> {
   const knee = kneeH0 === undefined ? (['thighUpDeg', thighUpDeg, -30, 60] as const) : (['kneeH0', kneeH0, 0, 60] as const)
   const bad = amiss([['stature', stature, ...statureRange], knee, ['margin', margin], ['coupling', coupling, 0, 0.8]])
   if (bad) return bad
-  const body = bodyOf(stature)
+  const body = bodyOf(stature, measured)
   const k0 = Math.max(kneeH0 ?? body.hipAboveSeat + body.thigh * sin(thighUpDeg ?? 0), body.kneeR)
   const seatH = Math.max(0, (k0 + margin - body.hipAboveSeat) / (1 - coupling))
   if (seatH > mostSeat) return failed('USE_CHAIR', 'seatH', { seatH })
@@ -43,9 +43,9 @@ export interface ChairFeet {
 }
 
 /** What goes under the feet, or onto the seat, so that the thighs lie level on a chair [formula book 5d]. */
-export function chairFeet({ stature, seatH, popliteal }: { readonly stature: number; readonly seatH: number; readonly popliteal?: number }): Calculated<ChairFeet> {
+export function chairFeet({ stature, measured, seatH, popliteal }: OfBody & { readonly seatH: number; readonly popliteal?: number }): Calculated<ChairFeet> {
   const bad = amiss([['stature', stature, ...statureRange], ['seatH', seatH, 20, 80], ['popliteal', popliteal ?? 1, Number.MIN_VALUE]])
   if (bad) return bad
-  const difference = seatH - (popliteal ?? bodyOf(stature).popliteal)
+  const difference = seatH - (popliteal ?? bodyOf(stature, measured).popliteal)
   return calculated({ footSupport: Math.max(0, difference), seatRaise: Math.max(0, -difference) })
 }

@@ -1,10 +1,10 @@
 import { bodyOf } from './body.ts'
+import type { OfBody } from './body.ts'
 import { amiss, calculated, failed, statureRange } from './calculated.ts'
 import type { Calculated } from './calculated.ts'
 import { acos, asin, cos } from './degrees.ts'
 
-export interface BoundAngleInput {
-  readonly stature: number
+export interface BoundAngleInput extends OfBody {
   /** 0: knees together pointing up; 90: level with the line from hip to ankle. */
   readonly abductionDeg: number
   /** Sit bones to heels, cm. */
@@ -21,7 +21,7 @@ export interface BoundAngle {
 }
 
 /** Reclined bound angle: how high the support under each thigh is [formula book 5f]. `UNREACHABLE` for the heels' distance. */
-export function boundAngle({ stature, abductionDeg, heelGap = 20, frac = 0.85 }: BoundAngleInput): Calculated<BoundAngle> {
+export function boundAngle({ stature, measured, abductionDeg, heelGap = 20, frac = 0.85 }: BoundAngleInput): Calculated<BoundAngle> {
   const bad = amiss([
     ['stature', stature, ...statureRange],
     ['abductionDeg', abductionDeg, 0, 90],
@@ -29,7 +29,7 @@ export function boundAngle({ stature, abductionDeg, heelGap = 20, frac = 0.85 }:
     ['frac', frac, 0.5, 1],
   ])
   if (bad) return bad
-  const { thigh, shank, sitBone, heelR, hipAboveBack, kneeR } = bodyOf(stature)
+  const { thigh, shank, sitBone, heelR, hipAboveBack, kneeR } = bodyOf(stature, measured)
   const x = heelGap + sitBone + heelR
   const d = Math.hypot(x, hipAboveBack - heelR)
   if (d > thigh + shank || d < Math.abs(thigh - shank)) return failed('UNREACHABLE', 'heelGap')
@@ -57,10 +57,10 @@ const kneesHigh = 60
  * Lying with the knees over a support: a linkage of two bars [formula book 5g]. `UNREACHABLE`; warns
  * `NO_CONTACT` where the straight legs do not touch it, and `KNEES_HIGH`.
  */
-export function kneeBolster({ stature, supportH, heelLift = 0 }: { readonly stature: number; readonly supportH: number; readonly heelLift?: number }): Calculated<KneeBolster> {
+export function kneeBolster({ stature, measured, supportH, heelLift = 0 }: OfBody & { readonly supportH: number; readonly heelLift?: number }): Calculated<KneeBolster> {
   const bad = amiss([['stature', stature, ...statureRange], ['supportH', supportH, 0, 80], ['heelLift', heelLift, 0, 60]])
   if (bad) return bad
-  const { thigh, shank, hipAboveBack: zh, heelR, kneeR } = bodyOf(stature)
+  const { thigh, shank, hipAboveBack: zh, heelR, kneeR } = bodyOf(stature, measured)
   const za = heelR + heelLift
   if (Math.abs(za - zh) > thigh + shank) return failed('UNREACHABLE', 'heelLift')
   const straightH = zh + ((za - zh) * thigh) / (thigh + shank)

@@ -1,0 +1,30 @@
+import type { Figure } from '#model/figure'
+
+/** What a pose leaves to the usual: angles in degrees, the heels' distance from the sit bones in cm. */
+export interface Usual {
+  readonly legRaiseDeg: number
+  readonly abductionDeg: number
+  readonly heelGapCm: number
+  readonly thighUpDeg: number
+  readonly hipFlexDeg: number
+  readonly roundDeg: number
+}
+
+/** Comfortable for most people [estimates]. */
+const common: Usual = { legRaiseDeg: 80, abductionDeg: 62, heelGapCm: 20, thighUpDeg: 8, hipFlexDeg: 105, roundDeg: 30 }
+
+const byKind: Readonly<Partial<Record<Figure['kind'], Partial<Usual>>>> = {
+  // Sitting, the legs' own weight brings the knees lower.
+  seated: { abductionDeg: 74 },
+  chair: { hipFlexDeg: 125, roundDeg: 25 },
+  standing: { hipFlexDeg: 130, roundDeg: 35 },
+}
+
+/** The usual for a kind of figure, with what the pose says in its place. */
+export function usualOf(figure: Figure): Usual {
+  const usual = { ...common, ...byKind[figure.kind] }
+  const said = figure as Partial<Record<keyof Usual, number>> & { readonly heelGapMm?: number | undefined }
+  const names = Object.keys(common) as (keyof Usual)[]
+  const told = Object.fromEntries(names.flatMap((name) => (said[name] === undefined ? [] : [[name, said[name]]])))
+  return { ...usual, ...told, ...(said.heelGapMm === undefined ? {} : { heelGapCm: said.heelGapMm / 10 }) }
+}
