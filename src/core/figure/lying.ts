@@ -74,7 +74,12 @@ function headSupport(scene: Scene, { top }: Bed, centre: Point3): readonly Place
   const past = Math.max(0, alongOf(pile) / 2 - 0.085 * scene.f.stature)
   if (!top) return placed(pile, floorAt(centre.x - past))
   const along = -((centre.x - top.x) * cosOf(top.degrees) + (centre.y - top.y) * sinOf(top.degrees))
-  return along <= top.length + 4 ? stacked(pile.pieces, 'head', surfaceAt(top, -along - past, 0)) : placed(pile, floorAt(centre.x - past))
+  if (along > top.length + 4) return placed(pile, floorAt(centre.x - past))
+  // What is softer than the slope hangs down over its end: only what lies on it is drawn.
+  const nearEnd = along + past - alongOf(pile) / 2
+  const room = Math.max(12, top.length + 3 - nearEnd)
+  const pieces = pile.pieces.map((piece) => (piece.rank === 2 && piece.along > room ? { ...piece, along: room } : piece))
+  return stacked(pieces, 'head', surfaceAt(top, -nearEnd - Math.max(...pieces.map((piece) => piece.along)) / 2, 0))
 }
 
 /** The head laid on its pile, which lies wherever the head comes to lie; a roll fills the neck. */

@@ -3,7 +3,7 @@ import type { Calculated } from '#core/props'
 import type { Elevation } from './elevation.ts'
 import { degreesOf } from './plane.ts'
 import type { Point } from './plane.ts'
-import { heightUnder, pileUnder } from './scene.ts'
+import { pileUnder } from './scene.ts'
 import { boundsOf } from './shape.ts'
 import { headCentre } from './skeleton.ts'
 
@@ -84,14 +84,20 @@ export function measuresOf(figure: Figure, elevation: Elevation): readonly Measu
   }
 }
 
+/** What may lie under a head, and how far past it a line still goes round it, cm. */
+const carrying: ReadonlySet<string> = new Set(['head', 'chest', 'belly', 'upperBack', 'arms'])
+const farPast = 32
+
 /** The height of whatever carries the head, beside it: at the left of a head that lies left (−1), else at its right. */
 function headMeasure(elevation: Elevation, side: 1 | -1): readonly Measure[] {
   const { skeleton, frame } = elevation
   const { x, y } = headCentre(skeleton, frame)
   const under = y - frame.headR
   if (under < 1) return []
-  const pads = elevation.props.filter(({ part }) => part === 'head').map(boundsOf)
-  const end = side === -1 ? Math.min(x - frame.headR, ...pads.map(({ left }) => left)) : Math.max(x + frame.headR, ...pads.map(({ right }) => right))
+  // Beyond whatever lies under it, unless that goes on far past the head.
+  const pads = elevation.props.filter(({ part }) => carrying.has(part)).map(boundsOf)
+  const ends = (side === -1 ? pads.map(({ left }) => -left) : pads.map(({ right }) => right)).filter((end) => end < side * x + frame.headR + farPast)
+  const end = side * Math.max(side * x + frame.headR, ...ends)
   return [cm('headHeight', under, { kind: 'height', x: end + side * 8, from: 0, to: under })]
 }
 
@@ -109,7 +115,7 @@ const bend = (first: number, second: number): number => {
 const direction = (a: Point, b: Point): number => degreesOf(b.y - a.y, b.x - a.x)
 
 function lyingMeasures(figure: FigureOf<'lying'>, elevation: Elevation): readonly Measure[] {
-  const { numbers, skeleton, frame, piles } = elevation
+  const { numbers, skeleton, piles } = elevation
   const incline = valueOf(numbers.incline)
   const raised = valueOf(numbers.raised)
   const { right } = skeleton
@@ -122,14 +128,13 @@ function lyingMeasures(figure: FigureOf<'lying'>, elevation: Elevation): readonl
     ...(incline ? sloping(elevation, incline) : []),
     ...(raised
       ? [
-          cm('hipsHeight', heightUnder({ piles }, 'pelvis'), { kind: 'point', at: { x: skeleton.hip.x, y: skeleton.hip.y - frame.hipR } }),
           deg('pelvisSlope', raised.slope),
           ...(raised.headBelowHeart > 0 ? [cm('headBelowHeart', raised.headBelowHeart)] : []),
         ]
       : []),
     ...(knees
       ? [
-          cm('kneesHeight', kneeRoll(elevation), { kind: 'height', x: Math.max(right.ankle.x, right.toe.x) + 6, from: 0, to: kneeRoll(elevation) }, { about: Math.abs(right.knee.y - frame.kneeR - kneeRoll(elevation)) > mostApart }),
+          cm('kneesHeight', kneeRoll(elevation), { kind: 'height', x: Math.max(right.ankle.x, right.toe.x) + 6, from: 0, to: kneeRoll(elevation) }, { about: Math.abs(right.knee.y - elevation.frame.kneeR - kneeRoll(elevation)) > mostApart }),
           deg('kneeBend', knees.kneeFlex),
         ]
       : []),

@@ -34,7 +34,7 @@ export function headDown(scene: Scene, shoulder: Point3, ribs: number, props: re
   for (let round = 0; round < 3; round += 1) {
     const ball = headBall(f, shoulder, head.crown).a
     const centre = { ...ball, x: ball.x + Math.max(0, alongOf(pile) / 2 - 0.085 * f.stature) }
-    const base = long && centre.x <= end - 2 ? { ...floorAt(centre.x), y: topOf(long) } : floorAt(centre.x)
+    const base = long && ball.x <= end - 2 ? { ...floorAt(centre.x), y: topOf(long) } : floorAt(centre.x)
     pads = placed(pile, base)
     head = layHead(f, onTheBelly, shoulder, ribs, [...props, ...pads, ...obstacles])
   }

@@ -110,7 +110,7 @@ export const setUpsOnTheBack: readonly SetUp[] = [
   ...setUpsOf('half-reclined-hero', {
     full: [corkBlock('pelvis', 'flat'), towel('pelvis', 'square'), block('upperBack', 'flat'), bolster('upperBack', 'lengthwise'), blanket('head', 'standard')],
     few: [corkBlock('pelvis', 'flat'), towel('pelvis', 'square'), bolster('upperBack', 'lengthwise')],
-    household: [book('pelvis', 'flat', { count: 3 }), towel('pelvis', 'square'), pillow('upperBack', 'lengthwise', { count: 2 })],
+    household: [book('pelvis', 'flat', { count: 2 }), towel('pelvis', 'square'), pillow('upperBack', 'lengthwise', { count: 3 }), towel('head', 'square')],
   }),
   ...setUpsOf('legs-up-the-wall', {
     full: [wall('feet'), blanket('head', 'quarter'), cover, eyePillow],

@@ -4,13 +4,13 @@ import { blanket, block, bolster, book, chair, cushion, pillow, setUpsOf, strap,
 /** Set-ups sitting, on a chair and standing. */
 export const setUpsSitting: readonly SetUp[] = [
   ...setUpsOf('long-leg-fold', {
-    full: [blanket('pelvis', 'narrow'), blanket('knees', 'roll'), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
+    full: [blanket('pelvis', 'narrow'), towel('knees', 'roll'), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
     few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'square')],
     household: [blanket('pelvis', 'narrow'), pillow('head', 'crosswise', { count: 3 })],
     names: { few: 'Head on a chair' },
   }),
   ...setUpsOf('one-leg-fold', {
-    full: [blanket('pelvis', 'narrow'), blanket('knees', 'roll', { count: 2, piles: 2 }), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
+    full: [blanket('pelvis', 'narrow'), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
     few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'square')],
     household: [blanket('pelvis', 'narrow'), pillow('head', 'crosswise', { count: 3 })],
     names: { few: 'Head on a chair' },

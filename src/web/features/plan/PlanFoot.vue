@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { tallyTimeline } from '#core/timeline'
 import { formatMs } from '#core/units'
-import FindingMark from './findings/FindingMark.vue'
+import FindingMark from '#web/shared/findings/FindingMark.vue'
 import { useFindings } from './findings/use-findings.ts'
 import { evennessWords } from './gauge.ts'
 import { usePlan } from './use-plan.ts'

@@ -6,7 +6,7 @@ import { DateTime } from 'luxon'
 import type { Judged } from '#core/checks'
 import { formatMs } from '#core/units'
 import { usePlan } from '../use-plan.ts'
-import FindingMark from './FindingMark.vue'
+import FindingMark from '#web/shared/findings/FindingMark.vue'
 import { useFindings } from './use-findings.ts'
 
 /** A finding: its number, why, where, its mend, and setting it aside with a reason. */

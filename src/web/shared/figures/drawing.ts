@@ -1,0 +1,252 @@
+import type { PropKind } from '#model/prop'
+import type { BodyPart } from '#model/set-up'
+import { bonesOf, boundsOf, headCentre } from '#core/figure'
+import type { Bone, Elevation, Measure, PlacedProp } from '#core/figure'
+import { propNames } from '#library/prop-names'
+import { lengthNumber } from './length-words.ts'
+import type { LengthUnit } from './length-words.ts'
+import { markWords } from './measure-words.ts'
+import type { Box, Solid } from './occupied.ts'
+import { limbPath, roundedPath } from './outlines.ts'
+import type { Px } from './outlines.ts'
+import { placeLabels } from './place-labels.ts'
+import type { Placed, Wanted } from './place-labels.ts'
+
+/** Which limbs stand behind, and what of the body comes nearest to whoever looks. */
+export type Tone = 'far' | 'body' | 'near'
+export interface DrawnLimb {
+  readonly key: string
+  readonly path: string
+  readonly tone: Tone
+}
+export interface DrawnProp {
+  readonly key: string
+  readonly path: string
+  readonly kind: PropKind
+}
+/** A line of a measure, a chair or the wall. */
+export interface DrawnLine {
+  readonly key: string
+  readonly path: string
+  readonly is: 'measure' | 'frame' | 'wall'
+}
+
+/** A picture as shapes in px: everything a component needs to show it, and the labels that found no room. */
+export interface Drawing {
+  readonly width: number
+  readonly height: number
+  readonly floorY: number
+  readonly grid: readonly { readonly y: number; readonly text: string }[]
+  readonly props: readonly DrawnProp[]
+  readonly limbs: readonly DrawnLimb[]
+  readonly lines: readonly DrawnLine[]
+  readonly labels: readonly Placed[]
+  readonly left: readonly string[]
+}
+
+export interface DrawingInput {
+  readonly elevation: Elevation
+  readonly measures: readonly Measure[]
+  readonly width: number
+  readonly height: number
+  readonly unit: LengthUnit
+}
+
+/** Under this width labels are numbers alone, px. */
+const narrowBelow = 480
+/** Room for the numbers of the heights at the left, and air elsewhere, px. */
+const gutter = { left: 44, right: 14, top: 14, bottom: 46 } as const
+/** The picture is this many cm wide unless more is needed: people of all heights are drawn to one scale. */
+const usualWidthCm = 205
+/** From 13 px and half an em a sign. */
+export const letterPx = 7.4
+export const linePx = 17
+
+/** Where cm come to lie in px: x to the right, y upwards in the room and downwards on the screen. */
+export interface Plot {
+  readonly scale: number
+  readonly at: (point: { readonly x: number; readonly y: number }) => Px
+}
+
+/** The elevation of a figure on its props, seen from the right, with its measures and the heights of what lies under it. */
+export function drawElevation({ elevation, measures, width, height, unit }: DrawingInput): Drawing {
+  const { skeleton, frame, props, wallX } = elevation
+  const bones = bonesOf(skeleton, frame)
+  const head = headCentre(skeleton, frame)
+  const reach = reachOf(elevation, bones, measures)
+  const scale = Math.min((width - gutter.left - gutter.right) / Math.max(usualWidthCm, reach.right - reach.left), (height - gutter.top - gutter.bottom) / (reach.high - reach.low))
+  const floorY = height - gutter.bottom + Math.min(0, reach.low) * scale
+  const middle = (gutter.left + width - gutter.right) / 2 - ((reach.left + reach.right) / 2) * scale
+  const plot: Plot = { scale, at: ({ x, y }) => ({ x: middle + x * scale, y: floorY - y * scale }) }
+  const frames = props.filter(({ piece }) => piece.kind === 'chair').flatMap((prop) => chairLines(prop, elevation))
+  const wall = wallX === undefined ? [] : [[{ x: wallX, y: 0 }, { x: wallX, y: reach.high }] as const]
+  const isShort = width < narrowBelow
+  const marks = measures.flatMap((measure) => markLines(measure, plot).map((line) => ({ measure, line })))
+  const limbSolids = bones.map(({ a, b, ra, rb }): Solid => ({ core: [plot.at(a), plot.at(b)], radius: Math.max(ra, rb) * scale }))
+  const propSolids = props.map(({ core, radius }): Solid => ({ core: core.map(plot.at), radius: radius * scale }))
+  const lineSolids = [...frames, ...wall].map((line): Solid => ({ core: line.map(plot.at), radius: 2 }))
+  const room: Box = { left: 4, top: 4, right: width - 4, bottom: height - 4 }
+  const grid = gridOf(reach.high, plot, height, unit)
+  const solids = [
+    ...limbSolids,
+    { core: [plot.at(head)], radius: frame.headR * scale },
+    ...propSolids,
+    ...lineSolids,
+    ...marks.map(({ line }): Solid => ({ core: line, radius: 2 })),
+    { core: [{ x: 0, y: floorY }, { x: width, y: floorY }], radius: 1.5 },
+    ...grid.map(({ y, text }): Solid => ({ core: [{ x: 6, y: y - 5 }, { x: 6 + text.length * letterPx, y: y - 5 }], radius: 9 })),
+  ]
+  const wanted = [...measures.flatMap((measure) => markLabel(measure, plot, unit, isShort)), ...pileLabels(elevation, measures, plot, unit, isShort)]
+  const { placed, left } = placeLabels({ labels: wanted, solids, room })
+  return {
+    width,
+    height,
+    floorY,
+    grid,
+    props: props.map(({ core, radius, piece, part }, index) => ({ key: `${part} ${String(index)}`, kind: piece.kind, path: roundedPath(core.map(plot.at), radius * scale) })),
+    limbs: [...bones.map((bone) => drawnLimb(bone, plot)), { key: 'head', tone: 'body' as const, path: limbPath(plot.at(head), plot.at(head), frame.headR * scale, frame.headR * scale) }].sort((a, b) => order[a.tone] - order[b.tone]),
+    lines: [
+      ...frames.map((line, index) => ({ key: `chair ${String(index)}`, is: 'frame' as const, path: linePath(line.map(plot.at)) })),
+      ...wall.map((line) => ({ key: 'wall', is: 'wall' as const, path: linePath(line.map(plot.at)) })),
+      ...marks.map(({ measure, line }, index) => ({ key: `${measure.what} ${String(index)}`, is: 'measure' as const, path: linePath(line) })),
+    ],
+    labels: placed,
+    left: left.map(({ text }) => text),
+  }
+}
+
+const order: Readonly<Record<Tone, number>> = { far: 0, body: 1, near: 2 }
+
+export const linePath = (points: readonly Px[]): string => points.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join('')
+
+const isArm = ({ name }: Bone): boolean => name === 'upperArm' || name === 'forearm'
+
+function drawnLimb(bone: Bone, { at, scale }: Plot): DrawnLimb {
+  const tone: Tone = bone.side === 'left' ? 'far' : bone.side === 'right' && isArm(bone) ? 'near' : 'body'
+  return { key: `${bone.side ?? ''} ${bone.name}`, tone, path: limbPath(at(bone.a), at(bone.b), bone.ra * scale, bone.rb * scale) }
+}
+
+/** How far the figure, its props and the lines of its measures reach, cm. */
+function reachOf({ frame, props, skeleton, wallX }: Elevation, bones: readonly Bone[], measures: readonly Measure[]) {
+  const head = headCentre(skeleton, frame)
+  const xs = [
+    ...bones.flatMap(({ a, b, ra, rb }) => [a.x - ra, a.x + ra, b.x - rb, b.x + rb]),
+    head.x - frame.headR,
+    head.x + frame.headR,
+    ...props.flatMap((prop) => [boundsOf(prop).left, boundsOf(prop).right]),
+    ...(wallX === undefined ? [] : [wallX]),
+    ...measures.flatMap(({ mark }) => (mark?.kind === 'height' ? [mark.x] : mark?.kind === 'distance' ? [mark.from, mark.to] : [])),
+  ]
+  const ys = [...bones.flatMap(({ a, b, ra, rb }) => [a.y + ra, b.y + rb]), head.y + frame.headR, ...props.map((prop) => boundsOf(prop).high)]
+  const lows = measures.flatMap(({ mark }) => (mark?.kind === 'distance' ? [mark.y] : []))
+  return { left: Math.min(...xs), right: Math.max(...xs), high: Math.max(...ys) + (wallX === undefined ? 6 : 12), low: Math.min(0, ...lows) }
+}
+
+/** Lines across at heights one can count: closer together for what lies, further apart for what stands. */
+function gridOf(highCm: number, { at }: Plot, height: number, unit: LengthUnit) {
+  const perUnit = unit === 'in' ? 2.54 : 1
+  const most = highCm / perUnit
+  const step = [5, 10, 20, 50].find((each) => most / each <= 6.5) ?? 50
+  const lines = Array.from({ length: Math.floor(most / step) }, (_, index) => (index + 1) * step)
+  return lines.map((line, index) => ({ y: at({ x: 0, y: line * perUnit }).y, text: index === lines.length - 1 ? `${String(line)} ${unit}` : String(line) })).filter(({ y }) => y > 8 && y < height)
+}
+
+/** Backs and legs of a chair: only its seat carries. The back stands away from whoever sits on it or leans over it. */
+function chairLines(prop: PlacedProp, { skeleton }: Elevation): readonly (readonly { readonly x: number; readonly y: number }[])[] {
+  const { left, right, low, high } = boundsOf(prop)
+  const backAtRight = prop.part !== 'pelvis' && (left + right) / 2 > skeleton.hip.x
+  const back = backAtRight ? right - 1 : left + 1
+  return [
+    [{ x: left + 2, y: low }, { x: left + 2, y: 0 }],
+    [{ x: right - 2, y: low }, { x: right - 2, y: 0 }],
+    [{ x: back, y: high }, { x: back + (backAtRight ? 3 : -3), y: high + 35 }],
+  ]
+}
+
+const tick = 5
+
+/** The lines of a measure's mark. */
+function markLines({ mark }: Measure, { at, scale }: Plot): readonly (readonly Px[])[] {
+  if (!mark) return []
+  if (mark.kind === 'height') {
+    const [low, high] = [at({ x: mark.x, y: mark.from }), at({ x: mark.x, y: mark.to })]
+    return [[low, high], ...[low, high].map(({ x, y }) => [{ x: x - tick, y }, { x: x + tick, y }])]
+  }
+  if (mark.kind === 'distance') {
+    const [near, far] = [at({ x: mark.from, y: mark.y }), at({ x: mark.to, y: mark.y })]
+    return [[near, far], ...[near, far].map(({ x, y }) => [{ x, y: y - tick }, { x, y: y + tick }])]
+  }
+  if (mark.kind === 'point') return []
+  const radius = Math.max(26, 12 * scale)
+  const centre = at(mark.at)
+  const on = (degrees: number): Px => ({ x: centre.x + radius * Math.cos((degrees * Math.PI) / 180), y: centre.y - radius * Math.sin((degrees * Math.PI) / 180) })
+  return [Array.from({ length: 9 }, (_, index) => on(mark.from + ((mark.to - mark.from) * index) / 8))]
+}
+
+const sized = (text: string) => ({ text, width: text.length * letterPx + 4, height: linePx })
+
+function markLabel(measure: Measure, plot: Plot, unit: LengthUnit, isShort: boolean): readonly Wanted[] {
+  const { mark, what } = measure
+  if (!mark) return []
+  const label = { key: what, ...sized(markWords(measure, unit, isShort)) }
+  if (mark.kind === 'height') return [{ ...label, anchor: plot.at({ x: mark.x, y: mark.to }), rather: -90 }]
+  if (mark.kind === 'distance') return [{ ...label, anchor: plot.at({ x: (mark.from + mark.to) / 2, y: mark.y }), rather: 90 }]
+  if (mark.kind === 'point') return [{ ...label, anchor: plot.at(mark.at), rather: -45 }]
+  const radius = Math.max(26, 12 * plot.scale)
+  const middle = (mark.from + mark.to) / 2
+  const centre = plot.at(mark.at)
+  return [{ ...label, anchor: { x: centre.x + radius * Math.cos((middle * Math.PI) / 180), y: centre.y - radius * Math.sin((middle * Math.PI) / 180) }, rather: -middle }]
+}
+
+/** What lies together: one pile, or what a slope is made of, told apart. */
+interface Heap {
+  readonly part: BodyPart
+  readonly props: readonly PlacedProp[]
+}
+
+function heapsOf({ props }: Elevation): readonly Heap[] {
+  const heaps = new Map<string, PlacedProp[]>()
+  for (const prop of props) {
+    const isLong = prop.part === 'upperBack' && prop.piece.along >= 40
+    const key = `${prop.part}${isLong ? ' long' : ''}`
+    const there = heaps.get(key)
+    // Of two equal piles the second is the first once more.
+    if (there && there[0] && Math.abs(there[0].zFrom + there[0].zTo - prop.zFrom - prop.zTo) > 1) continue
+    if (there) there.push(prop)
+    else heaps.set(key, [prop])
+  }
+  return [...heaps.values()].map((there) => ({ part: there[0]?.part ?? 'head', props: there }))
+}
+
+/** The measure that already tells the height of a pile under a part. */
+const toldBy: Readonly<Partial<Record<BodyPart, readonly Measure['what'][]>>> = { knees: ['kneesHeight'], shins: ['seatHeight'], thighs: ['kneesHeight'] }
+
+function pileLabels(elevation: Elevation, measures: readonly Measure[], { at }: Plot, unit: LengthUnit, isShort: boolean): readonly Wanted[] {
+  const isTold = (part: BodyPart): boolean => measures.some(({ what, mark }) => mark !== undefined && (toldBy[part] ?? []).includes(what)) && !elevation.numbers.bound
+  return heapsOf(elevation)
+    .filter(({ part }) => !isTold(part))
+    .map(({ part, props }) => {
+      const bounds = props.map(boundsOf)
+      const [low, high] = [Math.min(...bounds.map((one) => one.low)), Math.max(...bounds.map((one) => one.high))]
+      const middle = (Math.min(...bounds.map(({ left }) => left)) + Math.max(...bounds.map(({ right }) => right))) / 2
+      const height = props.reduce((sum, { piece }) => sum + piece.loaded, 0)
+      const onFloor = low < 1
+      return {
+        key: `pile ${part} ${String(low)}`,
+        ...sized(`${isShort ? '' : `${heapName(props)} `}${lengthNumber(height, unit)}`),
+        anchor: at({ x: middle, y: onFloor ? low + (high - low) * 0.35 : (low + high) / 2 }),
+        rather: onFloor ? 90 : -90,
+      }
+    })
+}
+
+function heapName(props: readonly PlacedProp[]): string {
+  const kinds = [...new Set(props.map(({ piece }) => piece.kind))]
+  if (kinds.length > 2) return `${String(props.length)} props`
+  return kinds
+    .map((kind) => {
+      const count = props.filter(({ piece }) => piece.kind === kind).length
+      return count === 1 ? propNames[kind].one : `${String(count)} ${propNames[kind].many}`
+    })
+    .join(' + ')
+}
