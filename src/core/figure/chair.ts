@@ -26,8 +26,8 @@ export function chair(figure: FigureOf<'chair'>, scene: Scene): Calculated<Drawn
   const start = hipJoint(hip, f)
   const seats = placed(pile, floorAt(0.03 * f.stature))
   const { leg, hangs } = seatedLeg(scene, start, seats)
-  const both = bothAlike(leg, placed(pileUnder(scene, 'feet'), floorAt(leg.ankle.x + 0.04 * f.stature)))
-  const legs = figure.legs === 'figureFour' ? { ...both, right: crossedAnkle(f, hip, both.left) } : both
+  const both = bothAlike(leg, placed(pileUnder(scene, 'feet'), floorAt(leg.ankle.x + 0.04 * f.stature), leg.ankle.z))
+  const legs = figure.legs === 'figureFour' ? { ...both, right: crossedAnkle(f, hip, both.left), props: underLeft(both.props, both.left.ankle.z) } : both
   const trunk = figure.trunk === 'upright' ? upright(scene, hip) : leaning(figure, scene, hip, leg.knee.x + f.kneeR + 1)
   const hand = figure.trunk === 'upright' ? plus(between(leg.hip, leg.knee, 0.75), { x: 0, y: f.kneeR + f.wristR, z: 0 }) : { x: trunk.crown.x + 0.06 * f.stature, y: trunk.top + f.wristR, z: f.shoulderHalf }
   const arms = armTo(f, trunk.shoulder, hand, { x: -0.6, y: -0.5, z: 0.8 })
@@ -40,6 +40,10 @@ export function chair(figure: FigureOf<'chair'>, scene: Scene): Calculated<Drawn
     },
   }
 }
+
+/** Only the left foot is down: of two piles its own, and a single one goes under it. */
+const underLeft = (props: readonly PlacedProp[], z: number): readonly PlacedProp[] =>
+  props.some(({ zFrom, zTo }) => zFrom + zTo < -1) ? props.filter(({ zFrom, zTo }) => zFrom + zTo < -1) : props.map((prop) => ({ ...prop, zFrom: prop.zFrom + z, zTo: prop.zTo + z }))
 
 /** Feet on the floor or their support, the knees bent to match; where the seat is too high the thighs lie on it and the feet hang. */
 function seatedLeg(scene: Scene, start: Point3, seats: readonly PlacedProp[]): { readonly leg: Leg; readonly hangs: boolean } {

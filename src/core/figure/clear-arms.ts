@@ -9,7 +9,7 @@ import type { SideJoints, Skeleton } from './skeleton.ts'
 const firm = 0.6
 /** How the hand may go aside and up, in shares of the stature, the nearest ways first. */
 const ways: readonly (readonly [ahead: number, up: number, out: number])[] = [0, 0.02, 0.04, 0.07, 0.1, 0.14, 0.18].flatMap((by) =>
-  by === 0 ? [[0, 0, 0] as const] : ([[0, by, 0], [0, 0, by], [0, by, by], [by, 0, 0], [-by, 0, 0], [0, by * 2, 0]] as const),
+  by === 0 ? [[0, 0, 0] as const] : ([[0, 0, by], [0, by, 0], [0, by, by], [by, 0, 0], [-by, 0, 0], [0, 0, by * 1.6]] as const),
 )
 const swivels = [0, 30, -30, 60, -60, 100, -100] as const
 

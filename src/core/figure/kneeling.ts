@@ -6,7 +6,7 @@ import { bothAlike, hipJoint } from './legs.ts'
 import type { Leg } from './legs.ts'
 import { asinOf, between, from, fromOut, plus } from './plane.ts'
 import type { Point3 } from './plane.ts'
-import { heightUnder, limbObstacle, pileUnder, placed } from './scene.ts'
+import { alongOf, heightUnder, limbObstacle, pileUnder, placed } from './scene.ts'
 import type { Drawn, PlacedProp, Scene } from './scene.ts'
 import { floorAt } from './shape.ts'
 import { ankleSurface, chestSupport, headDown, onTheBelly } from './prone.ts'
@@ -67,7 +67,9 @@ const heelSeat = { flat: 0.06, tucked: 0.12, lifted: 0.075 } as const
 export function kneeling(figure: FigureOf<'kneeling'>, scene: Scene): Calculated<Drawn> {
   const { f } = scene
   const pile = pileUnder(scene, 'pelvis')
-  const heels = heelSeat[figure.feet] * f.stature + heightUnder(scene, 'knees') + heightUnder(scene, 'shins')
+  // A short pad lifts the knees alone; one long enough for the shins lifts the seat too.
+  const pad = pileUnder(scene, 'knees')
+  const heels = heelSeat[figure.feet] * f.stature + (alongOf(pad) >= 40 ? heightUnder(scene, 'knees') : 0) + heightUnder(scene, 'shins')
   // Something firm stands between the feet; something soft lies on the heels.
   const between_ = pile?.pieces.some(({ rank }) => rank < 2) ?? false
   const seatY = between_ ? Math.max(heels, pile?.height ?? 0) : heels + (pile?.height ?? 0)

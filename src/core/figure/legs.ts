@@ -55,7 +55,7 @@ export function longLeg(scene: Scene, hip: Point3, out = 0): { readonly leg: Leg
   const rolls = placed(roll, floorAt(knee.x), Math.abs(knee.z))
   const shank = minus(ankle, knee)
   const toe = fromOut(ankle, Math.min(100, degreesOf(shank.y, Math.hypot(shank.x, shank.z)) + 72), out + 12, f.footLength)
-  return { leg: { hip: start, knee, ankle, toe }, props: [...rolls, ...placed(pileUnder(scene, 'ankles'), floorAt(ankle.x))] }
+  return { leg: { hip: start, knee, ankle, toe }, props: [...rolls, ...placed(pileUnder(scene, 'ankles'), floorAt(ankle.x), Math.abs(ankle.z))] }
 }
 
 /** How far the thigh rises for knee and calf to lie over a roll that goes with the knee, degrees. */
@@ -82,7 +82,7 @@ export function bentLeg(scene: Scene, hip: Point3, heelAway = 0.3, out = 0): { r
   const wanted = { x: start.x + heelAway * f.stature * cosOf(out), y: f.ankleH + heightUnder(scene, 'feet'), z: start.z + heelAway * f.stature * Math.sin((out * Math.PI) / 180) }
   const ankle = reached(start, wanted, f.thigh, f.shank)
   const knee = middleJoint(start, ankle, f.thigh, f.shank, up)
-  return { leg: { hip: start, knee, ankle, toe: flatFoot(ankle, f) }, props: placed(pileUnder(scene, 'feet'), floorAt(ankle.x + 0.04 * f.stature)) }
+  return { leg: { hip: start, knee, ankle, toe: flatFoot(ankle, f) }, props: placed(pileUnder(scene, 'feet'), floorAt(ankle.x + 0.04 * f.stature), ankle.z) }
 }
 
 /** Where along the thigh what carries a knee stands [formula book 5f]. */
@@ -143,7 +143,7 @@ export function foldedLeg(scene: Scene, hip: Point3): { readonly leg: Leg; reado
   // The feet lie beside whatever the hips and the back lie on.
   const beside = asinOf((0.165 * f.stature - knee.z) / f.shank)
   const ankle = fromOut(knee, 180 + drop, -beside, f.shank)
-  return { leg: { hip: start, knee, ankle, toe: fromOut(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength), -8, f.footLength) }, props: placed(pileUnder(scene, 'knees'), floorAt(knee.x)) }
+  return { leg: { hip: start, knee, ankle, toe: fromOut(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength), -8, f.footLength) }, props: placed(pileUnder(scene, 'knees'), floorAt(knee.x), knee.z) }
 }
 
 /** One straight leg held up. */

@@ -141,6 +141,9 @@ function lyingMeasures(figure: FigureOf<'lying'>, elevation: Elevation): readonl
     ...(incline ? [deg('hipBend', bend(trunk, thigh))] : []),
     ...bound(elevation),
     ...(figure.legs === 'wall' ? atWall(elevation) : []),
+    ...(figure.legs === 'figureFour' && elevation.wallX !== undefined
+      ? [cm('sitBonesToWall', elevation.wallX - skeleton.hip.x - elevation.frame.sitBone, { kind: 'distance', y: -5, from: skeleton.hip.x + elevation.frame.sitBone, to: elevation.wallX })]
+      : []),
     ...(shins ? [cm('seatHeight', shins.height, { kind: 'height', x: Math.max(right.ankle.x, right.toe.x, ...shinsAt.map(({ right: end }) => end)) + 8, from: 0, to: shins.height })] : []),
   ]
 }

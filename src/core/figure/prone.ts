@@ -1,5 +1,5 @@
 import type { FigureOf } from '#model/figure'
-import type { Calculated } from '#core/props'
+import type { Calculated, Pile } from '#core/props'
 import { armAlong, armTo, armsAlike, shoulderJoint } from './arms.ts'
 import type { Arms } from './arms.ts'
 import { bothAlike, hipJoint } from './legs.ts'
@@ -35,11 +35,14 @@ export function headDown(scene: Scene, shoulder: Point3, ribs: number, props: re
     const ball = headBall(f, shoulder, head.crown).a
     const centre = { ...ball, x: ball.x + Math.max(0, alongOf(pile) / 2 - 0.085 * f.stature) }
     const base = long && ball.x <= end - 2 ? { ...floorAt(centre.x), y: topOf(long) } : floorAt(centre.x)
-    pads = placed(pile, base)
+    pads = placed(pile && base.y > 0 ? shortened(pile, end + 3 - (base.x - alongOf(pile) / 2)) : pile, base.y > 0 ? { ...base, x: Math.min(base.x, (base.x - alongOf(pile) / 2 + end + 3) / 2) } : base)
     head = layHead(f, onTheBelly, shoulder, ribs, [...props, ...pads, ...obstacles])
   }
   return { ...head, pads }
 }
+
+/** What is soft hangs down past the end of what it lies on: only as much of it as lies is drawn. */
+const shortened = (pile: Pile, room: number): Pile => ({ ...pile, pieces: pile.pieces.map((piece) => (piece.rank === 2 && piece.along > room ? { ...piece, along: Math.max(12, room) } : piece)) })
 
 /** What pads an ankle ends just past it, so that the toes come down behind. */
 export function ankleSurface(scene: Scene, ankleX: number) {
@@ -57,7 +60,7 @@ export function legBack(scene: Scene, hip: Point3, out = 4): { readonly leg: Leg
   const sinks = Math.min(asinOf((start.y - kneeH) / f.thigh), Math.max(straight, asinOf((start.y - kneeH) / f.thigh)))
   const knee = fromOut(start, 180 + sinks, -out, f.thigh)
   const ankle = fromOut(knee, 180 + asinOf((knee.y - heelH) / f.shank), -out, f.shank)
-  return { leg: { hip: start, knee, ankle, toe: fromOut(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength) * 0.9, -out, f.footLength) }, props: placed(pileUnder(scene, 'ankles'), ankleSurface(scene, ankle.x)) }
+  return { leg: { hip: start, knee, ankle, toe: fromOut(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength) * 0.9, -out, f.footLength) }, props: placed(pileUnder(scene, 'ankles'), ankleSurface(scene, ankle.x), Math.abs(ankle.z)) }
 }
 
 /** A leg drawn up to the side on the floor, as a frog has it. */

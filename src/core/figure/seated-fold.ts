@@ -9,7 +9,7 @@ import { chestSupport } from './prone.ts'
 import { alongOf, heightUnder, isClear, isFreeOfPile, limbObstacle, pileUnder, placed, stillOf } from './scene.ts'
 import type { Drawn, Obstacle, PlacedProp, Scene } from './scene.ts'
 import { floorAt } from './shape.ts'
-import type { Surface } from './shape.ts'
+import type { Limb, Surface } from './shape.ts'
 import { headBall } from './trunk.ts'
 import { usualOf } from './usual.ts'
 
@@ -82,17 +82,20 @@ export function foldOnto({ scene, hip, lean, round, most, pile, baseAt, others }
     const { trunk, base } = posed(at, on)
     return { trunk, pads: placed(pile, base) }
   }
+  // The shoulders come over the near edge: the chest counts to just short of them.
+  const chestOf = ({ waist, ribs }: FoldedTrunk): Limb => ({ a: waist, b: from(waist, ribs, f.ribCage * 0.8), ra: f.hipR, rb: f.chestFront * 0.9 })
   for (const on of further) {
-    const share = turnThrough(0, most, (at) => {
+    const headFree = (at: number): boolean => {
       const { trunk, ball, base } = posed(at, on)
-      // The shoulders come over the near edge: the chest counts to just short of them.
-      const chest = { a: trunk.waist, b: from(trunk.waist, trunk.ribs, f.ribCage * 0.8), ra: f.hipR, rb: f.chestFront * 0.9 }
-      return isClear([ball, chest], others) && [ball, chest].every((limb) => isFreeOfPile(limb, still, base))
-    })
-    if (share !== undefined) return settled(share, on)
+      return isClear([ball, chestOf(trunk)], others) && isFreeOfPile(ball, still, base)
+    }
+    const share = turnThrough(0, most, headFree)
+    if (share === undefined) continue
+    const { trunk, base } = posed(share, on)
+    if (isFreeOfPile(chestOf(trunk), still, base)) return settled(share, on)
   }
   // No room for it anywhere: as far as is comfortable, and the checks of the set-up say what is wrong.
-  return settled(Math.min(1, most), 0)
+  return settled(Math.min(1, most), further.at(-1) ?? 0)
 }
 
 /** Sitting on the floor or a low seat, folded forward onto what carries the head. */

@@ -107,7 +107,7 @@ function deer(scene: Scene, hip: Point3): Legs {
   return {
     right: { hip: start, knee, ankle, toe: fromOut(ankle, 0, -85, f.footLength) },
     left: { hip: back, knee: backKnee, ankle: backAnkle, toe: fromOut(backAnkle, 0, -180, f.footLength) },
-    props: placed(pileUnder(scene, 'knees'), floorAt(knee.x)),
+    props: placed(pileUnder(scene, 'knees'), floorAt(knee.x), knee.z),
   }
 }
 

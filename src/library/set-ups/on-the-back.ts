@@ -41,7 +41,7 @@ export const setUpsOnTheBack: readonly SetUp[] = [
     household: [towel('head', 'square'), blanket('knees', 'roll', { count: 2, piles: 2, turn: 'lengthwise' })],
   }),
   ...setUpsOf('calves-on-a-chair', {
-    full: [chair('shins'), blanket('pelvis', 'narrow'), blanket('head', 'standard'), eyePillow],
+    full: [chair('shins'), blanket('pelvis', 'narrow'), blanket('head', 'quarter'), eyePillow],
     few: [bolster('shins', 'crosswise', { count: 2 }), blanket('head', 'standard')],
     household: [pillow('shins', 'crosswise', { count: 3 }), towel('head', 'square')],
     names: { few: 'Calves on bolsters' },
@@ -115,7 +115,7 @@ export const setUpsOnTheBack: readonly SetUp[] = [
   ...setUpsOf('legs-up-the-wall', {
     full: [wall('feet'), blanket('head', 'quarter'), cover, eyePillow],
     few: [wall('feet'), blanket('head', 'quarter')],
-    household: [chair('shins'), blanket('pelvis', 'narrow'), towel('head', 'square')],
+    household: [chair('shins'), blanket('pelvis', 'narrow'), towel('head', 'standard')],
     figures: { household: { kind: 'lying', legs: 'chair' } },
     notes: { household: 'Where there is no wall: calves on a chair or a sofa.' },
   }),

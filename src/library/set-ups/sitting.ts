@@ -1,5 +1,5 @@
 import type { SetUp } from '#model/set-up'
-import { blanket, block, bolster, book, chair, cushion, pillow, setUpsOf, strap, towel, wall } from './parts.ts'
+import { blanket, block, bolster, book, chair, cover, cushion, pillow, setUpsOf, strap, towel, wall } from './parts.ts'
 
 /** Set-ups sitting, on a chair and standing. */
 export const setUpsSitting: readonly SetUp[] = [
@@ -22,7 +22,7 @@ export const setUpsSitting: readonly SetUp[] = [
     names: { few: 'Head on a chair' },
   }),
   ...setUpsOf('bound-angle-seated', {
-    full: [blanket('pelvis', 'narrow'), block('knees', 'lengthwise', { count: 2, piles: 2 }), blanket('knees', 'narrow', { count: 2, piles: 2, turn: 'lengthwise' }), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
+    full: [blanket('pelvis', 'narrow'), blanket('knees', 'narrow', { count: 2, piles: 2, turn: 'lengthwise' }), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
     few: [blanket('pelvis', 'narrow'), block('head', 'end', { count: 2 })],
     household: [blanket('pelvis', 'narrow'), pillow('head', 'crosswise', { count: 3 })],
   }),
@@ -78,24 +78,24 @@ export const setUpsSitting: readonly SetUp[] = [
     household: [cushion('pelvis')],
   }),
   ...setUpsOf('chair-seat', {
-    full: [chair('pelvis'), blanket('pelvis', 'square'), block('feet', 'flat', { count: 2, piles: 2 })],
+    full: [chair('pelvis'), blanket('feet', 'standard'), cover],
     few: [chair('pelvis'), blanket('feet', 'standard')],
     household: [chair('pelvis'), book('feet', 'flat', { count: 2, piles: 2 })],
   }),
   ...setUpsOf('lean-on-a-chair', {
-    full: [chair('pelvis'), blanket('pelvis', 'square'), chair('head'), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
+    full: [chair('pelvis'), chair('head'), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square'), blanket('feet', 'standard')],
     few: [chair('pelvis'), chair('head'), bolster('head', 'crosswise', { count: 2 })],
-    household: [chair('pelvis'), chair('head'), pillow('head', 'crosswise', { count: 4 })],
+    household: [chair('pelvis'), chair('head'), pillow('head', 'crosswise', { count: 4 }), book('feet', 'flat', { count: 2, piles: 2 })],
   }),
   ...setUpsOf('chair-twist', {
-    full: [chair('pelvis'), blanket('pelvis', 'square'), { ...block('thighs', 'side'), lies: 'between' }],
+    full: [chair('pelvis'), blanket('feet', 'standard'), { ...block('thighs', 'side'), lies: 'between' }],
     few: [chair('pelvis'), { ...block('thighs', 'side'), lies: 'between' }],
-    household: [chair('pelvis'), { ...book('thighs', 'flat'), lies: 'between' }],
+    household: [chair('pelvis'), { ...book('thighs', 'flat'), lies: 'between' }, book('feet', 'flat', { count: 2, piles: 2 })],
   }),
   ...setUpsOf('chair-figure-four', {
-    full: [chair('pelvis'), blanket('pelvis', 'square')],
+    full: [chair('pelvis'), blanket('feet', 'standard')],
     few: [chair('pelvis')],
-    household: [chair('pelvis'), book('feet', 'flat', { count: 2, piles: 2 })],
+    household: [chair('pelvis'), book('feet', 'flat')],
   }),
   ...setUpsOf('wide-standing-fold', {
     full: [block('head', 'flat', { count: 2 }), bolster('head', 'crosswise'), blanket('head', 'square')],

@@ -143,10 +143,10 @@ function reachOf({ frame, props, skeleton, wallX }: Elevation, bones: readonly B
 }
 
 /** Lines across at heights one can count: closer together for what lies, further apart for what stands. */
-function gridOf(highCm: number, { at }: Plot, height: number, unit: LengthUnit) {
+function gridOf(highCm: number, { at, scale }: Plot, height: number, unit: LengthUnit) {
   const perUnit = unit === 'in' ? 2.54 : 1
   const most = highCm / perUnit
-  const step = [5, 10, 20, 50].find((each) => most / each <= 6.5) ?? 50
+  const step = [5, 10, 20, 50].find((each) => most / each <= 6.5 && each * perUnit * scale >= linePx) ?? 50
   const lines = Array.from({ length: Math.floor(most / step) }, (_, index) => (index + 1) * step)
   return lines.map((line, index) => ({ y: at({ x: 0, y: line * perUnit }).y, text: index === lines.length - 1 ? `${String(line)} ${unit}` : String(line) })).filter(({ y }) => y > 8 && y < height)
 }
