@@ -9,6 +9,7 @@ export const coreOrder = [
   'breath',
   'props',
   'figure',
+  'comfort',
   'timeline',
   'class',
   'fit',

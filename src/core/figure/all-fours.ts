@@ -171,7 +171,7 @@ function longShape(scene: Scene): Calculated<Drawn> {
     return { foot, hand, hip, down, shoulder, crown: from(shoulder, down - 12, f.headNeck) }
   }
   // The feet walk in until the head is on its support, or stay at a usual distance.
-  const apart = turnUntilContact(0.72, 0.46, (share) => {
+  const apart = turnUntilContact(0.85, 0.46, (share) => {
     const { shoulder, crown } = folded(share * f.stature)
     const ball = headBall(f, shoulder, crown).a
     return ball.y - f.headR <= pad + 0.5 || ball.y - f.headR > pad + 60

@@ -18,6 +18,9 @@ type Seated = FigureOf<'seated'>
 /** How far the neck goes on with a fold, degrees [formula book 5e]. */
 const neckDeg = 20
 
+/** Whether the head's pile stands on a long leg: a chair stands over it, on the floor. */
+const onLegs = ({ legs }: Seated, scene: Scene): boolean => (legs === 'long' || legs === 'one') && pileUnder(scene, 'head')?.pieces[0]?.kind !== 'chair'
+
 /** What the formula book asks of a fold: on crossed or bound legs the slope of the thigh stands for that of the leg. */
 export function foldInput(figure: Seated, scene: Scene, thighSlopeDeg: number): ForwardFoldInput {
   const { f } = scene
@@ -30,7 +33,7 @@ export function foldInput(figure: Seated, scene: Scene, thighSlopeDeg: number): 
     roundDeg,
     neckDeg,
     seatH: heightUnder(scene, 'pelvis'),
-    base: figure.legs === 'long' ? 'legs' : 'floor',
+    base: onLegs(figure, scene) ? 'legs' : 'floor',
     ...(isStraight ? {} : { legSlopeDeg: Math.max(-30, Math.min(60, thighSlopeDeg)) }),
   }
 }

@@ -11,7 +11,7 @@ export interface Usual {
 }
 
 /** Comfortable for most people [estimates]. */
-const common: Usual = { legRaiseDeg: 80, abductionDeg: 62, heelGapCm: 20, thighUpDeg: 8, hipFlexDeg: 105, roundDeg: 30 }
+const common: Usual = { legRaiseDeg: 80, abductionDeg: 62, heelGapCm: 20, thighUpDeg: 5, hipFlexDeg: 105, roundDeg: 30 }
 
 const byKind: Readonly<Partial<Record<Figure['kind'], Partial<Usual>>>> = {
   // Sitting, the legs' own weight brings the knees lower.
@@ -22,7 +22,9 @@ const byKind: Readonly<Partial<Record<Figure['kind'], Partial<Usual>>>> = {
 
 /** The usual for a kind of figure, with what the pose says in its place. */
 export function usualOf(figure: Figure): Usual {
-  const usual = { ...common, ...byKind[figure.kind] }
+  // With the knees bent and out the hamstrings are slack, and the hips fold further.
+  const isBent = figure.kind === 'seated' && (figure.legs === 'bound' || figure.legs === 'crossed')
+  const usual = { ...common, ...byKind[figure.kind], ...(isBent ? { hipFlexDeg: 122 } : {}) }
   const said = figure as Partial<Record<keyof Usual, number>> & { readonly heelGapMm?: number | undefined }
   const names = Object.keys(common) as (keyof Usual)[]
   const told = Object.fromEntries(names.flatMap((name) => (said[name] === undefined ? [] : [[name, said[name]]])))

@@ -14,8 +14,8 @@ export const setUpsFaceDown: readonly SetUp[] = [
     household: [towel('pelvis', 'narrow'), pillow('head', 'crosswise')],
   }),
   ...setUpsOf('heel-sit', {
-    full: [blanket('shins', 'longHalf', { turn: 'lengthwise' }), block('pelvis', 'side'), towel('ankles', 'narrow')],
-    few: [block('pelvis', 'side')],
+    full: [blanket('shins', 'longHalf', { turn: 'lengthwise' }), block('pelvis', 'flat'), towel('pelvis', 'square', { turn: 'lengthwise' }), towel('ankles', 'narrow')],
+    few: [block('pelvis', 'flat'), towel('pelvis', 'square', { turn: 'lengthwise' })],
     household: [pillow('pelvis', 'crosswise')],
   }),
   ...setUpsOf('toes-tucked-kneel', {
@@ -44,9 +44,9 @@ export const setUpsFaceDown: readonly SetUp[] = [
     household: [towel('knees', 'standard'), pillow('head', 'crosswise')],
   }),
   ...setUpsOf('low-lunge', {
-    full: [blanket('knees', 'quarter'), block('hands', 'end', { count: 2, piles: 2 })],
-    few: [block('hands', 'end', { count: 2, piles: 2 })],
-    household: [towel('knees', 'standard'), book('hands', 'flat', { count: 12, piles: 2 })],
+    full: [blanket('knees', 'quarter'), block('hands', 'side', { count: 2, piles: 2 })],
+    few: [block('hands', 'side', { count: 2, piles: 2 })],
+    household: [towel('knees', 'standard'), book('hands', 'flat', { count: 8, piles: 2 })],
   }),
   ...setUpsOf('sleeping-swan', {
     full: [blanket('pelvis', 'square'), bolster('chest', 'lengthwise')],
@@ -61,7 +61,7 @@ export const setUpsFaceDown: readonly SetUp[] = [
   ...setUpsOf('long-dog-head-carried', {
     full: [bolster('head', 'crosswise'), blanket('head', 'square')],
     few: [bolster('head', 'crosswise')],
-    household: [book('head', 'flat', { count: 4 }), towel('head', 'standard')],
+    household: [book('head', 'flat', { count: 3 }), towel('head', 'square')],
   }),
   ...setUpsOf('sphinx', {
     full: [blanket('pelvis', 'quarter'), blanket('arms', 'single')],

@@ -1,5 +1,5 @@
 import type { SetUp } from '#model/set-up'
-import { blanket, block, bolster, book, chair, corkBlock, cover, eyePillow, pillow, roundBolster, setUpsOf, strap, towel, wall } from './parts.ts'
+import { blanket, block, bolster, book, chair, corkBlock, cover, eyePillow, pillow, setUpsOf, strap, towel, wall } from './parts.ts'
 
 /** Set-ups on the back and at the wall. */
 export const setUpsOnTheBack: readonly SetUp[] = [
@@ -22,10 +22,10 @@ export const setUpsOnTheBack: readonly SetUp[] = [
       corkBlock('lowBack', 'flat'),
       blanket('head', 'standard'),
       blanket('arms', 'standard', { count: 2, piles: 2, turn: 'lengthwise' }),
-      roundBolster('knees', 'crosswise'),
+      blanket('knees', 'roll'),
     ],
     few: [blanket('pelvis', 'standard'), block('upperBack', 'side'), bolster('upperBack', 'lengthwise'), blanket('head', 'standard'), blanket('knees', 'roll')],
-    household: [blanket('pelvis', 'standard'), pillow('upperBack', 'lengthwise', { count: 3 }), towel('head', 'square'), blanket('knees', 'roll')],
+    household: [blanket('pelvis', 'standard'), pillow('upperBack', 'lengthwise', { count: 2 }), towel('head', 'square'), blanket('knees', 'roll')],
   }),
   ...setUpsOf('reclined-bound-angle', {
     full: [
@@ -37,7 +37,7 @@ export const setUpsOnTheBack: readonly SetUp[] = [
       blanket('knees', 'narrow', { count: 2, piles: 2, turn: 'lengthwise' }),
       eyePillow,
     ],
-    few: [bolster('upperBack', 'lengthwise'), blanket('head', 'standard'), blanket('knees', 'roll', { count: 2, piles: 2, turn: 'lengthwise' })],
+    few: [blanket('pelvis', 'spinePad'), bolster('upperBack', 'lengthwise'), blanket('head', 'standard'), blanket('knees', 'roll', { count: 2, piles: 2, turn: 'lengthwise' })],
     household: [towel('head', 'square'), blanket('knees', 'roll', { count: 2, piles: 2, turn: 'lengthwise' })],
   }),
   ...setUpsOf('calves-on-a-chair', {
@@ -49,7 +49,7 @@ export const setUpsOnTheBack: readonly SetUp[] = [
   ...setUpsOf('final-rest-lying', {
     full: [bolster('knees', 'crosswise'), blanket('head', 'quarter'), cover, eyePillow],
     few: [blanket('head', 'quarter'), cover],
-    household: [towel('head', 'square'), pillow('knees', 'crosswise')],
+    household: [towel('head', 'square'), pillow('knees', 'crosswise', { count: 2 })],
   }),
   ...setUpsOf('figure-four-lying', {
     full: [blanket('head', 'quarter'), block('feet', 'flat')],
@@ -64,7 +64,7 @@ export const setUpsOnTheBack: readonly SetUp[] = [
   ...setUpsOf('knees-to-chest', {
     full: [blanket('head', 'standard'), strap('shins')],
     few: [blanket('head', 'quarter')],
-    household: [],
+    household: [towel('head', 'square')],
   }),
   ...setUpsOf('soles-to-the-ceiling', {
     full: [blanket('head', 'quarter'), strap('feet'), strap('feet')],
@@ -73,27 +73,27 @@ export const setUpsOnTheBack: readonly SetUp[] = [
   }),
   ...setUpsOf('leg-up-with-a-strap', {
     full: [blanket('head', 'quarter'), strap('feet')],
-    few: [strap('feet')],
+    few: [blanket('head', 'quarter')],
     household: [towel('head', 'square')],
   }),
   ...setUpsOf('heart-over-a-roll', {
-    full: [blanket('upperBack', 'thinRoll'), blanket('head', 'standard'), blanket('knees', 'roll')],
+    full: [blanket('upperBack', 'thinRoll'), blanket('head', 'spinePad'), blanket('knees', 'roll')],
     few: [blanket('upperBack', 'standard'), blanket('head', 'standard')],
     household: [towel('upperBack', 'thinRoll'), towel('head', 'square')],
   }),
   ...setUpsOf('long-heart-opener', {
-    full: [bolster('upperBack', 'lengthwise'), blanket('head', 'standard'), blanket('knees', 'roll'), blanket('arms', 'standard', { count: 2, piles: 2, turn: 'lengthwise' })],
+    full: [blanket('pelvis', 'standard'), bolster('upperBack', 'lengthwise'), blanket('head', 'standard'), blanket('knees', 'roll'), blanket('arms', 'standard', { count: 2, piles: 2, turn: 'lengthwise' })],
     few: [blanket('upperBack', 'spinePad', { turn: 'lengthwise' }), blanket('head', 'standard')],
     household: [pillow('upperBack', 'lengthwise'), towel('head', 'square')],
   }),
   ...setUpsOf('draped-over-rolls', {
-    full: [blanket('upperBack', 'thinRoll'), blanket('head', 'standard'), towel('neck', 'roll'), bolster('knees', 'crosswise')],
+    full: [blanket('upperBack', 'thinRoll'), blanket('head', 'spinePad'), towel('neck', 'roll'), bolster('knees', 'crosswise')],
     few: [blanket('upperBack', 'standard'), blanket('head', 'quarter'), blanket('knees', 'roll')],
     household: [towel('upperBack', 'thinRoll'), towel('head', 'square'), pillow('knees', 'crosswise', { count: 2 })],
   }),
   ...setUpsOf('supported-bridge', {
-    full: [block('pelvis', 'side'), blanket('head', 'single')],
-    few: [block('pelvis', 'flat')],
+    full: [block('pelvis', 'flat'), towel('pelvis', 'standard'), blanket('head', 'single')],
+    few: [blanket('pelvis', 'narrow')],
     household: [book('pelvis', 'flat', { count: 3 }), towel('pelvis', 'standard')],
   }),
   ...setUpsOf('reclined-hero', {
@@ -105,12 +105,12 @@ export const setUpsOnTheBack: readonly SetUp[] = [
       blanket('head', 'standard'),
     ],
     few: [corkBlock('pelvis', 'flat'), towel('pelvis', 'square'), bolster('upperBack', 'lengthwise'), blanket('head', 'standard')],
-    household: [book('pelvis', 'flat', { count: 3 }), towel('pelvis', 'square'), pillow('upperBack', 'lengthwise', { count: 3 }), towel('head', 'square')],
+    household: [book('pelvis', 'flat'), towel('pelvis', 'square'), pillow('upperBack', 'lengthwise', { count: 2 }), towel('head', 'square')],
   }),
   ...setUpsOf('half-reclined-hero', {
-    full: [corkBlock('pelvis', 'flat'), towel('pelvis', 'square'), block('upperBack', 'flat'), bolster('upperBack', 'lengthwise'), blanket('head', 'standard')],
-    few: [corkBlock('pelvis', 'flat'), towel('pelvis', 'square'), bolster('upperBack', 'lengthwise')],
-    household: [book('pelvis', 'flat', { count: 2 }), towel('pelvis', 'square'), pillow('upperBack', 'lengthwise', { count: 3 }), towel('head', 'square')],
+    full: [corkBlock('pelvis', 'flat'), towel('pelvis', 'square'), block('upperBack', 'side'), bolster('upperBack', 'lengthwise'), blanket('head', 'standard')],
+    few: [corkBlock('pelvis', 'flat'), towel('pelvis', 'square'), bolster('upperBack', 'lengthwise'), blanket('head', 'quarter')],
+    household: [book('pelvis', 'flat'), towel('pelvis', 'square'), pillow('upperBack', 'lengthwise', { count: 2 }), towel('head', 'square')],
   }),
   ...setUpsOf('legs-up-the-wall', {
     full: [wall('feet'), blanket('head', 'quarter'), cover, eyePillow],
@@ -131,7 +131,7 @@ export const setUpsOnTheBack: readonly SetUp[] = [
   }),
   ...setUpsOf('figure-four-at-the-wall', {
     full: [wall('feet'), blanket('head', 'quarter')],
-    few: [wall('feet')],
+    few: [wall('feet'), towel('head', 'square')],
     household: [wall('feet'), towel('head', 'square')],
   }),
 ]

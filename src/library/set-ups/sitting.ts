@@ -6,30 +6,30 @@ export const setUpsSitting: readonly SetUp[] = [
   ...setUpsOf('long-leg-fold', {
     full: [blanket('pelvis', 'narrow'), towel('knees', 'roll'), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
     few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'square')],
-    household: [blanket('pelvis', 'narrow'), pillow('head', 'crosswise', { count: 3 })],
+    household: [blanket('pelvis', 'narrow'), chair('head'), towel('head', 'square')],
     names: { few: 'Head on a chair' },
   }),
   ...setUpsOf('one-leg-fold', {
     full: [blanket('pelvis', 'narrow'), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
     few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'square')],
-    household: [blanket('pelvis', 'narrow'), pillow('head', 'crosswise', { count: 3 })],
-    names: { few: 'Head on a chair' },
-  }),
-  ...setUpsOf('straddle-fold', {
-    full: [blanket('pelvis', 'narrow'), bolster('head', 'crosswise', { count: 3 }), blanket('head', 'square')],
-    few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'square')],
     household: [blanket('pelvis', 'narrow'), chair('head'), towel('head', 'square')],
     names: { few: 'Head on a chair' },
   }),
+  ...setUpsOf('straddle-fold', {
+    full: [blanket('pelvis', 'narrow'), chair('head'), bolster('head', 'crosswise')],
+    few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'square')],
+    household: [blanket('pelvis', 'narrow'), chair('head'), towel('head', 'square')],
+    names: { full: 'Head on a chair' },
+  }),
   ...setUpsOf('bound-angle-seated', {
-    full: [blanket('pelvis', 'narrow'), blanket('knees', 'narrow', { count: 2, piles: 2, turn: 'lengthwise' }), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
-    few: [blanket('pelvis', 'narrow'), block('head', 'end', { count: 2 })],
-    household: [blanket('pelvis', 'narrow'), pillow('head', 'crosswise', { count: 3 })],
+    full: [blanket('pelvis', 'narrow'), blanket('knees', 'narrow', { count: 2, piles: 2, turn: 'lengthwise' }), chair('head'), blanket('head', 'standard')],
+    few: [blanket('pelvis', 'narrow'), chair('head')],
+    household: [blanket('pelvis', 'narrow'), chair('head'), towel('head', 'standard')],
   }),
   ...setUpsOf('cross-legged-fold', {
-    full: [blanket('pelvis', 'narrow'), block('head', 'flat', { count: 2 }), bolster('head', 'crosswise'), blanket('head', 'square')],
-    few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'square')],
-    household: [blanket('pelvis', 'narrow'), book('head', 'flat', { count: 6 }), pillow('head', 'crosswise', { count: 2 })],
+    full: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'standard')],
+    few: [blanket('pelvis', 'narrow'), chair('head')],
+    household: [blanket('pelvis', 'narrow'), chair('head'), towel('head', 'square')],
     names: { few: 'Head on a chair' },
   }),
   ...setUpsOf('deer', {
@@ -38,17 +38,17 @@ export const setUpsSitting: readonly SetUp[] = [
     household: [towel('pelvis', 'square')],
   }),
   ...setUpsOf('stacked-knees', {
-    full: [blanket('pelvis', 'narrow'), towel('knees', 'square', { count: 2, piles: 2 })],
+    full: [blanket('pelvis', 'narrow'), towel('knees', 'thirds', { count: 2, piles: 2 })],
     few: [blanket('pelvis', 'narrow')],
     household: [cushion('pelvis')],
   }),
   ...setUpsOf('double-shin', {
-    full: [blanket('pelvis', 'narrow'), block('knees', 'flat', { count: 2, piles: 2 })],
+    full: [blanket('pelvis', 'narrow'), towel('knees', 'thirds', { count: 2, piles: 2 })],
     few: [blanket('pelvis', 'narrow')],
     household: [cushion('pelvis')],
   }),
   ...setUpsOf('cross-legged-seat', {
-    full: [cushion('pelvis'), towel('knees', 'square', { count: 2, piles: 2 })],
+    full: [cushion('pelvis'), towel('knees', 'thirds', { count: 2, piles: 2 })],
     few: [blanket('pelvis', 'narrow')],
     household: [pillow('pelvis', 'crosswise', { count: 2 })],
   }),
@@ -65,10 +65,10 @@ export const setUpsSitting: readonly SetUp[] = [
   ...setUpsOf('side-bend-seated', {
     full: [blanket('pelvis', 'narrow'), block('hands', 'side', { count: 2, piles: 2 })],
     few: [blanket('pelvis', 'narrow')],
-    household: [cushion('pelvis'), book('hands', 'flat', { count: 12, piles: 2 })],
+    household: [cushion('pelvis')],
   }),
   ...setUpsOf('crossed-arms-seated', {
-    full: [blanket('pelvis', 'narrow'), towel('knees', 'square', { count: 2, piles: 2 })],
+    full: [blanket('pelvis', 'narrow'), towel('knees', 'thirds', { count: 2, piles: 2 })],
     few: [blanket('pelvis', 'narrow')],
     household: [cushion('pelvis')],
   }),
@@ -98,8 +98,8 @@ export const setUpsSitting: readonly SetUp[] = [
     household: [chair('pelvis'), book('feet', 'flat')],
   }),
   ...setUpsOf('wide-standing-fold', {
-    full: [block('head', 'flat', { count: 2 }), bolster('head', 'crosswise'), blanket('head', 'square')],
-    few: [chair('head'), blanket('head', 'square')],
+    full: [chair('head'), bolster('head', 'crosswise')],
+    few: [chair('head'), blanket('head', 'standard')],
     household: [chair('head'), towel('head', 'standard')],
   }),
   ...setUpsOf('half-fold-at-the-wall', {
@@ -108,7 +108,7 @@ export const setUpsSitting: readonly SetUp[] = [
     household: [],
   }),
   ...setUpsOf('low-squat', {
-    full: [towel('feet', 'narrow', { count: 2, piles: 2 }), block('pelvis', 'side')],
+    full: [towel('feet', 'narrow', { count: 2, piles: 2 }), block('pelvis', 'side'), towel('pelvis', 'standard')],
     few: [towel('feet', 'narrow', { count: 2, piles: 2 })],
     household: [towel('feet', 'narrow', { count: 2, piles: 2 })],
   }),

@@ -1,0 +1,5 @@
+export { assess, comfortRules } from './comfort.ts'
+export type { Assessed } from './comfort.ts'
+export { freeId, mendOf } from './mend.ts'
+export type { Mend, MendInput } from './mend.ts'
+export type { ComfortFinding, Wish } from './rule.ts'
