@@ -13,6 +13,8 @@ import { ledClassRoutes } from './features/led-classes/routes.ts'
 import { ledClassStore } from './features/led-classes/store.ts'
 import { ownRoutes } from './features/own/routes.ts'
 import { ownStore } from './features/own/store.ts'
+import { placeRoutes } from './features/places/routes.ts'
+import { placeStore } from './features/places/store.ts'
 import { sessionRoutes } from './features/sessions/routes.ts'
 import { sessionStore } from './features/sessions/store.ts'
 import { makeProblem, ProblemError } from './problems.ts'
@@ -49,6 +51,7 @@ export function createApp({ database, hosts, pages, clock = systemClock, logger 
   app.use('/api/exchange', exchangeRoutes(exchange(database, own, sessions, clock)))
   app.use('/api/own', ownRoutes(own))
   app.use('/api/led-classes', ledClassRoutes(ledClassStore(database)))
+  app.use('/api/places', placeRoutes(placeStore(database)))
   app.use('/api', (request) => {
     throw new ProblemError('UNKNOWN_ADDRESS', { path: request.originalUrl })
   })

@@ -11,7 +11,7 @@ const store = useSessionStore()
 /** The views in the order of the work; one that is not built yet is absent. */
 const views = computed(() => {
   const params = store.document ? { id: store.document.id } : undefined
-  const plan = params ? [{ name: 'plan', words: 'Plan', params }] : []
+  const plan = params ? [{ name: 'plan', words: 'Plan', params }, { name: 'props', words: 'Props', params }] : []
   // There is nothing to lead in a session of no blocks.
   const lead = params && store.document?.blocks.length ? [{ name: 'lead', words: 'Lead', params }] : []
   return [...plan, ...lead, { name: 'journal', words: 'Journal', params: {} }]

@@ -28,6 +28,16 @@ export const router = createRouter({
       meta: { title: 'Plan' },
     },
     {
+      path: '/props/:id',
+      name: 'props',
+      components: {
+        default: () => import('#web/features/props/PropsView.vue'),
+        bar: () => import('#web/features/props/PropsBar.vue'),
+        foot: () => import('#web/features/props/PropsFoot.vue'),
+      },
+      meta: { title: 'Props' },
+    },
+    {
       path: '/lead/:id',
       name: 'lead',
       component: () => import('#web/features/lead/LeadView.vue'),

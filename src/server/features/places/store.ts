@@ -44,3 +44,5 @@ export function placeStore({ models, inTransaction }: Database) {
     },
   }
 }
+
+export type PlaceStore = ReturnType<typeof placeStore>

@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { formatDuration, formatMs } from '#core/units'
+import LeadLink from '#web/shared/ui/LeadLink.vue'
 import { showFits } from './fits/fit-shown.ts'
 import { gaugeOf } from './gauge.ts'
 import { usePlan } from './use-plan.ts'
@@ -41,7 +42,7 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
       </div>
     </div>
     <Button v-if="document.blocks.length > 0" class="fit" text label="Fit" title="Make it fit (F)" @click="showFits()" />
-    <RouterLink v-if="document.blocks.length > 0" class="lead" :to="{ name: 'lead', params: { id: document.id } }">Lead</RouterLink>
+    <LeadLink v-if="document.blocks.length > 0" :session-id="document.id" />
   </template>
 </template>
 
@@ -79,17 +80,6 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
 }
 .steps :deep(.redo) {
   transform: scaleX(-1);
-}
-.lead {
-  padding: 7px 14px;
-  border-radius: 8px;
-  background: var(--chosen);
-  color: var(--ink);
-  font-weight: 650;
-  text-decoration: none;
-}
-.lead:hover {
-  background: #f0c675;
 }
 .gauge {
   width: 380px;

@@ -15,6 +15,7 @@ import Spine from './spine/Spine.vue'
 import { useLetterKeys } from './letter-keys.ts'
 import PlanSheet from './sheet/PlanSheet.vue'
 import { useClipboard } from './use-clipboard.ts'
+import SessionAway from '#web/shared/session/SessionAway.vue'
 import { usePlan } from './use-plan.ts'
 
 const route = useRoute()
@@ -103,17 +104,7 @@ function isTyping(target: EventTarget | null): boolean {
     <FitDialog v-if="fitShown && store.document.blocks.length > 0" />
     <ConflictDialog v-if="store.conflict" />
   </div>
-  <div v-else class="nothing">
-    <p v-if="store.opening === 'opening'">Opening the session.</p>
-    <template v-else-if="store.opening === 'missing'">
-      <h1>This session is not here</h1>
-      <p>It may have been removed. <RouterLink to="/sessions">Open the list of sessions</RouterLink>.</p>
-    </template>
-    <template v-else-if="store.opening === 'away'">
-      <h1>Zovrin’s server does not answer</h1>
-      <p>This session was not opened in this browser before, so nothing of it is kept here. Start the server, then reload this page.</p>
-    </template>
-  </div>
+  <SessionAway v-else />
 </template>
 
 <style scoped>
@@ -156,18 +147,5 @@ function isTyping(target: EventTarget | null): boolean {
 }
 .narrow :deep(.tools) {
   bottom: 56px;
-}
-.nothing {
-  display: grid;
-  align-content: center;
-  justify-items: center;
-  gap: 10px;
-  height: 100%;
-  background: var(--ground);
-  padding: 24px;
-  text-align: center;
-}
-.nothing p {
-  max-width: 46ch;
 }
 </style>

@@ -35,7 +35,10 @@ export interface DrawnLine {
 export interface Drawing {
   readonly width: number
   readonly height: number
-  readonly floorY: number
+  /** Where the floor lies, seen from the side. */
+  readonly floorY?: number
+  /** The mat, seen from above. */
+  readonly mat?: string
   readonly grid: readonly { readonly y: number; readonly text: string }[]
   readonly props: readonly DrawnProp[]
   readonly limbs: readonly DrawnLimb[]
@@ -53,7 +56,7 @@ export interface DrawingInput {
 }
 
 /** Under this width labels are numbers alone, px. */
-const narrowBelow = 480
+export const narrowBelow = 480
 /** Room for the numbers of the heights at the left, and air elsewhere, px. */
 const gutter = { left: 44, right: 14, top: 14, bottom: 46 } as const
 /** The picture is this many cm wide unless more is needed: people of all heights are drawn to one scale. */
@@ -104,7 +107,7 @@ export function drawElevation({ elevation, measures, width, height, unit }: Draw
     floorY,
     grid,
     props: props.map(({ core, radius, piece, part }, index) => ({ key: `${part} ${String(index)}`, kind: piece.kind, path: roundedPath(core.map(plot.at), radius * scale) })),
-    limbs: [...bones.map((bone) => drawnLimb(bone, plot)), { key: 'head', tone: 'body' as const, path: limbPath(plot.at(head), plot.at(head), frame.headR * scale, frame.headR * scale) }].sort((a, b) => order[a.tone] - order[b.tone]),
+    limbs: [...bones.map((bone) => drawnLimb(bone, plot)), { key: 'head', tone: 'body' as const, path: limbPath(plot.at(head), plot.at(head), frame.headR * scale, frame.headR * scale) }].sort((a, b) => nearestLast[a.tone] - nearestLast[b.tone]),
     lines: [
       ...frames.map((line, index) => ({ key: `chair ${String(index)}`, is: 'frame' as const, path: linePath(line.map(plot.at)) })),
       ...wall.map((line) => ({ key: 'wall', is: 'wall' as const, path: linePath(line.map(plot.at)) })),
@@ -115,11 +118,11 @@ export function drawElevation({ elevation, measures, width, height, unit }: Draw
   }
 }
 
-const order: Readonly<Record<Tone, number>> = { far: 0, body: 1, near: 2 }
+export const nearestLast: Readonly<Record<Tone, number>> = { far: 0, body: 1, near: 2 }
 
 export const linePath = (points: readonly Px[]): string => points.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join('')
 
-const isArm = ({ name }: Bone): boolean => name === 'upperArm' || name === 'forearm'
+export const isArm = ({ name }: Bone): boolean => name === 'upperArm' || name === 'forearm'
 
 function drawnLimb(bone: Bone, { at, scale }: Plot): DrawnLimb {
   const tone: Tone = bone.side === 'left' ? 'far' : bone.side === 'right' && isArm(bone) ? 'near' : 'body'
@@ -166,7 +169,7 @@ function chairLines(prop: PlacedProp, { skeleton }: Elevation): readonly (readon
 const tick = 5
 
 /** The lines of a measure's mark. */
-function markLines({ mark }: Measure, { at, scale }: Plot): readonly (readonly Px[])[] {
+export function markLines({ mark }: Measure, { at, scale }: Plot): readonly (readonly Px[])[] {
   if (!mark) return []
   if (mark.kind === 'height') {
     const [low, high] = [at({ x: mark.x, y: mark.from }), at({ x: mark.x, y: mark.to })]
@@ -183,9 +186,9 @@ function markLines({ mark }: Measure, { at, scale }: Plot): readonly (readonly P
   return [Array.from({ length: 9 }, (_, index) => on(mark.from + ((mark.to - mark.from) * index) / 8))]
 }
 
-const sized = (text: string) => ({ text, width: text.length * letterPx + 4, height: linePx })
+export const sized = (text: string) => ({ text, width: text.length * letterPx + 4, height: linePx })
 
-function markLabel(measure: Measure, plot: Plot, unit: LengthUnit, isShort: boolean): readonly Wanted[] {
+export function markLabel(measure: Measure, plot: Plot, unit: LengthUnit, isShort: boolean): readonly Wanted[] {
   const { mark, what } = measure
   if (!mark) return []
   const label = { key: what, ...sized(markWords(measure, unit, isShort)) }
@@ -199,12 +202,12 @@ function markLabel(measure: Measure, plot: Plot, unit: LengthUnit, isShort: bool
 }
 
 /** What lies together: one pile, or what a slope is made of, told apart. */
-interface Heap {
+export interface Heap {
   readonly part: BodyPart
   readonly props: readonly PlacedProp[]
 }
 
-function heapsOf({ props }: Elevation): readonly Heap[] {
+export function heapsOf({ props }: Elevation): readonly Heap[] {
   const heaps = new Map<string, PlacedProp[]>()
   for (const prop of props) {
     const isLong = prop.part === 'upperBack' && prop.piece.along >= 40
@@ -240,7 +243,7 @@ function pileLabels(elevation: Elevation, measures: readonly Measure[], { at }: 
     })
 }
 
-function heapName(props: readonly PlacedProp[]): string {
+export function heapName(props: readonly PlacedProp[]): string {
   const kinds = [...new Set(props.map(({ piece }) => piece.kind))]
   if (kinds.length > 2) return `${String(props.length)} props`
   return kinds

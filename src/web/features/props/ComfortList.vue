@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { comfortWords, mendWords } from '#web/shared/figures/comfort-words.ts'
+import FindingMark from '#web/shared/findings/FindingMark.vue'
+import { useMends } from './use-mends.ts'
+import { useProps } from './use-props.ts'
+
+/** What is not as it should be in this set-up, worst first, each with its number and its mend. */
+const { findings, input, kinds, unit, put } = useProps()
+const mends = useMends(input)
+const grades = { must: 'Must', look: 'Look', tip: 'Tip' } as const
+const wordsOf = (finding: (typeof findings.value)[number]) => comfortWords(finding, unit.value)
+</script>
+
+<template>
+  <div v-if="findings.length > 0" class="comfort">
+    <ul>
+      <li v-for="finding in findings" :key="finding.code" :class="finding.grade">
+        <FindingMark :grade="finding.grade" />
+        <div>
+          <p><b><span class="visually-hidden">{{ grades[finding.grade] }}: </span>{{ wordsOf(finding).title }}</b></p>
+          <p class="mend">{{ wordsOf(finding).mend }}</p>
+          <Button v-if="mends[finding.code]" size="small" severity="secondary" outlined :label="mendWords(mends[finding.code]!, kinds)" @click="put(mends[finding.code]!.items)" />
+        </div>
+      </li>
+    </ul>
+    <p class="care">Comfort decides. Stop with pain, numbness or dizziness; ask a professional.</p>
+  </div>
+</template>
+
+<style scoped>
+.comfort {
+  margin-top: 8px;
+}
+li {
+  display: grid;
+  grid-template-columns: 14px minmax(0, 1fr);
+  gap: 10px;
+  padding: 8px 0;
+  border-top: 1px solid var(--line-soft);
+  font-size: 15.5px;
+  line-height: 1.25;
+}
+li > svg {
+  margin-top: 3px;
+}
+.must,
+.look {
+  margin: 0 -8px;
+  padding: 8px;
+  background: #eef1ec;
+  border-top: 0;
+  border-left: 3px solid var(--ink);
+}
+.must + .look,
+.look + .look,
+.must + .must {
+  margin-top: 4px;
+}
+.mend {
+  color: #414d4a;
+}
+li :deep(.p-button) {
+  margin-top: 5px;
+  text-align: left;
+  line-height: 1.15;
+}
+.care {
+  margin-top: 6px;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+@media print {
+  li :deep(.p-button) {
+    display: none;
+  }
+}
+</style>

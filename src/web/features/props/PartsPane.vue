@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Select from 'primevue/select'
+import { computed, ref, watch } from 'vue'
+import { bodyParts } from '#model/set-up'
+import type { BodyPart, SetUpItem } from '#model/set-up'
+import { freeId } from '#core/comfort'
+import { namedFolds } from '#library/prop-kinds'
+import { lengthText } from '#web/shared/figures/length-words.ts'
+import { partNames } from '#web/shared/figures/prop-words.ts'
+import ComfortList from './ComfortList.vue'
+import ItemRow from './ItemRow.vue'
+import ReachHeight from './ReachHeight.vue'
+import { useProps } from './use-props.ts'
+
+/** What lies under each part, from the floor up, with its height; what is not comfortable; and a height to reach. */
+const { chosen, setUp, items, elevation, unit, isTried, put, undo, asShipped } = useProps()
+
+/** The parts that have something, in the order of the body. */
+const parts = computed(() => bodyParts.filter((part) => items.value.some(({ under }) => under === part)).map((part) => ({ part, items: items.value.filter(({ under }) => under === part) })))
+const sumOf = (part: BodyPart): string | undefined => {
+  const there = elevation.value?.piles.filter((pile) => pile.part === part) ?? []
+  const pieces = there[0]?.pieces.length ?? 0
+  return there[0] && pieces > 1 ? lengthText(there[0].height, unit.value) : undefined
+}
+
+const openId = ref<string>()
+watch([chosen, setUp], () => (openId.value = undefined))
+
+const addTo = ref<BodyPart | null>(null)
+const addChoices = bodyParts.map((value) => ({ value, words: partNames[value] }))
+function add(part: BodyPart | null): void {
+  if (part === null) return
+  const item: SetUpItem = { id: freeId(items.value), kind: 'blanket', count: 1, under: part, folds: [...namedFolds.standard] }
+  const last = items.value.findLastIndex(({ under }) => under === part)
+  const at = last < 0 ? items.value.length : last + 1
+  put([...items.value.slice(0, at), item, ...items.value.slice(at)])
+  openId.value = item.id
+  addTo.value = null
+}
+</script>
+
+<template>
+  <div class="eyebrow">From the floor up</div>
+  <h1>Under each part</h1>
+  <p v-if="isTried" class="tried">
+    Tried out here; the session keeps its own.
+    <Button size="small" text severity="secondary" icon="pi pi-undo" label="Undo" @click="undo" />
+    <Button size="small" text severity="secondary" label="As it was" @click="asShipped" />
+  </p>
+  <ComfortList />
+  <section v-for="{ part, items: there } in parts" :key="part" class="part">
+    <h3>{{ partNames[part] }}<span v-if="sumOf(part)" class="sum">{{ sumOf(part) }} in all</span></h3>
+    <ul><ItemRow v-for="item in there" :key="item.id" :item="item" :is-open="openId === item.id" @toggle="openId = openId === item.id ? undefined : item.id" /></ul>
+  </section>
+  <p v-if="items.length === 0" class="part none">Nothing lies under this one.</p>
+  <div class="part add">
+    <Select v-model="addTo" :options="addChoices" option-label="words" option-value="value" placeholder="Add a blanket under…" size="small" fluid aria-label="Add a blanket under a part" @update:model-value="add" />
+  </div>
+  <div class="part"><ReachHeight /></div>
+  <section v-if="chosen" class="part">
+    <h3>If there is none</h3>
+    <p class="note">{{ chosen.withoutProps }}</p>
+  </section>
+  <p class="part note">Heights are under this person’s weight, within about 15 %. Look at them again at 1 and 3 minutes.</p>
+</template>
+
+<style scoped>
+.eyebrow {
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+h1 {
+  font-size: 23px;
+}
+.tried {
+  margin-top: 6px;
+  font-size: 14px;
+  color: #4b5854;
+}
+.part {
+  margin-top: 10px;
+  padding-top: 10px;
+  border-top: 1px solid var(--line);
+}
+h3 {
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+  margin-bottom: 4px;
+  font-size: 16px;
+}
+.sum {
+  font-weight: 500;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+.note,
+.none {
+  font-size: 14px;
+  color: #4b5854;
+}
+@media print {
+  .add,
+  .tried {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,223 @@
+<script setup lang="ts">
+import { useElementSize, useMediaQuery } from '@vueuse/core'
+import Button from 'primevue/button'
+import SelectButton from 'primevue/selectbutton'
+import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import type { BasePosition } from '#model/common'
+import { basePositionNames } from '#library/base-positions'
+import { drawAbove } from '#web/shared/figures/drawing-above.ts'
+import { drawElevation } from '#web/shared/figures/drawing.ts'
+import FigureDrawing from '#web/shared/figures/FigureDrawing.vue'
+import { captionWords } from '#web/shared/figures/measure-words.ts'
+import SessionAway from '#web/shared/session/SessionAway.vue'
+import PartsPane from './PartsPane.vue'
+import SetUpList from './SetUpList.vue'
+import StatureField from './StatureField.vue'
+import { useProps } from './use-props.ts'
+
+const route = useRoute()
+const { store, used, chosen, chosenSetUp, setUp, figure, statureCm, elevation, measures, findings, kinds, unit, loadPlaces } = useProps()
+watch(
+  () => String(route.params['id'] ?? ''),
+  (id) => void store.open(id),
+  { immediate: true },
+)
+onMounted(loadPlaces)
+
+const frame = useTemplateRef('frame')
+const { width, height } = useElementSize(frame)
+/** Each pose opens in the picture that says more; the other is a press away. */
+const chosenView = ref<'side' | 'above'>()
+watch(chosen, () => (chosenView.value = undefined))
+const view = computed(() => chosenView.value ?? figure.value?.view ?? 'side')
+const views = [
+  { value: 'side', words: 'From the side' },
+  { value: 'above', words: 'From above' },
+]
+const seenFrom = computed(() => (view.value === 'above' ? 'seen from above' : figure.value?.kind === 'side' ? 'seen from the front' : 'seen from the right'))
+
+/** Paper has a width of its own. */
+const printing = useMediaQuery('print')
+const size = computed(() => (printing.value ? { width: 680, height: 430 } : { width: Math.max(280, Math.floor(width.value)), height: Math.max(200, Math.floor(height.value)) }))
+const drawing = computed(() => {
+  if (!elevation.value || width.value === 0) return undefined
+  const input = { elevation: elevation.value, measures: measures.value, ...size.value, unit: unit.value }
+  return view.value === 'above' ? drawAbove({ ...input, mat: kinds.value.mat, onSide: figure.value?.kind === 'side' }) : drawElevation(input)
+})
+
+const choices = computed(() => chosen.value?.choices.map(({ id, name }) => ({ value: id, words: name })) ?? [])
+function choose(id: string | null): void {
+  if (chosen.value && id !== null) chosenSetUp.set(chosen.value.blockId, id)
+}
+const told = computed(() => measures.value.filter(({ mark }) => mark === undefined).map((measure) => captionWords(measure, unit.value)))
+const steady = computed(() => !findings.value.some(({ code }) => code.startsWith('STACK_') || code === 'ON_ROUND' || code === 'BLOCK_ON_END'))
+const sub = computed(() => (chosen.value ? `${basePositionNames[chosen.value.base as BasePosition]} · ${seenFrom.value} · person of ${String(statureCm.value)} cm` : ''))
+const spoken = computed(() => [`${chosen.value?.name ?? ''}, ${sub.value}`, ...(drawing.value?.labels.map(({ text }) => text) ?? [])].join('; '))
+
+/** Below this width the right pane is a drawer [design]. */
+const narrow = useMediaQuery('(max-width: 1179px)')
+const drawerOpen = ref(false)
+</script>
+
+<template>
+  <div v-if="store.document" class="props-view" :class="{ narrow }">
+    <SetUpList />
+    <section class="picture" :aria-label="chosen ? `The set-up of ${chosen.name}` : 'No set-up'">
+      <header v-if="chosen">
+        <div>
+          <h1>{{ chosen.name }}</h1>
+          <p class="sub">{{ sub }}</p>
+        </div>
+        <SelectButton class="views" :model-value="view" :options="views" option-label="words" option-value="value" :allow-empty="false" size="small" aria-label="Seen from" @update:model-value="chosenView = $event" />
+      </header>
+      <div v-if="chosen && choices.length > 0" class="choices">
+        <SelectButton :model-value="setUp?.id" :options="choices" option-label="words" option-value="value" :allow-empty="false" size="small" aria-label="Which set-up" @update:model-value="choose" />
+      </div>
+      <div ref="frame" class="frame">
+        <FigureDrawing v-if="drawing" :drawing="drawing" :words="spoken" />
+        <p v-else-if="chosen && !figure" class="nothing">This pose has no figure yet. A pose of your own takes the figure of the pose it was made from.</p>
+        <p v-else-if="chosen && !elevation" class="nothing">{{ findings.length > 0 ? 'This cannot be drawn as it stands: what is wrong stands at the right.' : '' }}</p>
+        <p v-else-if="used.length === 0" class="nothing">Nothing lies here yet. <RouterLink :to="{ name: 'plan', params: { id: store.document.id } }">Add a pose in Plan</RouterLink>.</p>
+      </div>
+      <footer v-if="chosen && elevation">
+        <p v-if="told.length > 0" class="told">
+          <span v-for="one in told" :key="one.words">{{ one.words }} <b>{{ one.value }}</b></span>
+        </p>
+        <p v-if="drawing && drawing.left.length > 0" class="told">Also: {{ drawing.left.join(', ') }}</p>
+        <p class="estimate">{{ steady ? 'Stacks steady' : 'A stack wants a look' }} · heights are estimates within 15 %, comfort decides</p>
+        <StatureField v-model="statureCm" />
+      </footer>
+    </section>
+    <aside v-show="!narrow || drawerOpen" class="pane" aria-label="Under each part">
+      <Button v-if="narrow" class="close" text severity="secondary" icon="pi pi-times" aria-label="Close" @click="drawerOpen = false" />
+      <PartsPane v-if="chosen" />
+    </aside>
+    <Button v-if="narrow && !drawerOpen" class="open-drawer" severity="secondary" outlined label="Under each part" @click="drawerOpen = true" />
+  </div>
+  <SessionAway v-else />
+</template>
+
+<style scoped>
+.props-view {
+  position: relative;
+  display: grid;
+  grid-template-columns: 218px minmax(0, 1fr) 344px;
+  height: 100%;
+}
+.props-view.narrow {
+  grid-template-columns: 200px minmax(0, 1fr);
+}
+.picture {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+  min-width: 0;
+  background: var(--ground);
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: start;
+  gap: 14px;
+  padding: 12px 18px 0;
+}
+h1 {
+  overflow-wrap: anywhere;
+}
+.sub {
+  color: #4b5854;
+}
+.views {
+  flex: none;
+}
+.choices {
+  padding: 10px 18px 0;
+}
+.frame {
+  flex: 1;
+  min-height: 200px;
+  overflow: hidden;
+}
+.nothing {
+  display: grid;
+  place-content: center;
+  height: 100%;
+  padding: 24px;
+  text-align: center;
+}
+footer {
+  display: grid;
+  justify-items: center;
+  gap: 6px;
+  padding: 6px 18px 16px;
+  text-align: center;
+}
+.told {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: center;
+  gap: 2px 22px;
+}
+.estimate {
+  font-size: 15px;
+  color: #4b5854;
+}
+.pane {
+  border-left: 1px solid var(--line);
+  padding: 12px 18px 18px;
+  overflow-y: auto;
+  background: var(--sheet);
+  min-height: 0;
+}
+.narrow .pane {
+  position: absolute;
+  inset: 0 0 0 auto;
+  width: 344px;
+  box-shadow: -8px 0 24px rgb(29 42 42 / 18%);
+  z-index: 20;
+}
+.close {
+  position: absolute !important;
+  top: 6px;
+  right: 8px;
+}
+.open-drawer {
+  position: absolute !important;
+  right: 12px;
+  bottom: 12px;
+  background: var(--sheet) !important;
+  z-index: 10;
+}
+@media print {
+  .props-view,
+  .props-view.narrow {
+    display: block;
+    height: auto;
+  }
+  .picture,
+  .frame {
+    display: block;
+    background: none;
+    overflow: visible;
+  }
+  .views,
+  .choices,
+  .open-drawer,
+  .close,
+  .props-view :deep(nav),
+  .picture :deep(.stature) {
+    display: none;
+  }
+  .pane,
+  .narrow .pane {
+    display: block !important;
+    position: static;
+    width: auto;
+    border: 0;
+    padding: 0 18px;
+    overflow: visible;
+    box-shadow: none;
+  }
+}
+</style>

@@ -1,0 +1,28 @@
+import { onScopeDispose, shallowRef, watch } from 'vue'
+import type { Ref } from 'vue'
+import type { ElevationInput } from '#core/figure'
+import type { MendAnswer, MendQuestion } from './mend-work.ts'
+
+/** The mends of the findings of a set-up, from a worker; empty until they come, and where it cannot be had. */
+export function useMends(input: Ref<ElevationInput | undefined>): Ref<MendAnswer['mends']> {
+  const mends = shallowRef<MendAnswer['mends']>({})
+  let asked = 0
+  const worker = new Worker(new URL('./mend-worker.ts', import.meta.url), { type: 'module' })
+  worker.onmessage = ({ data }: MessageEvent<MendAnswer>) => {
+    if (data.asked === asked) mends.value = data.mends
+  }
+  watch(
+    input,
+    (now) => {
+      mends.value = {}
+      asked += 1
+      // What is watched over by Vue cannot be sent to a worker; its plain copy can.
+      if (now) worker.postMessage(JSON.parse(JSON.stringify({ asked, input: now } satisfies MendQuestion)))
+    },
+    { immediate: true },
+  )
+  onScopeDispose(() => {
+    worker.terminate()
+  })
+  return mends
+}
