@@ -11,7 +11,7 @@ import { makeMigrator, migrations } from '#server/db/migrate'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { demoClasses } from '#server/demo/led-classes'
-import { prepareDemo, seedNumber } from '#server/demo/seed'
+import { prepareDemo, seedDemo, seedNumber } from '#server/demo/seed'
 import { thursdaySlowHour } from '#server/demo/sessions'
 import { peopleStore } from '#server/features/people/store'
 import { placeStore } from '#server/features/places/store'
@@ -212,7 +212,7 @@ test('the demo data is Bellows House with fourteen people, and its hour comes to
   const [place] = await placeStore(demo).list()
   expect(place?.cupboard.map(({ kind, count }) => [kind, count])).toContainEqual(['blanket', 40])
   const list = await request(createApp({ database: demo, hosts: [] })).get('/api/sessions')
-  expect(list.body.map(({ name }: { name: string }) => name)).toEqual(['Thursday slow hour', 'Twenty minutes before supper'])
+  expect(list.body.map(({ name }: { name: string }) => name)).toEqual(['Thursday slow hour', 'Sunday long rest', 'Twenty minutes before supper'])
   await demo.close()
   expect(orThrow(compileTimeline(thursdaySlowHour, shippedCatalog)).totalMs).toBe((58 * 60 + 48) * 1000)
 })
@@ -247,4 +247,12 @@ test('the server listens on the loopback only, moves on from a taken port, and s
 test('a port that is no port is refused in words', () => {
   expect(() => readConfig({ ZOVRIN_PORT: 'http' })).toThrow(/ZOVRIN_PORT is "http"/)
   expect(readConfig({ ZOVRIN_PORT: '5000' })).toMatchObject({ port: 5000, portIsFixed: true })
+})
+
+test('the places of the demo are listed with their cupboard; an empty database has none', async () => {
+  expect((await app().get('/api/places').expect(200)).body).toEqual([])
+  await seedDemo(database, clock)
+  const [place] = (await app().get('/api/places')).body
+  expect(place).toMatchObject({ name: 'Bellows House', lengthUnit: 'cm' })
+  expect(place.cupboard).toContainEqual({ id: 'rect-bolsters', kind: 'rectBolster', count: 9 })
 })

@@ -28,7 +28,8 @@ export const headRules: readonly Rule[] = [
       const pad = heightOf(look, 'head')
       // With the pelvis raised nothing thick belongs under the head: another rule.
       const isAsked = isLying(look) && !look.elevation.numbers.raised && pad < padRange.least - 0.25
-      return isAsked && { ...headUnder, facts: { padCm: tenth(pad), leastCm: padRange.least, mostCm: padRange.most }, wish: { part: 'head', wants: 'higher' } }
+      // Where nothing at all is used it is a choice.
+      return isAsked && { ...headUnder, ...(look.items.length > 0 ? {} : { grade: 'tip' as const }), facts: { padCm: tenth(pad), leastCm: padRange.least, mostCm: padRange.most }, wish: { part: 'head', wants: 'higher' } }
     },
   },
   {

@@ -89,16 +89,6 @@ export const legRules: readonly Rule[] = [
       return (angle < kneeBend.least || angle > kneeBend.most) && { part: 'knees', facts: { angleDeg: angle, leastDeg: kneeBend.least, mostDeg: kneeBend.most }, wish: { part: 'knees', wants: angle < kneeBend.least ? 'higher' : 'lower' } }
     },
   },
-  {
-    code: 'HEELS_HANG',
-    grade: 'look',
-    find: (look) => {
-      const { figure, elevation } = look
-      if (figure.kind !== 'lying' || (figure.legs !== 'long' && figure.legs !== 'bound')) return undefined
-      const gap = Math.min(elevation.skeleton.right.ankle.y, elevation.skeleton.left.ankle.y) - elevation.frame.heelR - heightOf(look, 'ankles')
-      return gap > apart && { part: 'ankles', facts: { gapCm: tenth(gap) }, wish: { part: 'ankles', wants: 'higher' } }
-    },
-  },
   { code: 'KNEES_UNFILLED', grade: 'look', find: (look) => boundKnees(look) ?? crossedKnees(look) },
   {
     code: 'ONE_KNEE_FILLED',

@@ -1,6 +1,6 @@
 import type { FigureOf } from '#model/figure'
-import { legsUpWall } from '#core/props'
-import type { Calculated } from '#core/props'
+import { kneeBolster, legsUpWall } from '#core/props'
+import type { Calculated, KneeBolster } from '#core/props'
 import { armAlong, armTo, armsOverhead } from './arms.ts'
 import type { Arms } from './arms.ts'
 import { flatBed, onTheBack, raisedBed, slopeBed, slopeOf } from './bed.ts'
@@ -105,14 +105,24 @@ interface LegsOnBed extends Legs {
 
 const fine = <T>(value: T, warnings: readonly string[] = []): Calculated<T> => ({ ok: true, value, warnings })
 
+/** The linkage of knees over a roll [formula book 5g]; undefined without one. */
+export function kneeNumbers(scene: Scene): Calculated<KneeBolster> | undefined {
+  const { f } = scene
+  const roll = pileUnder(scene, 'knees') ?? pileUnder(scene, 'thighs')
+  return roll && kneeBolster({ stature: f.stature, measured: f, supportH: roll.height, heelLift: heightUnder(scene, 'ankles') })
+}
+
 /** The legs of the pose, and the bed where they lift the hips or bring them to a wall. */
 function legsOf(figure: Lying, scene: Scene, bed: Bed): Calculated<LegsOnBed> {
   const { f } = scene
   const { hip } = bed
   const with_ = (legs: Legs): Calculated<LegsOnBed> => fine({ ...legs, bed })
   switch (figure.legs) {
-    case 'long':
-      return with_(alike(longLeg(scene, hip, figure.spreadDeg ?? 6)))
+    case 'long': {
+      // Knees so high that no heel comes down are refused, as the formula book has it.
+      const carried = kneeNumbers(scene)
+      return carried && !carried.ok ? carried : with_(alike(longLeg(scene, hip, figure.spreadDeg ?? 6)))
+    }
     case 'bent':
       return with_(alike(bentLeg(scene, hip)))
     case 'bound':

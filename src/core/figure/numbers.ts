@@ -1,7 +1,8 @@
 import type { Figure } from '#model/figure'
-import { boundAngle, chairFeet, childsPose, forwardFold, kneeBolster, legsUpWall, pelvisRaised, seatCross } from '#core/props'
+import { boundAngle, chairFeet, childsPose, forwardFold, legsUpWall, pelvisRaised, seatCross } from '#core/props'
 import type { BoundAngle, Calculated, ChairFeet, ChildsPose, ForwardFold, Incline, KneeBolster, LegsUpWall, PelvisRaised, SeatCross } from '#core/props'
 import { inclineOf, slopeOf } from './bed.ts'
+import { kneeNumbers } from './lying.ts'
 import { foldInput } from './seated-fold.ts'
 import { heightUnder, pileUnder } from './scene.ts'
 import type { Scene } from './scene.ts'
@@ -48,12 +49,12 @@ function lyingNumbers(figure: Extract<Figure, { kind: 'lying' }>, scene: Scene):
   const of = { stature: f.stature, measured: f }
   const slope = slopeOf(scene)
   const pelvisH = heightUnder(scene, 'pelvis')
-  const roll = pileUnder(scene, 'knees') ?? pileUnder(scene, 'thighs')
+  const knees = kneeNumbers(scene)
   const usual = usualOf(figure)
   return {
     ...(slope ? { incline: inclineOf(scene, slope) } : {}),
     ...(!slope && pelvisH > 0 ? { raised: pelvisRaised({ ...of, pelvisH, shoulderPad: Math.min(heightUnder(scene, 'upperBack'), pelvisH), headPad: heightUnder(scene, 'head') }) } : {}),
-    ...(figure.legs === 'long' && roll ? { knees: kneeBolster({ ...of, supportH: roll.height, heelLift: heightUnder(scene, 'ankles') }) } : {}),
+    ...(figure.legs === 'long' && knees ? { knees } : {}),
     ...(figure.legs === 'bound' ? { bound: boundAngle({ ...of, abductionDeg: usual.abductionDeg, heelGap: usual.heelGapCm }) } : {}),
     ...(figure.legs === 'wall' ? { wall: legsUpWall({ ...of, slrDeg: usual.legRaiseDeg, supportH: pelvisH }) } : {}),
   }

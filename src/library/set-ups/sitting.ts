@@ -53,7 +53,7 @@ export const setUpsSitting: readonly SetUp[] = [
     household: [pillow('pelvis', 'crosswise', { count: 2 })],
   }),
   ...setUpsOf('twist-over-a-bolster', {
-    full: [blanket('pelvis', 'quarter'), bolster('chest', 'lengthwise'), blanket('head', 'quarter')],
+    full: [bolster('chest', 'lengthwise'), towel('pelvis', 'standard')],
     few: [bolster('chest', 'lengthwise')],
     household: [pillow('chest', 'lengthwise', { count: 2 })],
   }),

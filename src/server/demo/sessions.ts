@@ -79,6 +79,27 @@ export const thursdaySlowHour: Session = {
   ],
 }
 
+/** The long rest of the series "Sunday long rest": everything carried, 1:14:15 in all. */
+export const sundayLongRest: Session = {
+  schema: 1,
+  id: 'sunday-long-rest',
+  name: 'Sunday long rest',
+  practice: 'restorative',
+  level: 'regular',
+  lengthS: 4500,
+  schoolId: 'restorative',
+  purpose: 'Five shapes that carry everything.',
+  blocks: [
+    { kind: 'talk', id: 'arrive', title: 'Arrive', text: 'Fetch everything once: bolster, blocks, blankets, chair. The stop signs', s: 300 },
+    { kind: 'hold', id: 'fold', poseId: 'wide-knee-fold', hold: { holdS: 300 } },
+    { kind: 'hold', id: 'incline', poseId: 'inclined-rest', hold: { holdS: 720 } },
+    { kind: 'hold', id: 'bound', poseId: 'reclined-bound-angle', hold: { holdS: 600 } },
+    { kind: 'hold', id: 'twist', poseId: 'twist-over-a-bolster', hold: { holdS: 240 } },
+    { kind: 'hold', id: 'calves', poseId: 'calves-on-a-chair', hold: { holdS: 600 } },
+    { kind: 'closing', id: 'closing', finalRestS: 720 },
+  ],
+}
+
 /** A home practice of 20 minutes: 19:30 in all. */
 export const shortEveningRest: Session = {
   schema: 1,
@@ -108,4 +129,4 @@ export const shortEveningRest: Session = {
   ],
 }
 
-export const demoSessions: readonly Session[] = [thursdaySlowHour, shortEveningRest]
+export const demoSessions: readonly Session[] = [thursdaySlowHour, sundayLongRest, shortEveningRest]

@@ -5,6 +5,7 @@ import { computed, ref, watch } from 'vue'
 import { bodyParts } from '#model/set-up'
 import type { BodyPart, SetUpItem } from '#model/set-up'
 import { freeId } from '#core/comfort'
+import { mirrorText } from '#core/session'
 import { namedFolds } from '#library/prop-kinds'
 import { lengthText } from '#web/shared/figures/length-words.ts'
 import { partNames } from '#web/shared/figures/prop-words.ts'
@@ -60,7 +61,7 @@ function add(part: BodyPart | null): void {
   <div class="part"><ReachHeight /></div>
   <section v-if="chosen" class="part">
     <h3>If there is none</h3>
-    <p class="note">{{ chosen.withoutProps }}</p>
+    <p class="note">{{ mirrorText(chosen.withoutProps, 'left') }}</p>
   </section>
   <p class="part note">Heights are under this person’s weight, within about 15 %. Look at them again at 1 and 3 minutes.</p>
 </template>

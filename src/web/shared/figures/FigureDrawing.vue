@@ -56,6 +56,10 @@ text {
   font-size: 14px;
   font-weight: 650;
   fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--ground);
+  stroke-width: 3px;
+  stroke-linejoin: round;
 }
 .height {
   font-weight: 500;

@@ -51,7 +51,6 @@ const words: Readonly<Record<string, (said: Said) => ComfortWords>> = {
   SEAT_HIGH: ({ cm, is }) => ({ title: `Seat ${cm('seatCm')}, ${is('chair') ? 'past' : 'usual up to'} ${cm('mostCm')}`, mend: is('chair') ? 'Take a chair.' : 'Does it stand firmly?' }),
   KNEES_ABOVE_HIPS: ({ cm, has }) => ({ title: `Knees ${cm('aboveCm')} above the hips`, mend: has('seatCm') ? `A seat of ${cm('seatCm')} brings them below.` : 'Take a chair.' }),
   KNEE_BEND: ({ deg }) => ({ title: `Knees bent ${deg('angleDeg')}, usual ${deg('leastDeg')} to ${deg('mostDeg')}`, mend: 'Raise or lower what is under the knees.' }),
-  HEELS_HANG: ({ cm }) => ({ title: `The heels hang ${cm('gapCm')} free`, mend: 'Bring the floor up to them, or lower the knees.' }),
   KNEES_UNFILLED: ({ cm }) => ({ title: `Knee support ${cm('hereCm')}, wanted ${cm('wantedCm')}`, mend: `Fill ${cm('shortCm')} more under each knee, both sides alike.` }),
   ONE_KNEE_FILLED: () => ({ title: 'Only one knee is filled', mend: 'Fill both sides alike.' }),
   WALL_ANGLE: ({ deg, is }) => ({ title: `Legs at ${deg('angleDeg')}, usual ${deg('leastDeg')} to ${deg('mostDeg')}`, mend: is('far') ? 'The heels slide: strap the thighs or bend the knees.' : 'Knees soft; a little further out.' }),

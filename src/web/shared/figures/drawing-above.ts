@@ -1,7 +1,7 @@
 import type { PropSpec } from '#model/prop'
 import { bonesOf, boundsOf, headCentre } from '#core/figure'
 import type { Bone, Elevation, PlacedProp } from '#core/figure'
-import { heapName, heapsOf, isArm, linePath, markLabel, markLines, narrowBelow, nearestLast, sized } from './drawing.ts'
+import { headShape, heapName, heapsOf, isArm, linePath, markLabel, markLines, narrowBelow, nearestLast, sized, toHead } from './drawing.ts'
 import type { DrawnLimb, Drawing, DrawingInput, Plot, Tone } from './drawing.ts'
 import { lengthNumber } from './length-words.ts'
 import type { Solid } from './occupied.ts'
@@ -60,7 +60,7 @@ export function drawAbove({ elevation, measures, width, height, unit, mat, onSid
     mat: roundedPath([{ x: matMiddle - mat.lengthCm / 2, z: mat.widthCm / 2 }, { x: matMiddle + mat.lengthCm / 2, z: mat.widthCm / 2 }, { x: matMiddle + mat.lengthCm / 2, z: -mat.widthCm / 2 }, { x: matMiddle - mat.lengthCm / 2, z: -mat.widthCm / 2 }].map(at), 4),
     grid: [],
     props: rects.map(({ prop: { piece, part }, core }, index) => ({ key: `${part} ${String(index)}`, kind: piece.kind, path: roundedPath(core, 2) })),
-    limbs: [...bones.map((bone) => limbAbove(bone, at, scale)), { key: 'head', tone: 'near' as const, path: limbPath(at(head), at(head), frame.headR * scale, frame.headR * scale) }].sort((a, b) => nearestLast[a.tone] - nearestLast[b.tone]),
+    limbs: [...bones.map((bone) => limbAbove(toHead(bone, head), at, scale)), headShape(elevation, at, scale, 'near')].sort((a, b) => nearestLast[a.tone] - nearestLast[b.tone]),
     lines: [
       ...wall.map((line) => ({ key: 'wall', is: 'wall' as const, path: linePath(line) })),
       ...marks.map(({ measure, line }, index) => ({ key: `${measure.what} ${String(index)}`, is: 'measure' as const, path: linePath(line) })),

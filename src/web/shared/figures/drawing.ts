@@ -61,6 +61,8 @@ export const narrowBelow = 480
 const gutter = { left: 44, right: 14, top: 14, bottom: 46 } as const
 /** The picture is this many cm wide unless more is needed: people of all heights are drawn to one scale. */
 const usualWidthCm = 205
+/** How much of the room a low figure leaves is under it. */
+const restLifted = 0.3
 /** From 13 px and half an em a sign. */
 export const letterPx = 7.4
 export const linePx = 17
@@ -77,8 +79,11 @@ export function drawElevation({ elevation, measures, width, height, unit }: Draw
   const bones = bonesOf(skeleton, frame)
   const head = headCentre(skeleton, frame)
   const reach = reachOf(elevation, bones, measures)
-  const scale = Math.min((width - gutter.left - gutter.right) / Math.max(usualWidthCm, reach.right - reach.left), (height - gutter.top - gutter.bottom) / (reach.high - reach.low))
-  const floorY = height - gutter.bottom + Math.min(0, reach.low) * scale
+  const tall = height - gutter.top - gutter.bottom
+  const scale = Math.min((width - gutter.left - gutter.right) / Math.max(usualWidthCm, reach.right - reach.left), tall / (reach.high - reach.low))
+  // What is low does not sit at the very bottom of a tall picture.
+  const lift = (tall - (reach.high - reach.low) * scale) * restLifted
+  const floorY = height - gutter.bottom + Math.min(0, reach.low) * scale - lift
   const middle = (gutter.left + width - gutter.right) / 2 - ((reach.left + reach.right) / 2) * scale
   const plot: Plot = { scale, at: ({ x, y }) => ({ x: middle + x * scale, y: floorY - y * scale }) }
   const frames = props.filter(({ piece }) => piece.kind === 'chair').flatMap((prop) => chairLines(prop, elevation))
@@ -107,7 +112,7 @@ export function drawElevation({ elevation, measures, width, height, unit }: Draw
     floorY,
     grid,
     props: props.map(({ core, radius, piece, part }, index) => ({ key: `${part} ${String(index)}`, kind: piece.kind, path: roundedPath(core.map(plot.at), radius * scale) })),
-    limbs: [...bones.map((bone) => drawnLimb(bone, plot)), { key: 'head', tone: 'body' as const, path: limbPath(plot.at(head), plot.at(head), frame.headR * scale, frame.headR * scale) }].sort((a, b) => nearestLast[a.tone] - nearestLast[b.tone]),
+    limbs: [...bones.map((bone) => drawnLimb(toHead(bone, head), plot)), headShape(elevation, plot.at, scale, 'body')].sort((a, b) => nearestLast[a.tone] - nearestLast[b.tone]),
     lines: [
       ...frames.map((line, index) => ({ key: `chair ${String(index)}`, is: 'frame' as const, path: linePath(line.map(plot.at)) })),
       ...wall.map((line) => ({ key: 'wall', is: 'wall' as const, path: linePath(line.map(plot.at)) })),
@@ -123,6 +128,17 @@ export const nearestLast: Readonly<Record<Tone, number>> = { far: 0, body: 1, ne
 export const linePath = (points: readonly Px[]): string => points.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join('')
 
 export const isArm = ({ name }: Bone): boolean => name === 'upperArm' || name === 'forearm'
+
+/** The neck is drawn up to the head, though its bone counts to the crown. */
+export const toHead = (bone: Bone, head: Bone['b']): Bone => (bone.name === 'neck' ? { ...bone, b: head } : bone)
+
+/** The head: round, and drawn out a little to the crown. */
+export function headShape({ skeleton, frame }: Elevation, at: (point: Bone['b']) => Px, scale: number, tone: Tone): DrawnLimb {
+  const head = headCentre(skeleton, frame)
+  const { crown } = skeleton
+  const towards = { x: head.x + (crown.x - head.x) * 0.3, y: head.y + (crown.y - head.y) * 0.3, z: head.z + (crown.z - head.z) * 0.3 }
+  return { key: 'head', tone, path: limbPath(at(head), at(towards), frame.headR * scale, frame.headR * 0.84 * scale) }
+}
 
 function drawnLimb(bone: Bone, { at, scale }: Plot): DrawnLimb {
   const tone: Tone = bone.side === 'left' ? 'far' : bone.side === 'right' && isArm(bone) ? 'near' : 'body'

@@ -71,7 +71,8 @@ const liesNames: Readonly<Record<NonNullable<SetUpItem['lies']>, string>> = { ov
 
 /** An item as it lies: how many of what, folded and turned how. */
 export function itemWords({ kind, count, folds, turn, piles, lies }: SetUpItem, spec: PropSpec): string {
-  const fold = folds && folds.length > 0 ? (foldNameOf(folds) ?? `${String(folds.length)} folds`) : ''
+  const named = folds && foldNameOf(folds)
+  const fold = !folds || folds.length === 0 ? '' : named ? foldNames[named] : `${String(folds.length)} folds`
   const turned = turn && turn !== defaultTurn(spec) ? turnWords(turn, spec) : ''
   const each = piles === 2 ? (count === 2 ? 'one each side' : `${String(count / 2)} each side`) : ''
   return [countedProp(kind, count), fold, turned, each, lies ? liesNames[lies] : ''].filter((part) => part !== '').join(', ')
