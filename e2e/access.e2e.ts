@@ -20,6 +20,7 @@ for (const [name, path] of [
   ['the journal', 'journal'],
   ['a led class', 'journal/thursday-4-weeks-ago'],
   ['Lead before it starts', 'lead/thursday-slow-hour'],
+  ['Props', 'props/sunday-long-rest'],
 ] as const) {
   test(`axe finds nothing serious in ${name}`, async ({ page, house }) => {
     await page.goto(`${house.address}${path}`)
@@ -92,4 +93,15 @@ test('axe finds nothing serious in the findings, the balance and the comparison'
   await plan.getByRole('button', { name: 'Compare with another' }).click()
   await expect(plan.getByRole('dialog')).toBeVisible()
   expect(await serious(plan, '[role=dialog]')).toEqual([])
+})
+
+test('axe finds nothing serious in a set-up that is changed and has findings', async ({ page, house }) => {
+  await page.goto(`${house.address}props/sunday-long-rest`)
+  await page.getByRole('button', { name: /^Inclined rest/ }).click()
+  await page.getByRole('button', { name: /^1 block, on its side/ }).click()
+  await page.getByRole('button', { name: 'Take 1 block away' }).click()
+  await page.getByRole('button', { name: /^1 blanket, standard fold/ }).first().click()
+  await expect(page.getByRole('combobox', { name: 'Fold' })).toBeVisible()
+  await expect(page.getByText('Comfort decides. Stop')).toBeVisible()
+  expect(await serious(page)).toEqual([])
 })

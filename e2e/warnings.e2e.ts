@@ -59,6 +59,12 @@ test('no view, panel or dialog of the application draws a warning', async ({ pla
     await plan.goto(`${house.address}${path}`)
     await expect(plan.getByRole('heading', { level: 1 })).toBeVisible()
   }
+  await plan.goto(`${house.address}props/sunday-long-rest`)
+  for (const setUp of await plan.getByRole('navigation', { name: 'Set-ups of the session' }).getByRole('button').all()) {
+    await setUp.click()
+    await plan.getByRole('button', { name: 'From above' }).click()
+    await plan.getByRole('complementary').getByRole('button', { expanded: false }).first().click()
+  }
   await plan.getByRole('link', { name: 'Journal' }).click()
   await plan.getByRole('link', { name: 'Thursday slow hour' }).first().click()
   await expect(plan.getByRole('heading', { name: 'Meant and done' })).toBeVisible()

@@ -87,7 +87,8 @@ export const useProps = createSharedComposable(() => {
   const findings = computed(() => assessed.value?.findings ?? [])
 
   function put(next: readonly SetUpItem[]): void {
-    if (!chosen.value) return
+    // A field that is left as it was is no step.
+    if (!chosen.value || JSON.stringify(next) === JSON.stringify(items.value)) return
     const key = keyOf(chosen.value)
     tried.set(key, [...(tried.get(key) ?? []), next])
   }

@@ -1,0 +1,169 @@
+import type { Page } from '@playwright/test'
+import { expect, test } from './fixtures.ts'
+
+const figure = (page: Page) => page.getByRole('img', { name: /person of/ })
+const list = (page: Page) => page.getByRole('navigation', { name: 'Set-ups of the session' })
+const open = async (page: Page, address: string, name: string): Promise<void> => {
+  await page.goto(`${address}props/sunday-long-rest`)
+  await list(page).getByRole('button', { name: new RegExp(`^${name}`) }).click()
+  await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
+  await expect(figure(page)).toBeVisible()
+}
+/** What is written in the picture. */
+const labels = (page: Page) => figure(page).locator('text').allTextContents()
+const pick = async (page: Page, field: string, choice: string): Promise<void> => {
+  await page.getByRole('combobox', { name: field }).click()
+  await page.getByRole('option', { name: choice, exact: true }).click()
+}
+
+test('from Plan to Props: the session’s set-ups in its order, each with its figure and what it takes', async ({ plan }) => {
+  await plan.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Props' }).click()
+  await expect(list(plan).getByRole('button')).toHaveText([/^Wide-knee fold/, /^Sphinx/, /^Figure four, lying/, /^Deer/, /^Crescent, lying\s*no props/, /^Calves on a chair\s*chair/, /^Final rest/])
+  await list(plan).getByRole('button', { name: /^Calves/ }).click()
+  await expect(figure(plan)).toHaveAccessibleName(/Calves on a chair, on the back · seen from the right · person of 170 cm/)
+  await expect(figure(plan).getByText('seat 45')).toBeVisible()
+  await plan.getByRole('button', { name: 'Calves on bolsters' }).click()
+  await expect(figure(plan).getByText('seat 28')).toBeVisible()
+})
+
+test('fold, turn, count and kind can be changed; the figure and the heights follow, and every step can be taken back', async ({ page, house }) => {
+  await open(page, house.address, 'Inclined rest')
+  expect(await labels(page)).toEqual(expect.arrayContaining(['blanket 4', 'block 14.5', '15°']))
+  await page.getByRole('button', { name: /^1 block, on its side/ }).click()
+  await pick(page, 'Turned', 'flat')
+  await expect(figure(page).getByText('block 10', { exact: true })).toBeVisible()
+  // The block half way up is now the steeper one, and carries the bolster.
+  await expect(figure(page).getByText('13°')).toBeVisible()
+  await expect(page.getByText(/hangs .* free above its head block/).first()).toBeVisible()
+  await page.getByRole('spinbutton', { name: 'How many' }).fill('2')
+  await page.getByRole('spinbutton', { name: 'How many' }).press('Enter')
+  await expect(figure(page).getByText('2 blocks 20')).toBeVisible()
+  await pick(page, 'Kind under the upper back', 'cork block')
+  await expect(figure(page).getByText('2 cork blocks 15')).toBeVisible()
+  const head = page.getByRole('button', { name: /^1 blanket, standard fold/ }).first()
+  await head.click()
+  await pick(page, 'Fold', 'double fold')
+  await expect(figure(page).getByText('blanket 2', { exact: true })).toBeVisible()
+  for (let step = 0; step < 4; step += 1) await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await expect(figure(page).getByText('block 14.5')).toBeVisible()
+  await expect(page.getByText('Tried out here')).toHaveCount(0)
+})
+
+test('what was tried stays while one looks elsewhere, and goes back to as it was in one step', async ({ page, house }) => {
+  await open(page, house.address, 'Inclined rest')
+  await page.getByRole('button', { name: /^1 block, on its side/ }).click()
+  await page.getByRole('button', { name: 'Take 1 block away' }).click()
+  await expect(figure(page).getByText('15°')).toHaveCount(0)
+  await list(page).getByRole('button', { name: /^Final rest/ }).click()
+  await page.getByRole('link', { name: 'Plan' }).click()
+  await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Props' }).click()
+  await list(page).getByRole('button', { name: /^Inclined rest/ }).click()
+  await expect(figure(page).getByText('15°')).toHaveCount(0)
+  await page.getByRole('button', { name: 'As it was' }).click()
+  await expect(figure(page).getByText('15°')).toBeVisible()
+})
+
+test('the figure goes with the height of the person; a number in metres is asked about, not converted', async ({ page, house }) => {
+  await open(page, house.address, 'Inclined rest')
+  const field = page.getByRole('textbox', { name: /Height of the person/ })
+  await field.fill('1.9')
+  await field.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('1.9 looks like metres.')
+  await page.getByRole('button', { name: 'Take 190 cm' }).click()
+  await expect(page.getByText('person of 190 cm')).toBeVisible()
+  await expect(figure(page).getByText('limit 9.5')).toBeVisible()
+  await field.fill('90')
+  await field.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('120 to 220 cm')
+  await page.getByRole('slider').focus()
+  await page.keyboard.press('Home')
+  await expect(page.getByText('person of 150 cm')).toBeVisible()
+  await expect(figure(page).getByText('limit 7.5')).toBeVisible()
+  await page.reload()
+  await expect(page.getByText('person of 150 cm')).toBeVisible()
+})
+
+test('a finding names its number and its mend; the mend is one press, and the foot line counts it', async ({ page, house }) => {
+  await open(page, house.address, 'Calves on a chair')
+  await page.getByRole('button', { name: /^1 blanket, double fold/ }).click()
+  await pick(page, 'Fold', 'standard, half lengthwise')
+  await expect(page.getByText('Head pad 8.5 cm with the weight on the shoulders')).toBeVisible()
+  await expect(page.getByText('At most 3.5 cm: nothing thick under the skull.')).toBeVisible()
+  await expect(page.getByText('Comfort decides. Stop with pain, numbness or dizziness; ask a professional.')).toBeVisible()
+  await expect(page.getByRole('contentinfo')).toContainText(/to look at Calves on a chair: Head pad/)
+  await page.getByRole('listitem').filter({ hasText: 'with the weight on the shoulders' }).getByRole('button', { name: /^Fold the blanket under the head/ }).click()
+  await expect(page.getByText('with the weight on the shoulders')).toHaveCount(0)
+})
+
+test('a height is reached with what the cupboard has, and what has no way says the nearest', async ({ page, house }) => {
+  await open(page, house.address, 'Final rest')
+  const reach = page.getByRole('region', { name: 'Reach a height' })
+  await expect(reach.getByText('From the cupboard of Bellows House')).toBeVisible()
+  await pick(page, 'Part to build under', 'Knees')
+  await reach.getByRole('spinbutton', { name: /Height/ }).fill('19')
+  await reach.getByRole('spinbutton', { name: /Height/ }).press('Enter')
+  await reach.getByRole('button', { name: 'Use 1 round bolster' }).click()
+  await expect(figure(page).getByText(/knees (about )?19/)).toBeVisible()
+  await expect(list(page).getByRole('button', { name: /^Final rest/ })).toContainText('round bolster')
+  await reach.getByRole('spinbutton', { name: /Height/ }).fill('110')
+  await reach.getByRole('spinbutton', { name: /Height/ }).press('Enter')
+  await expect(reach.getByRole('status')).toContainText('Nothing here comes to 110 cm. The nearest:')
+})
+
+test('a twist is shown from above, where that says more, and from the side when asked', async ({ page, house }) => {
+  await open(page, house.address, 'Twist over a bolster')
+  await expect(page.getByText('seen from above')).toBeVisible()
+  await page.getByRole('button', { name: 'From the side' }).click()
+  await expect(page.getByText('seen from the right')).toBeVisible()
+  await list(page).getByRole('button', { name: /^Final rest/ }).click()
+  await page.getByRole('button', { name: 'From above' }).click()
+  await expect(page.getByText('seen from above')).toBeVisible()
+})
+
+test('something can be added under a part by the keyboard alone', async ({ page, house }) => {
+  await open(page, house.address, 'Final rest')
+  await page.getByRole('combobox', { name: 'Add a blanket under a part' }).focus()
+  await page.keyboard.press('Enter')
+  await page.getByRole('option', { name: 'Ankles' }).focus().catch(() => undefined)
+  await page.keyboard.type('Ankles')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 3, name: /^Ankles/ })).toBeVisible()
+  await expect(page.getByRole('spinbutton', { name: 'How many' })).toBeVisible()
+})
+
+test('a change that cannot be computed keeps the picture’s place and says what is wrong', async ({ page, house }) => {
+  await open(page, house.address, 'Inclined rest')
+  await page.getByRole('button', { name: /^1 block, on its side/ }).click()
+  await page.getByRole('spinbutton', { name: 'How many' }).fill('4')
+  await page.getByRole('spinbutton', { name: 'How many' }).press('Enter')
+  await expect(page.getByText(/^This cannot be drawn as it stands/)).toBeVisible()
+  await expect(page.getByRole('complementary').getByText(/No body of this height lies like that|would stand steeper/)).toBeVisible()
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await expect(figure(page)).toBeVisible()
+})
+
+test('on paper the picture and the heights stay, the lists and controls go', async ({ page, house }) => {
+  await open(page, house.address, 'Inclined rest')
+  await page.emulateMedia({ media: 'print' })
+  await expect(figure(page)).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Under each part' })).toBeVisible()
+  await expect(list(page)).toBeHidden()
+  await expect(page.getByRole('region', { name: 'Reach a height' })).toBeHidden()
+})
+
+test('a session with no poses says what belongs here', async ({ page, house }) => {
+  await house.create({ schema: 1, id: 'empty', name: 'Empty', practice: 'restorative', level: 'regular', lengthS: 1800, schoolId: 'restorative', blocks: [] })
+  await page.goto(`${house.address}props/empty`)
+  await expect(page.getByText('This one has none yet: add a pose in Plan.')).toBeVisible()
+  await page.getByRole('link', { name: 'Add a pose in Plan' }).click()
+  await expect(page.getByText('Nothing on the spine yet')).toBeVisible()
+})
+
+test('below 1180 px what lies under each part is a drawer', async ({ page, house }) => {
+  await page.setViewportSize({ width: 1024, height: 700 })
+  await open(page, house.address, 'Final rest')
+  await page.getByRole('button', { name: 'Under each part' }).click()
+  await expect(page.getByRole('complementary', { name: 'Under each part' })).toBeVisible()
+  await page.getByRole('button', { name: 'Close' }).click()
+  await expect(page.getByRole('complementary', { name: 'Under each part' })).toBeHidden()
+})
