@@ -37,7 +37,7 @@ test('fold, turn, count and kind can be changed; the figure and the heights foll
   await expect(page.getByText(/hangs .* free above its head block/).first()).toBeVisible()
   await page.getByRole('spinbutton', { name: 'How many' }).fill('2')
   await page.getByRole('spinbutton', { name: 'How many' }).press('Enter')
-  await expect(figure(page).getByText('2 blocks 20')).toBeVisible()
+  await expect(figure(page).getByText('2 blocks 19.5')).toBeVisible()
   await pick(page, 'Kind under the upper back', 'cork block')
   await expect(figure(page).getByText('2 cork blocks 15')).toBeVisible()
   const head = page.getByRole('button', { name: /^1 blanket, standard fold/ }).first()
