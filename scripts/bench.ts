@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { startServer } from '#server/start'
-import { benchBells, benchChecks, benchCore, benchScreening } from './bench/core.ts'
+import { benchBells, benchChecks, benchCore, benchProps, benchScreening } from './bench/core.ts'
 import { benchFits } from './bench/fits.ts'
 import { benchList, benchLoad, benchPage, benchReload, fill } from './bench/pages.ts'
 import { ensureChromium } from './shared/chromium.ts'
@@ -31,7 +31,7 @@ function benchTheCore(): void {
   benchChecks()
 }
 
-const parts: Readonly<Record<string, () => void | Promise<void>>> = { core: benchTheCore, fits: benchFits, pages: benchPages }
+const parts: Readonly<Record<string, () => void | Promise<void>>> = { core: benchTheCore, props: benchProps, fits: benchFits, pages: benchPages }
 
 /** All parts, or those named: `npm run bench -- core`. */
 runScript(async () => {

@@ -72,6 +72,15 @@ const pictures: readonly Picture[] = [
       await page.getByText(/^drops /).last().waitFor()
     },
   },
+  {
+    name: 'props',
+    path: 'props/sunday-long-rest',
+    act: async (page) => {
+      await page.getByRole('button', { name: /^Inclined rest/ }).click()
+      await page.getByText('edge 6').waitFor()
+      await page.waitForTimeout(1200)
+    },
+  },
   // Last, since each of them begins a class.
   { name: 'lead-hold', path: 'lead/thursday-slow-hour', act: leadFor(inDeerS) },
   { name: 'lead-breath', path: 'lead/thursday-slow-hour', act: leadFor(220) },
@@ -101,7 +110,7 @@ runScript(async () => {
     const page = await browser.newPage({ viewport: size, timezoneId: 'Europe/Berlin', locale: 'en-GB' })
     await page.addInitScript({ content: thursdayEvening(thursday.getTime() + 3_600_000) })
     await page.goto(`${running.address}${path}`)
-    await page.getByText('Thursday slow hour').first().waitFor()
+    await page.getByText(/Thursday slow hour|Sunday long rest/).first().waitFor()
     await act?.(page)
     await page.evaluate(() => document.fonts.ready)
     await page.mouse.move(640, 20)

@@ -1,4 +1,6 @@
 import type { Person } from '#model/person'
+import { elevation } from '#core/figure'
+import { findStacks, inventoryFor } from '#core/props'
 import { screen } from '#core/cautions'
 import { checkSession } from '#core/checks'
 import { beginLead, leadPlan, soundsDue } from '#core/lead'
@@ -7,7 +9,10 @@ import { orThrow } from '#core/result'
 import { cautionBook } from '#library/cautions/book'
 import { conditions } from '#library/cautions/conditions'
 import { firstCeilingS } from '#library/cautions/register'
+import { namedFolds, propKinds } from '#library/prop-kinds'
+import { setUps } from '#library/set-ups'
 import { shippedCatalog } from '#library/shipped'
+import { bellowsHouse } from '#server/demo/bellows-house'
 import { benchSession } from '#testing/bench-session'
 import { aHold, aSession } from '#testing/sessions'
 import { makeBellSchedule } from '#web/shared/lead/bell-schedule.ts'
@@ -76,4 +81,22 @@ export function benchChecks(): void {
   const input = { session, timeline, catalog: shippedCatalog, ceilingOf: firstCeilingS, book: cautionBook }
   const found = checkSession(input).length
   report(`findings (40 blocks, ${String(found)} found)`, `median ${ms(quantile(times(100, () => checkSession(input)), 0.5))}`, '< 5 ms')
+}
+
+/** Every shipped set-up laid out for three statures, and heights reached with the demo cupboard. */
+export function benchProps(): void {
+  const inputs = setUps.flatMap((setUp) => {
+    const figure = setUp.figure ?? shippedCatalog.poses.get(setUp.poseId)?.figure
+    return figure ? [150, 170, 190].map((statureCm) => ({ figure, items: setUp.items, kinds: propKinds, who: { statureCm } })) : []
+  })
+  for (const input of inputs) elevation(input)
+  const medians = inputs.map((input) => quantile(times(9, () => elevation(input)), 0.5))
+  report(`elevation (${String(setUps.length)} set-ups, three statures)`, `median ${ms(quantile(medians, 0.5))}, p95 ${ms(quantile(medians, 0.95))}, worst ${ms(Math.max(...medians))}`, '< 2 ms')
+  const { single, quarter, spinePad, standard, narrow, square, thirds, roll, thinRoll } = namedFolds
+  const inventory = inventoryFor({ cupboard: bellowsHouse.cupboard, kinds: propKinds, folds: { single, quarter, spinePad, standard, narrow, square, thirds, roll, thinRoll }, part: 'pelvis', piles: 1, posture: 'lying', massKg: 70 })
+  const options = inventory.stocked.reduce((sum, { options: of }) => sum + of.length, 0)
+  const heights = [2, 4, 8, 14, 20, 25, 37, 52]
+  const reached = heights.map((H) => quantile(times(15, () => findStacks({ H, inventory: inventory.stocked })), 0.5))
+  report(`reach a height (demo cupboard, ${String(options)} options, ${String(heights.length)} heights)`, `median ${ms(quantile(reached, 0.5))}, worst ${ms(Math.max(...reached))}`, '< 20 ms')
+  report('  110 cm, where there is none: the nearest', ms(quantile(times(9, () => findStacks({ H: 110, inventory: inventory.stocked })), 0.5)), '< 20 ms')
 }

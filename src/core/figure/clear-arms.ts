@@ -42,9 +42,14 @@ function cleared(f: Frame, arm: Arm, props: readonly PlacedProp[]): Arm {
   return arm
 }
 
+const mirrored = ({ shoulder, elbow, wrist }: Arm): Arm => ({ shoulder: { ...shoulder, z: -shoulder.z }, elbow: { ...elbow, z: -elbow.z }, wrist: { ...wrist, z: -wrist.z } })
+const isMirror = (a: Point3, b: Point3): boolean => lengthOf(minus(a, { ...b, z: -b.z })) < 1e-6
+
 /** The arms moved out of whatever they would lie in, the hands as little as may be; as they are where nothing helps. */
-export const clearArms = (skeleton: Skeleton, f: Frame, props: readonly PlacedProp[]): Skeleton => ({
-  ...skeleton,
-  right: { ...skeleton.right, ...cleared(f, skeleton.right, props) },
-  left: { ...skeleton.left, ...cleared(f, skeleton.left, props) },
-})
+export function clearArms(skeleton: Skeleton, f: Frame, props: readonly PlacedProp[]): Skeleton {
+  const { right, left } = skeleton
+  const clear = cleared(f, right, props)
+  const alike = isMirror(right.wrist, left.wrist) && isMirror(right.elbow, left.elbow) ? mirrored(clear) : undefined
+  // Two arms alike stay alike, where that is clear too.
+  return { ...skeleton, right: { ...right, ...clear }, left: { ...left, ...(alike && armClear(f, alike, props) ? alike : cleared(f, left, props)) } }
+}

@@ -85,6 +85,20 @@ describe('every shipped set-up, for 150, 170 and 190 cm', () => {
     expect(wrong).toEqual([])
   })
 
+  test('the trunk bends only between its parts and no further than low back and neck go', () => {
+    const direction = (a: { x: number; y: number }, b: { x: number; y: number }): number => (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI
+    const turned = (degrees: number): number => ((degrees + 540) % 360) - 180
+    const wrong = allOf((setUp, statureCm) => {
+      // On the side the body is seen from the front: what bends there bends sideways.
+      if (figureOf(setUp).kind === 'side') return []
+      const { hip, waist, shoulder, crown } = drawn(inputOf(setUp, statureCm)).skeleton
+      const back = turned(direction(hip, waist) - direction(waist, shoulder))
+      const neck = turned(direction(waist, shoulder) - direction(shoulder, crown))
+      return back < -30.5 || back > 60.5 || neck < -20.5 || neck > 50.5 ? [`${setUp.id} ${String(statureCm)} low back ${String(Math.round(back))} neck ${String(Math.round(neck))}`] : []
+    })
+    expect(wrong).toEqual([])
+  })
+
   test('a knee falls outwards, never through the middle', () => {
     const bound = setUps.filter((setUp) => setUp.poseId.includes('bound-angle'))
     for (const setUp of bound) {

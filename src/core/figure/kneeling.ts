@@ -16,7 +16,7 @@ import { layTrunk } from './trunk.ts'
  * Shins on the floor from the knees back; the knees stand `spread` degrees out, the feet come together behind, or stay
  * `apart` cm from the middle where something stands between them.
  */
-export function kneelLeg(scene: Scene, hip: Point3, spread: number, ankleY: number, apart?: number): { readonly leg: Leg; readonly props: readonly PlacedProp[] } {
+function kneelLeg(scene: Scene, hip: Point3, spread: number, ankleY: number, apart?: number): { readonly leg: Leg; readonly props: readonly PlacedProp[] } {
   const { f } = scene
   const start = hipJoint(hip, f)
   const pad = pileUnder(scene, 'knees') ?? pileUnder(scene, 'shins')

@@ -1,4 +1,3 @@
-import type { FigureOf } from '#model/figure'
 import type { Pile } from '#core/props'
 import type { Frame } from './frame.ts'
 import { asinOf, between, cosOf, degreesOf, from, fromOut, middleJoint, minus, plus, reached, turnUntilClear } from './plane.ts'
@@ -214,6 +213,3 @@ export function kneesAcross(scene: Scene, hip: Point3): Legs {
 
 const placedAt = (pile: Pile, x: number, z: number): readonly PlacedProp[] =>
   placed({ ...pile, piles: 1 }, floorAt(x)).map((prop) => ({ ...prop, zFrom: prop.zFrom + z, zTo: prop.zTo + z }))
-
-export const shinsPile = (scene: Scene): Pile | undefined => pileUnder(scene, 'shins')
-export type LyingFigure = FigureOf<'lying'>

@@ -110,7 +110,7 @@ export function turnUntilContact(first: number, last: number, isClear: (degrees:
     }
     if (step === 0) return first
     let met = next
-    for (let halving = 0; halving < 10; halving += 1) {
+    for (let halving = 0; halving < 8; halving += 1) {
       const middle = (clear + met) / 2
       if (isClear(middle)) clear = middle
       else met = middle

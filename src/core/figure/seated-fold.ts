@@ -42,7 +42,7 @@ export function foldInput(figure: Seated, scene: Scene, thighSlopeDeg: number): 
 export const slopeOfThigh = ({ hip, knee }: Pick<Leg, 'hip' | 'knee'>, { thigh }: Scene['f']): number => asinOf((hip.y - knee.y) / thigh)
 
 /** The trunk of a fold: 0 upright, 1 as far as is comfortable, past that with more rounding than that. */
-export function foldedTrunk(scene: Scene, hip: Point3, lean: number, round: number, share: number) {
+function foldedTrunk(scene: Scene, hip: Point3, lean: number, round: number, share: number) {
   const { f } = scene
   const [comfortable, past] = [Math.min(1, share), Math.max(0, share - 1)]
   const low = 90 - comfortable * (lean + round * 0.25) - past * 24
@@ -53,7 +53,7 @@ export function foldedTrunk(scene: Scene, hip: Point3, lean: number, round: numb
   return { hip, waist, shoulder, crown: from(shoulder, neck, f.headNeck), ribs }
 }
 
-export type FoldedTrunk = ReturnType<typeof foldedTrunk>
+type FoldedTrunk = ReturnType<typeof foldedTrunk>
 
 interface FoldOnto {
   readonly scene: Scene

@@ -1,6 +1,6 @@
 import type { Side } from '#model/common'
 import type { Frame } from './frame.ts'
-import { between, minus, plus, scaled } from './plane.ts'
+import { between } from './plane.ts'
 import type { Point3 } from './plane.ts'
 import type { Limb } from './shape.ts'
 
@@ -25,12 +25,9 @@ export interface Skeleton {
   readonly right: SideJoints
 }
 
-export const sidesSeen = ['left', 'right'] as const satisfies readonly Side[]
-/** The right side is the nearer one. */
-export const towardsZ = (side: Side): 1 | -1 => (side === 'right' ? 1 : -1)
+const sidesSeen = ['left', 'right'] as const satisfies readonly Side[]
 
-export const boneNames = ['lowTrunk', 'ribCage', 'neck', 'thigh', 'shank', 'foot', 'upperArm', 'forearm'] as const
-export type BoneName = (typeof boneNames)[number]
+export type BoneName = 'lowTrunk' | 'ribCage' | 'neck' | 'thigh' | 'shank' | 'foot' | 'upperArm' | 'forearm'
 
 /** A limb of the body, and the side it belongs to; the trunk has none. */
 export interface Bone extends Limb {
@@ -70,36 +67,3 @@ export const boneLengths = (f: Frame): Readonly<Record<BoneName, number>> => ({
   upperArm: f.upperArm,
   forearm: f.forearm,
 })
-
-const mirrored = (p: Point3): Point3 => ({ ...p, z: -p.z })
-/** The joints of the other side of a symmetric shape. */
-export const otherSide = (joints: SideJoints): SideJoints => ({
-  hip: mirrored(joints.hip),
-  knee: mirrored(joints.knee),
-  ankle: mirrored(joints.ankle),
-  toe: mirrored(joints.toe),
-  shoulder: mirrored(joints.shoulder),
-  elbow: mirrored(joints.elbow),
-  wrist: mirrored(joints.wrist),
-})
-
-/** Every joint moved by the same way. */
-export function moved(skeleton: Skeleton, by: Point3): Skeleton {
-  const all = (joints: SideJoints): SideJoints => ({
-    hip: plus(joints.hip, by),
-    knee: plus(joints.knee, by),
-    ankle: plus(joints.ankle, by),
-    toe: plus(joints.toe, by),
-    shoulder: plus(joints.shoulder, by),
-    elbow: plus(joints.elbow, by),
-    wrist: plus(joints.wrist, by),
-  })
-  const { hip, waist, shoulder, crown, left, right } = skeleton
-  return { hip: plus(hip, by), waist: plus(waist, by), shoulder: plus(shoulder, by), crown: plus(crown, by), left: all(left), right: all(right) }
-}
-
-/** Where the skin of a bone is nearest the floor. */
-export const lowest = ({ a, b, ra, rb }: Limb): number => Math.min(a.y - ra, b.y - rb)
-
-/** A point on a bone, a share of the way. */
-export const alongBone = ({ a, b }: Limb, share: number): Point3 => plus(a, scaled(minus(b, a), share))

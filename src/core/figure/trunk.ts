@@ -86,7 +86,7 @@ export function archedTrunk(f: Frame, lie: Lie, hip: Point3, props: readonly Obs
 }
 
 /** The rib cage laid down from the waist, within what the low back bends. */
-export function layRibs(f: Frame, lie: Lie, waist: Point3, low: number, props: readonly Obstacle[]): { readonly shoulder: Point3; readonly ribs: number } {
+function layRibs(f: Frame, lie: Lie, waist: Point3, low: number, props: readonly Obstacle[]): { readonly shoulder: Point3; readonly ribs: number } {
   const r = radii(f, lie)
   const [up, down] = lie.face === 'up' ? [lowBackBend.forward, lowBackBend.back] : [lowBackBend.back, lowBackBend.forward]
   const shoulderAt = (above: number): Point3 => from(waist, angle(lie, above), f.ribCage)

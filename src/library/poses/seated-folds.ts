@@ -97,7 +97,7 @@ export const seatedFoldsPoses: readonly Pose[] = [
     directions: ['forwardFold'],
     sensation: { from: 3, to: 6 },
     families: ['fold_wide'],
-    figure: { kind: 'seated', legs: 'wide', trunk: 'fold' },
+    figure: { kind: 'seated', legs: 'wide', trunk: 'fold', view: 'above' },
     times: { setUpS: setUp(25), settleS: 10, comingOutS: 15, betweenSidesS: 0, afterRestS: { restorative: 30, yin: 60 } },
     head: { turned: 'never', rests: 'Brow on a bolster, the hands or a chair seat.' },
     cues: cues('Legs no wider than the knees stay quiet', 'Feel the sit bones, both of them'),

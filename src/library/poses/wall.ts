@@ -102,7 +102,7 @@ export const wallPoses: readonly Pose[] = [
     directions: ['legsRaised', 'outwardRotation'],
     sensation: { from: 2, to: 5 },
     families: ['legs_up_flat', 'fold_wide'],
-    figure: { kind: 'lying', legs: 'wall', legRaiseDeg: 85, spreadDeg: 40 },
+    figure: { kind: 'lying', legs: 'wall', legRaiseDeg: 85, spreadDeg: 40, view: 'above' },
     times: { setUpS: setUp(40), settleS: 10, comingOutS: 25, betweenSidesS: 0, afterRestS: { restorative: 30, yin: 45 } },
     head: { turned: 'never', rests: 'On a folded blanket, brow level with or above the chin.' },
     cues: cues('Legs slide apart only by their weight', 'Hands may carry the thighs'),

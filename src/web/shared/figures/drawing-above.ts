@@ -30,7 +30,8 @@ export function drawAbove({ elevation, measures, width, height, unit, mat, onSid
   const bones = bonesOf(skeleton, frame).map((bone) => broadened(bone, flesh))
   const head = headCentre(skeleton, frame)
   const reach = reachOf(elevation, bones, mat.widthCm)
-  const matMiddle = (reach.bodyLeft + reach.bodyRight) / 2
+  // Under the body, and at a wall up to it.
+  const matMiddle = wallX === undefined ? (reach.bodyLeft + reach.bodyRight) / 2 : wallX - (Math.sign(wallX - skeleton.hip.x) * mat.lengthCm) / 2
   const [left, right] = [Math.min(reach.left, matMiddle - mat.lengthCm / 2), Math.max(reach.right, matMiddle + mat.lengthCm / 2)]
   const distances = measures.filter(({ mark }) => mark?.kind === 'distance')
   const far = reach.far + (distances.length > 0 ? beyondMat + distances.length * 9 : 0)

@@ -19,13 +19,13 @@ export interface DrawnLimb {
   readonly path: string
   readonly tone: Tone
 }
-export interface DrawnProp {
+interface DrawnProp {
   readonly key: string
   readonly path: string
   readonly kind: PropKind
 }
 /** A line of a measure, a chair or the wall. */
-export interface DrawnLine {
+interface DrawnLine {
   readonly key: string
   readonly path: string
   readonly is: 'measure' | 'frame' | 'wall'
@@ -64,8 +64,8 @@ const usualWidthCm = 205
 /** How much of the room a low figure leaves is under it. */
 const restLifted = 0.3
 /** From 13 px and half an em a sign. */
-export const letterPx = 7.4
-export const linePx = 17
+const letterPx = 7.4
+const linePx = 17
 
 /** Where cm come to lie in px: x to the right, y upwards in the room and downwards on the screen. */
 export interface Plot {
@@ -218,7 +218,7 @@ export function markLabel(measure: Measure, plot: Plot, unit: LengthUnit, isShor
 }
 
 /** What lies together: one pile, or what a slope is made of, told apart. */
-export interface Heap {
+interface Heap {
   readonly part: BodyPart
   readonly props: readonly PlacedProp[]
 }

@@ -9,7 +9,7 @@ const at = ({ x, y }: Px): string => `${fixed(x)} ${fixed(y)}`
 const arc = (radius: number, to: Px, isLong: boolean, sweep: 0 | 1): string => `A${fixed(radius)} ${fixed(radius)} 0 ${isLong ? '1' : '0'} ${String(sweep)} ${at(to)}`
 
 /** A disc as a path. */
-export const discPath = ({ x, y }: Px, radius: number): string =>
+const discPath = ({ x, y }: Px, radius: number): string =>
   `M${at({ x: x - radius, y })}${arc(radius, { x: x + radius, y }, false, 1)}${arc(radius, { x: x - radius, y }, false, 1)}Z`
 
 /** The outline of a limb: two discs and their outer tangents. Where one disc holds the other, only the larger is left. */

@@ -19,7 +19,7 @@ export interface Placed extends Wanted {
   readonly leader?: readonly [Px, Px]
 }
 
-export interface Placing {
+interface Placing {
   readonly labels: readonly Wanted[]
   /** What no label may touch: the figure, the props, the lines of the measures. */
   readonly solids: readonly Solid[]

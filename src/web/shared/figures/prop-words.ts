@@ -54,7 +54,7 @@ export const turnNames: Readonly<Record<PropTurn, string>> = {
 }
 
 /** How a kind can be turned; nothing where it makes no difference. */
-export function turnsOf({ shape, rank }: PropSpec): readonly PropTurn[] {
+function turnsOf({ shape, rank }: PropSpec): readonly PropTurn[] {
   if (shape === 'sheet' || shape === 'cylinder') return ['crosswise', 'lengthwise']
   if (shape !== 'box') return []
   return rank === 0 ? ['flat', 'lengthwise', 'side', 'end'] : ['crosswise', 'lengthwise']
