@@ -87,13 +87,19 @@ export function measuresOf(figure: Figure, elevation: Elevation): readonly Measu
 /** What may lie under a head, and how far past it a line still goes round it, cm. */
 const carrying: ReadonlySet<string> = new Set(['head', 'chest', 'belly', 'upperBack', 'arms'])
 const farPast = 32
+/** As near as this two heights are one, cm [formula book 6: under 1 is the same]. */
+const told = 1
 
 /** The height of whatever carries the head, beside it: at the left of a head that lies left (−1), else at its right. */
 function headMeasure(elevation: Elevation, side: 1 | -1): readonly Measure[] {
   const { skeleton, frame } = elevation
   const { x, y } = headCentre(skeleton, frame)
   const under = y - frame.headR
-  if (under < 1) return []
+  // Where the head lies on its own pile on the floor the pile's height says it.
+  const own = elevation.props.filter(({ part }) => part === 'head')
+  const stands = own.some((prop) => prop.piece.kind === 'chair' || boundsOf(prop).low < told)
+  const top = Math.max(0, ...own.map((prop) => boundsOf(prop).high))
+  if (under < told || (stands && Math.abs(under - top) < told)) return []
   // Beyond whatever lies under it, unless that goes on far past the head.
   const pads = elevation.props.filter(({ part }) => carrying.has(part)).map(boundsOf)
   const ends = (side === -1 ? pads.map(({ left }) => -left) : pads.map(({ right }) => right)).filter((end) => end < side * x + frame.headR + farPast)
@@ -101,8 +107,9 @@ function headMeasure(elevation: Elevation, side: 1 | -1): readonly Measure[] {
   return [cm('headHeight', under, { kind: 'height', x: end + side * 8, from: 0, to: under })]
 }
 
+/** The height of the hip joints, which the knees are held against. */
 function hips({ skeleton, frame, props }: Elevation): Measure {
-  const under = skeleton.hip.y - frame.hipAboveSeat
+  const under = skeleton.hip.y
   const left = Math.min(skeleton.hip.x - frame.hipR, skeleton.waist.x - frame.hipR, ...props.filter(({ part }) => part === 'pelvis').map((prop) => boundsOf(prop).left))
   return cm('hipsHeight', under, { kind: 'height', x: left - 8, from: 0, to: under })
 }
@@ -212,5 +219,5 @@ function folding({ numbers }: Elevation): readonly Measure[] {
 
 function seatMeasure(elevation: Elevation): readonly Measure[] {
   const feet = valueOf(elevation.numbers.feet)
-  return [hips(elevation), ...(feet && feet.footSupport >= 1 ? [cm('footSupport', feet.footSupport)] : []), ...(feet && feet.seatRaise >= 1 ? [cm('seatRaise', feet.seatRaise)] : [])]
+  return [...(feet && feet.footSupport >= 1 ? [cm('footSupport', feet.footSupport)] : []), ...(feet && feet.seatRaise >= 1 ? [cm('seatRaise', feet.seatRaise)] : [])]
 }

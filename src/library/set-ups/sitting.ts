@@ -105,7 +105,7 @@ export const setUpsSitting: readonly SetUp[] = [
   ...setUpsOf('half-fold-at-the-wall', {
     full: [wall('hands')],
     few: [wall('hands')],
-    household: [],
+    household: [wall('hands')],
   }),
   ...setUpsOf('low-squat', {
     full: [towel('feet', 'narrow', { count: 2, piles: 2 }), block('pelvis', 'side'), towel('pelvis', 'standard')],

@@ -5,7 +5,7 @@ import FindingMark from '#web/shared/findings/FindingMark.vue'
 import { useProps } from './use-props.ts'
 
 /** What the session's set-ups want looked at, worst first; pressing it goes there. */
-const { toLookAt, chosenBlock, unit } = useProps()
+const { toLookAt, chosenKey, unit } = useProps()
 const worst = computed(() => toLookAt.value.find(({ finding }) => finding.grade === 'must') ?? toLookAt.value[0])
 const counted = computed(() => {
   const musts = toLookAt.value.filter(({ finding }) => finding.grade === 'must').length
@@ -15,7 +15,7 @@ const counted = computed(() => {
 </script>
 
 <template>
-  <button v-if="worst" type="button" class="findings" @click="chosenBlock = worst.used.blockId">
+  <button v-if="worst" type="button" class="findings" @click="chosenKey = worst.used.key">
     <FindingMark :grade="worst.finding.grade" /><b>{{ counted }}</b> <span class="first">{{ worst.used.name }}: {{ comfortWords(worst.finding, unit).title }}</span>
   </button>
   <span v-else>No set-up needs a look</span>

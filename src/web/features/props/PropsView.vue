@@ -48,7 +48,7 @@ const drawing = computed(() => {
 
 const choices = computed(() => chosen.value?.choices.map(({ id, name }) => ({ value: id, words: name })) ?? [])
 function choose(id: string | null): void {
-  if (chosen.value && id !== null) chosenSetUp.set(chosen.value.blockId, id)
+  if (chosen.value && id !== null) chosenSetUp.value.set(chosen.value.key, id)
 }
 const told = computed(() => measures.value.filter(({ mark }) => mark === undefined).map((measure) => captionWords(measure, unit.value)))
 const steady = computed(() => !findings.value.some(({ code }) => code.startsWith('STACK_') || code === 'ON_ROUND' || code === 'BLOCK_ON_END'))

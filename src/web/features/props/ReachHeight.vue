@@ -20,6 +20,15 @@ const id = useId()
 const part = ref<BodyPart>('head')
 const wantedCm = ref(4)
 const tolCm = ref(1)
+/** Shown and typed in the unit of the place, kept in cm. */
+const perUnit = computed(() => (unit.value === 'in' ? 2.54 : 1))
+const inUnit = (cm: typeof wantedCm) =>
+  computed({
+    get: () => Math.round((cm.value / perUnit.value) * 100) / 100,
+    set: (value) => (cm.value = value * perUnit.value),
+  })
+const wanted = inUnit(wantedCm)
+const tolerance = inUnit(tolCm)
 const unusual: ReadonlySet<BodyPart> = new Set(['eyes'])
 const parts = bodyParts.filter((one) => !unusual.has(one)).map((value) => ({ value, words: partNames[value] }))
 
@@ -91,11 +100,11 @@ function take(key: string): void {
     <h3 id="reach-title">Reach a height</h3>
     <div class="fields">
       <label :for="`${id}-part`">Part</label>
-      <label :for="`${id}-height`">Height, cm</label>
+      <label :for="`${id}-height`">Height, {{ unit }}</label>
       <label :for="`${id}-tol`">Give or take</label>
       <Select v-model="part" :input-id="`${id}-part`" :options="parts" option-label="words" option-value="value" fluid size="small" aria-label="Part to build under" />
-      <InputNumber v-model="wantedCm" :input-id="`${id}-height`" :min="0.5" :max="120" :step="0.5" :max-fraction-digits="1" fluid size="small" />
-      <InputNumber v-model="tolCm" :input-id="`${id}-tol`" :min="0" :max="10" :step="0.5" :max-fraction-digits="1" fluid size="small" />
+      <InputNumber v-model="wanted" :input-id="`${id}-height`" :min="0.5" :max="120 / perUnit" :step="0.5" :max-fraction-digits="2" fluid size="small" />
+      <InputNumber v-model="tolerance" :input-id="`${id}-tol`" :min="0" :max="10 / perUnit" :step="0.5" :max-fraction-digits="2" fluid size="small" />
     </div>
     <p class="note">From {{ place ? `the cupboard of ${place.name}` : 'a few usual props' }}, under this person’s weight.</p>
     <ul v-if="offers.length > 0">

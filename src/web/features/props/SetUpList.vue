@@ -3,15 +3,15 @@ import { takesWords } from '#web/shared/figures/prop-words.ts'
 import { useProps } from './use-props.ts'
 
 /** The set-ups of the session in its order, with what each takes. */
-const { used, chosen, chosenBlock, itemsOf } = useProps()
+const { used, chosen, chosenKey, itemsOf } = useProps()
 </script>
 
 <template>
   <nav class="list" aria-label="Set-ups of the session">
     <h2>Set-ups</h2>
     <ul v-if="used.length > 0">
-      <li v-for="one in used" :key="one.blockId">
-        <button type="button" :aria-current="one === chosen ? 'true' : undefined" @click="chosenBlock = one.blockId">
+      <li v-for="one in used" :key="one.key">
+        <button type="button" :aria-current="one === chosen ? 'true' : undefined" @click="chosenKey = one.key">
           <span class="name">{{ one.name }}</span>
           <small>{{ takesWords(itemsOf(one)) || 'no props' }}</small>
         </button>

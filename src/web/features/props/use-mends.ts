@@ -1,7 +1,11 @@
+import { watchDebounced } from '@vueuse/core'
 import { onScopeDispose, shallowRef, watch } from 'vue'
 import type { Ref } from 'vue'
 import type { ElevationInput } from '#core/figure'
 import type { MendAnswer, MendQuestion } from './mend-work.ts'
+
+/** How long the hands rest before a mend is looked for. */
+const restMs = 150
 
 /** The mends of the findings of a set-up, from a worker; empty until they come, and where it cannot be had. */
 export function useMends(input: Ref<ElevationInput | undefined>): Ref<MendAnswer['mends']> {
@@ -11,15 +15,18 @@ export function useMends(input: Ref<ElevationInput | undefined>): Ref<MendAnswer
   worker.onmessage = ({ data }: MessageEvent<MendAnswer>) => {
     if (data.asked === asked) mends.value = data.mends
   }
-  watch(
+  // What was offered belongs to what was there before; what is new is asked when the hands rest.
+  watch(input, () => {
+    mends.value = {}
+    asked += 1
+  })
+  watchDebounced(
     input,
     (now) => {
-      mends.value = {}
-      asked += 1
       // What is watched over by Vue cannot be sent to a worker; its plain copy can.
       if (now) worker.postMessage(JSON.parse(JSON.stringify({ asked, input: now } satisfies MendQuestion)))
     },
-    { immediate: true },
+    { debounce: restMs, immediate: true },
   )
   onScopeDispose(() => {
     worker.terminate()
