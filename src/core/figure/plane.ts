@@ -62,6 +62,17 @@ export function reached(start: Point3, to: Point3, first: number, second: number
   return plus(start, scaled(unit(minus(to, start)), Math.max(least, Math.min(most, apart))))
 }
 
+/** Between a clear angle and one that is not: the last clear one, to a two hundred and fiftieth of the way. */
+function halved(clear: number, met: number, isClear: (degrees: number) => boolean): number {
+  let [near, far] = [clear, met]
+  for (let halving = 0; halving < 8; halving += 1) {
+    const middle = (near + far) / 2
+    if (isClear(middle)) near = middle
+    else far = middle
+  }
+  return near
+}
+
 /**
  * Turns from one angle towards another until it comes free: the first that is clear, else the last. The counterpart
  * of {@link turnUntilContact} for what already lies in something.
@@ -76,13 +87,7 @@ export function turnUntilClear(first: number, last: number, isClear: (degrees: n
       met = next
       continue
     }
-    let clear = next
-    for (let halving = 0; halving < 10; halving += 1) {
-      const middle = (clear + met) / 2
-      if (isClear(middle)) clear = middle
-      else met = middle
-    }
-    return clear
+    return halved(next, met, isClear)
   }
   return last
 }
@@ -109,13 +114,7 @@ export function turnUntilContact(first: number, last: number, isClear: (degrees:
       continue
     }
     if (step === 0) return first
-    let met = next
-    for (let halving = 0; halving < 8; halving += 1) {
-      const middle = (clear + met) / 2
-      if (isClear(middle)) clear = middle
-      else met = middle
-    }
-    return clear
+    return halved(clear, next, isClear)
   }
   return last
 }

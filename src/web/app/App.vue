@@ -4,6 +4,7 @@ import { useRoute } from 'vue-router'
 import { anyRunning } from '#web/shared/lead/running-class.ts'
 import type { RunningClass } from '#web/shared/lead/running-class.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
+import AdviceNote from '#web/shared/ui/AdviceNote.vue'
 
 const route = useRoute()
 const store = useSessionStore()
@@ -45,7 +46,7 @@ watch(
     </main>
     <footer class="foot">
       <RouterView name="foot" />
-      <span v-if="!route.matched[0]?.components?.['foot']" class="notice">Zovrin gives no medical advice: a doctor or licensed therapist decides.</span>
+      <AdviceNote v-if="!route.matched[0]?.components?.['foot']" />
     </footer>
   </div>
 </template>
@@ -119,9 +120,6 @@ nav a.router-link-active {
   border-top: 1px solid var(--line);
   font-size: 15px;
   min-width: 0;
-}
-.notice {
-  color: var(--ink-soft);
 }
 @media print {
   .shell {

@@ -2,7 +2,8 @@
 import { computed } from 'vue'
 import { tallyTimeline } from '#core/timeline'
 import { formatMs } from '#core/units'
-import FindingMark from '#web/shared/findings/FindingMark.vue'
+import FootFindings from '#web/shared/findings/FootFindings.vue'
+import AdviceNote from '#web/shared/ui/AdviceNote.vue'
 import { useFindings } from './findings/use-findings.ts'
 import { evennessWords } from './gauge.ts'
 import { usePlan } from './use-plan.ts'
@@ -16,44 +17,15 @@ const worst = computed(() => open.value.find(({ finding }) => finding.grade !== 
 
 <template>
   <template v-if="document && tally">
-    <button v-if="isChecked" type="button" class="findings" :aria-expanded="shown" @click="shown = !shown">
-      <template v-if="worst"><FindingMark :grade="worst.grade" /><b>{{ counted }}</b> <span class="first" data-testid="first-finding">{{ wordsOf(worst).title }}</span></template>
-      <template v-else>Nothing needs a look</template>
-    </button>
-    <span class="advice">Zovrin gives no medical advice: a doctor or licensed therapist decides.</span>
+    <FootFindings v-if="isChecked" :grade="worst?.grade" :counted="counted" :first="worst ? wordsOf(worst).title : ''" none="Nothing needs a look" :aria-expanded="shown" @press="shown = !shown" />
+    <AdviceNote />
     <span class="grow" />
     <span v-if="tally.leftMs + tally.rightMs > 0" class="sides" data-testid="sides">Left {{ formatMs(tally.leftMs) }} · Right {{ formatMs(tally.rightMs) }} · {{ evennessWords(tally.leftMs, tally.rightMs) }}</span>
   </template>
-  <span v-else class="advice">Zovrin gives no medical advice: a doctor or licensed therapist decides.</span>
+  <AdviceNote v-else />
 </template>
 
 <style scoped>
-.findings {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  min-width: 0;
-  padding: 2px 6px;
-  border: 0;
-  background: none;
-  color: inherit;
-  font: inherit;
-  white-space: nowrap;
-  cursor: pointer;
-}
-.findings:hover {
-  text-decoration: underline;
-}
-.first {
-  overflow: hidden;
-  text-overflow: ellipsis;
-}
-.advice {
-  color: #4b5854;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
 .grow {
   flex: 1;
 }

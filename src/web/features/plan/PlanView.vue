@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import Button from 'primevue/button'
 import { defineAsyncComponent, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useEventListener, useMediaQuery, useTimeoutFn } from '@vueuse/core'
@@ -16,6 +15,7 @@ import { useLetterKeys } from './letter-keys.ts'
 import PlanSheet from './sheet/PlanSheet.vue'
 import { useClipboard } from './use-clipboard.ts'
 import SessionAway from '#web/shared/session/SessionAway.vue'
+import SidePane from '#web/shared/ui/SidePane.vue'
 import { usePlan } from './use-plan.ts'
 
 const route = useRoute()
@@ -91,11 +91,7 @@ function isTyping(target: EventTarget | null): boolean {
   <div v-if="store.document" v-show="!printing" class="plan" :class="{ narrow }">
     <Shelf ref="shelf" @added="spine?.focus()" />
     <Spine ref="spine" @find="shelf?.focusFind()" @keys="keysShown = true" @lead="goLead" @fit="showFits()" />
-    <aside v-show="!narrow || drawerOpen" class="pane" aria-label="The chosen block">
-      <Button v-if="narrow" class="close" text severity="secondary" icon="pi pi-times" aria-label="Close" @click="drawerOpen = false" />
-      <Inspector />
-    </aside>
-    <Button v-if="narrow && !drawerOpen" class="open-drawer" severity="secondary" outlined label="Details" @click="drawerOpen = true" />
+    <SidePane v-model:open="drawerOpen" label="The chosen block" opener="Details"><Inspector /></SidePane>
     <p class="visually-hidden" role="status" aria-live="polite">{{ told }}</p>
     <FindingsPanel v-if="findings.shown.value" @close="closeFindings" @balance="balanceShown = true" />
     <BalanceDialog v-if="balanceShown" @close="balanceShown = false" />
@@ -116,34 +112,6 @@ function isTyping(target: EventTarget | null): boolean {
 }
 .plan.narrow {
   grid-template-columns: 236px minmax(0, 1fr);
-}
-.pane {
-  border-left: 1px solid var(--line);
-  padding: 12px 18px 18px;
-  overflow-y: auto;
-  background: var(--sheet);
-  min-height: 0;
-  /* What changes in a pane is set out in that pane alone. */
-  contain: layout style;
-}
-.narrow .pane {
-  position: absolute;
-  inset: 0 0 0 auto;
-  width: 344px;
-  box-shadow: -8px 0 24px rgb(29 42 42 / 18%);
-  z-index: 20;
-}
-.close {
-  position: absolute !important;
-  top: 6px;
-  right: 8px;
-}
-.open-drawer {
-  position: absolute !important;
-  right: 12px;
-  bottom: 12px;
-  background: var(--sheet) !important;
-  z-index: 10;
 }
 .narrow :deep(.tools) {
   bottom: 56px;

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { comfortWords } from '#web/shared/figures/comfort-words.ts'
-import FindingMark from '#web/shared/findings/FindingMark.vue'
+import FootFindings from '#web/shared/findings/FootFindings.vue'
+import AdviceNote from '#web/shared/ui/AdviceNote.vue'
 import { useProps } from './use-props.ts'
 
 /** What the session's set-ups want looked at, worst first; pressing it goes there. */
@@ -12,41 +13,13 @@ const counted = computed(() => {
   const looks = toLookAt.value.length - musts
   return [musts > 0 ? `${String(musts)} must be mended` : '', looks > 0 ? `${String(looks)} to look at` : ''].filter((part) => part !== '').join(', ')
 })
+const first = computed(() => (worst.value ? `${worst.value.used.name}: ${comfortWords(worst.value.finding, unit.value).title}` : ''))
+function goThere(): void {
+  if (worst.value) chosenKey.value = worst.value.used.key
+}
 </script>
 
 <template>
-  <button v-if="worst" type="button" class="findings" @click="chosenKey = worst.used.key">
-    <FindingMark :grade="worst.finding.grade" /><b>{{ counted }}</b> <span class="first">{{ worst.used.name }}: {{ comfortWords(worst.finding, unit).title }}</span>
-  </button>
-  <span v-else>No set-up needs a look</span>
-  <span class="advice">Zovrin gives no medical advice: a doctor or licensed therapist decides.</span>
+  <FootFindings :grade="worst?.finding.grade" :counted="counted" :first="first" none="No set-up needs a look" @press="goThere" />
+  <AdviceNote />
 </template>
-
-<style scoped>
-.findings {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  min-width: 0;
-  padding: 2px 6px;
-  border: 0;
-  background: none;
-  color: inherit;
-  font: inherit;
-  white-space: nowrap;
-  cursor: pointer;
-}
-.findings:hover {
-  text-decoration: underline;
-}
-.first {
-  overflow: hidden;
-  text-overflow: ellipsis;
-}
-.advice {
-  color: #4b5854;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-</style>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { useElementSize, useMediaQuery } from '@vueuse/core'
-import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
@@ -11,6 +10,7 @@ import { drawElevation } from '#web/shared/figures/drawing.ts'
 import FigureDrawing from '#web/shared/figures/FigureDrawing.vue'
 import { captionWords } from '#web/shared/figures/measure-words.ts'
 import SessionAway from '#web/shared/session/SessionAway.vue'
+import SidePane from '#web/shared/ui/SidePane.vue'
 import PartsPane from './PartsPane.vue'
 import SetUpList from './SetUpList.vue'
 import StatureField from './StatureField.vue'
@@ -89,11 +89,7 @@ const drawerOpen = ref(false)
         <StatureField v-model="statureCm" />
       </footer>
     </section>
-    <aside v-show="!narrow || drawerOpen" class="pane" aria-label="Under each part">
-      <Button v-if="narrow" class="close" text severity="secondary" icon="pi pi-times" aria-label="Close" @click="drawerOpen = false" />
-      <PartsPane v-if="chosen" />
-    </aside>
-    <Button v-if="narrow && !drawerOpen" class="open-drawer" severity="secondary" outlined label="Under each part" @click="drawerOpen = true" />
+    <SidePane v-model:open="drawerOpen" label="Under each part" opener="Under each part"><PartsPane v-if="chosen" /></SidePane>
   </div>
   <SessionAway v-else />
 </template>
@@ -163,32 +159,6 @@ footer {
   font-size: 15px;
   color: #4b5854;
 }
-.pane {
-  border-left: 1px solid var(--line);
-  padding: 12px 18px 18px;
-  overflow-y: auto;
-  background: var(--sheet);
-  min-height: 0;
-}
-.narrow .pane {
-  position: absolute;
-  inset: 0 0 0 auto;
-  width: 344px;
-  box-shadow: -8px 0 24px rgb(29 42 42 / 18%);
-  z-index: 20;
-}
-.close {
-  position: absolute !important;
-  top: 6px;
-  right: 8px;
-}
-.open-drawer {
-  position: absolute !important;
-  right: 12px;
-  bottom: 12px;
-  background: var(--sheet) !important;
-  z-index: 10;
-}
 @media print {
   .props-view,
   .props-view.narrow {
@@ -203,21 +173,9 @@ footer {
   }
   .views,
   .choices,
-  .open-drawer,
-  .close,
   .props-view :deep(nav),
   .picture :deep(.stature) {
     display: none;
-  }
-  .pane,
-  .narrow .pane {
-    display: block !important;
-    position: static;
-    width: auto;
-    border: 0;
-    padding: 0 18px;
-    overflow: visible;
-    box-shadow: none;
   }
 }
 </style>

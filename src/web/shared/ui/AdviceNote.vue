@@ -1,0 +1,12 @@
+<template>
+  <span class="advice">Zovrin gives no medical advice: a doctor or licensed therapist decides.</span>
+</template>
+
+<style scoped>
+.advice {
+  color: #4b5854;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+</style>
