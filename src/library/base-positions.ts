@@ -12,3 +12,6 @@ export const basePositionNames: Readonly<Record<BasePosition, string>> = {
   onChair: 'on a chair',
   atWall: 'at the wall',
 }
+
+/** From standing to the wall, as they are listed; apart from the model, whose lists bring its schemas along. */
+export const basePositionsInOrder = Object.keys(basePositionNames) as readonly BasePosition[]

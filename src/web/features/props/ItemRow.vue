@@ -3,7 +3,6 @@ import Button from 'primevue/button'
 import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
 import { computed, useId } from 'vue'
-import { propKinds as kindIds } from '#model/prop'
 import type { PropKind } from '#model/prop'
 import type { PropTurn, SetUpItem } from '#model/set-up'
 import { carries } from '#core/props'
@@ -20,6 +19,7 @@ const emit = defineEmits<{ toggle: [] }>()
 const { kinds, elevation, unit, change, remove } = useProps()
 
 const id = useId()
+const everyKind = Object.keys(propNames) as PropKind[]
 const spec = computed(() => kinds.value[props.item.kind])
 const loaded = computed(() => elevation.value?.piles.flatMap(({ pieces }) => pieces).filter(({ itemId }) => itemId === props.item.id) ?? [])
 /** Of two equal piles each has its share. */
@@ -31,7 +31,7 @@ const layers = computed(() => loaded.value[0]?.layer.n ?? 1)
 const detail = computed(() => (spec.value.shape === 'sheet' && layers.value > 1 ? `${String(layers.value)} layers` : ''))
 
 const kindChoices = computed(() =>
-  kindIds.filter((kind) => kind === props.item.kind || (carries(kinds.value[kind]) && carries(spec.value) && props.item.lies === undefined)).map((value) => ({ value, words: propNames[value].one })),
+  everyKind.filter((kind) => kind === props.item.kind || (carries(kinds.value[kind]) && carries(spec.value) && props.item.lies === undefined)).map((value) => ({ value, words: propNames[value].one })),
 )
 const foldChoices = computed(() => {
   const named = (Object.keys(foldNames) as FoldName[]).map((value) => ({ value: value as string, words: foldNames[value] }))

@@ -20,6 +20,7 @@ function goThere(): void {
 </script>
 
 <template>
-  <FootFindings :grade="worst?.finding.grade" :counted="counted" :first="first" none="No set-up needs a look" @press="goThere" />
+  <FootFindings v-if="worst" :grade="worst.finding.grade" :counted="counted" :first="first" none="" @press="goThere" />
+  <span v-else>No set-up needs a look</span>
   <AdviceNote />
 </template>

@@ -69,7 +69,9 @@ export const useProps = createSharedComposable(() => {
       const poseId = block.kind === 'hold' ? block.poseId : finalRestPose
       const pose = poseIn(own.catalog, poseId)
       if (!pose) return []
-      const shipped = setUps.filter((setUp) => setUp.poseId === poseId)
+      // A pose copied from a shipped one is set up as that one.
+      const origin = own.catalog.ownPoses.get(poseId)?.copiedFrom
+      const shipped = setUps.filter((setUp) => setUp.poseId === poseId || setUp.poseId === origin)
       const ownItems = block.kind === 'hold' ? block.setUpItems : undefined
       const mine: SetUp[] = ownItems ? [{ id: `${block.id} own`, poseId, name: 'As in this session', extent: 'full', items: ownItems }] : []
       const name = block.kind === 'closing' ? 'Final rest' : pose.names.english

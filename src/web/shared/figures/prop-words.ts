@@ -22,6 +22,9 @@ export const partNames: Readonly<Record<BodyPart, string>> = {
   eyes: 'Eyes',
 }
 
+/** The parts from head to feet. Taken from their names, since the model's list would bring its schemas along. */
+export const bodyParts = Object.keys(partNames) as readonly BodyPart[]
+
 /** The folds teachers name, in the order of their height. */
 export const foldNames: Readonly<Record<FoldName, string>> = {
   open: 'open',

@@ -1,7 +1,6 @@
-import { basePositions, levels } from '#model/common'
 import type { Level } from '#model/common'
-import { directions, targets } from '#model/pose'
-import { basePositionNames } from '#library/base-positions'
+import type { Direction, Target } from '#model/pose'
+import { basePositionNames, basePositionsInOrder } from '#library/base-positions'
 import { directionNames } from '#library/direction-names'
 import { propNames } from '#library/prop-names'
 import { targetNames } from '#library/target-names'
@@ -27,6 +26,9 @@ const some = (values: (entry: ShelfEntry) => readonly string[]) => (entry: Shelf
 
 const atHand = ['rectBolster', 'roundBolster', 'blanket', 'foamBlock', 'strap', 'chair', 'eyePillow', 'sandbag', 'seatCushion'] as const
 
+/** From the first class on. */
+const levels: readonly Level[] = ['new', 'regular', 'experienced']
+
 export const facets: readonly Facet[] = [
   {
     key: 'kind',
@@ -49,9 +51,9 @@ export const facets: readonly Facet[] = [
     ],
     passes: some(({ isOwn }) => [isOwn ? 'own' : 'shipped']),
   },
-  { key: 'base', title: 'Base position', joins: 'any', options: named(basePositions, basePositionNames), passes: some(({ base }) => [base]) },
-  { key: 'target', title: 'Target', joins: 'any', options: named(targets, targetNames), passes: some((entry) => entry.targets) },
-  { key: 'direction', title: 'Direction', joins: 'any', options: named(directions, directionNames), passes: some((entry) => entry.directions) },
+  { key: 'base', title: 'Base position', joins: 'any', options: named(basePositionsInOrder, basePositionNames), passes: some(({ base }) => [base]) },
+  { key: 'target', title: 'Target', joins: 'any', options: named(Object.keys(targetNames) as Target[], targetNames), passes: some((entry) => entry.targets) },
+  { key: 'direction', title: 'Direction', joins: 'any', options: named(Object.keys(directionNames) as Direction[], directionNames), passes: some((entry) => entry.directions) },
   {
     key: 'practice',
     title: 'Practice',
@@ -82,7 +84,7 @@ export const facets: readonly Facet[] = [
       { value: 'regular', words: 'Regular' },
       { value: 'experienced', words: 'Experienced' },
     ],
-    passes: (entry, chosen) => levels.some((level: Level) => chosen.has(level) && levels.indexOf(entry.fromLevel) <= levels.indexOf(level)),
+    passes: (entry, chosen) => levels.some((level) => chosen.has(level) && levels.indexOf(entry.fromLevel) <= levels.indexOf(level)),
   },
   {
     key: 'without',

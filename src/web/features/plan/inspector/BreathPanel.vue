@@ -3,11 +3,10 @@ import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import type { BreathAmount, BreathBlock } from '#model/block'
-import { basePositions } from '#model/common'
 import { fillTime, patternText, roundHalfCounts, roundSecondsText } from '#core/breath'
 import type { ResolvedBreath } from '#core/session'
 import { betweenLimits, blockLimits, formatMs } from '#core/units'
-import { basePositionNames } from '#library/base-positions'
+import { basePositionNames, basePositionsInOrder } from '#library/base-positions'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import PatternField from '../PatternField.vue'
@@ -34,7 +33,7 @@ function setTechnique(techniqueId: string): void {
   const { pattern: _p, amount: _a, countedRounds: _c, basePosition: _b, ...block } = props.resolved.block
   replace({ ...block, techniqueId }, `change ${technique.value.names.english} for another technique`)
 }
-const positions = basePositions.map((value) => ({ value, words: basePositionNames[value] }))
+const positions = basePositionsInOrder.map((value) => ({ value, words: basePositionNames[value] }))
 
 const amounts = [
   { value: 'sets', words: 'sets of rounds' },

@@ -2,10 +2,9 @@
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import type { RestBlock } from '#model/block'
-import { basePositions } from '#model/common'
 import type { ResolvedRest } from '#core/session'
 import { blockLimits } from '#core/units'
-import { basePositionNames } from '#library/base-positions'
+import { basePositionNames, basePositionsInOrder } from '#library/base-positions'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
@@ -15,7 +14,7 @@ const { replace } = usePlan()
 const set = (change: Partial<RestBlock>) => {
   replace({ ...props.resolved.block, ...change }, 'change Rest')
 }
-const positions = basePositions.map((value) => ({ value, words: basePositionNames[value] }))
+const positions = basePositionsInOrder.map((value) => ({ value, words: basePositionNames[value] }))
 </script>
 
 <template>

@@ -1,7 +1,6 @@
-import { basePositions } from '#model/common'
 import type { BasePosition } from '#model/common'
 import { foldMarks } from '#core/units'
-import { basePositionNames } from '#library/base-positions'
+import { basePositionNames, basePositionsInOrder } from '#library/base-positions'
 import type { ShelfThing } from '#web/shared/session/new-block.ts'
 import type { ShelfEntry } from '#web/shared/shelf/entries.ts'
 
@@ -58,7 +57,7 @@ const plainLines: readonly ShelfLine[] = (
   group: between,
 }))
 
-const groupOrder = [...basePositions.map((base) => capital(basePositionNames[base])), 'Breath', 'Movement', between]
+const groupOrder = [...basePositionsInOrder.map((base) => capital(basePositionNames[base])), 'Breath', 'Movement', between]
 
 /** Lines under their headings, in the order of the shelf; headings of nothing are left out. */
 export const inGroups = (lines: readonly ShelfLine[]): ShelfGroup[] =>
