@@ -15,7 +15,7 @@ const wordsOf = (finding: (typeof findings.value)[number]) => comfortWords(findi
 <template>
   <div v-if="findings.length > 0" class="comfort">
     <ul>
-      <li v-for="finding in findings" :key="finding.code" :class="finding.grade">
+      <li v-for="finding in findings" :key="finding.code" :class="{ counted: finding.grade !== 'tip' }">
         <FindingMark :grade="finding.grade" />
         <div>
           <p><b><span class="visually-hidden">{{ grades[finding.grade] }}: </span>{{ wordsOf(finding).title }}</b></p>
@@ -44,17 +44,14 @@ li {
 li > svg {
   margin-top: 3px;
 }
-.must,
-.look {
+.counted {
   margin: 0 -8px;
   padding: 8px;
   background: #eef1ec;
   border-top: 0;
   border-left: 3px solid var(--ink);
 }
-.must + .look,
-.look + .look,
-.must + .must {
+.counted + .counted {
   margin-top: 4px;
 }
 .mend {

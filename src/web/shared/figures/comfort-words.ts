@@ -15,6 +15,8 @@ export interface ComfortWords {
 
 interface Said {
   readonly cm: (name: string) => string
+  /** As a height that is there: none where it is nothing. */
+  readonly there: (name: string) => string
   readonly deg: (name: string) => string
   readonly text: (name: string) => string
   readonly is: (name: string) => boolean
@@ -43,7 +45,7 @@ const words: Readonly<Record<string, (said: Said) => ComfortWords>> = {
   STEEP: ({ deg, text }) => ({ title: `The ${text('what')} lies at ${deg('angleDeg')}, past ${deg('mostDeg')}`, mend: text('what') === 'bolster' ? 'It slides: brace it against the wall, or lower the block.' : 'Lower the support.' }),
   HEAD_OFF_END: ({ cm }) => ({ title: `The head comes ${cm('alongCm')} up, past the bolster’s end`, mend: 'Lengthen it with a folded blanket.' }),
   HANGS_FREE: ({ cm }) => ({ title: `The bolster hangs ${cm('freeCm')} free above its head block`, mend: 'Lower the middle block or raise the head block.' }),
-  ARMS_UNFILLED: ({ cm }) => ({ title: `Elbows ${cm('elbowsCm')} above the floor, arms carried at ${cm('armsCm')}`, mend: `Fill under elbows and hands to within ${cm('mostCm')}.` }),
+  ARMS_UNFILLED: ({ cm, there }) => ({ title: `Elbows ${cm('elbowsCm')} above the floor, ${there('armsCm')} under them`, mend: `Fill under elbows and hands to within ${cm('mostCm')}.` }),
   TORSO_ANGLE: ({ deg, text }) => ({ title: `Trunk at ${deg('angleDeg')}, usual 0° to ${deg('mostDeg')}`, mend: Number(text('angleDeg')) < 0 ? 'Build up under the chest.' : 'Lower what is under the chest.' }),
   RAISE_SEAT: ({ cm, has }) => ({ title: 'The pelvis still tips back', mend: has('seatCm') ? `Raise the seat to ${cm('seatCm')} before the head is supported.` : 'Raise the seat, or lower the knees, before the head is supported.' }),
   SEAT_IMPOSSIBLE: ({ cm }) => ({ title: `A seat of ${cm('seatCm')} on the floor`, mend: `At most ${cm('mostCm')}: is a number mistyped?` }),
@@ -51,13 +53,13 @@ const words: Readonly<Record<string, (said: Said) => ComfortWords>> = {
   SEAT_HIGH: ({ cm, is }) => ({ title: `Seat ${cm('seatCm')}, ${is('chair') ? 'past' : 'usual up to'} ${cm('mostCm')}`, mend: is('chair') ? 'Take a chair.' : 'Does it stand firmly?' }),
   KNEES_ABOVE_HIPS: ({ cm, has }) => ({ title: `Knees ${cm('aboveCm')} above the hips`, mend: has('seatCm') ? `A seat of ${cm('seatCm')} brings them below.` : 'Take a chair.' }),
   KNEE_BEND: ({ deg }) => ({ title: `Knees bent ${deg('angleDeg')}, usual ${deg('leastDeg')} to ${deg('mostDeg')}`, mend: 'Raise or lower what is under the knees.' }),
-  KNEES_UNFILLED: ({ cm }) => ({ title: `Knee support ${cm('hereCm')}, wanted ${cm('wantedCm')}`, mend: `Fill ${cm('shortCm')} more under each knee, both sides alike.` }),
+  KNEES_UNFILLED: ({ cm, there }) => ({ title: `Knee support ${there('hereCm')}, wanted ${cm('wantedCm')}`, mend: `Fill ${cm('shortCm')} more under each knee, both sides alike.` }),
   ONE_KNEE_FILLED: () => ({ title: 'Only one knee is filled', mend: 'Fill both sides alike.' }),
   WALL_ANGLE: ({ deg, is }) => ({ title: `Legs at ${deg('angleDeg')}, usual ${deg('leastDeg')} to ${deg('mostDeg')}`, mend: is('far') ? 'The heels slide: strap the thighs or bend the knees.' : 'Knees soft; a little further out.' }),
   PELVIS_LIFTED: ({ cm }) => ({ title: `The seat lifts the hips by ${cm('liftCm')}`, mend: 'Fill under the pelvis, or take something lower for the calves.' }),
   FEET_HANG: ({ cm }) => ({ title: `Feet ${cm('shortCm')} above the floor`, mend: `Put ${cm('wantedCm')} under them.` }),
   SEAT_LOW: ({ cm }) => ({ title: `Seat ${cm('raiseCm')} low for these legs`, mend: `Raise it by ${cm('raiseCm')}.` }),
-  HEAD_SUPPORT_SHORT: ({ cm }) => ({ title: `Head support ${cm('hereCm')}, wanted about ${cm('wantedCm')}`, mend: `Build it up by ${cm('shortCm')}, so that the forehead rests without pulling.` }),
+  HEAD_SUPPORT_SHORT: ({ cm, there }) => ({ title: `Head support ${there('hereCm')}, wanted about ${cm('wantedCm')}`, mend: `Build it up by ${cm('shortCm')}, so that the forehead rests without pulling.` }),
   STACK_TALL: ({ cm, text }) => ({ title: `${cm('heightCm')} high on ${cm('narrowCm')}: ${text('ratio')} to 1`, mend: text('most') === '2' ? 'It falls over: wider and lower.' : 'Brace it against a wall or another prop.' }),
   STACK_ORDER: ({ kind }) => ({ title: `A ${kind('upper')} on a ${kind('lower')}`, mend: 'What is hard and wide lies lowest, what is soft on top.' }),
   ON_ROUND: ({ kind }) => ({ title: `A ${kind('upper')} on something round`, mend: 'It rolls: nothing firm stands on it.' }),
@@ -84,6 +86,7 @@ export const comfortCodesWithWords: readonly string[] = Object.keys(words)
 export function comfortWords({ code, facts }: Pick<ComfortFinding, 'code' | 'facts'>, unit: LengthUnit): ComfortWords {
   const said: Said = {
     cm: (name) => lengthText(Number(facts[name]), unit),
+    there: (name) => (Number(facts[name]) === 0 ? 'nothing' : lengthText(Number(facts[name]), unit)),
     deg: (name) => angleText(Number(facts[name])),
     text: (name) => String(facts[name]),
     is: (name) => facts[name] === true,
