@@ -36,6 +36,11 @@ export const dot = (a: Point3, b: Point3): number => a.x * b.x + a.y * b.y + a.z
 export const cross = (a: Point3, b: Point3): Point3 => ({ x: a.y * b.z - a.z * b.y, y: a.z * b.x - a.x * b.z, z: a.x * b.y - a.y * b.x })
 export const between = (a: Point3, b: Point3, share: number): Point3 => plus(a, scaled(minus(b, a), share))
 const unit = (a: Point3): Point3 => scaled(a, 1 / (lengthOf(a) || 1))
+/** Some direction square to one. */
+const anyAside = (a: Point3): Point3 => {
+  const aside = cross(a, Math.abs(a.x) < Math.abs(a.y) ? { x: 1, y: 0, z: 0 } : { x: 0, y: 1, z: 0 })
+  return lengthOf(aside) > 1e-9 ? unit(aside) : { x: 0, y: 0, z: 1 }
+}
 
 /**
  * The middle joint of two bones from one point to another. It stands off the line towards `towards`, turned about
@@ -45,10 +50,12 @@ const unit = (a: Point3): Point3 => scaled(a, 1 / (lengthOf(a) || 1))
 export function middleJoint(start: Point3, to: Point3, first: number, second: number, towards: Point3, swivel = 0): Point3 {
   const line = minus(to, start)
   const apart = lengthOf(line)
-  const axis = unit(line)
+  // Where the points are one, or the wish lies along the line, any way off will do.
+  const axis = apart > 1e-9 ? unit(line) : anyAside(towards)
   const along = apart >= first + second ? first : Math.max(-first, Math.min(first, (first ** 2 + apart ** 2 - second ** 2) / (2 * (apart || 1))))
   const off = Math.sqrt(Math.max(0, first ** 2 - along ** 2))
-  const up = unit(minus(towards, scaled(axis, dot(towards, axis))))
+  const wish = minus(towards, scaled(axis, dot(towards, axis)))
+  const up = lengthOf(wish) > 1e-9 ? unit(wish) : anyAside(axis)
   const aside = cross(axis, up)
   const away = plus(scaled(up, off * cosOf(swivel)), scaled(aside, off * sinOf(swivel)))
   return plus(plus(start, scaled(axis, along)), away)
