@@ -46,6 +46,15 @@ describe.each(statures)('a person of %i cm', (stature) => {
     // The book's leg ends at the heel's back, the drawn one at the ankle joint: nearer than the foot is long.
     expect((shown.wallX ?? NaN) - shown.skeleton.right.ankle.x).toBeLessThan(shown.frame.heelR + 2)
     expect(measured(wall, shown, 'sitBonesToWall')?.value).toBeCloseTo(numbers.sitBoneToWall)
+    expect(measured(wall, shown, 'heelsHeight')).toMatchObject({ value: numbers.heelHeight, about: false })
+  })
+
+  test('legs wide apart at the wall bring the heels lower than straight ones, and the number says so', () => {
+    const wide = (spreadDeg: number): number => {
+      const wall: Figure = { kind: 'lying', legs: 'wall', legRaiseDeg: 85, spreadDeg }
+      return measured(wall, drawn(wall, [one('wall', 'feet', { lies: 'behind' })], stature), 'heelsHeight')?.value ?? NaN
+    }
+    expect(wide(4) - wide(40)).toBeGreaterThan(0.1 * stature)
   })
 
   test('raised at the wall, the support’s edge stands where the book has it', () => {

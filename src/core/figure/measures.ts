@@ -1,7 +1,7 @@
 import type { Figure, FigureOf } from '#model/figure'
 import type { Calculated } from '#core/props'
 import type { Elevation } from './elevation.ts'
-import { degreesOf } from './plane.ts'
+import { cosOf, degreesOf } from './plane.ts'
 import type { Point } from './plane.ts'
 import { pileUnder } from './scene.ts'
 import { boundsOf } from './shape.ts'
@@ -147,7 +147,7 @@ function lyingMeasures(figure: FigureOf<'lying'>, elevation: Elevation): readonl
       : []),
     ...(incline ? [deg('hipBend', bend(trunk, thigh))] : []),
     ...bound(elevation),
-    ...(figure.legs === 'wall' ? atWall(elevation) : []),
+    ...(figure.legs === 'wall' ? atWall(figure, elevation) : []),
     ...(figure.legs === 'figureFour' && elevation.wallX !== undefined
       ? [cm('sitBonesToWall', elevation.wallX - skeleton.hip.x - elevation.frame.sitBone, { kind: 'distance', y: -5, from: skeleton.hip.x + elevation.frame.sitBone, to: elevation.wallX })]
       : []),
@@ -174,27 +174,31 @@ function sloping(elevation: Elevation, incline: { readonly bolsterAngle: number;
   ]
 }
 
-function bound({ numbers, piles, skeleton, frame }: Elevation): readonly Measure[] {
+function bound({ numbers, skeleton, frame }: Elevation): readonly Measure[] {
   const wanted = valueOf(numbers.bound)
   if (!wanted) return []
-  const pile = pileUnder({ piles }, 'knees') ?? pileUnder({ piles }, 'thighs')
   const { knee } = skeleton.right
   const under = knee.y - frame.kneeR
   return [
     cm('kneesHeight', under, { kind: 'height', x: Math.max(skeleton.right.toe.x, skeleton.right.ankle.x) + 8, from: 0, to: under }),
-    cm('kneeSupport', wanted.supportH, undefined, { about: Math.abs(wanted.supportH - (pile?.height ?? 0)) > mostApart }),
+    cm('kneeSupport', wanted.supportH),
   ]
 }
 
-function atWall({ numbers, skeleton, frame, wallX }: Elevation): readonly Measure[] {
+/** From so wide apart on the heels are told as they are drawn: the book's legs go straight up, degrees. */
+const apartLegs = 10
+
+function atWall({ spreadDeg = 0 }: FigureOf<'lying'>, { numbers, skeleton, frame, wallX }: Elevation): readonly Measure[] {
   const wall = valueOf(numbers.wall)
   if (!wall || wallX === undefined) return []
   const { right, hip, crown } = skeleton
-  const heels = right.ankle.y - frame.heelR
+  // The back of the heel: as far past the ankle as the book's leg is longer than thigh and shank.
+  const drawn = right.hip.y + ((right.ankle.y - right.hip.y) * frame.legToHeel) / (frame.thigh + frame.shank) - frame.heelR * cosOf(wall.legAngle)
+  const heels = spreadDeg > apartLegs ? drawn : wall.heelHeight
   return [
     cm('sitBonesToWall', wall.sitBoneToWall, { kind: 'distance', y: -5, from: wallX - wall.sitBoneToWall, to: wallX }),
     deg('legAngle', wall.legAngle, { kind: 'angle', at: { x: hip.x, y: hip.y }, from: 0, to: wall.legAngle }),
-    cm('heelsHeight', wall.heelHeight, { kind: 'height', x: wallX + 7, from: 0, to: wall.heelHeight }, { about: Math.abs(heels - wall.heelHeight) > mostApart }),
+    cm('heelsHeight', heels, { kind: 'height', x: wallX + 7, from: 0, to: heels }, { about: Math.abs(heels - drawn) > mostApart }),
     cm('floorDepth', wall.floorDepth, { kind: 'distance', y: -13, from: Math.min(crown.x, wallX - wall.floorDepth), to: wallX }),
   ]
 }

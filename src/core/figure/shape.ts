@@ -104,6 +104,8 @@ export const surfaceAt = ({ x, y, degrees }: Surface, along: number, above: numb
 
 /** How round the edges of what is rigid, firm or soft are, in cm [estimates]. */
 const edgeRadius = { 0: 0.5, 1: 5.5, 2: 1.6 } as const
+/** A filled pillow has no edges, a folded sheet has. */
+const pillowRadius = 6
 
 /** How thick the seat of a chair is: what is under it is free, cm [estimate]. */
 const seatThickness = 4
@@ -111,7 +113,7 @@ const seatThickness = 4
 /** A piece that lies centred on a surface, `h` cm high under its load. Of a chair only the seat is in the way. */
 export function shapeOn(surface: Surface, piece: Pick<Piece, 'along' | 'roundSeen' | 'rank' | 'kind'>, h: number): Shape {
   if (piece.kind === 'chair') return shapeOn(surfaceAt(surface, 0, h - seatThickness), { ...piece, kind: 'book' }, seatThickness)
-  const radius = piece.roundSeen ? h / 2 : Math.min(h / 2, piece.along / 2, edgeRadius[piece.rank])
+  const radius = piece.roundSeen ? h / 2 : Math.min(h / 2, piece.along / 2, piece.kind === 'longPillow' ? pillowRadius : edgeRadius[piece.rank])
   const halfAlong = piece.along / 2 - radius
   const corner = (along: number, above: number): Point => surfaceAt(surface, along, above)
   const [low, high] = [radius, h - radius]
