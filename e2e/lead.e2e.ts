@@ -80,6 +80,25 @@ async function begin(page: Page, address: string): Promise<void> {
 const push = (page: Page, seconds: number) => page.evaluate((s) => window.pushS(s), seconds)
 const now = (page: Page) => page.getByRole('region', { name: 'Now' })
 
+/** Until this browser has kept the class at that second or later: a reload takes it up from what is kept. */
+async function keptAt(page: Page, seconds: number): Promise<void> {
+  const keptS = () =>
+    page.evaluate(
+      () =>
+        new Promise<number>((tell) => {
+          const opening = indexedDB.open('zovrin-classes')
+          opening.onsuccess = () => {
+            const reading = opening.result.transaction('running').objectStore('running').getAll()
+            reading.onsuccess = () => {
+              opening.result.close()
+              tell(Number((reading.result as { keptRunMs: number }[])[0]?.keptRunMs ?? 0) / 1000)
+            }
+          }
+        }),
+    )
+  await expect.poll(keptS).toBeGreaterThanOrEqual(seconds)
+}
+
 test('a class is led by keys, the second side matches, and its record tells meant and done', async ({ page, house }) => {
   await begin(page, house.address)
   // Deer, left: planned from 27:15 on.
@@ -135,8 +154,8 @@ test('a reload comes back at the right second, and a long absence asks what happ
   await begin(page, house.address)
   await push(page, 500)
   await expect(now(page)).toContainText('Wide-knee fold')
-  await page.waitForTimeout(300)
   await page.keyboard.press('m')
+  await keptAt(page, 500)
   await page.reload()
   await expect(now(page)).toContainText('Wide-knee fold')
   await expect(page.getByTestId('clock')).toHaveText(/^3:2\d$|^3:1\d$/)
@@ -153,6 +172,7 @@ test('after a reload that holds sound back it says so; the first key only lets i
   await push(page, 440)
   await expect(now(page)).toContainText('Set up Wide-knee fold')
   await page.keyboard.press('m')
+  await keptAt(page, 440)
   await page.evaluate(() => localStorage.setItem('hush', 'yes'))
   await page.reload()
   const hush = page.getByText('Touch or press any key for the bells')
