@@ -3,6 +3,7 @@ import globals from 'globals'
 import tseslint from 'typescript-eslint'
 import vue from 'eslint-plugin-vue'
 import vueParser from 'vue-eslint-parser'
+import prettier from 'eslint-config-prettier'
 import { walls } from './walls.js'
 
 export default tseslint.config(
@@ -11,6 +12,7 @@ export default tseslint.config(
   ...tseslint.configs.strict,
   ...tseslint.configs.stylistic,
   ...vue.configs['flat/recommended'],
+  prettier,
   {
     rules: {
       // The type-aware walls need allowTypeImports, which the plain rule lacks.
@@ -21,14 +23,19 @@ export default tseslint.config(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/consistent-type-imports': 'error',
       'vue/multi-word-component-names': 'off',
-      'vue/max-attributes-per-line': 'off',
-      'vue/singleline-html-element-content-newline': 'off',
-      'vue/html-self-closing': 'off',
-      'vue/html-indent': 'off',
-      'vue/html-closing-bracket-newline': 'off',
-      'vue/first-attribute-linebreak': 'off',
       'vue/attributes-order': 'off',
-      'no-restricted-exports': ['error', { restrictDefaultExports: { direct: true, named: true, defaultFrom: true, namedFrom: true, namespaceFrom: true } }],
+      'no-restricted-exports': [
+        'error',
+        {
+          restrictDefaultExports: {
+            direct: true,
+            named: true,
+            defaultFrom: true,
+            namedFrom: true,
+            namespaceFrom: true,
+          },
+        },
+      ],
     },
   },
   {
@@ -36,7 +43,11 @@ export default tseslint.config(
     languageOptions: { parser: vueParser, parserOptions: { parser: tseslint.parser, extraFileExtensions: ['.vue'] } },
   },
   { files: ['*.config.{js,ts}', '**/*.vue'], rules: { 'no-restricted-exports': 'off' } },
-  { files: ['scripts/**', 'src/server/main.ts'], languageOptions: { globals: globals.node }, rules: { 'no-console': 'off' } },
+  {
+    files: ['scripts/**', 'src/server/main.ts'],
+    languageOptions: { globals: globals.node },
+    rules: { 'no-console': 'off' },
+  },
   ...walls.map(asTypeAware),
 )
 

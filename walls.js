@@ -48,7 +48,10 @@ const coreRules = (name) => {
     files: [`src/core/${name}/**/*.ts`],
     ignores: ['**/*.test.ts'],
     rules: restrict([
-      only(['\\./', '#model/', ...names], `core/${name} may import only its own files, #model types and: ${above.join(', ') || 'nothing'}.`),
+      only(
+        ['\\./', '#model/', ...names],
+        `core/${name} may import only its own files, #model types and: ${above.join(', ') || 'nothing'}.`,
+      ),
       { regex: '^#model/', message: 'Core takes only types from the model.', allowTypeImports: true },
       testingOnlyInTests,
     ]),
@@ -60,8 +63,17 @@ const areaRules = ([name, { may, packages }]) => {
   const patterns =
     packages === null
       ? [{ regex: `^#(?!(${may.join('|')})/)`, message: `${name} may import only: ${may.join(', ')}.` }]
-      : [only([...own, ...packages.map((id) => `${id}$`)], `${name} may import only its own files, ${[...may, ...packages].join(', ')}.`)]
-  return { files: [`src/${name}/**/*.{ts,vue}`], ignores: ['**/*.test.ts'], rules: restrict([...patterns, testingOnlyInTests]) }
+      : [
+          only(
+            [...own, ...packages.map((id) => `${id}$`)],
+            `${name} may import only its own files, ${[...may, ...packages].join(', ')}.`,
+          ),
+        ]
+  return {
+    files: [`src/${name}/**/*.{ts,vue}`],
+    ignores: ['**/*.test.ts'],
+    rules: restrict([...patterns, testingOnlyInTests]),
+  }
 }
 
 /** A feature of the web never imports another feature; shared never imports a feature. */
@@ -69,7 +81,10 @@ const inFeature = (files, outward) => ({
   files,
   ignores: ['**/*.test.ts'],
   rules: restrict([
-    { regex: '^#(?!(core|formats|library|model|web)/)', message: 'web may import only: core, formats, library, model.' },
+    {
+      regex: '^#(?!(core|formats|library|model|web)/)',
+      message: 'web may import only: core, formats, library, model.',
+    },
     { regex: '^#web/(features|app)', message: 'A feature never imports another feature or the shell.' },
     { regex: outward, message: 'A feature never reaches out of its own folder.' },
     testingOnlyInTests,
@@ -83,7 +98,10 @@ const featureRules = [
     files: ['src/web/shared/**/*.{ts,vue}'],
     ignores: ['**/*.test.ts'],
     rules: restrict([
-      { regex: '^#(?!(core|formats|library|model|web)/)', message: 'web may import only: core, formats, library, model.' },
+      {
+        regex: '^#(?!(core|formats|library|model|web)/)',
+        message: 'web may import only: core, formats, library, model.',
+      },
       { regex: '^#web/(features|app)|/features/', message: 'Shared never imports a feature or the shell.' },
       testingOnlyInTests,
     ]),
@@ -102,7 +120,10 @@ const purity = {
     ],
     'no-restricted-syntax': [
       'error',
-      { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Core has no clock: take the time as an argument.' },
+      {
+        selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+        message: 'Core has no clock: take the time as an argument.',
+      },
       { selector: 'ImportExpression', message: 'Core loads nothing late.' },
     ],
   },

@@ -100,7 +100,10 @@ test('axe finds nothing serious in a set-up that is changed and has findings', a
   await page.getByRole('button', { name: /^Inclined rest/ }).click()
   await page.getByRole('button', { name: /^1 block, on its side/ }).click()
   await page.getByRole('button', { name: 'Take 1 block away' }).click()
-  await page.getByRole('button', { name: /^1 blanket, standard fold/ }).first().click()
+  await page
+    .getByRole('button', { name: /^1 blanket, standard fold/ })
+    .first()
+    .click()
   await expect(page.getByRole('combobox', { name: 'Fold' })).toBeVisible()
   await expect(page.getByText('Comfort decides. Stop')).toBeVisible()
   expect(await serious(page)).toEqual([])

@@ -8,7 +8,10 @@ const pick = async (page: Page, box: string | RegExp, option: string) => {
 const deerOf = async (house: { session(id: string): Promise<{ blocks: { kind: string; id: string }[] }> }) =>
   (await house.session('thursday-slow-hour')).blocks.find(({ id }) => id === 'deer')
 
-test('a hold is edited in full: order of sides, phases, cues with sides marked, times around it, breath over it', async ({ plan, house }) => {
+test('a hold is edited in full: order of sides, phases, cues with sides marked, times around it, breath over it', async ({
+  plan,
+  house,
+}) => {
   await plan.getByRole('option', { name: /Deer, left/ }).click()
   await pick(plan, 'First side of Deer', 'right first')
   await expect(plan.getByRole('option', { name: /^Deer/ }).first()).toHaveAccessibleName(/Deer, right/)
@@ -44,7 +47,10 @@ test('a hold is edited in full: order of sides, phases, cues with sides marked, 
   await saved(plan)
   expect(await deerOf(house)).toMatchObject({
     firstSide: 'right',
-    phases: [{ name: 'Tall', length: { breaths: 3 } }, { name: 'Folded', length: { rest: true } }],
+    phases: [
+      { name: 'Tall', length: { breaths: 3 } },
+      { name: 'Folded', length: { rest: true } },
+    ],
     times: { settleS: 20 },
     answers: { betweenSides: 'stillness', afterHold: 'movement' },
     breathOver: { techniqueId: 'even-breath' },
@@ -68,10 +74,15 @@ test('a breath block changes technique, counts, pace and how much, and tells wha
   await pick(plan, 'Technique', 'Watching the breath')
   await expect(plan.getByRole('option', { name: /Watching the breath, 5:00/ })).toBeAttached()
   await saved(plan)
-  expect((await house.session('thursday-slow-hour')).blocks[1]).toMatchObject({ kind: 'breath', techniqueId: 'watching-the-breath' })
+  expect((await house.session('thursday-slow-hour')).blocks[1]).toMatchObject({
+    kind: 'breath',
+    techniqueId: 'watching-the-breath',
+  })
 })
 
-test('talk is timed by its words at a pace of one’s own; the closing rolls to the side it is told', async ({ plan }) => {
+test('talk is timed by its words at a pace of one’s own; the closing rolls to the side it is told', async ({
+  plan,
+}) => {
   await plan.getByRole('option', { name: /Arrive/ }).click()
   await plan.getByLabel('What to say').fill(Array.from({ length: 55 }, () => 'word').join(' '))
   await plan.getByLabel('What to say').press('Tab')
@@ -88,7 +99,9 @@ test('talk is timed by its words at a pace of one’s own; the closing rolls to 
 test('the plan is printed as a sheet, not as the screen', async ({ plan }) => {
   await plan.emulateMedia({ media: 'print' })
   const sheet = plan.getByTestId('sheet')
-  await expect(sheet.getByRole('row', { name: /26:16 Deer/ })).toContainText('left 3:30: left knee in front, right knee behind')
+  await expect(sheet.getByRole('row', { name: /26:16 Deer/ })).toContainText(
+    'left 3:30: left knee in front, right knee behind',
+  )
   await expect(sheet).toContainText('Ease out, breathe as you like')
   await expect(plan.getByRole('listbox')).toBeHidden()
   await expect(plan.getByRole('link', { name: 'Lead', exact: true })).toBeHidden()

@@ -3,7 +3,18 @@ import { blockNames, expect, saved, test } from './fixtures.ts'
 
 test.use({ data: 'empty' })
 
-const hour = ['Talk', 'Belly breath', 'Hollow and round, on all fours', 'Wide-knee fold', 'Sphinx', 'One-leg fold', 'Figure four, lying', 'Knees across', 'Calves on a chair', 'Closing']
+const hour = [
+  'Talk',
+  'Belly breath',
+  'Hollow and round, on all fours',
+  'Wide-knee fold',
+  'Sphinx',
+  'One-leg fold',
+  'Figure four, lying',
+  'Knees across',
+  'Calves on a chair',
+  'Closing',
+]
 
 /** As the wings' labels begin: up to the first comma. */
 const shortNames = hour.map((name) => name.split(',')[0])
@@ -28,7 +39,8 @@ test('an hour of ten blocks is composed from nothing by keyboard alone', async (
   await page.getByRole('button', { name: 'New session' }).focus()
   await press('Enter')
   await expect(page.getByText('Nothing on the spine yet')).toBeVisible()
-  for (const typed of ['talk', 'bell', 'holl', 'wide-k', 'sph', 'one-l', 'fig', 'knees a', 'calv', 'clos']) await put(typed)
+  for (const typed of ['talk', 'bell', 'holl', 'wide-k', 'sph', 'one-l', 'fig', 'knees a', 'calv', 'clos'])
+    await put(typed)
   expect(await blockNames(page)).toEqual(shortNames)
   // It came to over an hour: up from the closing, the rest on a chair and the twist before it get shorter.
   await press('ArrowUp')

@@ -9,15 +9,28 @@ async function drag(page: Page, what: Locator, to: Locator, place: 'top' | 'bott
   await expect(page.getByTestId('drop-line')).toBeHidden()
 }
 
-test('blocks are added, dragged in, dragged elsewhere, changed, duplicated and removed by mouse', async ({ plan, house }) => {
+test('blocks are added, dragged in, dragged elsewhere, changed, duplicated and removed by mouse', async ({
+  plan,
+  house,
+}) => {
   await plan.getByRole('option', { name: /Sphinx/ }).click()
   await plan.getByRole('button', { name: /Add Heart over a roll/ }).click()
   expect((await blockNames(plan)).slice(2, 5)).toEqual(['Wide-knee fold', 'Sphinx', 'Heart over a roll'])
 
-  await drag(plan, plan.getByRole('button', { name: /Add Side rest/ }), plan.getByRole('option', { name: /Wide-knee/ }), 'top')
+  await drag(
+    plan,
+    plan.getByRole('button', { name: /Add Side rest/ }),
+    plan.getByRole('option', { name: /Wide-knee/ }),
+    'top',
+  )
   expect((await blockNames(plan)).slice(1, 4)).toEqual(['Even breath', 'Side rest', 'Wide-knee fold'])
 
-  await drag(plan, plan.getByRole('option', { name: /Arrive/ }), plan.getByRole('option', { name: /Even breath/ }), 'bottom')
+  await drag(
+    plan,
+    plan.getByRole('option', { name: /Arrive/ }),
+    plan.getByRole('option', { name: /Even breath/ }),
+    'bottom',
+  )
   expect((await blockNames(plan)).slice(0, 3)).toEqual(['Even breath', 'Arrive', 'Side rest'])
 
   await plan.getByRole('option', { name: /Side rest, left/ }).click()

@@ -7,12 +7,16 @@ async function openFindings(plan: Page): Promise<void> {
   await expect(panel(plan)).toBeVisible()
 }
 
-test('the foot line counts what needs a look, worst first, and the panel lists each with its place', async ({ plan }) => {
+test('the foot line counts what needs a look, worst first, and the panel lists each with its place', async ({
+  plan,
+}) => {
   await expect(plan.getByRole('button', { name: '3 to look at Says 5:00, the plan has 3:55 from there' })).toBeVisible()
   await openFindings(plan)
   await expect(panel(plan).getByRole('listitem')).toHaveCount(3)
   await panel(plan).getByRole('button', { name: 'Figure four, lying, at 17:10' }).click()
-  await expect(plan.getByRole('complementary').getByRole('heading', { level: 1, name: 'Figure four, lying' })).toBeVisible()
+  await expect(
+    plan.getByRole('complementary').getByRole('heading', { level: 1, name: 'Figure four, lying' }),
+  ).toBeVisible()
   await panel(plan).getByRole('button', { name: 'Close the findings' }).click()
   await expect(panel(plan)).toHaveCount(0)
   await expect(plan.getByRole('listbox')).toBeFocused()
@@ -29,7 +33,9 @@ test('a mend is one step, and its undo brings the finding back', async ({ plan }
   await saved(plan)
 })
 
-test('a finding is set aside with a reason, stays so after a reload, and comes back when its numbers change', async ({ plan }) => {
+test('a finding is set aside with a reason, stays so after a reload, and comes back when its numbers change', async ({
+  plan,
+}) => {
   await openFindings(plan)
   await panel(plan).getByRole('button', { name: 'Set aside: No rest after 3:00' }).click()
   await panel(plan).getByRole('textbox', { name: 'Why it can stay' }).fill('They go straight to the chairs')

@@ -13,7 +13,9 @@ async function openAt(plan: Page, length: string): Promise<void> {
 }
 const column = (plan: Page, name: string) => plan.getByRole('region', { name })
 
-test('an hour for three quarters of one: three ways side by side with their cost, one of them taken and undone as one step', async ({ plan }) => {
+test('an hour for three quarters of one: three ways side by side with their cost, one of them taken and undone as one step', async ({
+  plan,
+}) => {
   await openAt(plan, '45')
   await expect(plan.getByRole('dialog').getByText(/over/).first()).toBeVisible()
   await expect(column(plan, 'Shorter holds').getByText(/holds \d+ % shorter, shortest \d:\d\d/)).toBeVisible()
@@ -73,7 +75,12 @@ test('spare time is offered, and used only when it is taken', async ({ plan }) =
 test('an order that moves less is shown with what it saves, and taken as one step', async ({ plan, house }) => {
   const session = await house.session('thursday-slow-hour')
   const hold = (id: string) => ({ kind: 'hold' as const, id, poseId: id })
-  await house.create({ ...session, id: 'to-and-fro', name: 'To and fro', blocks: ['cross-legged-seat', 'crescent-lying', 'one-leg-fold', 'figure-four-lying'].map(hold) })
+  await house.create({
+    ...session,
+    id: 'to-and-fro',
+    name: 'To and fro',
+    blocks: ['cross-legged-seat', 'crescent-lying', 'one-leg-fold', 'figure-four-lying'].map(hold),
+  })
   await plan.goto(`${house.address}plan/to-and-fro`)
   await plan.getByRole('button', { name: 'Fit', exact: true }).click()
   await plan.getByRole('button', { name: 'The order' }).click()
@@ -97,7 +104,9 @@ test('a shorter version is fitted when it is made, and says what it changed', as
   await expect(plan.getByText(/ dropped$/).first()).toBeVisible()
 })
 
-test('a session is chosen from wishes: the same number gives the same, another one another, each block with its rule', async ({ plan }) => {
+test('a session is chosen from wishes: the same number gives the same, another one another, each block with its rule', async ({
+  plan,
+}) => {
   await plan.getByRole('link', { name: 'Zovrin' }).click()
   await plan.getByRole('button', { name: 'Choose one for me' }).click()
   const dialog = plan.getByRole('dialog')

@@ -108,7 +108,9 @@ export { expect }
 /** The blocks on the spine in order, by the names their wings carry, each once. */
 export async function blockNames(page: Page): Promise<string[]> {
   await page.getByRole('option').first().waitFor({ state: 'attached' })
-  const labels = await page.getByRole('option').evaluateAll((wings) => wings.map((wing) => wing.getAttribute('aria-label') ?? ''))
+  const labels = await page
+    .getByRole('option')
+    .evaluateAll((wings) => wings.map((wing) => wing.getAttribute('aria-label') ?? ''))
   const named = labels.map((label) => ({ name: label.split(',')[0] ?? '', place: /block (\d+) of/.exec(label)?.[1] }))
   return named.filter(({ place }, index) => place !== named[index - 1]?.place).map(({ name }) => name)
 }

@@ -15,7 +15,10 @@ async function leadAt(page: Page, address: string, seconds: number): Promise<voi
 }
 
 const fontPx = (page: Page, css: string) =>
-  page.locator(css).first().evaluate((element) => parseFloat(getComputedStyle(element).fontSize))
+  page
+    .locator(css)
+    .first()
+    .evaluate((element) => parseFloat(getComputedStyle(element).fontSize))
 
 /** A minute into Deer's left side. */
 const inDeerS = 1700
@@ -24,7 +27,10 @@ for (const { width, height, clockPx, restPx } of [
   { width: 1280, height: 800, clockPx: 150, restPx: 44 },
   { width: 390, height: 844, clockPx: 90, restPx: 28 },
 ]) {
-  test(`at ${String(width)} px the clock is at least ${String(clockPx)} px high, the rest ${String(restPx)}`, async ({ page, house }) => {
+  test(`at ${String(width)} px the clock is at least ${String(clockPx)} px high, the rest ${String(restPx)}`, async ({
+    page,
+    house,
+  }) => {
     await page.setViewportSize({ width, height })
     await leadAt(page, house.address, inDeerS)
     await expect(page.locator('.where')).toContainText('Left · left knee in front')
@@ -42,11 +48,16 @@ test('at 768 px the lit half takes the full width', async ({ page, house }) => {
   expect((await page.getByRole('region', { name: 'Now' }).boundingBox())?.width).toBe(768)
 })
 
-test('every button is at least 44 px high and none keeps the focus, so Space is always pause', async ({ page, house }) => {
+test('every button is at least 44 px high and none keeps the focus, so Space is always pause', async ({
+  page,
+  house,
+}) => {
   await leadAt(page, house.address, inDeerS)
-  const low = await page.locator('.lead button').evaluateAll((buttons) =>
-    buttons.filter((button) => button.getBoundingClientRect().height < 44).map((button) => button.textContent),
-  )
+  const low = await page
+    .locator('.lead button')
+    .evaluateAll((buttons) =>
+      buttons.filter((button) => button.getBoundingClientRect().height < 44).map((button) => button.textContent),
+    )
   expect(low).toEqual([])
   await page.getByRole('button', { name: 'Mark' }).click()
   await page.keyboard.press(' ')

@@ -99,7 +99,10 @@ async function keptAt(page: Page, seconds: number): Promise<void> {
   await expect.poll(keptS).toBeGreaterThanOrEqual(seconds)
 }
 
-test('a class is led by keys, the second side matches, and its record tells meant and done', async ({ page, house }) => {
+test('a class is led by keys, the second side matches, and its record tells meant and done', async ({
+  page,
+  house,
+}) => {
   await begin(page, house.address)
   // Deer, left: planned from 27:15 on.
   await push(page, 1640)
@@ -167,7 +170,10 @@ test('a reload comes back at the right second, and a long absence asks what happ
   await expect(now(page)).toContainText('Figure four')
 })
 
-test('after a reload that holds sound back it says so; the first key only lets it through, missed bells are told', async ({ page, house }) => {
+test('after a reload that holds sound back it says so; the first key only lets it through, missed bells are told', async ({
+  page,
+  house,
+}) => {
   await begin(page, house.address)
   await push(page, 440)
   await expect(now(page)).toContainText('Set up Wide-knee fold')
@@ -199,7 +205,9 @@ test('a closed window is offered its class again, wherever the application is op
   await next.goto(`${house.address}journal`)
   await next.getByRole('link', { name: 'Thursday slow hour is running: go back to it' }).click()
   await expect(now(next)).toContainText('Arrive')
-  const kept = (await (await fetch(`${house.address}api/sessions/thursday-slow-hour/history`)).json()) as { reason: string }[]
+  const kept = (await (await fetch(`${house.address}api/sessions/thursday-slow-hour/history`)).json()) as {
+    reason: string
+  }[]
   expect(kept.map(({ reason }) => reason)).toEqual(['lead'])
 })
 
@@ -223,7 +231,11 @@ test('a page whose ticks were held back, as in the background, is right at its f
   await push(page, 520)
   await page.waitForTimeout(400)
   await expect(now(page)).toContainText('Arrive')
-  const due = await page.evaluate(() => window.sounded().filter(({ when }) => when < performance.now() / 1000 + Number(localStorage.getItem('addedMs')) / 1000))
+  const due = await page.evaluate(() =>
+    window
+      .sounded()
+      .filter(({ when }) => when < performance.now() / 1000 + Number(localStorage.getItem('addedMs')) / 1000),
+  )
   expect(due.filter(({ kind }) => kind === 'wood')).toHaveLength(60)
   await page.evaluate(() => Reflect.deleteProperty(window, 'heldBack'))
   await expect(now(page)).toContainText('Wide-knee fold')
@@ -247,7 +259,11 @@ test('two windows never conduct one class', async ({ page, house }) => {
   await expect(second.getByText('A class is being led in another window')).toBeVisible()
 })
 
-test('with the server killed the class goes on and its record is sent later', async ({ page, house, expectFailures }) => {
+test('with the server killed the class goes on and its record is sent later', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
   expectFailures('Failed to load resource')
   await begin(page, house.address)
   await house.stop()
@@ -285,7 +301,11 @@ async function untilHold(page: Page, name: string, where = ''): Promise<void> {
   throw new Error(`${name} was not reached`)
 }
 
-test('the whole hour in fast time, with all that can happen in it: every bell once and in its place, the record true', async ({ page, house, expectFailures }) => {
+test('the whole hour in fast time, with all that can happen in it: every bell once and in its place, the record true', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
   test.setTimeout(120_000)
   expectFailures('Failed to load resource')
   const begun: Sounded[] = []
@@ -344,7 +364,10 @@ test('the whole hour in fast time, with all that can happen in it: every bell on
     .map((cue) => state.rung[`${cue.id}@${String(cue.segment)}`])
     .filter((atMs) => atMs !== undefined)
     .sort((a, b) => a - b)
-  const bells = begun.filter(({ kind }) => kind !== 'wood').map(({ when }) => when - startedMs).sort((a, b) => a - b)
+  const bells = begun
+    .filter(({ kind }) => kind !== 'wood')
+    .map(({ when }) => when - startedMs)
+    .sort((a, b) => a - b)
   expect(bells).toHaveLength(rang.length)
   expect(rang).toHaveLength(21)
   // Start is an integer millisecond of a clock with fractions, and a reload takes it anew: within that it is exact.
@@ -361,7 +384,9 @@ test('the whole hour in fast time, with all that can happen in it: every bell on
   const ticks = begun.filter(({ kind, when }) => kind === 'wood' && when - startedMs < 500_000)
   expect(ticks).toHaveLength(turns.length)
 
-  const held = new Map(meantAndDone(plan, log, endMs).holds.map(({ blockId, side, heldMs }) => [`${blockId} ${side}`, heldMs]))
+  const held = new Map(
+    meantAndDone(plan, log, endMs).holds.map(({ blockId, side, heldMs }) => [`${blockId} ${side}`, heldMs]),
+  )
   const of = (name: string) => held.get(name) ?? NaN
   expect(of('deer left')).toBeGreaterThan(255_000)
   expect(of('deer right')).toBe(Math.min(of('deer left'), 240_000))

@@ -14,8 +14,12 @@ test('the demo session stands on the spine with its sums', async ({ plan }) => {
     'Calves on a chair',
     'Closing',
   ])
-  await expect(plan.getByRole('option', { name: 'Deer, left, 3:30, block 6 of 9' })).toContainText('left knee in front, right knee behind')
-  await expect(plan.getByRole('option', { name: 'Deer, right, 3:30, block 6 of 9' })).toContainText('right knee in front')
+  await expect(plan.getByRole('option', { name: 'Deer, left, 3:30, block 6 of 9' })).toContainText(
+    'left knee in front, right knee behind',
+  )
+  await expect(plan.getByRole('option', { name: 'Deer, right, 3:30, block 6 of 9' })).toContainText(
+    'right knee in front',
+  )
   await expect(plan.getByText('stillness 0:40 · other side')).toBeVisible()
   await expect(plan.getByText('fetch the chairs 1:24')).toBeAttached()
 })
@@ -31,7 +35,10 @@ test('a wing is as high as its minutes, and the sides stand on their banks', asy
   expect(right.y - left.y).toBeCloseTo((4 + 42 / 60) * 18, 0)
 })
 
-test('the sessions’ list opens from the name in the bar, and the address without a session opens the last one', async ({ plan, house }) => {
+test('the sessions’ list opens from the name in the bar, and the address without a session opens the last one', async ({
+  plan,
+  house,
+}) => {
   await plan.getByRole('link', { name: 'Thursday slow hour' }).click()
   await expect(plan.getByRole('heading', { name: 'Sessions' })).toBeVisible()
   await plan.getByRole('link', { name: 'Twenty minutes before supper' }).click()

@@ -5,7 +5,9 @@ const figure = (page: Page) => page.getByRole('img', { name: /person of/ })
 const list = (page: Page) => page.getByRole('navigation', { name: 'Set-ups of the session' })
 const open = async (page: Page, address: string, name: string): Promise<void> => {
   await page.goto(`${address}props/sunday-long-rest`)
-  await list(page).getByRole('button', { name: new RegExp(`^${name}`) }).click()
+  await list(page)
+    .getByRole('button', { name: new RegExp(`^${name}`) })
+    .click()
   await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
   await expect(figure(page)).toBeVisible()
 }
@@ -16,17 +18,34 @@ const pick = async (page: Page, field: string, choice: string): Promise<void> =>
   await page.getByRole('option', { name: choice, exact: true }).click()
 }
 
-test('from Plan to Props: the session’s set-ups in its order, each with its figure and what it takes', async ({ plan }) => {
+test('from Plan to Props: the session’s set-ups in its order, each with its figure and what it takes', async ({
+  plan,
+}) => {
   await plan.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Props' }).click()
-  await expect(list(plan).getByRole('button')).toHaveText([/^Wide-knee fold/, /^Sphinx/, /^Figure four, lying/, /^Deer/, /^Crescent, lying\s*no props/, /^Calves on a chair\s*chair/, /^Final rest/])
-  await list(plan).getByRole('button', { name: /^Calves/ }).click()
-  await expect(figure(plan)).toHaveAccessibleName(/Calves on a chair, on the back · seen from the right · person of 170 cm/)
+  await expect(list(plan).getByRole('button')).toHaveText([
+    /^Wide-knee fold/,
+    /^Sphinx/,
+    /^Figure four, lying/,
+    /^Deer/,
+    /^Crescent, lying\s*no props/,
+    /^Calves on a chair\s*chair/,
+    /^Final rest/,
+  ])
+  await list(plan)
+    .getByRole('button', { name: /^Calves/ })
+    .click()
+  await expect(figure(plan)).toHaveAccessibleName(
+    /Calves on a chair, on the back · seen from the right · person of 170 cm/,
+  )
   await expect(figure(plan).getByText('seat 45')).toBeVisible()
   await plan.getByRole('button', { name: 'Calves on bolsters' }).click()
   await expect(figure(plan).getByText('seat 28')).toBeVisible()
 })
 
-test('fold, turn, count and kind can be changed; the figure and the heights follow, and every step can be taken back', async ({ page, house }) => {
+test('fold, turn, count and kind can be changed; the figure and the heights follow, and every step can be taken back', async ({
+  page,
+  house,
+}) => {
   await open(page, house.address, 'Inclined rest')
   expect(await labels(page)).toEqual(expect.arrayContaining(['blanket 4', 'block 14.5', '15°']))
   await page.getByRole('button', { name: /^1 block, on its side/ }).click()
@@ -49,21 +68,31 @@ test('fold, turn, count and kind can be changed; the figure and the heights foll
   await expect(page.getByText('Tried out here')).toHaveCount(0)
 })
 
-test('what was tried stays while one looks elsewhere, and goes back to as it was in one step', async ({ page, house }) => {
+test('what was tried stays while one looks elsewhere, and goes back to as it was in one step', async ({
+  page,
+  house,
+}) => {
   await open(page, house.address, 'Inclined rest')
   await page.getByRole('button', { name: /^1 block, on its side/ }).click()
   await page.getByRole('button', { name: 'Take 1 block away' }).click()
   await expect(figure(page).getByText('15°')).toHaveCount(0)
-  await list(page).getByRole('button', { name: /^Final rest/ }).click()
+  await list(page)
+    .getByRole('button', { name: /^Final rest/ })
+    .click()
   await page.getByRole('link', { name: 'Plan' }).click()
   await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Props' }).click()
-  await list(page).getByRole('button', { name: /^Inclined rest/ }).click()
+  await list(page)
+    .getByRole('button', { name: /^Inclined rest/ })
+    .click()
   await expect(figure(page).getByText('15°')).toHaveCount(0)
   await page.getByRole('button', { name: 'As it was' }).click()
   await expect(figure(page).getByText('15°')).toBeVisible()
 })
 
-test('the figure goes with the height of the person; a number in metres is asked about, not converted', async ({ page, house }) => {
+test('the figure goes with the height of the person; a number in metres is asked about, not converted', async ({
+  page,
+  house,
+}) => {
   await open(page, house.address, 'Inclined rest')
   const field = page.getByRole('textbox', { name: /Height of the person/ })
   await field.fill('1.9')
@@ -83,19 +112,31 @@ test('the figure goes with the height of the person; a number in metres is asked
   await expect(page.getByText('person of 150 cm')).toBeVisible()
 })
 
-test('a finding names its number and its mend; the mend is one press, and the foot line counts it', async ({ page, house }) => {
+test('a finding names its number and its mend; the mend is one press, and the foot line counts it', async ({
+  page,
+  house,
+}) => {
   await open(page, house.address, 'Calves on a chair')
   await page.getByRole('button', { name: /^1 blanket, double fold/ }).click()
   await pick(page, 'Fold', 'standard, half lengthwise')
   await expect(page.getByText('Head pad 8.5 cm with the weight on the shoulders')).toBeVisible()
   await expect(page.getByText('At most 3.5 cm: nothing thick under the skull.')).toBeVisible()
-  await expect(page.getByText('Comfort decides. Stop with pain, numbness or dizziness; ask a professional.')).toBeVisible()
+  await expect(
+    page.getByText('Comfort decides. Stop with pain, numbness or dizziness; ask a professional.'),
+  ).toBeVisible()
   await expect(page.getByRole('contentinfo')).toContainText(/to look at Calves on a chair: Head pad/)
-  await page.getByRole('listitem').filter({ hasText: 'with the weight on the shoulders' }).getByRole('button', { name: /^Fold the blanket under the head/ }).click()
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'with the weight on the shoulders' })
+    .getByRole('button', { name: /^Fold the blanket under the head/ })
+    .click()
   await expect(page.getByText('with the weight on the shoulders')).toHaveCount(0)
 })
 
-test('a height is reached with what the cupboard has, and what has no way says the nearest', async ({ page, house }) => {
+test('a height is reached with what the cupboard has, and what has no way says the nearest', async ({
+  page,
+  house,
+}) => {
   await open(page, house.address, 'Final rest')
   const reach = page.getByRole('region', { name: 'Reach a height' })
   await expect(reach.getByText('From the cupboard of Bellows House')).toBeVisible()
@@ -115,7 +156,9 @@ test('a twist is shown from above, where that says more, and from the side when 
   await expect(page.getByText('seen from above')).toBeVisible()
   await page.getByRole('button', { name: 'From the side' }).click()
   await expect(page.getByText('seen from the right')).toBeVisible()
-  await list(page).getByRole('button', { name: /^Final rest/ }).click()
+  await list(page)
+    .getByRole('button', { name: /^Final rest/ })
+    .click()
   await page.getByRole('button', { name: 'From above' }).click()
   await expect(page.getByText('seen from above')).toBeVisible()
 })
@@ -124,7 +167,10 @@ test('something can be added under a part by the keyboard alone', async ({ page,
   await open(page, house.address, 'Final rest')
   await page.getByRole('combobox', { name: 'Add a blanket under a part' }).focus()
   await page.keyboard.press('Enter')
-  await page.getByRole('option', { name: 'Ankles' }).focus().catch(() => undefined)
+  await page
+    .getByRole('option', { name: 'Ankles' })
+    .focus()
+    .catch(() => undefined)
   await page.keyboard.type('Ankles')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { level: 3, name: /^Ankles/ })).toBeVisible()
@@ -137,7 +183,9 @@ test('a change that cannot be computed keeps the picture’s place and says what
   await page.getByRole('spinbutton', { name: 'How many' }).fill('4')
   await page.getByRole('spinbutton', { name: 'How many' }).press('Enter')
   await expect(page.getByText(/^This cannot be drawn as it stands/)).toBeVisible()
-  await expect(page.getByRole('complementary').getByText(/No body of this height lies like that|would stand steeper/)).toBeVisible()
+  await expect(
+    page.getByRole('complementary').getByText(/No body of this height lies like that|would stand steeper/),
+  ).toBeVisible()
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
   await expect(figure(page)).toBeVisible()
 })
@@ -152,7 +200,16 @@ test('on paper the picture and the heights stay, the lists and controls go', asy
 })
 
 test('a session with no poses says what belongs here', async ({ page, house }) => {
-  await house.create({ schema: 1, id: 'empty', name: 'Empty', practice: 'restorative', level: 'regular', lengthS: 1800, schoolId: 'restorative', blocks: [] })
+  await house.create({
+    schema: 1,
+    id: 'empty',
+    name: 'Empty',
+    practice: 'restorative',
+    level: 'regular',
+    lengthS: 1800,
+    schoolId: 'restorative',
+    blocks: [],
+  })
   await page.goto(`${house.address}props/empty`)
   await expect(page.getByText('This one has none yet: add a pose in Plan.')).toBeVisible()
   await page.getByRole('link', { name: 'Add a pose in Plan' }).click()

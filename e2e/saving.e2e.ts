@@ -22,9 +22,16 @@ async function twoWindows(first: Page, house: House): Promise<Page> {
 }
 
 const history = async (house: House) =>
-  (await (await fetch(`${house.address}api/sessions/thursday-slow-hour/history`)).json()) as { id: number; reason: string }[]
+  (await (await fetch(`${house.address}api/sessions/thursday-slow-hour/history`)).json()) as {
+    id: number
+    reason: string
+  }[]
 const keptName = async (house: House, id: number) =>
-  ((await (await fetch(`${house.address}api/sessions/thursday-slow-hour/history/${String(id)}`)).json()) as { name: string }).name
+  (
+    (await (await fetch(`${house.address}api/sessions/thursday-slow-hour/history/${String(id)}`)).json()) as {
+      name: string
+    }
+  ).name
 
 test('an edit is saved by itself and its state is shown', async ({ plan, house }) => {
   await rename(plan, 'Slow hour, spring')
@@ -33,7 +40,11 @@ test('an edit is saved by itself and its state is shown', async ({ plan, house }
   expect((await house.session('thursday-slow-hour')).name).toBe('Slow hour, spring')
 })
 
-test('the second window’s save is refused; keeping its own puts the other into history', async ({ plan, house, expectFailures }) => {
+test('the second window’s save is refused; keeping its own puts the other into history', async ({
+  plan,
+  house,
+  expectFailures,
+}) => {
   expectFailures('412')
   const second = await twoWindows(plan, house)
   await rename(plan, 'From the first window')
@@ -64,7 +75,11 @@ test('taking the other’s puts one’s own into history', async ({ plan, house,
   expect(await keptName(house, kept?.id ?? 0)).toBe('From the second window')
 })
 
-test('with the server killed, editing goes on, a reload loses nothing, and it is saved when the server is back', async ({ plan, house, expectFailures }) => {
+test('with the server killed, editing goes on, a reload loses nothing, and it is saved when the server is back', async ({
+  plan,
+  house,
+  expectFailures,
+}) => {
   expectFailures('Failed to load resource')
   await shellKept(plan)
   await house.stop()
@@ -108,7 +123,11 @@ test('with the server away the list shows what this browser has seen', async ({ 
   await expect(plan.getByRole('link', { name: 'Thursday slow hour' })).toBeVisible()
 })
 
-test('unsaved work met by another window’s save is offered the choice when it is opened again', async ({ plan, house, expectFailures }) => {
+test('unsaved work met by another window’s save is offered the choice when it is opened again', async ({
+  plan,
+  house,
+  expectFailures,
+}) => {
   expectFailures('Failed to load resource')
   await shellKept(plan)
   await house.stop()

@@ -9,7 +9,10 @@ const more = async (page: Page, name: string, act: string) => {
 }
 const row = (page: Page, name: string) => page.getByRole('row', { name: new RegExp(`^${name}`) })
 
-test('a session is renamed, duplicated, put away, made a template and deleted, each with its way back', async ({ page, house }) => {
+test('a session is renamed, duplicated, put away, made a template and deleted, each with its way back', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${house.address}sessions`)
   await expect(row(page, 'Thursday slow hour')).toContainText('Thu 5 Mar 2026')
   await more(page, 'Thursday slow hour', 'Rename')
@@ -68,7 +71,11 @@ test('history shows what changed since, and brings a state back', async ({ plan 
   expect(await blockNames(plan)).toContain('Sphinx')
 })
 
-test('a session goes out as an open document and comes in again; a hand-made one with mistakes is refused with all of them', async ({ page, house, expectFailures }, info) => {
+test('a session goes out as an open document and comes in again; a hand-made one with mistakes is refused with all of them', async ({
+  page,
+  house,
+  expectFailures,
+}, info) => {
   expectFailures('422')
   await page.goto(`${house.address}sessions`)
   const leaving = page.waitForEvent('download')
@@ -76,7 +83,9 @@ test('a session goes out as an open document and comes in again; a hand-made one
   const file = join(info.outputDir, (await leaving).suggestedFilename())
   await (await leaving).saveAs(file)
   expect(file).toMatch(/thursday-slow-hour\.zovrin\.json$/)
-  const envelope = JSON.parse(readFileSync(file, 'utf8')) as { sessions: { id: string; name: string; lengthS: number }[] }
+  const envelope = JSON.parse(readFileSync(file, 'utf8')) as {
+    sessions: { id: string; name: string; lengthS: number }[]
+  }
   expect(envelope.sessions[0]).toEqual(await house.session('thursday-slow-hour'))
 
   await page.getByLabel('File to import').setInputFiles(file)
@@ -93,7 +102,9 @@ test('a session goes out as an open document and comes in again; a hand-made one
   writeFileSync(bad, JSON.stringify({ ...envelope, sessions: [{ ...session, lengthS: 10, practice: 'hot' }] }))
   await page.getByLabel('File to import').setInputFiles(bad)
   await expect(page.getByRole('alert')).toContainText('sessions[0].lengthS is too small: give at least 300')
-  await expect(page.getByRole('alert')).toContainText('sessions[0].practice must be one of: restorative, yin, breath, mixed')
+  await expect(page.getByRole('alert')).toContainText(
+    'sessions[0].practice must be one of: restorative, yin, breath, mixed',
+  )
   writeFileSync(bad, 'no JSON')
   await page.getByLabel('File to import').setInputFiles(bad)
   await expect(page.getByRole('alert')).toContainText('bad.json is not JSON')

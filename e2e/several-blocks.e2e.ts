@@ -8,7 +8,13 @@ test('several blocks are chosen by keys, moved, duplicated and removed as one st
   await plan.keyboard.press('Alt+ArrowUp')
   expect((await blockNames(plan)).slice(0, 4)).toEqual(['Arrive', 'Wide-knee fold', 'Sphinx', 'Even breath'])
   await plan.keyboard.press('d')
-  expect((await blockNames(plan)).slice(1, 6)).toEqual(['Wide-knee fold', 'Sphinx', 'Wide-knee fold', 'Sphinx', 'Even breath'])
+  expect((await blockNames(plan)).slice(1, 6)).toEqual([
+    'Wide-knee fold',
+    'Sphinx',
+    'Wide-knee fold',
+    'Sphinx',
+    'Even breath',
+  ])
   await plan.keyboard.press('Delete')
   await plan.keyboard.press('Control+z')
   await plan.keyboard.press('Control+z')
@@ -26,18 +32,28 @@ test('blocks are chosen by clicks with Ctrl and Shift, and dragged together', as
   await expect(plan.getByRole('heading', { name: '2 blocks chosen' })).toBeVisible()
   const target = plan.getByRole('option', { name: /Sphinx/ })
   const box = await target.boundingBox()
-  await plan.getByRole('option', { name: /Arrive/ }).dragTo(target, { targetPosition: { x: 100, y: (box?.height ?? 12) - 8 } })
+  await plan
+    .getByRole('option', { name: /Arrive/ })
+    .dragTo(target, { targetPosition: { x: 100, y: (box?.height ?? 12) - 8 } })
   expect((await blockNames(plan)).slice(0, 4)).toEqual(['Even breath', 'Sphinx', 'Arrive', 'Wide-knee fold'])
   await saved(plan)
 })
 
-test('blocks are copied, cut and pasted within a session, into another one, and into another window', async ({ plan, house, context }) => {
+test('blocks are copied, cut and pasted within a session, into another one, and into another window', async ({
+  plan,
+  house,
+  context,
+}) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write'])
   await plan.getByRole('option', { name: /Deer, left/ }).click()
   await plan.getByRole('listbox').focus()
   await plan.keyboard.press('Control+c')
   await expect(plan.getByText('1 block copied')).toBeAttached()
-  expect(JSON.parse(await plan.evaluate(() => navigator.clipboard.readText()))).toMatchObject({ format: 'zovrin.session', version: 1, blocks: [{ poseId: 'deer' }] })
+  expect(JSON.parse(await plan.evaluate(() => navigator.clipboard.readText()))).toMatchObject({
+    format: 'zovrin.session',
+    version: 1,
+    blocks: [{ poseId: 'deer' }],
+  })
   await plan.keyboard.press('Control+v')
   expect((await blockNames(plan)).filter((name) => name === 'Deer')).toHaveLength(2)
   await plan.keyboard.press('Control+x')

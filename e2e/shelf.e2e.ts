@@ -1,6 +1,8 @@
 import { blockNames, expect, saved, test } from './fixtures.ts'
 
-test('the whole shelf opens from its head, is found and filtered by keyboard, and adds to the open session', async ({ plan }) => {
+test('the whole shelf opens from its head, is found and filtered by keyboard, and adds to the open session', async ({
+  plan,
+}) => {
   await plan.getByRole('link', { name: 'All of the shelf' }).click()
   await expect(plan.getByRole('heading', { name: 'All of the shelf' })).toBeVisible()
   await expect(plan.getByText(/^\d+ on the shelf$/)).toBeVisible()
@@ -39,7 +41,10 @@ test('filters that fit nothing say so and are cleared', async ({ page, house }) 
   await expect(page.getByText(/^\d+ on the shelf$/)).toBeVisible()
 })
 
-test('a pose’s page tells all of it, with cautions first, and is printed without what only serves the screen', async ({ page, house }) => {
+test('a pose’s page tells all of it, with cautions first, and is printed without what only serves the screen', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${house.address}shelf/wide-knee-fold`)
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Wide-knee fold bālāsana')
   const cautions = page.getByRole('region', { name: 'Usual cautions' })
@@ -47,7 +52,17 @@ test('a pose’s page tells all of it, with cautions first, and is printed witho
   await cautions.locator('summary').first().click()
   await expect(cautions.getByText('Rest on the side; chair seat, head on table')).toBeVisible()
   await expect(cautions).toContainText('a doctor or licensed therapist decides')
-  for (const part of ['What it does', 'Usual hold', 'Forms', 'Props', 'Cues', 'What the teacher looks for', 'What goes wrong', 'Coming out', 'Counterposes']) {
+  for (const part of [
+    'What it does',
+    'Usual hold',
+    'Forms',
+    'Props',
+    'Cues',
+    'What the teacher looks for',
+    'What goes wrong',
+    'Coming out',
+    'Counterposes',
+  ]) {
     await expect(page.getByRole('heading', { level: 2, name: part })).toBeVisible()
   }
   await page.emulateMedia({ media: 'print' })
@@ -56,7 +71,10 @@ test('a pose’s page tells all of it, with cautions first, and is printed witho
   await expect(page.getByRole('heading', { level: 2, name: 'Cues' })).toBeVisible()
 })
 
-test('a technique taught in person is read and not added; the cautions have a page of their own', async ({ plan, house }) => {
+test('a technique taught in person is read and not added; the cautions have a page of their own', async ({
+  plan,
+  house,
+}) => {
   await plan.goto(`${house.address}shelf/pause-full`)
   await expect(plan.getByText('Taught in person after long preparation')).toBeVisible()
   await expect(plan.getByRole('button', { name: /^Add to/ })).toHaveCount(0)
@@ -87,7 +105,11 @@ test('a hold past the first ceiling has a care note and is not hindered', async 
   await expect(plan.getByRole('option', { name: /Deer, right, 6:00/ })).toBeAttached()
 })
 
-test('a pose of one’s own is copied, edited, led in a plan, kept while used, and deleted when not', async ({ plan, house, expectFailures }) => {
+test('a pose of one’s own is copied, edited, led in a plan, kept while used, and deleted when not', async ({
+  plan,
+  house,
+  expectFailures,
+}) => {
   expectFailures('409')
   await plan.goto(`${house.address}shelf/deer`)
   await plan.getByRole('button', { name: 'Copy as your own' }).click()
@@ -108,7 +130,9 @@ test('a pose of one’s own is copied, edited, led in a plan, kept while used, a
   await plan.getByRole('link', { name: 'All of the shelf' }).click()
   await plan.getByRole('link', { name: 'Harmonium deer' }).click()
   await plan.getByRole('button', { name: 'Delete', exact: true }).click()
-  await expect(plan.getByRole('alert')).toHaveText('"Harmonium deer" is used in Thursday slow hour: change it there first.')
+  await expect(plan.getByRole('alert')).toHaveText(
+    '"Harmonium deer" is used in Thursday slow hour: change it there first.',
+  )
   await plan.getByRole('link', { name: 'Back to the plan' }).click()
   await plan.getByRole('option', { name: /Harmonium deer, right/ }).click()
   await plan.getByRole('button', { name: 'Remove', exact: true }).click()
@@ -120,7 +144,11 @@ test('a pose of one’s own is copied, edited, led in a plan, kept while used, a
   await expect(plan.getByRole('link', { name: 'Harmonium deer' })).toHaveCount(0)
 })
 
-test('a half-made pose is refused with every mend, and nothing typed is lost by a reload', async ({ page, house, expectFailures }) => {
+test('a half-made pose is refused with every mend, and nothing typed is lost by a reload', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
   expectFailures('422')
   await page.goto(`${house.address}shelf/new`)
   await page.getByLabel('English name').fill('Reed rest')
@@ -145,10 +173,18 @@ test('a form of one’s own joins its pose and can be chosen in a plan', async (
   await plan.getByRole('combobox', { name: 'Form of Deer' }).click()
   await plan.getByRole('option', { name: 'On two cushions (easier)' }).click()
   await saved(plan)
-  expect((await house.session('thursday-slow-hour')).blocks.some((block) => block.kind === 'hold' && block.variantId !== undefined)).toBe(true)
+  expect(
+    (await house.session('thursday-slow-hour')).blocks.some(
+      (block) => block.kind === 'hold' && block.variantId !== undefined,
+    ),
+  ).toBe(true)
 })
 
-test('a session answers the handbook’s questions for itself, and keeps the answers as a school of one’s own', async ({ plan, house, expectFailures }) => {
+test('a session answers the handbook’s questions for itself, and keeps the answers as a school of one’s own', async ({
+  plan,
+  house,
+  expectFailures,
+}) => {
   expectFailures('409')
   await plan.getByText('Answers', { exact: true }).click()
   const firstDeer = plan.getByRole('option', { name: /^Deer/ }).first()

@@ -20,14 +20,18 @@ const piece = [
   { kind: 'bowl', when: 165 },
 ]
 
-test('three minutes rendered off line sound at the instants that were asked for, and are loud enough', async ({ page }) => {
+test('three minutes rendered off line sound at the instants that were asked for, and are loud enough', async ({
+  page,
+}) => {
   await page.goto('about:blank')
   await page.addScriptTag({ type: 'module', content: `${synthesis}\nwindow.strike = strike` })
   await page.waitForFunction(() => 'strike' in window)
   const { onsets, peak } = await page.evaluate(async (sounds) => {
     const rate = 22_050
     const context = new OfflineAudioContext(1, 180 * rate, rate)
-    const { strike } = window as unknown as { strike: (c: BaseAudioContext, o: AudioNode, k: string, w: number) => void }
+    const { strike } = window as unknown as {
+      strike: (c: BaseAudioContext, o: AudioNode, k: string, w: number) => void
+    }
     for (const { kind, when } of sounds) strike(context, context.destination, kind, when)
     const samples = (await context.startRendering()).getChannelData(0)
     // An onset is where a 5 ms window is four times as loud as the one 20 ms before it, and not a whisper.

@@ -33,7 +33,10 @@ test('no view, panel or dialog of the application draws a warning', async ({ pla
   await plan.keyboard.press('Escape')
   await plan.keyboard.press('Escape')
   await plan.getByRole('button', { name: /to look at/ }).click()
-  await plan.getByRole('button', { name: /^Set aside/ }).first().click()
+  await plan
+    .getByRole('button', { name: /^Set aside/ })
+    .first()
+    .click()
   await plan.getByRole('button', { name: 'Close the findings' }).click()
   await plan.keyboard.press('Escape')
   await plan.getByRole('button', { name: 'Balance' }).click()
@@ -55,12 +58,22 @@ test('no view, panel or dialog of the application draws a warning', async ({ pla
   await plan.getByRole('button', { name: 'Not now' }).click()
   await plan.getByRole('button', { name: 'New session' }).click()
   await expect(plan.getByText('Nothing on the spine yet')).toBeVisible()
-  for (const path of ['shelf', 'shelf/deer', 'shelf/leg-raise-lying', 'shelf/even-breath', 'shelf/new?from=deer', 'cautions']) {
+  for (const path of [
+    'shelf',
+    'shelf/deer',
+    'shelf/leg-raise-lying',
+    'shelf/even-breath',
+    'shelf/new?from=deer',
+    'cautions',
+  ]) {
     await plan.goto(`${house.address}${path}`)
     await expect(plan.getByRole('heading', { level: 1 })).toBeVisible()
   }
   await plan.goto(`${house.address}props/sunday-long-rest`)
-  for (const setUp of await plan.getByRole('navigation', { name: 'Set-ups of the session' }).getByRole('button').all()) {
+  for (const setUp of await plan
+    .getByRole('navigation', { name: 'Set-ups of the session' })
+    .getByRole('button')
+    .all()) {
     await setUp.click()
     await plan.getByRole('button', { name: 'From above' }).click()
     await plan.getByRole('complementary').getByRole('button', { expanded: false }).first().click()

@@ -15,7 +15,11 @@ async function benchPages(): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'zovrin-bench-'))
   const file = join(folder, 'bench.sqlite')
   await fill(file)
-  const running = await startServer({ host: '127.0.0.1', port: 0, portIsFixed: true, dataFolder: folder }, file, pagesFolder)
+  const running = await startServer(
+    { host: '127.0.0.1', port: 0, portIsFixed: true, dataFolder: folder },
+    file,
+    pagesFolder,
+  )
   await benchList(running.address)
   await benchPage(running.address)
   await benchReload(running.address)
@@ -31,13 +35,19 @@ function benchTheCore(): void {
   benchChecks()
 }
 
-const parts: Readonly<Record<string, () => void | Promise<void>>> = { core: benchTheCore, props: benchProps, fits: benchFits, pages: benchPages }
+const parts: Readonly<Record<string, () => void | Promise<void>>> = {
+  core: benchTheCore,
+  props: benchProps,
+  fits: benchFits,
+  pages: benchPages,
+}
 
 /** All parts, or those named: `npm run bench -- core`. */
 runScript(async () => {
   const asked = process.argv.slice(2)
   const wrong = asked.filter((name) => !(name in parts))
-  if (wrong.length > 0) throw new Error(`No such bench: ${wrong.join(', ')}. There are: ${Object.keys(parts).join(', ')}.`)
+  if (wrong.length > 0)
+    throw new Error(`No such bench: ${wrong.join(', ')}. There are: ${Object.keys(parts).join(', ')}.`)
   for (const [name, run] of Object.entries(parts)) {
     if (asked.length === 0 || asked.includes(name)) await run()
   }

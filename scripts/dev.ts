@@ -19,14 +19,21 @@ runScript(async () => {
         '/api': {
           target: api.address,
           changeOrigin: true,
-          configure: (proxy) => proxy.on('proxyReq', (request) => { request.removeHeader('Origin') }),
+          configure: (proxy) =>
+            proxy.on('proxyReq', (request) => {
+              request.removeHeader('Origin')
+            }),
         },
       },
     },
   })
   await pages.listen()
   pages.printUrls()
-  const stop = () => void pages.close().then(() => api.stop()).then(() => process.exit(0))
+  const stop = () =>
+    void pages
+      .close()
+      .then(() => api.stop())
+      .then(() => process.exit(0))
   process.once('SIGINT', stop)
   process.once('SIGTERM', stop)
 })

@@ -33,7 +33,9 @@ function run(program, args, options = {}) {
 function checkMachine() {
   const [major = 0, minor = 0] = process.versions.node.split('.').map(Number)
   if (major < 20 || (major === 20 && minor < 19)) {
-    stop(`Zovrin needs Node 20.19 or newer; this is ${process.versions.node}. Install it from Debian with: apt-get install -y nodejs`)
+    stop(
+      `Zovrin needs Node 20.19 or newer; this is ${process.versions.node}. Install it from Debian with: apt-get install -y nodejs`,
+    )
   }
   const missing = needs.filter(({ name }) => spawnSync(name, ['--version'], { stdio: 'ignore' }).status !== 0)
   if (missing.length > 0) {
@@ -43,11 +45,16 @@ function checkMachine() {
 
 function installPackages() {
   const stamp = join(root, 'node_modules', '.zovrin-installed')
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex')
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return
-  console.log('Installing packages from the lock file. SQLite is compiled on the way: about 100 seconds, mostly silent.')
+  console.log(
+    'Installing packages from the lock file. SQLite is compiled on the way: about 100 seconds, mostly silent.',
+  )
   const startedMs = Date.now()
-  if (run('npm', ['ci', '--no-audit', '--no-fund']) !== 0) stop('The packages could not be installed: see the lines above.')
+  if (run('npm', ['ci', '--no-audit', '--no-fund']) !== 0)
+    stop('The packages could not be installed: see the lines above.')
   if (run('node', ['-e', "import('sqlite3')"], { stdio: 'ignore' }) !== 0) {
     console.log('Compiling SQLite, about 100 seconds.')
     if (run('npm', ['rebuild', 'sqlite3']) !== 0) stop('SQLite could not be compiled: see the lines above.')
@@ -64,7 +71,10 @@ if (!existsSync(script)) stop(`There is no command "${command}".`)
 
 // The child gets Ctrl+C from the terminal itself; SIGTERM is handed on so that both stop cleanly.
 const { spawn } = await import('node:child_process')
-const child = spawn(process.execPath, ['--import', 'tsx', script, ...process.argv.slice(3)], { cwd: root, stdio: 'inherit' })
+const child = spawn(process.execPath, ['--import', 'tsx', script, ...process.argv.slice(3)], {
+  cwd: root,
+  stdio: 'inherit',
+})
 process.on('SIGINT', () => undefined)
 process.on('SIGTERM', () => child.kill('SIGTERM'))
 // npm dies of a SIGTERM without handing it on: when it is gone, what it started stops too.

@@ -69,7 +69,10 @@ const pictures: readonly Picture[] = [
       await length.fill('45')
       await length.press('Enter')
       await page.getByRole('button', { name: 'Fit', exact: true }).click()
-      await page.getByText(/^drops /).last().waitFor()
+      await page
+        .getByText(/^drops /)
+        .last()
+        .waitFor()
     },
   },
   {
@@ -102,7 +105,11 @@ runScript(async () => {
   await buildPages()
   const folder = mkdtempSync(join(tmpdir(), 'zovrin-pictures-'))
   const { file } = await prepareDemo(folder, { now: () => thursday })
-  const running = await startServer({ host: '127.0.0.1', port: 0, portIsFixed: true, dataFolder: folder }, file, pagesFolder)
+  const running = await startServer(
+    { host: '127.0.0.1', port: 0, portIsFixed: true, dataFolder: folder },
+    file,
+    pagesFolder,
+  )
   const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArguments })
   const target = join(rootFolder, 'docs', 'screenshots')
   mkdirSync(target, { recursive: true })
@@ -110,7 +117,10 @@ runScript(async () => {
     const page = await browser.newPage({ viewport: size, timezoneId: 'Europe/Berlin', locale: 'en-GB' })
     await page.addInitScript({ content: thursdayEvening(thursday.getTime() + 3_600_000) })
     await page.goto(`${running.address}${path}`)
-    await page.getByText(/Thursday slow hour|Sunday long rest/).first().waitFor()
+    await page
+      .getByText(/Thursday slow hour|Sunday long rest/)
+      .first()
+      .waitFor()
     await act?.(page)
     await page.evaluate(() => document.fonts.ready)
     await page.mouse.move(640, 20)

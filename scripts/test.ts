@@ -15,7 +15,10 @@ interface Counted {
 /** Runs a part with its output shown; true when it ended well. */
 function part(name: string, program: string, args: readonly string[]): boolean {
   console.log(`\n— ${name}`)
-  return spawnSync(join(rootFolder, 'node_modules', '.bin', program), args, { cwd: rootFolder, stdio: 'inherit' }).status === 0
+  return (
+    spawnSync(join(rootFolder, 'node_modules', '.bin', program), args, { cwd: rootFolder, stdio: 'inherit' }).status ===
+    0
+  )
 }
 
 function readResult(file: string): unknown {
@@ -31,17 +34,13 @@ const noResult: Counted = { passed: 0, failed: 1 }
 
 function unitCount(): Counted {
   const read = readResult('unit.json') as
-    | { numPassedTests: number; numFailedTests: number; numRuntimeErrorTestSuites: number }
-    | undefined
-  return read
-    ? { passed: read.numPassedTests, failed: read.numFailedTests + read.numRuntimeErrorTestSuites }
-    : noResult
+    { numPassedTests: number; numFailedTests: number; numRuntimeErrorTestSuites: number } | undefined
+  return read ? { passed: read.numPassedTests, failed: read.numFailedTests + read.numRuntimeErrorTestSuites } : noResult
 }
 
 function browserCount(): Counted {
   const read = readResult('browser.json') as
-    | { stats: { expected: number; unexpected: number; flaky: number }; errors: unknown[] }
-    | undefined
+    { stats: { expected: number; unexpected: number; flaky: number }; errors: unknown[] } | undefined
   return read
     ? { passed: read.stats.expected, failed: read.stats.unexpected + read.stats.flaky + read.errors.length }
     : noResult
@@ -52,6 +51,7 @@ runScript(async () => {
   rmSync(results, { recursive: true, force: true })
   mkdirSync(results, { recursive: true })
   ensureChromium()
+  const style = part('style', 'prettier', ['--check', '--log-level', 'warn', '.'])
   const lint = part('lint', 'eslint', ['.', '--max-warnings', '0'])
   const types = part('types', 'vue-tsc', ['-b'])
   const unit = part('unit tests', 'jest', ['--json', `--outputFile=${join(results, 'unit.json')}`])
@@ -61,7 +61,9 @@ runScript(async () => {
   rmSync(join(results, 'browser.json'), { force: true })
   const browser = part('browser tests', 'playwright', ['test'])
   const seen = browserCount()
-  const failedParts = Object.entries({ lint, types, 'unit tests': unit, 'browser tests': browser }).filter(([, ok]) => !ok)
+  const failedParts = Object.entries({ style, lint, types, 'unit tests': unit, 'browser tests': browser }).filter(
+    ([, ok]) => !ok,
+  )
   console.log(`\nTook ${String(Math.round((performance.now() - startedMs) / 1000))} s.`)
   for (const [name] of failedParts) console.log(`Failed: ${name}`)
   if (failedParts.length > 0) process.exitCode = 1

@@ -23,11 +23,24 @@ export function benchCore(): void {
   const timeline = orThrow(compileTimeline(session, shippedCatalog))
   const phases = timeline.segments.filter(({ doing }) => doing.kind === 'breath').length
   const size = `${String(session.blocks.length)} blocks, ${String(Math.round(timeline.totalMs / 60_000))} min, ${String(phases)} breath phases`
-  report(`compile (${size})`, `median ${ms(quantile(times(400, () => compileTimeline(session, shippedCatalog)), 0.5))}`, '< 2 ms')
+  report(
+    `compile (${size})`,
+    `median ${ms(
+      quantile(
+        times(400, () => compileTimeline(session, shippedCatalog)),
+        0.5,
+      ),
+    )}`,
+    '< 2 ms',
+  )
   const lookUps = times(200, () => {
     for (let at = 0; at < 1000; at += 1) segmentAt(timeline, (timeline.totalMs * at) / 1000)
   })
-  report(`segmentAt (${String(timeline.segments.length)} segments), 1000 instants`, `median ${ms(quantile(lookUps, 0.5))}`, '—')
+  report(
+    `segmentAt (${String(timeline.segments.length)} segments), 1000 instants`,
+    `median ${ms(quantile(lookUps, 0.5))}`,
+    '—',
+  )
 }
 
 /** Twenty holds for thirty people with three conditions each. */
@@ -48,7 +61,11 @@ export function benchScreening(): void {
   const books = { catalog: shippedCatalog, book: cautionBook, ceilingS: firstCeilingS }
   const { entries } = orThrow(screen(session, people, books))
   const taken = times(60, () => screen(session, people, books))
-  report(`screen (20 holds, 30 people, ${String(entries.length)} entries)`, `median ${ms(quantile(taken, 0.5))}`, '< 10 ms')
+  report(
+    `screen (20 holds, 30 people, ${String(entries.length)} entries)`,
+    `median ${ms(quantile(taken, 0.5))}`,
+    '< 10 ms',
+  )
 }
 
 /** Every sound of the class handed to a port that notes it, against its compiled instant. */
@@ -69,10 +86,13 @@ export function benchBells(): void {
   const tookMs = performance.now() - startMs
   const worstMs = Math.max(...due.map(({ atMs }, index) => Math.abs(((whens[index] ?? NaN) - 12.5) * 1000 - atMs)))
   const minutes = String(Math.round(plan.totalMs / 60_000))
-  report(`bells, ${String(due.length)} sounds over ${minutes} min, against the compiled instant`, `worst ${worstMs.toFixed(6)} ms`, '< 1 audio frame')
+  report(
+    `bells, ${String(due.length)} sounds over ${minutes} min, against the compiled instant`,
+    `worst ${worstMs.toFixed(6)} ms`,
+    '< 1 audio frame',
+  )
   report('  handing all of them over', ms(tookMs), '—')
 }
-
 
 /** All findings of the bench session, which has many. */
 export function benchChecks(): void {
@@ -80,23 +100,69 @@ export function benchChecks(): void {
   const timeline = orThrow(compileTimeline(session, shippedCatalog))
   const input = { session, timeline, catalog: shippedCatalog, ceilingOf: firstCeilingS, book: cautionBook }
   const found = checkSession(input).length
-  report(`findings (40 blocks, ${String(found)} found)`, `median ${ms(quantile(times(100, () => checkSession(input)), 0.5))}`, '< 5 ms')
+  report(
+    `findings (40 blocks, ${String(found)} found)`,
+    `median ${ms(
+      quantile(
+        times(100, () => checkSession(input)),
+        0.5,
+      ),
+    )}`,
+    '< 5 ms',
+  )
 }
 
 /** Every shipped set-up laid out for three statures, and heights reached with the demo cupboard. */
 export function benchProps(): void {
   const inputs = setUps.flatMap((setUp) => {
     const figure = setUp.figure ?? shippedCatalog.poses.get(setUp.poseId)?.figure
-    return figure ? [150, 170, 190].map((statureCm) => ({ figure, items: setUp.items, kinds: propKinds, who: { statureCm } })) : []
+    return figure
+      ? [150, 170, 190].map((statureCm) => ({ figure, items: setUp.items, kinds: propKinds, who: { statureCm } }))
+      : []
   })
   for (const input of inputs) elevation(input)
-  const medians = inputs.map((input) => quantile(times(9, () => elevation(input)), 0.5))
-  report(`elevation (${String(setUps.length)} set-ups, three statures)`, `median ${ms(quantile(medians, 0.5))}, p95 ${ms(quantile(medians, 0.95))}, worst ${ms(Math.max(...medians))}`, '< 2 ms')
+  const medians = inputs.map((input) =>
+    quantile(
+      times(9, () => elevation(input)),
+      0.5,
+    ),
+  )
+  report(
+    `elevation (${String(setUps.length)} set-ups, three statures)`,
+    `median ${ms(quantile(medians, 0.5))}, p95 ${ms(quantile(medians, 0.95))}, worst ${ms(Math.max(...medians))}`,
+    '< 2 ms',
+  )
   const { single, quarter, spinePad, standard, narrow, square, thirds, roll, thinRoll } = namedFolds
-  const inventory = inventoryFor({ cupboard: bellowsHouse.cupboard, kinds: propKinds, folds: { single, quarter, spinePad, standard, narrow, square, thirds, roll, thinRoll }, part: 'pelvis', piles: 1, posture: 'lying', massKg: 70 })
+  const inventory = inventoryFor({
+    cupboard: bellowsHouse.cupboard,
+    kinds: propKinds,
+    folds: { single, quarter, spinePad, standard, narrow, square, thirds, roll, thinRoll },
+    part: 'pelvis',
+    piles: 1,
+    posture: 'lying',
+    massKg: 70,
+  })
   const options = inventory.stocked.reduce((sum, { options: of }) => sum + of.length, 0)
   const heights = [2, 4, 8, 14, 20, 25, 37, 52]
-  const reached = heights.map((H) => quantile(times(15, () => findStacks({ H, inventory: inventory.stocked })), 0.5))
-  report(`reach a height (demo cupboard, ${String(options)} options, ${String(heights.length)} heights)`, `median ${ms(quantile(reached, 0.5))}, worst ${ms(Math.max(...reached))}`, '< 20 ms')
-  report('  110 cm, where there is none: the nearest', ms(quantile(times(9, () => findStacks({ H: 110, inventory: inventory.stocked })), 0.5)), '< 20 ms')
+  const reached = heights.map((H) =>
+    quantile(
+      times(15, () => findStacks({ H, inventory: inventory.stocked })),
+      0.5,
+    ),
+  )
+  report(
+    `reach a height (demo cupboard, ${String(options)} options, ${String(heights.length)} heights)`,
+    `median ${ms(quantile(reached, 0.5))}, worst ${ms(Math.max(...reached))}`,
+    '< 20 ms',
+  )
+  report(
+    '  110 cm, where there is none: the nearest',
+    ms(
+      quantile(
+        times(9, () => findStacks({ H: 110, inventory: inventory.stocked })),
+        0.5,
+      ),
+    ),
+    '< 20 ms',
+  )
 }

@@ -39,28 +39,44 @@ function drawnSession(seed: number, count: number): Session {
 /** The same choice as a whole-number programme: a way through the blocks, each arc with its change. */
 function programme(candidates: readonly Candidate[], lengthS: number): string {
   const starts = [undefined, ...candidates.map(({ index }) => index)]
-  const leaves = (at: number | undefined): BasePosition | undefined => (at === undefined ? undefined : candidates[at]?.leaves(undefined))
+  const leaves = (at: number | undefined): BasePosition | undefined =>
+    at === undefined ? undefined : candidates[at]?.leaves(undefined)
   const arcs = starts.flatMap((from) =>
-    candidates.filter(({ index }) => index > (from ?? -1)).map(({ index }) => ({ name: `x_${String(from ?? 's')}_${String(index)}`, from, to: index })),
+    candidates
+      .filter(({ index }) => index > (from ?? -1))
+      .map(({ index }) => ({ name: `x_${String(from ?? 's')}_${String(index)}`, from, to: index })),
   )
   const last = candidates.length - 1
   const timeOf = ({ from, to }: (typeof arcs)[number]) => {
     const candidate = candidates[to]
     return candidate ? candidate.ownMs / 1000 + candidate.changeS(leaves(from)) : 0
   }
-  const worthOf = ({ to }: (typeof arcs)[number]) => (candidates[to]?.weight ?? 0) * 100_000 + (candidates[to]?.heldS ?? 0)
-  const into = (at: number) => arcs.filter(({ to }) => to === at).map(({ name }) => name).join(' + ')
+  const worthOf = ({ to }: (typeof arcs)[number]) =>
+    (candidates[to]?.weight ?? 0) * 100_000 + (candidates[to]?.heldS ?? 0)
+  const into = (at: number) =>
+    arcs
+      .filter(({ to }) => to === at)
+      .map(({ name }) => name)
+      .join(' + ')
   const out = (at: number) => arcs.filter(({ from }) => from === at).map(({ name }) => name)
-  const sum = (value: (arc: (typeof arcs)[number]) => number) => arcs.map((arc) => `${String(value(arc))} ${arc.name}`).join(' + ')
+  const sum = (value: (arc: (typeof arcs)[number]) => number) =>
+    arcs.map((arc) => `${String(value(arc))} ${arc.name}`).join(' + ')
   const rows = [
     `time: ${sum(timeOf)} <= ${String(lengthS)}`,
-    `start: ${arcs.filter(({ from }) => from === undefined).map(({ name }) => name).join(' + ')} = 1`,
+    `start: ${arcs
+      .filter(({ from }) => from === undefined)
+      .map(({ name }) => name)
+      .join(' + ')} = 1`,
     ...candidates.flatMap(({ index, must, counters, mayLeave }) => [
       `in${String(index)}: ${into(index)} - y_${String(index)} = 0`,
       ...(index === last ? [] : [`out${String(index)}: ${out(index).join(' + ')} - y_${String(index)} = 0`]),
       ...(must ? [`must${String(index)}: y_${String(index)} = 1`] : []),
-      ...(counters === undefined || must ? [] : [`with${String(index)}: y_${String(index)} - y_${String(counters)} <= 0`]),
-      ...(counters === undefined || must || mayLeave ? [] : [`answers${String(index)}: y_${String(counters)} - y_${String(index)} <= 0`]),
+      ...(counters === undefined || must
+        ? []
+        : [`with${String(index)}: y_${String(index)} - y_${String(counters)} <= 0`]),
+      ...(counters === undefined || must || mayLeave
+        ? []
+        : [`answers${String(index)}: y_${String(counters)} - y_${String(index)} <= 0`]),
     ]),
   ]
   const binaries = [...arcs.map(({ name }) => name), ...candidates.map(({ index }) => `y_${String(index)}`)]
@@ -90,8 +106,16 @@ async function benchChoice(): Promise<void> {
       const theirWorth = solution.Status === 'Optimal' ? Math.round(solution.ObjectiveValue) : undefined
       if (theirWorth === (best && best.weight * 100_000 + best.heldS)) same += 1
     }
-    report(`choose of ${String(count)} poses, 90 min (${String(sessions.length)} sessions)`, `median ${ms(quantile(ours, 0.5))}, worst ${ms(Math.max(...ours))}`, '< 250 ms')
-    report('  HiGHS on the same', `median ${ms(quantile(theirs, 0.5))}, worst ${ms(Math.max(...theirs))}`, `same optimum in ${String(same)} of ${String(solved)}`)
+    report(
+      `choose of ${String(count)} poses, 90 min (${String(sessions.length)} sessions)`,
+      `median ${ms(quantile(ours, 0.5))}, worst ${ms(Math.max(...ours))}`,
+      '< 250 ms',
+    )
+    report(
+      '  HiGHS on the same',
+      `median ${ms(quantile(theirs, 0.5))}, worst ${ms(Math.max(...theirs))}`,
+      `same optimum in ${String(same)} of ${String(solved)}`,
+    )
   }
 }
 
@@ -99,23 +123,56 @@ async function benchChoice(): Promise<void> {
 function benchChooser(): void {
   const books = { catalog: shippedCatalog, ceilingOf: firstCeilingS }
   const wish = (practice: 'restorative' | 'yin' | 'mixed' | 'breath', lengthS: number) => ({
-    id: 'bench', name: 'Bench', lengthS, practice, level: 'regular' as const, schoolId: 'mixed', targets: [], variation: 1, talk: { title: 'Arrive', text: '' },
+    id: 'bench',
+    name: 'Bench',
+    lengthS,
+    practice,
+    level: 'regular' as const,
+    schoolId: 'mixed',
+    targets: [],
+    variation: 1,
+    talk: { title: 'Arrive', text: '' },
   })
-  const hours = (['restorative', 'yin', 'mixed', 'breath'] as const).flatMap((practice) => times(5, () => chooseSession(wish(practice, 3600), books)))
+  const hours = (['restorative', 'yin', 'mixed', 'breath'] as const).flatMap((practice) =>
+    times(5, () => chooseSession(wish(practice, 3600), books)),
+  )
   const longest = times(5, () => chooseSession(wish('yin', 14_400), books))
-  report('choose a whole session (60 min, each practice)', `median ${ms(quantile(hours, 0.5))}, worst ${ms(Math.max(...hours))}`, '—')
+  report(
+    'choose a whole session (60 min, each practice)',
+    `median ${ms(quantile(hours, 0.5))}, worst ${ms(Math.max(...hours))}`,
+    '—',
+  )
   report('  of four hours', `median ${ms(quantile(longest, 0.5))}`, '—')
 }
 
 export async function benchFits(): Promise<void> {
   const session = { ...benchSession(), lengthS: 3600 }
-  report('stretch to a length (40 blocks, 89 to 60 min)', `median ${ms(quantile(times(100, () => stretchToLength(session, shippedCatalog, firstCeilingS)), 0.5))}`, '< 5 ms')
-  report('fewer blocks (40 blocks, 89 to 60 min)', `median ${ms(quantile(times(20, () => fewerBlocks(session, shippedCatalog)), 0.5))}`, '< 250 ms')
+  report(
+    'stretch to a length (40 blocks, 89 to 60 min)',
+    `median ${ms(
+      quantile(
+        times(100, () => stretchToLength(session, shippedCatalog, firstCeilingS)),
+        0.5,
+      ),
+    )}`,
+    '< 5 ms',
+  )
+  report(
+    'fewer blocks (40 blocks, 89 to 60 min)',
+    `median ${ms(
+      quantile(
+        times(20, () => fewerBlocks(session, shippedCatalog)),
+        0.5,
+      ),
+    )}`,
+    '< 250 ms',
+  )
   for (const count of [8, 10, 12, 24, 40]) {
     const drawn = Array.from({ length: 5 }, (_, seed) => drawnSession(seed + 1, count))
     const taken = drawn.flatMap((one) => times(2, () => betterOrder(one, shippedCatalog)))
     const found = drawn.map((one) => orThrow(betterOrder(one, shippedCatalog)))
-    const sum = (of: (typeof found)[number][], which: 'now' | 'then') => of.reduce((all, one) => all + one[which].changeS, 0)
+    const sum = (of: (typeof found)[number][], which: 'now' | 'then') =>
+      of.reduce((all, one) => all + one[which].changeS, 0)
     const bound = found.reduce((all, { boundS }) => all + boundS, 0)
     report(
       `order of ${String(count)} free blocks${count <= 12 ? ', exact' : ''}`,

@@ -16,4 +16,3 @@ export function times(runs: number, work: () => unknown): number[] {
     return performance.now() - startMs
   })
 }
-

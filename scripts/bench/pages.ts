@@ -67,7 +67,11 @@ async function benchKeys(page: Page): Promise<void> {
   }
   // Alt is a key press of its own: it changes nothing, and would flatter the figures.
   const figures = (await seenPaints(page, 'keydown')).filter((_, index) => ![3, 6].includes(index % 8))
-  report('key in Plan to paint (40 blocks), 120 keys', `p50 ${ms(quantile(figures, 0.5))}, p95 ${ms(quantile(figures, 0.95))}`, '< 50 ms')
+  report(
+    'key in Plan to paint (40 blocks), 120 keys',
+    `p50 ${ms(quantile(figures, 0.5))}, p95 ${ms(quantile(figures, 0.95))}`,
+    '< 50 ms',
+  )
   for (const key of new Set(keys)) {
     const of = figures.filter((_, index) => keys[index % keys.length] === key)
     report(`  ${key}`, `p50 ${ms(quantile(of, 0.5))}, p95 ${ms(quantile(of, 0.95))}`, '')
@@ -81,7 +85,10 @@ async function benchDrags(page: Page): Promise<void> {
   await watchPaints(page, 'pointermove')
   await watchPaints(page, 'pointerup')
   for (let run = 0; run < 12; run += 1) {
-    const edge = await page.locator('[data-testid^="edge-"]').nth(1 + (run % 3)).boundingBox()
+    const edge = await page
+      .locator('[data-testid^="edge-"]')
+      .nth(1 + (run % 3))
+      .boundingBox()
     if (!edge) throw new Error('There is no lower edge to draw.')
     const [x, y] = [edge.x + edge.width / 2, edge.y + edge.height / 2]
     await page.mouse.move(x, y)
@@ -91,7 +98,11 @@ async function benchDrags(page: Page): Promise<void> {
     await page.waitForTimeout(60)
   }
   const [moves, drops] = [await seenPaints(page, 'pointermove'), await seenPaints(page, 'pointerup')]
-  report('  drawing a lower edge, each step', `p50 ${ms(quantile(moves, 0.5))}, p95 ${ms(quantile(moves, 0.95))}`, '< 50 ms')
+  report(
+    '  drawing a lower edge, each step',
+    `p50 ${ms(quantile(moves, 0.5))}, p95 ${ms(quantile(moves, 0.95))}`,
+    '< 50 ms',
+  )
   report('  letting it go', `p50 ${ms(quantile(drops, 0.5))}, p95 ${ms(quantile(drops, 0.95))}`, '< 50 ms')
 }
 
@@ -135,7 +146,11 @@ export async function benchReload(address: string): Promise<void> {
     worstS = Math.max(worstS, Math.abs(minutes * 60 + seconds - expectedS))
   }
   report('reload during a class: shown after', `worst ${ms(Math.max(...shows))}`, '< 2000 ms')
-  report('  off the right second (the clock shows whole seconds)', `worst ${worstS.toFixed(2)} s`, '< 0.5 s and rounding')
+  report(
+    '  off the right second (the clock shows whole seconds)',
+    `worst ${worstS.toFixed(2)} s`,
+    '< 0.5 s and rounding',
+  )
   await browser.close()
 }
 
@@ -154,7 +169,7 @@ export async function benchLoad(address: string): Promise<void> {
   await page.getByRole('complementary').getByRole('heading', { level: 1 }).waitFor()
   const names = [...fetched]
   await browser.close()
-  const kB = names.reduce((sum, name) => sum + gzipSync(readFileSync(join(pagesFolder, 'assets', name))).length, 0) / 1000
+  const kB =
+    names.reduce((sum, name) => sum + gzipSync(readFileSync(join(pagesFolder, 'assets', name))).length, 0) / 1000
   report('first load of Plan, JS gzip', `${kB.toFixed(0)} kB in ${String(names.length)} files`, '< 260 kB')
 }
-

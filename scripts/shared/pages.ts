@@ -19,7 +19,11 @@ export async function buildPages(): Promise<void> {
 export async function buildWarningPages(): Promise<void> {
   const former = process.env['NODE_ENV']
   process.env['NODE_ENV'] = 'development'
-  await build({ ...common, mode: 'development', build: { outDir: warningPagesFolder, emptyOutDir: true, minify: false } })
+  await build({
+    ...common,
+    mode: 'development',
+    build: { outDir: warningPagesFolder, emptyOutDir: true, minify: false },
+  })
   if (former === undefined) delete process.env['NODE_ENV']
   else process.env['NODE_ENV'] = former
 }

@@ -7,7 +7,10 @@ export async function serveUntilStopped(config: Config, databaseFile: string, sa
   const running = await startServer(config, databaseFile, pagesFolder)
   console.log(`${says}\n\n  ${running.address}\n\nStop it with Ctrl+C.`)
   await new Promise<void>((stop) => {
-    for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => { stop() })
+    for (const signal of ['SIGINT', 'SIGTERM'] as const)
+      process.once(signal, () => {
+        stop()
+      })
   })
   await running.stop()
   console.log('Stopped. Everything is saved.')

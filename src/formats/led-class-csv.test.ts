@@ -8,7 +8,12 @@ import { ledClassSchema } from '#model/classes'
 const classes = demoClasses(new Date('2026-03-12T17:00:00Z'))
 
 test('the demo holds four led classes on Thursdays before, valid as records', () => {
-  expect(classes.map(({ startedAt }) => startedAt.slice(0, 10))).toEqual(['2026-02-12', '2026-02-19', '2026-02-26', '2026-03-05'])
+  expect(classes.map(({ startedAt }) => startedAt.slice(0, 10))).toEqual([
+    '2026-02-12',
+    '2026-02-19',
+    '2026-02-26',
+    '2026-03-05',
+  ])
   expect(classes.map((led) => ledClassSchema.safeParse(led).success)).toEqual([true, true, true, true])
 })
 

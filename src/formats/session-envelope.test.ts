@@ -14,10 +14,28 @@ const ids = () => {
   return () => `new-${String((next += 1))}`
 }
 const deer = poses.find(({ id }) => id === 'deer') as OwnDocuments['pose']
-const ownPose = (id: string, change: Partial<OwnDocuments['pose']> = {}): OwnThing => ({ kind: 'pose', version: 1, document: { ...deer, id, ...change } })
-const ownVariant: OwnThing = { kind: 'variant', version: 1, document: { id: 'my-variant', poseId: 'mine', name: 'High', grade: 'easier', change: 'A block more.' } }
-const ownSchool: OwnThing = { kind: 'school', version: 1, document: { ...(schools[0] as OwnDocuments['school']), id: 'house' } }
-const own = [ownPose('mine', { counterposes: ['other', 'sphinx'] }), ownPose('other', { counterposes: ['mine'] }), ownPose('unused'), ownVariant, ownSchool]
+const ownPose = (id: string, change: Partial<OwnDocuments['pose']> = {}): OwnThing => ({
+  kind: 'pose',
+  version: 1,
+  document: { ...deer, id, ...change },
+})
+const ownVariant: OwnThing = {
+  kind: 'variant',
+  version: 1,
+  document: { id: 'my-variant', poseId: 'mine', name: 'High', grade: 'easier', change: 'A block more.' },
+}
+const ownSchool: OwnThing = {
+  kind: 'school',
+  version: 1,
+  document: { ...(schools[0] as OwnDocuments['school']), id: 'house' },
+}
+const own = [
+  ownPose('mine', { counterposes: ['other', 'sphinx'] }),
+  ownPose('other', { counterposes: ['mine'] }),
+  ownPose('unused'),
+  ownVariant,
+  ownSchool,
+]
 const session = aSession([aTalk(), aHold('mine', { variantId: 'my-variant' }), aHold('deer')], { schoolId: 'house' })
 
 test('an envelope carries every own thing that is used, what those use, and nothing else', () => {
@@ -39,12 +57,18 @@ test('a round trip into an empty place loses nothing', () => {
     { numRuns: 50 },
   )
   const plan = planImport(makeEnvelope({ sessions: [session] }, own), nothing, ids())
-  expect(plan.own.map(({ document }) => document)).toEqual([own[4], own[0], own[1], own[3]].map((thing) => thing?.document))
+  expect(plan.own.map(({ document }) => document)).toEqual(
+    [own[4], own[0], own[1], own[3]].map((thing) => thing?.document),
+  )
 })
 
 test('what is here word for word is used as it is, whatever the order of its fields', () => {
   const turned = Object.fromEntries(Object.entries(session).reverse()) as typeof session
-  const plan = planImport(makeEnvelope({ sessions: [session] }, own), { ...nothing, own, sessions: new Map([[session.id, turned]]) }, ids())
+  const plan = planImport(
+    makeEnvelope({ sessions: [session] }, own),
+    { ...nothing, own, sessions: new Map([[session.id, turned]]) },
+    ids(),
+  )
   expect(plan).toEqual({ own: [], sessions: [], alreadyHere: ['session-1'], blocks: [] })
 })
 
@@ -55,7 +79,11 @@ test('where an id has other content a copy is added and pointed to, and nothing 
     { ...nothing, own: here, sessions: new Map([[session.id, aSession([])]]) },
     ids(),
   )
-  const [pose, other, variant] = plan.own.map(({ document }) => document) as [OwnDocuments['pose'], OwnDocuments['pose'], OwnDocuments['variant']]
+  const [pose, other, variant] = plan.own.map(({ document }) => document) as [
+    OwnDocuments['pose'],
+    OwnDocuments['pose'],
+    OwnDocuments['variant'],
+  ]
   expect([pose.id, other.id, variant.id]).toEqual(['new-1', 'other', 'my-variant'])
   expect(variant.poseId).toBe('new-1')
   expect(other.counterposes).toEqual(['new-1'])
@@ -75,13 +103,24 @@ test('the same file taken twice adds its copies once', () => {
 })
 
 test('an own thing never takes a shipped id', () => {
-  const plan = planImport(makeEnvelope({ blocks: [aHold('deer')] }, [ownPose('deer', { energyLines: [] })]), nothing, ids())
+  const plan = planImport(
+    makeEnvelope({ blocks: [aHold('deer')] }, [ownPose('deer', { energyLines: [] })]),
+    nothing,
+    ids(),
+  )
   expect(plan.own.map(({ document }) => document.id)).toEqual(['new-1'])
   expect(plan.blocks[0]).toMatchObject({ poseId: 'new-1' })
 })
 
 test('a session that is a version of another in the file points to where that one went', () => {
   const version = aSession([], { id: 'short', versionOf: { sessionId: 'session-1' } })
-  const plan = planImport(makeEnvelope({ sessions: [session, version] }, own), { ...nothing, sessions: new Map([['session-1', aSession([])]]) }, ids())
-  expect(plan.sessions.map(({ id, versionOf }) => [id, versionOf?.sessionId])).toEqual([['new-1', undefined], ['short', 'new-1']])
+  const plan = planImport(
+    makeEnvelope({ sessions: [session, version] }, own),
+    { ...nothing, sessions: new Map([['session-1', aSession([])]]) },
+    ids(),
+  )
+  expect(plan.sessions.map(({ id, versionOf }) => [id, versionOf?.sessionId])).toEqual([
+    ['new-1', undefined],
+    ['short', 'new-1'],
+  ])
 })

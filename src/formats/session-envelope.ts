@@ -6,9 +6,12 @@ import type { Session } from '#model/session'
 /** What an envelope carries: whole sessions, or blocks that were copied. */
 export type Carried = { readonly sessions: readonly Session[] } | { readonly blocks: readonly Block[] }
 
-const poseIdsIn = (blocks: readonly Block[]): string[] => blocks.flatMap((block) => (block.kind === 'hold' ? [block.poseId] : []))
-const variantIdsIn = (blocks: readonly Block[]): string[] => blocks.flatMap((block) => (block.kind === 'hold' && block.variantId !== undefined ? [block.variantId] : []))
-const blocksIn = (carried: Carried): readonly Block[] => ('blocks' in carried ? carried.blocks : carried.sessions.flatMap(({ blocks }) => blocks))
+const poseIdsIn = (blocks: readonly Block[]): string[] =>
+  blocks.flatMap((block) => (block.kind === 'hold' ? [block.poseId] : []))
+const variantIdsIn = (blocks: readonly Block[]): string[] =>
+  blocks.flatMap((block) => (block.kind === 'hold' && block.variantId !== undefined ? [block.variantId] : []))
+const blocksIn = (carried: Carried): readonly Block[] =>
+  'blocks' in carried ? carried.blocks : carried.sessions.flatMap(({ blocks }) => blocks)
 const documentsOf = <K extends OwnThing['kind']>(own: readonly OwnThing[], kind: K) =>
   own.flatMap((thing) => (thing.kind === kind ? [thing.document as Extract<OwnThing, { kind: K }>['document']] : []))
 
@@ -78,21 +81,25 @@ export function planImport(envelope: Envelope, existing: Existing, newId: () => 
         ids.set(document.id, same.document.id)
         continue
       }
-      const taken = existing.shippedIds.has(document.id) || existing.own.some((thing) => thing.document.id === document.id)
+      const taken =
+        existing.shippedIds.has(document.id) || existing.own.some((thing) => thing.document.id === document.id)
       const id = taken ? newId() : document.id
       ids.set(document.id, id)
       own.push({ kind, document: { ...pointed, id } } as Pick<OwnThing, 'kind' | 'document'>)
     }
   }
   // Counterposes may name a pose that came later in the list: all ids are known only now.
-  const added = own.map((thing) => ({ ...thing, document: pointOwn(thing.document, ids) }) as Pick<OwnThing, 'kind' | 'document'>)
+  const added = own.map(
+    (thing) => ({ ...thing, document: pointOwn(thing.document, ids) }) as Pick<OwnThing, 'kind' | 'document'>,
+  )
   const sessions: Session[] = []
   const alreadyHere: string[] = []
   const incoming = (envelope.sessions ?? []).map((session) => ({ from: session, session: pointSession(session, ids) }))
   for (const { from, session } of incoming) {
     const there = existing.sessions.get(session.id)
     if (there && sameContent(there, session)) alreadyHere.push(session.id)
-    else sessions.push(there ? { ...session, id: keepId(from.id, newId(), ids), name: copyName(session.name) } : session)
+    else
+      sessions.push(there ? { ...session, id: keepId(from.id, newId(), ids), name: copyName(session.name) } : session)
   }
   return {
     own: added,
@@ -112,7 +119,8 @@ const copyName = (name: string): string => `${name.slice(0, mostName - 11)} (imp
 
 const pointOwn = (document: OwnThing['document'], ids: Ids): OwnThing['document'] => {
   if ('poseId' in document) return { ...document, poseId: ids.get(document.poseId) ?? document.poseId }
-  if ('counterposes' in document) return { ...document, counterposes: document.counterposes.map((id) => ids.get(id) ?? id) }
+  if ('counterposes' in document)
+    return { ...document, counterposes: document.counterposes.map((id) => ids.get(id) ?? id) }
   return document
 }
 

@@ -20,8 +20,12 @@ const ids = [...poses, ...techniques, ...movements].map(({ id }) => id)
 
 /** The texts of a thing, without its ids, that a teacher reads or says. */
 function textsOf(value: unknown, key = ''): string[] {
-  if (typeof value === 'string') return /^(id|kind|question|answer|cautionId|phaseId|turned|fromLevel)$/.test(key) ? [] : [value]
-  if (Array.isArray(value)) return /^(families|targets|directions|counterposes|places|warms|wantsWarm|practices|cannot|easy)$/.test(key) ? [] : value.flatMap((one) => textsOf(one, key))
+  if (typeof value === 'string')
+    return /^(id|kind|question|answer|cautionId|phaseId|turned|fromLevel)$/.test(key) ? [] : [value]
+  if (Array.isArray(value))
+    return /^(families|targets|directions|counterposes|places|warms|wantsWarm|practices|cannot|easy)$/.test(key)
+      ? []
+      : value.flatMap((one) => textsOf(one, key))
   if (typeof value !== 'object' || value === null) return []
   return Object.entries(value).flatMap(([name, inner]) => textsOf(inner, name))
 }
@@ -48,7 +52,11 @@ test('ids are used once, and every id a pose or technique names is on the shelf'
   expect(new Set(ids).size).toBe(ids.length)
   const poseIds = new Set(poses.map(({ id }) => id))
   expect(poses.flatMap((pose) => pose.counterposes).filter((id) => !poseIds.has(id))).toEqual([])
-  expect(techniques.flatMap((technique) => technique.startsWhen.easy).filter((id) => !techniques.some((one) => one.id === id))).toEqual([])
+  expect(
+    techniques
+      .flatMap((technique) => technique.startsWhen.easy)
+      .filter((id) => !techniques.some((one) => one.id === id)),
+  ).toEqual([])
 })
 
 test('names are told apart: no two things carry the same English name', () => {
@@ -70,7 +78,11 @@ test('most poses have two graded variants or more, and none fewer than one', () 
   const counts = poses.map((pose) => pose.variants.length)
   expect(Math.min(...counts)).toBeGreaterThanOrEqual(1)
   expect(counts.filter((count) => count >= 2).length / counts.length).toBeGreaterThan(0.9)
-  expect(poses.filter((pose) => !pose.variants.some(({ grade }) => grade === 'easier') && pose.fromLevel !== 'new').map(({ id }) => id)).toEqual([])
+  expect(
+    poses
+      .filter((pose) => !pose.variants.some(({ grade }) => grade === 'easier') && pose.fromLevel !== 'new')
+      .map(({ id }) => id),
+  ).toEqual([])
 })
 
 test('each-side poses and movements name both sides differently, in the body’s terms', () => {
@@ -83,7 +95,9 @@ test('each-side poses and movements name both sides differently, in the body’s
 })
 
 test('no other shipped text speaks of left or right', () => {
-  const spoken = [...poses, ...movements].flatMap(({ id, sides: _sides, ...rest }) => textsOf(rest).map((text) => `${id}: ${text}`))
+  const spoken = [...poses, ...movements].flatMap(({ id, sides: _sides, ...rest }) =>
+    textsOf(rest).map((text) => `${id}: ${text}`),
+  )
   expect(spoken.filter((text) => /\b(left|right)\b/i.test(text))).toEqual([])
 })
 
@@ -95,7 +109,8 @@ test('tokens for a side stand only in poses that have sides', () => {
 test('a head that is turned is turned back at half time by a cue', () => {
   const silent = poses.filter(
     ({ head, cues }) =>
-      head.turned === 'half time' && !cues.some(({ at, text }) => 'share' in at && at.share === 0.5 && /head|cheek/i.test(text ?? '')),
+      head.turned === 'half time' &&
+      !cues.some(({ at, text }) => 'share' in at && at.share === 0.5 && /head|cheek/i.test(text ?? '')),
   )
   expect(silent.map(({ id }) => id)).toEqual([])
 })
@@ -113,7 +128,9 @@ test('every pose with the head below the heart or the pelvis raised says how it 
 })
 
 test('what is taught in person is not offered to new people, and all the register’s breaths are there', () => {
-  expect(techniques.filter(({ inPersonOnly, forNew }) => inPersonOnly === (forNew !== undefined)).map(({ id }) => id)).toEqual([])
+  expect(
+    techniques.filter(({ inPersonOnly, forNew }) => inPersonOnly === (forNew !== undefined)).map(({ id }) => id),
+  ).toEqual([])
   expect(techniques.filter(({ strong, inPersonOnly }) => strong && !inPersonOnly)).toEqual([])
   expect(techniques).toHaveLength(18)
 })
@@ -133,10 +150,30 @@ test('every name and text can be set in the shipped font', () => {
 
 test('no text is longer than a teacher reads at a glance', () => {
   const long = (texts: string[], most: number) => texts.filter((text) => text.length > most)
-  expect(long([...poses, ...movements, ...techniques].map(({ names }) => names.english), 36)).toEqual([])
-  expect(long(poses.flatMap(({ cues }) => cues.map(({ text }) => text ?? '')), 70)).toEqual([])
-  expect(long(poses.flatMap(({ mistakes, looksFor, comingOut }) => [...mistakes, ...looksFor, ...comingOut]), 100)).toEqual([])
-  expect(long(poses.flatMap(({ variants }) => variants.map(({ name }) => name)), 36)).toEqual([])
+  expect(
+    long(
+      [...poses, ...movements, ...techniques].map(({ names }) => names.english),
+      36,
+    ),
+  ).toEqual([])
+  expect(
+    long(
+      poses.flatMap(({ cues }) => cues.map(({ text }) => text ?? '')),
+      70,
+    ),
+  ).toEqual([])
+  expect(
+    long(
+      poses.flatMap(({ mistakes, looksFor, comingOut }) => [...mistakes, ...looksFor, ...comingOut]),
+      100,
+    ),
+  ).toEqual([])
+  expect(
+    long(
+      poses.flatMap(({ variants }) => variants.map(({ name }) => name)),
+      36,
+    ),
+  ).toEqual([])
 })
 
 /** Whole words that claim what nobody can promise. */

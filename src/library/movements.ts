@@ -50,7 +50,11 @@ export const movements: readonly Movement[] = [
   },
   {
     id: 'hollow-and-round',
-    names: { english: 'Hollow and round, on all fours', sanskrit: 'mārjaryāsana', others: ['Cat and cow', 'Spine wave'] },
+    names: {
+      english: 'Hollow and round, on all fours',
+      sanskrit: 'mārjaryāsana',
+      others: ['Cat and cow', 'Spine wave'],
+    },
     base: { enter: 'allFours', leave: 'allFours' },
     parts: [
       { part: 'in', halfCounts: 6, does: 'Breastbone forward, back hollow' },

@@ -15,7 +15,14 @@ const told: Readonly<Record<PropKind, Told>> = {
   rectBolster: ['box', [66, 30, 15], [3, 3, 2], 'boltRect', 1],
   foamBlock: ['box', [23, 15, 10], [1, 1, 2.5], 'foamBlock', 0],
   corkBlock: ['box', [22.5, 12, 7.5], [1, 3, 2.5], 'cork', 0],
-  blanket: ['sheet', [200, 150, 0.7], [20, 15, 0.2], 'blanket', 2, { loadedCm: 0.5, rolledMaterial: 'blanketRoll', massKg: 1.8 }],
+  blanket: [
+    'sheet',
+    [200, 150, 0.7],
+    [20, 15, 0.2],
+    'blanket',
+    2,
+    { loadedCm: 0.5, rolledMaterial: 'blanketRoll', massKg: 1.8 },
+  ],
   seatCushion: ['box', [33, 33, 15], [3, 3, 3], 'cushion', 1],
   halfMoonCushion: ['box', [43, 25, 11], [3, 3, 2], 'halfMoon', 1],
   ringHeadRest: ['box', [28, 28, 6], [3, 3, 2], 'ring', 2],
@@ -32,10 +39,12 @@ const told: Readonly<Record<PropKind, Told>> = {
 }
 
 export const propKinds: Readonly<Record<PropKind, PropSpec>> = Object.fromEntries(
-  Object.entries(told).map(([kind, [shape, [lengthCm, widthCm, heightCm], [length, width, height], material, rank, more]]) => [
-    kind,
-    { kind, shape, lengthCm, widthCm, heightCm, spreadCm: { length, width, height }, material, rank, ...more },
-  ]),
+  Object.entries(told).map(
+    ([kind, [shape, [lengthCm, widthCm, heightCm], [length, width, height], material, rank, more]]) => [
+      kind,
+      { kind, shape, lengthCm, widthCm, heightCm, spreadCm: { length, width, height }, material, rank, ...more },
+    ],
+  ),
 ) as Record<PropKind, PropSpec>
 
 /** The folds teachers name [formula book 2], with their operations. */

@@ -18,18 +18,30 @@ test('every set-up is a valid document of a pose on the shelf, with ids of its o
 
 test('every pose that uses props has a full set-up, one with few props, and one with what a house has', () => {
   const extents = (poseId: string) => setUps.filter((setUp) => setUp.poseId === poseId).map(({ extent }) => extent)
-  const lacking = poses.filter(({ id, props }) => props.length > 0 && JSON.stringify(extents(id)) !== JSON.stringify(['full', 'few', 'household'])).map(({ id }) => id)
+  const lacking = poses
+    .filter(
+      ({ id, props }) =>
+        props.length > 0 && JSON.stringify(extents(id)) !== JSON.stringify(['full', 'few', 'household']),
+    )
+    .map(({ id }) => id)
   expect(lacking).toEqual([])
 })
 
 test('at least twenty restorative poses have a complete set-up: the head, what carries the shape, and what lies over it', () => {
-  const complete = setUps.filter(({ poseId, extent, items }) => extent === 'full' && items.length > 1 && poseOf(poseId)?.practices.includes('restorative'))
+  const complete = setUps.filter(
+    ({ poseId, extent, items }) =>
+      extent === 'full' && items.length > 1 && poseOf(poseId)?.practices.includes('restorative'),
+  )
   expect(complete.length).toBeGreaterThanOrEqual(20)
 })
 
 test('a house has no studio’s bolsters, blocks or cushioned kit in its set-ups but what lies about', () => {
   const studio = new Set(['rectBolster', 'roundBolster', 'corkBlock', 'foamBlock', 'halfMoonCushion', 'sandbag'])
-  expect(setUps.filter(({ extent, items }) => extent === 'household' && items.some(({ kind }) => studio.has(kind))).map(({ id }) => id)).toEqual([])
+  expect(
+    setUps
+      .filter(({ extent, items }) => extent === 'household' && items.some(({ kind }) => studio.has(kind)))
+      .map(({ id }) => id),
+  ).toEqual([])
 })
 
 test.each([150, 170, 190])('every set-up comes to its heights at %i cm', (statureCm) => {

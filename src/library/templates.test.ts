@@ -9,14 +9,18 @@ test('there are templates of 20, 45, 60 and 75 minutes', () => {
   expect(templates.map(({ lengthS }) => lengthS / 60)).toEqual([20, 45, 60, 75])
 })
 
-test.each(templates.map((template) => [template.name, template] as const))('%s is valid, fits its length to the minute, and its holds are usual', (_, template) => {
-  expect(sessionSchema.parse(template)).toEqual(template)
-  const { totalMs, blocks } = orThrow(compileTimeline(template, shippedCatalog))
-  expect(totalMs / 1000).toBeLessThanOrEqual(template.lengthS)
-  expect(totalMs / 1000).toBeGreaterThan(template.lengthS - 60)
-  for (const { block } of blocks) {
-    if (block.kind !== 'hold') continue
-    const { fromS, toS } = usualHold(block.pose, template.practice, template.level)
-    for (const { holdS } of block.sides) expect([block.pose.id, holdS >= fromS && holdS <= toS]).toEqual([block.pose.id, true])
-  }
-})
+test.each(templates.map((template) => [template.name, template] as const))(
+  '%s is valid, fits its length to the minute, and its holds are usual',
+  (_, template) => {
+    expect(sessionSchema.parse(template)).toEqual(template)
+    const { totalMs, blocks } = orThrow(compileTimeline(template, shippedCatalog))
+    expect(totalMs / 1000).toBeLessThanOrEqual(template.lengthS)
+    expect(totalMs / 1000).toBeGreaterThan(template.lengthS - 60)
+    for (const { block } of blocks) {
+      if (block.kind !== 'hold') continue
+      const { fromS, toS } = usualHold(block.pose, template.practice, template.level)
+      for (const { holdS } of block.sides)
+        expect([block.pose.id, holdS >= fromS && holdS <= toS]).toEqual([block.pose.id, true])
+    }
+  },
+)

@@ -4,13 +4,12 @@ import { z } from 'zod'
 const halfCountsSchema = z.int().min(0).max(128)
 
 /** A round in half-counts: inhale, retention full, exhale, retention empty. */
-export const patternSchema = z
-  .strictObject({
-    in: halfCountsSchema.min(1),
-    full: halfCountsSchema,
-    out: halfCountsSchema.min(1),
-    empty: halfCountsSchema,
-  })
+export const patternSchema = z.strictObject({
+  in: halfCountsSchema.min(1),
+  full: halfCountsSchema,
+  out: halfCountsSchema.min(1),
+  empty: halfCountsSchema,
+})
 export type Pattern = z.infer<typeof patternSchema>
 
 /** Length of one count in milliseconds as a fraction, so that odd paces never add up an error. */

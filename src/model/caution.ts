@@ -35,7 +35,12 @@ export const cautionPropSchema = z.enum(['prop_eye', 'prop_weight', 'prop_strap'
 export type CautionProp = z.infer<typeof cautionPropSchema>
 
 /** What a rule speaks of: a family, every family (`*`), a technique or group of them, or a prop. */
-export const cautionSubjectSchema = z.union([familySchema, z.literal('*'), z.string().regex(/^(br_[a-z_]+|@strong)$/), cautionPropSchema])
+export const cautionSubjectSchema = z.union([
+  familySchema,
+  z.literal('*'),
+  z.string().regex(/^(br_[a-z_]+|@strong)$/),
+  cautionPropSchema,
+])
 export type CautionSubject = z.infer<typeof cautionSubjectSchema>
 
 /** One row of the reference. A condition with `!` holds only in its severe form; `@` names a group. */

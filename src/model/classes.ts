@@ -11,7 +11,10 @@ export const plannedClassSchema = z.strictObject({
 })
 export type PlannedClass = z.infer<typeof plannedClassSchema>
 
-const runMsSchema = z.int().min(0).max(48 * 3_600_000)
+const runMsSchema = z
+  .int()
+  .min(0)
+  .max(48 * 3_600_000)
 
 /** A segment as a led class keeps it, with all that the timeline knew of it. */
 export const ledSegmentSchema = z.looseObject({

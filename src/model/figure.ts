@@ -19,7 +19,20 @@ const fold = {
 export const figureSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('lying'),
-    legs: z.enum(['long', 'bent', 'bound', 'wall', 'chair', 'toChest', 'soles', 'oneUp', 'figureFour', 'across', 'folded', 'oneFolded']),
+    legs: z.enum([
+      'long',
+      'bent',
+      'bound',
+      'wall',
+      'chair',
+      'toChest',
+      'soles',
+      'oneUp',
+      'figureFour',
+      'across',
+      'folded',
+      'oneFolded',
+    ]),
     /** A straight leg's comfortable raise. */
     legRaiseDeg: degrees(0, 130).optional(),
     /** How far each leg stands out to its side. */
@@ -30,11 +43,21 @@ export const figureSchema = z.discriminatedUnion('kind', [
     heelGapMm: z.int().min(0).max(1200).optional(),
     ...common,
   }),
-  z.strictObject({ kind: z.literal('prone'), trunk: z.enum(['flat', 'elbows', 'hands']), legs: z.enum(['long', 'oneUp']).optional(), ...common }),
+  z.strictObject({
+    kind: z.literal('prone'),
+    trunk: z.enum(['flat', 'elbows', 'hands']),
+    legs: z.enum(['long', 'oneUp']).optional(),
+    ...common,
+  }),
   z.strictObject({ kind: z.literal('side'), ...common }),
   z.strictObject({ kind: z.literal('childFold'), spreadDeg: degrees(0, 60).optional(), ...common }),
   z.strictObject({ kind: z.literal('kneeling'), feet: z.enum(['flat', 'tucked', 'lifted']), ...common }),
-  z.strictObject({ kind: z.literal('allFours'), legs: z.enum(['both', 'lunge', 'pigeon', 'frog', 'long']).optional(), trunk: z.enum(['level', 'low', 'raised']), ...common }),
+  z.strictObject({
+    kind: z.literal('allFours'),
+    legs: z.enum(['both', 'lunge', 'pigeon', 'frog', 'long']).optional(),
+    trunk: z.enum(['level', 'low', 'raised']),
+    ...common,
+  }),
   z.strictObject({
     kind: z.literal('seated'),
     legs: z.enum(['long', 'wide', 'one', 'bound', 'crossed', 'deer']),
@@ -44,8 +67,20 @@ export const figureSchema = z.discriminatedUnion('kind', [
     ...fold,
     ...common,
   }),
-  z.strictObject({ kind: z.literal('chair'), legs: z.enum(['both', 'figureFour']).optional(), trunk: z.enum(['upright', 'fold']), ...fold, ...common }),
-  z.strictObject({ kind: z.literal('standing'), legs: z.enum(['long', 'wide', 'squat']), trunk: z.enum(['upright', 'fold', 'level']), ...fold, ...common }),
+  z.strictObject({
+    kind: z.literal('chair'),
+    legs: z.enum(['both', 'figureFour']).optional(),
+    trunk: z.enum(['upright', 'fold']),
+    ...fold,
+    ...common,
+  }),
+  z.strictObject({
+    kind: z.literal('standing'),
+    legs: z.enum(['long', 'wide', 'squat']),
+    trunk: z.enum(['upright', 'fold', 'level']),
+    ...fold,
+    ...common,
+  }),
 ])
 export type Figure = z.infer<typeof figureSchema>
 export type FigureOf<K extends Figure['kind']> = Extract<Figure, { kind: K }>

@@ -25,7 +25,12 @@ test('generated sessions of every kind of block are taken as they are', () => {
 test.each([
   ['a name of nothing', aSession([], { name: ' ' }), 'name', 'TOO_SMALL'],
   ['a hold of two seconds', aSession([aHold('deer', { hold: { holdS: 2 } })]), 'blocks[0].hold.holdS', 'TOO_SMALL'],
-  ['a hold of half a second more', aSession([aHold('deer', { hold: { holdS: 60.5 } })]), 'blocks[0].hold.holdS', 'WRONG_TYPE'],
+  [
+    'a hold of half a second more',
+    aSession([aHold('deer', { hold: { holdS: 60.5 } })]),
+    'blocks[0].hold.holdS',
+    'WRONG_TYPE',
+  ],
   ['a length of a day', aSession([], { lengthS: 86_400 }), 'lengthS', 'TOO_BIG'],
   ['a closing before the end', aSession([aClosing(), aTalk()]), 'blocks[0].kind', 'CLOSING_NOT_LAST'],
   ['one id for two blocks', aSession([aTalk('a'), aTalk('a')]), 'blocks[1].id', 'ID_TWICE'],
@@ -78,15 +83,41 @@ test('places, people, set-ups, planned and led classes are taken, and refused by
   const person = { id: 'p', name: 'Ilka', level: 'new', conditions: [], consents: [] }
   expect(refusals(personSchema, person)).toEqual([])
   expect(refusals(personSchema, { ...person, statureMm: 172.5 })[0]?.path).toBe('statureMm')
-  const place = { id: 'h', name: 'House', lengthUnit: 'cm', rooms: [{ id: 'r', name: 'Room', lengthMm: 9000, widthMm: 6000, walls: [] }], cupboard: [] }
+  const place = {
+    id: 'h',
+    name: 'House',
+    lengthUnit: 'cm',
+    rooms: [{ id: 'r', name: 'Room', lengthMm: 9000, widthMm: 6000, walls: [] }],
+    cupboard: [],
+  }
   expect(refusals(placeSchema, place)).toEqual([])
-  expect(refusals(placeSchema, { ...place, cupboard: [{ id: 'b', kind: 'bolster', count: 3 }] })[0]?.path).toBe('cupboard[0].kind')
-  const setUp = { id: 's', poseId: 'deer', name: 'Full', extent: 'full', items: [{ id: 'i', kind: 'blanket', count: 1, under: 'pelvis', folds: [{ op: 'halfL' }, { op: 'accordionW', n: 13 }] }] }
+  expect(refusals(placeSchema, { ...place, cupboard: [{ id: 'b', kind: 'bolster', count: 3 }] })[0]?.path).toBe(
+    'cupboard[0].kind',
+  )
+  const setUp = {
+    id: 's',
+    poseId: 'deer',
+    name: 'Full',
+    extent: 'full',
+    items: [
+      { id: 'i', kind: 'blanket', count: 1, under: 'pelvis', folds: [{ op: 'halfL' }, { op: 'accordionW', n: 13 }] },
+    ],
+  }
   expect(refusals(setUpSchema, setUp)[0]?.path).toBe('items[0].folds[1].n')
   const planned = { id: 'c', sessionId: 's', placeId: 'h', startsAt: '2026-03-12T19:00:00+01:00', peopleIds: ['p'] }
   expect(refusals(plannedClassSchema, planned)).toEqual([])
   expect(refusals(plannedClassSchema, { ...planned, startsAt: 'tonight' })[0]?.path).toBe('startsAt')
-  const led = { id: 'l', sessionId: 's', startedAt: '2026-03-12T19:00:00Z', promisedEnd: '2026-03-12T20:00:00Z', people: 9, document: aSession(), resolved: {}, plan: { segments: [], cues: [], totalMs: 0 }, log: [] }
+  const led = {
+    id: 'l',
+    sessionId: 's',
+    startedAt: '2026-03-12T19:00:00Z',
+    promisedEnd: '2026-03-12T20:00:00Z',
+    people: 9,
+    document: aSession(),
+    resolved: {},
+    plan: { segments: [], cues: [], totalMs: 0 },
+    log: [],
+  }
   expect(refusals(ledClassSchema, led)).toEqual([])
   expect(refusals(ledClassSchema, { ...led, document: { ...aSession(), name: 3 } })[0]?.path).toBe('document.name')
 })

@@ -15,4 +15,6 @@ export interface OwnDocuments {
 }
 
 /** An own thing as it is kept: with the version that guards its writes. */
-export type OwnThing = { [K in OwnKind]: { readonly kind: K; readonly version: number; readonly document: OwnDocuments[K] } }[OwnKind]
+export type OwnThing = {
+  [K in OwnKind]: { readonly kind: K; readonly version: number; readonly document: OwnDocuments[K] }
+}[OwnKind]

@@ -28,8 +28,6 @@ export const personSchema = z.strictObject({
     })
     .optional(),
   conditions: z.array(conditionSchema).max(40),
-  consents: z
-    .array(z.strictObject({ for: idSchema, by: nameSchema, on: daySchema }))
-    .max(100),
+  consents: z.array(z.strictObject({ for: idSchema, by: nameSchema, on: daySchema })).max(100),
 })
 export type Person = z.infer<typeof personSchema>

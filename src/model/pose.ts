@@ -79,9 +79,7 @@ const sensationSchema = z
     params: { code: 'RANGE_ORDER' },
   })
 
-const posePropsSchema = z
-  .array(z.strictObject({ kind: propKindSchema, count: z.int().min(1).max(20) }))
-  .max(12)
+const posePropsSchema = z.array(z.strictObject({ kind: propKindSchema, count: z.int().min(1).max(20) })).max(12)
 
 export const grades = ['easier', 'same', 'stronger'] as const
 
@@ -167,12 +165,18 @@ function coherent(pose: Shape, context: z.RefinementCtx): void {
   ]
   for (const [field, lines] of pose.sides ? [] : spoken) {
     lines.forEach((line, index) => {
-      if (/\{(this|other)\}/.test(line)) refuse('SIDE_IN_SYMMETRIC', [field, index], 'names a side, but the pose has none: give it two sides or leave the side out')
+      if (/\{(this|other)\}/.test(line))
+        refuse(
+          'SIDE_IN_SYMMETRIC',
+          [field, index],
+          'names a side, but the pose has none: give it two sides or leave the side out',
+        )
     })
   }
   const variantIds = pose.variants.map(({ id }) => id)
   variantIds.forEach((id, index) => {
-    if (variantIds.indexOf(id) !== index) refuse('ID_TWICE', ['variants', index, 'id'], 'is the id of another variant too')
+    if (variantIds.indexOf(id) !== index)
+      refuse('ID_TWICE', ['variants', index, 'id'], 'is the id of another variant too')
   })
 }
 

@@ -9,7 +9,11 @@ const sentences = (schema: z.ZodType, value: unknown) => {
 }
 
 test('a path is written as a person would write it', () => {
-  expect([pathText([]), pathText(['name']), pathText(['blocks', 3, 'hold', 'holdS'])]).toEqual(['document', 'name', 'blocks[3].hold.holdS'])
+  expect([pathText([]), pathText(['name']), pathText(['blocks', 3, 'hold', 'holdS'])]).toEqual([
+    'document',
+    'name',
+    'blocks[3].hold.holdS',
+  ])
 })
 
 test.each([

@@ -58,17 +58,41 @@ function read(issue: Issue): Reading {
     case 'invalid_type':
       return issue.input === undefined && issue.message.includes('received undefined')
         ? { code: 'MISSING', facts: { expected: issue.expected }, mend: `is missing: give ${typeWord(issue.expected)}` }
-        : { code: 'WRONG_TYPE', facts: { expected: issue.expected }, mend: `has the wrong type: give ${typeWord(issue.expected)}` }
+        : {
+            code: 'WRONG_TYPE',
+            facts: { expected: issue.expected },
+            mend: `has the wrong type: give ${typeWord(issue.expected)}`,
+          }
     case 'too_small':
-      return { code: 'TOO_SMALL', facts: { least: Number(issue.minimum) }, mend: `is too small: ${sizeWord(issue.origin, 'least', Number(issue.minimum))}` }
+      return {
+        code: 'TOO_SMALL',
+        facts: { least: Number(issue.minimum) },
+        mend: `is too small: ${sizeWord(issue.origin, 'least', Number(issue.minimum))}`,
+      }
     case 'too_big':
-      return { code: 'TOO_BIG', facts: { most: Number(issue.maximum) }, mend: `is too large: ${sizeWord(issue.origin, 'most', Number(issue.maximum))}` }
+      return {
+        code: 'TOO_BIG',
+        facts: { most: Number(issue.maximum) },
+        mend: `is too large: ${sizeWord(issue.origin, 'most', Number(issue.maximum))}`,
+      }
     case 'invalid_value':
-      return { code: 'NOT_A_CHOICE', facts: { choices: issue.values.join(', ') }, mend: `must be one of: ${issue.values.join(', ')}` }
+      return {
+        code: 'NOT_A_CHOICE',
+        facts: { choices: issue.values.join(', ') },
+        mend: `must be one of: ${issue.values.join(', ')}`,
+      }
     case 'unrecognized_keys':
-      return { code: 'UNKNOWN_FIELD', facts: { fields: issue.keys.join(', ') }, mend: `has a field that is not known: remove ${issue.keys.join(', ')}` }
+      return {
+        code: 'UNKNOWN_FIELD',
+        facts: { fields: issue.keys.join(', ') },
+        mend: `has a field that is not known: remove ${issue.keys.join(', ')}`,
+      }
     case 'invalid_format':
-      return { code: 'WRONG_FORM', facts: { form: issue.format }, mend: `is not written as it should be: ${formWord(issue.format)}` }
+      return {
+        code: 'WRONG_FORM',
+        facts: { form: issue.format },
+        mend: `is not written as it should be: ${formWord(issue.format)}`,
+      }
     case 'custom': {
       const { code, ...facts } = (issue.params ?? {}) as { code?: string } & Facts
       return { code: code ?? 'REFUSED', facts, mend: issue.message }

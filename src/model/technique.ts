@@ -27,7 +27,9 @@ export const techniqueSchema = z.strictObject({
   /** Taught in person, one to one: readable, but no part of a session. */
   inPersonOnly: z.boolean(),
   /** What an answer to the handbook's table means here. */
-  meanings: z.array(meaningSchema.pick({ question: true, answer: true }).extend({ says: lineSchema.min(1) })).optional(),
+  meanings: z
+    .array(meaningSchema.pick({ question: true, answer: true }).extend({ says: lineSchema.min(1) }))
+    .optional(),
   /** Hours since a meal. */
   foodGapH: z.int().min(0).max(8),
   nose: z.enum(['any', 'clear', 'bothClear']),

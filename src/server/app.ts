@@ -47,7 +47,10 @@ export function createApp({ database, hosts, pages, clock = systemClock, logger 
   })
   const own = ownStore(database, clock)
   const sessions = sessionStore(database, clock)
-  app.use('/api/sessions', sessionRoutes(sessions, () => own.catalog()))
+  app.use(
+    '/api/sessions',
+    sessionRoutes(sessions, () => own.catalog()),
+  )
   app.use('/api/exchange', exchangeRoutes(exchange(database, own, sessions, clock)))
   app.use('/api/own', ownRoutes(own))
   app.use('/api/led-classes', ledClassRoutes(ledClassStore(database)))
@@ -127,7 +130,8 @@ function problemOf(error: unknown) {
   if (error instanceof ProblemError) return error.problem
   const type = typeof error === 'object' && error !== null && 'type' in error ? error.type : undefined
   if (type === 'entity.too.large') return makeProblem('BODY_TOO_LARGE', { mostKb: limitOf(error) })
-  if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || type === 'request.aborted') return makeProblem('MALFORMED_JSON')
+  if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || type === 'request.aborted')
+    return makeProblem('MALFORMED_JSON')
   if (error instanceof URIError) return makeProblem('UNKNOWN_ADDRESS', { path: 'this address' })
   return makeProblem('INTERNAL')
 }

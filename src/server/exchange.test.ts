@@ -16,7 +16,13 @@ afterEach(() => database.close())
 
 const app = () => request(createApp({ database, hosts: [], clock }))
 const setState = (id: string, state: object) => app().post(`/api/sessions/${id}/state`).send(state)
-const listed = async () => (await app().get('/api/sessions')).body as { id: string; archived: boolean; template: boolean; lastLed: string | null }[]
+const listed = async () =>
+  (await app().get('/api/sessions')).body as {
+    id: string
+    archived: boolean
+    template: boolean
+    lastLed: string | null
+  }[]
 const envelope = (change: object = {}): object => ({
   format: 'zovrin.session',
   version: 1,
@@ -26,20 +32,34 @@ const envelope = (change: object = {}): object => ({
 })
 
 test('a session goes out with its own things, comes into another Zovrin, and goes out the same', async () => {
-  expect((await app().post('/api/exchange').send(envelope())).body).toMatchObject({ sessions: ['session-1'], alreadyHere: [], own: [{ kind: 'pose' }] })
+  expect((await app().post('/api/exchange').send(envelope())).body).toMatchObject({
+    sessions: ['session-1'],
+    alreadyHere: [],
+    own: [{ kind: 'pose' }],
+  })
   const out = (await app().get('/api/exchange/sessions/session-1')).body as Envelope
   expect(out).toEqual(JSON.parse(JSON.stringify(envelope())))
-  expect((await app().post('/api/exchange').send(out)).body).toMatchObject({ sessions: [], alreadyHere: ['session-1'], own: [] })
+  expect((await app().post('/api/exchange').send(out)).body).toMatchObject({
+    sessions: [],
+    alreadyHere: ['session-1'],
+    own: [],
+  })
 })
 
 test('copied blocks come back ready to be put in, with what they stand on', async () => {
   const sent = envelope({ sessions: undefined, blocks: [aHold('mine')] })
-  expect((await app().post('/api/exchange').send(sent)).body).toMatchObject({ blocks: [aHold('mine')], own: [{ kind: 'pose' }] })
+  expect((await app().post('/api/exchange').send(sent)).body).toMatchObject({
+    blocks: [aHold('mine')],
+    own: [{ kind: 'pose' }],
+  })
 })
 
 test('a hand-made file is refused with every mistake, path and mend, and nothing of it is kept', async () => {
   const bad = envelope({
-    sessions: [aSession([aTalk('a', 2), { ...aHold('deer'), hold: { holdS: 4 } }], { lengthS: 10 }), { ...aSession(), practice: 'hot' }],
+    sessions: [
+      aSession([aTalk('a', 2), { ...aHold('deer'), hold: { holdS: 4 } }], { lengthS: 10 }),
+      { ...aSession(), practice: 'hot' },
+    ],
   })
   const refused = await app().post('/api/exchange').send(bad)
   expect(refused.status).toBe(422)
@@ -49,8 +69,18 @@ test('a hand-made file is refused with every mistake, path and mend, and nothing
     'sessions[0].blocks[1].hold.holdS',
     'sessions[1].practice',
   ])
-  const unknown = await app().post('/api/exchange').send(envelope({ sessions: [aSession([aHold('nowhere'), aHold('deer', { id: 'b', variantId: 'none' })], { schoolId: 'nobody' })] }))
-  expect((unknown.body.refusals as { path: string }[]).map(({ path }) => path)).toEqual(['sessions[0].schoolId', 'sessions[0].blocks[0].poseId', 'sessions[0].blocks[1].variantId'])
+  const unknown = await app()
+    .post('/api/exchange')
+    .send(
+      envelope({
+        sessions: [aSession([aHold('nowhere'), aHold('deer', { id: 'b', variantId: 'none' })], { schoolId: 'nobody' })],
+      }),
+    )
+  expect((unknown.body.refusals as { path: string }[]).map(({ path }) => path)).toEqual([
+    'sessions[0].schoolId',
+    'sessions[0].blocks[0].poseId',
+    'sessions[0].blocks[1].variantId',
+  ])
   expect(await listed()).toEqual([])
   expect((await app().get('/api/own')).body).toEqual([])
 })

@@ -18,15 +18,37 @@ afterEach(() => database.close())
 
 const app = () => request(createApp({ database, hosts: [] }))
 const put = <D extends { id: string }>(kind: string, document: D, based: number) =>
-  app().put(`/api/own/${kind}/${document.id}`).set('If-Match', `"${String(based)}"`).send(document)
-const remove = (kind: string, id: string, based: number) => app().delete(`/api/own/${kind}/${id}`).set('If-Match', `"${String(based)}"`)
-const listed = async () => (await app().get('/api/own')).body as { kind: string; version: number; document: { id: string } }[]
+  app()
+    .put(`/api/own/${kind}/${document.id}`)
+    .set('If-Match', `"${String(based)}"`)
+    .send(document)
+const remove = (kind: string, id: string, based: number) =>
+  app()
+    .delete(`/api/own/${kind}/${id}`)
+    .set('If-Match', `"${String(based)}"`)
+const listed = async () =>
+  (await app().get('/api/own')).body as { kind: string; version: number; document: { id: string } }[]
 const create = (document: object) => app().post('/api/sessions').send(document)
 
 const [deer] = poses.filter(({ id }) => id === 'deer')
-const ownDeer = { ...deer, id: 'my-deer', names: { english: 'Bellows deer', others: [] }, copiedFrom: 'deer' } as OwnDocuments['pose']
-const myVariant: OwnDocuments['variant'] = { id: 'my-variant', poseId: 'deer', name: 'On two cushions', grade: 'easier', change: 'Two cushions under the seat.' }
-const mySchool: OwnDocuments['school'] = { ...(schools[0] as OwnDocuments['school']), id: 'my-school', name: 'Bellows House' }
+const ownDeer = {
+  ...deer,
+  id: 'my-deer',
+  names: { english: 'Bellows deer', others: [] },
+  copiedFrom: 'deer',
+} as OwnDocuments['pose']
+const myVariant: OwnDocuments['variant'] = {
+  id: 'my-variant',
+  poseId: 'deer',
+  name: 'On two cushions',
+  grade: 'easier',
+  change: 'Two cushions under the seat.',
+}
+const mySchool: OwnDocuments['school'] = {
+  ...(schools[0] as OwnDocuments['school']),
+  id: 'my-school',
+  name: 'Bellows House',
+}
 
 test('own poses, variants and schools are made, listed, changed under their version, and removed', async () => {
   expect((await put('pose', ownDeer, 0)).status).toBe(200)
@@ -45,15 +67,25 @@ test('own poses, variants and schools are made, listed, changed under their vers
 })
 
 test('a session may name what is own, and what it names cannot be removed: it is said where', async () => {
-  const document = aSession([aHold('my-deer', { variantId: 'front-leg-long' }), aHold('deer', { variantId: 'my-variant' })], { schoolId: 'my-school', name: 'Thursday' })
+  const document = aSession(
+    [aHold('my-deer', { variantId: 'front-leg-long' }), aHold('deer', { variantId: 'my-variant' })],
+    { schoolId: 'my-school', name: 'Thursday' },
+  )
   expect((await create(document)).body).toMatchObject({ code: 'UNKNOWN_REFERENCE', path: 'schoolId' })
   await put('pose', ownDeer, 0)
   await put('variant', myVariant, 0)
   await put('school', mySchool, 0)
   expect((await create(document)).status).toBe(201)
-  for (const [kind, id, name] of [['pose', 'my-deer', 'Bellows deer'], ['variant', 'my-variant', 'On two cushions'], ['school', 'my-school', 'Bellows House']] as const) {
+  for (const [kind, id, name] of [
+    ['pose', 'my-deer', 'Bellows deer'],
+    ['variant', 'my-variant', 'On two cushions'],
+    ['school', 'my-school', 'Bellows House'],
+  ] as const) {
     const refused = await remove(kind, id, 1)
-    expect([refused.status, refused.body.detail]).toEqual([409, `"${name}" is used in Thursday: change it there first.`])
+    expect([refused.status, refused.body.detail]).toEqual([
+      409,
+      `"${name}" is used in Thursday: change it there first.`,
+    ])
   }
   const without = { ...ownDeer, variants: ownDeer.variants.filter(({ id }) => id !== 'front-leg-long') }
   expect((await put('pose', without, 1)).body).toMatchObject({ code: 'IN_USE' })
@@ -61,21 +93,40 @@ test('a session may name what is own, and what it names cannot be removed: it is
 
 test('a pose that another own pose counters with stays; a pose that goes takes its own variants along', async () => {
   await put('pose', ownDeer, 0)
-  await put('pose', { ...ownDeer, id: 'other', names: { english: 'Other deer', others: [] }, counterposes: ['my-deer'] }, 0)
+  await put(
+    'pose',
+    { ...ownDeer, id: 'other', names: { english: 'Other deer', others: [] }, counterposes: ['my-deer'] },
+    0,
+  )
   await put('variant', { ...myVariant, poseId: 'other' }, 0)
-  expect((await remove('pose', 'my-deer', 1)).body.detail).toBe('"Bellows deer" is used in the pose Other deer: change it there first.')
+  expect((await remove('pose', 'my-deer', 1)).body.detail).toBe(
+    '"Bellows deer" is used in the pose Other deer: change it there first.',
+  )
   expect((await remove('pose', 'other', 1)).status).toBe(204)
   expect((await listed()).map(({ document }) => document.id)).toEqual(['my-deer'])
 })
 
 test.each<[string, string, object, string]>([
-  ['a hold range the wrong way round', 'pose', { ...ownDeer, holds: { ...ownDeer.holds, yin: { ...ownDeer.holds.yin, new: { fromS: 300, usualS: 120, toS: 60 } } } }, 'holds.yin.new'],
+  [
+    'a hold range the wrong way round',
+    'pose',
+    {
+      ...ownDeer,
+      holds: { ...ownDeer.holds, yin: { ...ownDeer.holds.yin, new: { fromS: 300, usualS: 120, toS: 60 } } },
+    },
+    'holds.yin.new',
+  ],
   ['no family', 'pose', { ...ownDeer, families: [] }, 'families'],
   ['two sides that say the same', 'pose', { ...ownDeer, sides: { left: 'a knee', right: 'a knee' } }, 'sides.right'],
   ['a side named in a symmetric pose', 'pose', { ...ownDeer, sides: undefined }, 'mistakes[0]'],
   ['a counterpose that is nowhere', 'pose', { ...ownDeer, counterposes: ['nowhere'] }, 'counterposes[0]'],
   ['a variant of nothing', 'variant', { ...myVariant, poseId: 'nowhere' }, 'poseId'],
-  ['a school that leaves a question open', 'school', { id: 's', name: 'Half', answers: { roll: 'left' } }, 'answers.movementInHold'],
+  [
+    'a school that leaves a question open',
+    'school',
+    { id: 's', name: 'Half', answers: { roll: 'left' } },
+    'answers.movementInHold',
+  ],
 ])('%s is refused by name, and nothing is kept', async (_, kind, document, path) => {
   const refused = await put(kind, document as { id: string }, 0)
   expect([refused.status, refused.body.path]).toEqual([422, path])

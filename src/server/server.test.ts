@@ -36,7 +36,10 @@ afterEach(() => database.close())
 const app = () => request(createApp({ database, hosts: [], clock }))
 const create = (document: object = aSession()) => app().post('/api/sessions').send(document)
 const save = (document: { id: string }, version: number) =>
-  app().put(`/api/sessions/${document.id}`).set('If-Match', `"${String(version)}"`).send(document)
+  app()
+    .put(`/api/sessions/${document.id}`)
+    .set('If-Match', `"${String(version)}"`)
+    .send(document)
 
 test('a session is created, read with its version, listed and saved as the next version', async () => {
   const made = await create(aSession([aTalk()]))
@@ -48,7 +51,16 @@ test('a session is created, read with its version, listed and saved as the next 
   expect(read.body).toEqual(aSession([aTalk()], { name: 'Renamed' }))
   const list = await app().get('/api/sessions')
   expect(list.body).toEqual([
-    { id: 'session-1', name: 'Renamed', practice: 'yin', lengthS: 3600, savedAt: '2026-03-12T18:00:00.000Z', archived: false, template: false, lastLed: null },
+    {
+      id: 'session-1',
+      name: 'Renamed',
+      practice: 'yin',
+      lengthS: 3600,
+      savedAt: '2026-03-12T18:00:00.000Z',
+      archived: false,
+      template: false,
+      lastLed: null,
+    },
   ])
 })
 
@@ -59,7 +71,11 @@ test('history keeps the former version at most every five minutes, and what a co
   await save(aSession([], { name: 'Third' }), 2)
   nowMs += 2 * 60_000
   await save(aSession([], { name: 'Fourth' }), 3)
-  await app().post('/api/sessions/session-1/history').set('If-Match', '"2"').send(aSession([], { name: 'Given up' })).expect(204)
+  await app()
+    .post('/api/sessions/session-1/history')
+    .set('If-Match', '"2"')
+    .send(aSession([], { name: 'Given up' }))
+    .expect(204)
   const { body } = await app().get('/api/sessions/session-1/history')
   expect(body.map(({ version, reason }: { version: number; reason: string }) => [version, reason])).toEqual([
     [2, 'conflict'],
@@ -93,14 +109,22 @@ test('a led class is written while it runs, read back whole, listed, and never r
   const put = (record: object) => app().put(`/api/led-classes/${led.id}`).send(record)
   const { endedAt: _, ...running } = led
   await put({ ...running, log: led.log.slice(0, 2), conductedMs: 900_000 }).expect(204)
-  expect((await app().get('/api/led-classes')).body[0]).toMatchObject({ name: 'Thursday slow hour', endedAt: null, people: 9, ledS: 900 })
+  expect((await app().get('/api/led-classes')).body[0]).toMatchObject({
+    name: 'Thursday slow hour',
+    endedAt: null,
+    people: 9,
+    ledS: 900,
+  })
   await put(led).expect(204)
   const refused = await put({ ...led, log: led.log.slice(0, 3) })
   expect([refused.status, refused.body.code]).toEqual([409, 'RECORD_OLDER'])
   const read = await app().get(`/api/led-classes/${led.id}`)
   expect(read.body).toEqual(JSON.parse(JSON.stringify(led)))
   const [line] = (await app().get('/api/led-classes')).body
-  expect([line.plannedS, line.ledS]).toEqual([3528, Math.round((Date.parse(led.endedAt ?? '') - Date.parse(led.startedAt)) / 1000)])
+  expect([line.plannedS, line.ledS]).toEqual([
+    3528,
+    Math.round((Date.parse(led.endedAt ?? '') - Date.parse(led.startedAt)) / 1000),
+  ])
 })
 
 test('a led class keeps its own copy when its session changes or goes', async () => {
@@ -116,7 +140,13 @@ test('a led class keeps its own copy when its session changes or goes', async ()
 describe('bad input gets a problem of its own, writes nothing, and the server lives', () => {
   const cases: [string, () => request.Test, number, string, string | null][] = [
     ['malformed JSON', () => app().post('/api/sessions').type('json').send('{"a":'), 400, 'MALFORMED_JSON', null],
-    ['a body that is no JSON', () => app().post('/api/sessions').type('text').send('hello'), 415, 'WRONG_CONTENT_TYPE', null],
+    [
+      'a body that is no JSON',
+      () => app().post('/api/sessions').type('text').send('hello'),
+      415,
+      'WRONG_CONTENT_TYPE',
+      null,
+    ],
     ['no body', () => app().post('/api/sessions'), 422, 'DOCUMENT_REFUSED', 'document'],
     ['wrong types', () => create({ ...aSession(), lengthS: 'an hour' }), 422, 'DOCUMENT_REFUSED', 'lengthS'],
     ['an unknown pose', () => create(aSession([aHold('no-such-pose')])), 422, 'UNKNOWN_REFERENCE', 'blocks[0].poseId'],
@@ -126,15 +156,54 @@ describe('bad input gets a problem of its own, writes nothing, and the server li
     ['a save of an unknown session', () => save(aSession([], { id: 'nobody' }), 1), 404, 'UNKNOWN_SESSION', null],
     ['an unknown address', () => app().get('/api/nothing'), 404, 'UNKNOWN_ADDRESS', null],
     ['a session created twice', () => create(aSession([], { id: 'taken' })), 409, 'ID_TAKEN', null],
-    ['a save without a version', () => app().put('/api/sessions/taken').send(aSession([], { id: 'taken' })), 428, 'VERSION_MISSING', null],
-    ['a save with a strange version', () => app().put('/api/sessions/taken').set('If-Match', '*').send(aSession()), 428, 'VERSION_MISSING', null],
+    [
+      'a save without a version',
+      () =>
+        app()
+          .put('/api/sessions/taken')
+          .send(aSession([], { id: 'taken' })),
+      428,
+      'VERSION_MISSING',
+      null,
+    ],
+    [
+      'a save with a strange version',
+      () => app().put('/api/sessions/taken').set('If-Match', '*').send(aSession()),
+      428,
+      'VERSION_MISSING',
+      null,
+    ],
     ['a stale version', () => save(aSession([], { id: 'taken', name: 'Late' }), 7), 412, 'VERSION_STALE', null],
-    ['two ids', () => app().put('/api/sessions/taken').set('If-Match', '"1"').send(aSession()), 422, 'ID_MISMATCH', 'id'],
+    [
+      'two ids',
+      () => app().put('/api/sessions/taken').set('If-Match', '"1"').send(aSession()),
+      422,
+      'ID_MISMATCH',
+      'id',
+    ],
     ['an unknown kept version', () => app().get('/api/sessions/taken/history/99'), 404, 'UNKNOWN_VERSION', null],
-    ['a kept version that is no number', () => app().get('/api/sessions/taken/history/first'), 404, 'UNKNOWN_VERSION', null],
+    [
+      'a kept version that is no number',
+      () => app().get('/api/sessions/taken/history/first'),
+      404,
+      'UNKNOWN_VERSION',
+      null,
+    ],
     ['an unknown class', () => app().get('/api/led-classes/nobody'), 404, 'UNKNOWN_CLASS', null],
-    ['a led class of the wrong shape', () => app().put('/api/led-classes/x').send({ id: 'x' }), 422, 'DOCUMENT_REFUSED', 'sessionId'],
-    ['a led class under another id', () => app().put('/api/led-classes/x').send(demoClasses(thursday)[0]), 422, 'ID_MISMATCH', 'id'],
+    [
+      'a led class of the wrong shape',
+      () => app().put('/api/led-classes/x').send({ id: 'x' }),
+      422,
+      'DOCUMENT_REFUSED',
+      'sessionId',
+    ],
+    [
+      'a led class under another id',
+      () => app().put('/api/led-classes/x').send(demoClasses(thursday)[0]),
+      422,
+      'ID_MISMATCH',
+      'id',
+    ],
     ['a foreign origin', () => create().set('Origin', 'http://elsewhere.example'), 403, 'WRONG_ORIGIN', null],
   ]
 
@@ -187,7 +256,9 @@ test('the database is brought up from every earlier state, and each step can be 
     await migrator.up()
     expect((await migrator.executed()).map(({ name }) => name)).toEqual(migrations.map(({ name }) => name))
     const tables = await sequelize.getQueryInterface().showAllTables()
-    expect(tables).toEqual(expect.arrayContaining(['sessions', 'sessionHistory', 'people', 'cupboardItems', 'ledClasses']))
+    expect(tables).toEqual(
+      expect.arrayContaining(['sessions', 'sessionHistory', 'people', 'cupboardItems', 'ledClasses']),
+    )
     await migrator.down({ to: 0 })
     expect(await sequelize.getQueryInterface().showAllTables()).toEqual(['migrations'])
     await sequelize.close()
@@ -212,7 +283,11 @@ test('the demo data is Bellows House with fourteen people, and its hour comes to
   const [place] = await placeStore(demo).list()
   expect(place?.cupboard.map(({ kind, count }) => [kind, count])).toContainEqual(['blanket', 40])
   const list = await request(createApp({ database: demo, hosts: [] })).get('/api/sessions')
-  expect(list.body.map(({ name }: { name: string }) => name)).toEqual(['Thursday slow hour', 'Sunday long rest', 'Twenty minutes before supper'])
+  expect(list.body.map(({ name }: { name: string }) => name)).toEqual([
+    'Thursday slow hour',
+    'Sunday long rest',
+    'Twenty minutes before supper',
+  ])
   await demo.close()
   expect(orThrow(compileTimeline(thursdaySlowHour, shippedCatalog)).totalMs).toBe((58 * 60 + 48) * 1000)
 })

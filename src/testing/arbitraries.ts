@@ -52,22 +52,18 @@ export const patterns: fc.Arbitrary<Pattern> = fc.record({
   empty: s(0, 8),
 })
 
-const cues: fc.Arbitrary<Cue[]> = fc.array(
-  fc.record({ at: moments, phaseId: fc.constantFrom(undefined, 'upright', 'rest') }),
-  { maxLength: 4 },
-).map((drafts) =>
-  drafts.map(({ at, phaseId }, index) => ({
-    id: `cue-${String(index)}`,
-    at,
-    text: '{this} hip heavy, {other} hand free',
-    ...(phaseId === undefined ? {} : { phaseId }),
-  })),
-)
+const cues: fc.Arbitrary<Cue[]> = fc
+  .array(fc.record({ at: moments, phaseId: fc.constantFrom(undefined, 'upright', 'rest') }), { maxLength: 4 })
+  .map((drafts) =>
+    drafts.map(({ at, phaseId }, index) => ({
+      id: `cue-${String(index)}`,
+      at,
+      text: '{this} hip heavy, {other} hand free',
+      ...(phaseId === undefined ? {} : { phaseId }),
+    })),
+  )
 
-const holdTimes = fc.oneof(
-  fc.record({ holdS: s(200, 900) }),
-  fc.record({ leftS: s(200, 900), rightS: s(200, 900) }),
-)
+const holdTimes = fc.oneof(fc.record({ holdS: s(200, 900) }), fc.record({ leftS: s(200, 900), rightS: s(200, 900) }))
 
 const holds: fc.Arbitrary<Omit<HoldBlock, 'id'>> = fc.record(
   {
@@ -119,7 +115,9 @@ const closings = fc.record(
 export function sessions(most = 8): fc.Arbitrary<Session> {
   return fc
     .tuple(
-      fc.array(fc.tuple(anyBlock, fc.constantFrom(undefined, 'must' as const, 'rather' as const, 'may' as const)), { maxLength: most }),
+      fc.array(fc.tuple(anyBlock, fc.constantFrom(undefined, 'must' as const, 'rather' as const, 'may' as const)), {
+        maxLength: most,
+      }),
       fc.option(closings),
       oneOf(schools),
       fc.constantFrom('restorative' as const, 'yin' as const, 'breath' as const, 'mixed' as const),
@@ -140,5 +138,7 @@ const linkedPoseIds = ['long-leg-fold', 'heart-over-a-roll', 'wide-knee-fold', '
 export const linkedSessions = (most = 8): fc.Arbitrary<Session> =>
   fc.tuple(sessions(most), fc.infiniteStream(fc.constantFrom(...linkedPoseIds))).map(([session, poseIds]) => ({
     ...session,
-    blocks: session.blocks.map((block) => (block.kind === 'hold' ? { ...block, poseId: String(poseIds.next().value) } : block)),
+    blocks: session.blocks.map((block) =>
+      block.kind === 'hold' ? { ...block, poseId: String(poseIds.next().value) } : block,
+    ),
   }))

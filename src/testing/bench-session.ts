@@ -2,7 +2,15 @@ import type { Block } from '#model/block'
 import type { Session } from '#model/session'
 import { aSession } from '#testing/sessions'
 
-const poseIds = ['deer', 'figure-four-lying', 'sphinx', 'wide-knee-fold', 'side-rest', 'long-leg-fold', 'heart-over-a-roll'] as const
+const poseIds = [
+  'deer',
+  'figure-four-lying',
+  'sphinx',
+  'wide-knee-fold',
+  'side-rest',
+  'long-leg-fold',
+  'heart-over-a-roll',
+] as const
 
 /** The bench session of the budgets: 40 blocks, 90 minutes, 600 breath phases and a little more. */
 export function benchSession(): Session {

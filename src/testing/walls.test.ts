@@ -61,7 +61,11 @@ const allowed: readonly Planted[] = [
   ['the server takes core and library', 'src/server/planted.ts', use('#core/timeline') + useType('#library/poses')],
   ['a feature takes shared', 'src/web/features/plan/planted.ts', use('#web/shared/api/client.ts')],
   ['tests take testing', 'src/server/planted.test.ts', use('#testing/sessions')],
-  ['a date of a given instant in core', 'src/core/timeline/planted.ts', 'export const at = (ms: number) => new Date(ms)\n'],
+  [
+    'a date of a given instant in core',
+    'src/core/timeline/planted.ts',
+    'export const at = (ms: number) => new Date(ms)\n',
+  ],
 ]
 
 const texts = [
@@ -71,7 +75,9 @@ const texts = [
 ]
 let told: string[][] = []
 beforeAll(() => {
-  const out = execFileSync(process.execPath, ['--input-type=module', '-e', lintAll, JSON.stringify(texts)], { encoding: 'utf8' })
+  const out = execFileSync(process.execPath, ['--input-type=module', '-e', lintAll, JSON.stringify(texts)], {
+    encoding: 'utf8',
+  })
   told = JSON.parse(out) as string[][]
 }, 60_000)
 

@@ -59,8 +59,7 @@ test('filling takes the most rounds: one more would not fit', () => {
         const { sets, leftMs } = fillTime(timeMs, pattern, pace, perSet, restS * 1000)
         const rounds = sets.reduce((sum, set) => sum + set, 0)
         const takes = (count: number) =>
-          boundaryMs(count * roundHalfCounts(pattern), pace) +
-          Math.max(0, Math.ceil(count / perSet) - 1) * restS * 1000
+          boundaryMs(count * roundHalfCounts(pattern), pace) + Math.max(0, Math.ceil(count / perSet) - 1) * restS * 1000
         expect(leftMs).toBe(timeMs - takes(rounds))
         expect(leftMs).toBeGreaterThanOrEqual(0)
         expect(takes(rounds + 1)).toBeGreaterThan(timeMs)

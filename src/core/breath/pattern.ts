@@ -1,8 +1,7 @@
 import type { Pace, Pattern } from '#model/breath'
 
 /** Length of a round in half-counts. */
-export const roundHalfCounts = (pattern: Pattern): number =>
-  pattern.in + pattern.full + pattern.out + pattern.empty
+export const roundHalfCounts = (pattern: Pattern): number => pattern.in + pattern.full + pattern.out + pattern.empty
 
 const count = (halves: number): string => String(halves / 2)
 

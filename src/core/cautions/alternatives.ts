@@ -27,7 +27,13 @@ const lastResorts: readonly Family[] = ['side_rest', 'seat']
  * a pass: each is judged against all flags, so that where two changes pull apart only what both allow is
  * left. Where nothing named is left: rest on the side, a seat on a chair, else nothing.
  */
-export function alternativesTo(verdict: Verdict, practised: Practised, flags: readonly Flag[], book: CautionBook, consents?: Consents): Alternatives {
+export function alternativesTo(
+  verdict: Verdict,
+  practised: Practised,
+  flags: readonly Flag[],
+  book: CautionBook,
+  consents?: Consents,
+): Alternatives {
   const judged = asJudged(flags, book, consents)
   return alternativesFor(verdict, practised, (family) => judgeFamily(family, judged, book))
 }
@@ -38,7 +44,11 @@ export const judgeFamily = (family: Family, judged: Judged, book: CautionBook): 
 }
 
 /** `alternativesTo` with the judging of a family handed in, so that it can be remembered. */
-export function alternativesFor(verdict: Verdict, practised: Practised, judgeOne: (family: Family) => Verdict): Alternatives {
+export function alternativesFor(
+  verdict: Verdict,
+  practised: Practised,
+  judgeOne: (family: Family) => Verdict,
+): Alternatives {
   if (verdict.gated.gate === 'stop') return { offered: [], askProfessional: true }
   const named = verdict.reasons.filter(({ grade }) => grade !== 'care').flatMap(({ rule }) => familiesIn(rule.instead))
   const gatedForms: readonly Family[] = verdict.behindGate ? ['side_rest', 'sup_rest', 'seat'] : []

@@ -21,10 +21,16 @@ export interface BreathNeeds {
  * `avoid` where no rule speaks of it; the food gap is `avoid` for strong, `care` for gentle techniques.
  * With diabetes the food gap yields and strong techniques are left out.
  */
-export function breathNeeds(technique: Technique, state: BreathState, flags: readonly Flag[], ruled: boolean): BreathNeeds {
+export function breathNeeds(
+  technique: Technique,
+  state: BreathState,
+  flags: readonly Flag[],
+  ruled: boolean,
+): BreathNeeds {
   const diabetic = flags.some(({ id }) => id === 'diabetes')
   const noseShort =
-    (technique.nose !== 'any' && state.nose === 'blocked') || (technique.nose === 'bothClear' && state.nose === 'one side')
+    (technique.nose !== 'any' && state.nose === 'blocked') ||
+    (technique.nose === 'bothClear' && state.nose === 'one side')
   const notReady = state.easy !== undefined && technique.startsWhen.easy.some((id) => !state.easy?.has(id))
   const justAte = state.hoursSinceMeal !== undefined && state.hoursSinceMeal < technique.foodGapH
   const unmet = [

@@ -37,11 +37,19 @@ test('"not sure" counts as the severe form, and an unstable neck always does', (
 })
 
 test('nothing listed is no grade, and never more than that', () => {
-  expect(judge({ families: ['seat'] }, [], cautionBook)).toMatchObject({ grade: undefined, reasons: [], behindGate: false })
+  expect(judge({ families: ['seat'] }, [], cautionBook)).toMatchObject({
+    grade: undefined,
+    reasons: [],
+    behindGate: false,
+  })
 })
 
 test('the strictest of all rows wins and every reason is shown, worst first', () => {
-  const verdict = judge({ families: ['child'] }, [flag('knee', { severe: true }), flag('reflux'), flag('elder')], cautionBook)
+  const verdict = judge(
+    { families: ['child'] },
+    [flag('knee', { severe: true }), flag('reflux'), flag('elder')],
+    cautionBook,
+  )
   expect(verdict.grade).toBe('avoid')
   expect(verdict.reasons.map(({ rule, grade }) => [rule.id, grade])).toEqual([
     ['child.avoid.1', 'avoid'],
@@ -60,14 +68,20 @@ test('until clearance only quiet rests stand open, in their gate’s form, and t
   expect(at({ families: ['side_rest'] })).toMatchObject({ grade: 'care', behindGate: false })
   expect(at({ families: ['seat'], breaths: ['br_natural'] }).behindGate).toBe(false)
   expect(at({ families: ['seat'], breaths: ['br_equal'] }).behindGate).toBe(true)
-  expect(judge({ families: ['child'] }, [flag('heart')], cautionBook)).toMatchObject({ behindGate: false, grade: 'modify' })
+  expect(judge({ families: ['child'] }, [flag('heart')], cautionBook)).toMatchObject({
+    behindGate: false,
+    grade: 'modify',
+  })
 })
 
 test('a stop stands whatever was cleared, and offers nothing', () => {
   const flags = [flag('dvt_suspect')]
   const verdict = judge({ families: ['side_rest'] }, flags, cautionBook)
   expect(verdict).toMatchObject({ grade: 'avoid', behindGate: true })
-  expect(alternativesTo(verdict, { families: ['side_rest'] }, flags, cautionBook)).toEqual({ offered: [], askProfessional: true })
+  expect(alternativesTo(verdict, { families: ['side_rest'] }, flags, cautionBook)).toEqual({
+    offered: [],
+    askProfessional: true,
+  })
 })
 
 test('a noted consent softens avoid to modify, and a row that needs one is avoid without it', () => {
@@ -76,8 +90,15 @@ test('a noted consent softens avoid to modify, and a row that needs one is avoid
   expect(judge(legsUp, pregnant, cautionBook).grade).toBe('avoid')
   const allowed = judge(legsUp, pregnant, cautionBook, new Set(['legs_up_flat']))
   expect(allowed.grade).toBe('modify')
-  expect(allowed.reasons.filter(({ consent }) => consent === 'noted').map(({ rule }) => rule.id)).toEqual(['legs_up_flat.avoid.1'])
-  const weighted = judge({ families: ['legs_up_flat'], props: ['prop_weight'] }, pregnant, cautionBook, new Set(['legs_up_flat']))
+  expect(allowed.reasons.filter(({ consent }) => consent === 'noted').map(({ rule }) => rule.id)).toEqual([
+    'legs_up_flat.avoid.1',
+  ])
+  const weighted = judge(
+    { families: ['legs_up_flat'], props: ['prop_weight'] },
+    pregnant,
+    cautionBook,
+    new Set(['legs_up_flat']),
+  )
   expect(weighted.grade).toBe('avoid')
   const operated = judge({ families: ['seat'] }, [flag('surg_other')], cautionBook)
   expect(operated).toMatchObject({ grade: 'avoid' })
@@ -85,8 +106,14 @@ test('a noted consent softens avoid to modify, and a row that needs one is avoid
 })
 
 test('props carry cautions of their own', () => {
-  expect(cautionProps(['eyePillow', 'blanket', 'sandbag', 'strap', 'eyePillow'])).toEqual(['prop_eye', 'prop_weight', 'prop_strap'])
-  expect(judge({ families: ['side_rest'], props: ['prop_eye'] }, [flag('eye_pressure')], cautionBook).grade).toBe('avoid')
+  expect(cautionProps(['eyePillow', 'blanket', 'sandbag', 'strap', 'eyePillow'])).toEqual([
+    'prop_eye',
+    'prop_weight',
+    'prop_strap',
+  ])
+  expect(judge({ families: ['side_rest'], props: ['prop_eye'] }, [flag('eye_pressure')], cautionBook).grade).toBe(
+    'avoid',
+  )
 })
 
 test('what is named instead is checked too: the first that holds for every condition is offered', () => {
@@ -100,7 +127,10 @@ test('what is named instead is checked too: the first that holds for every condi
 test('where nothing named is left, rest on the side or a seat is; where those fall too, a professional is asked', () => {
   const flags = [flag('surg_other')]
   const practised: Practised = { families: ['lunge'] }
-  expect(alternativesTo(judge(practised, flags, cautionBook), practised, flags, cautionBook)).toEqual({ offered: [], askProfessional: true })
+  expect(alternativesTo(judge(practised, flags, cautionBook), practised, flags, cautionBook)).toEqual({
+    offered: [],
+    askProfessional: true,
+  })
 })
 
 const someFlags = fc.uniqueArray(
@@ -114,11 +144,21 @@ test('another condition never softens a verdict, no alternative offered is to be
     fc.property(someFlags, someFlags, fc.constantFrom(...families), (some, more, family) => {
       const practised: Practised = { families: [family] }
       const less = judge(practised, some, cautionBook)
-      const all = judge(practised, [...some, ...more.filter(({ id }) => !some.some((flagged) => flagged.id === id))], cautionBook)
+      const all = judge(
+        practised,
+        [...some, ...more.filter(({ id }) => !some.some((flagged) => flagged.id === id))],
+        cautionBook,
+      )
       if (order.indexOf(all.grade) > order.indexOf(less.grade)) return false
       const { offered, askProfessional } = alternativesTo(less, practised, some, cautionBook)
-      const good = offered.every((one) => one.verdict.grade !== 'avoid' && !one.verdict.behindGate && one.family !== family)
-      return good && !(askProfessional && offered.length > 0) && (less.grade !== 'avoid' || askProfessional || offered.length > 0)
+      const good = offered.every(
+        (one) => one.verdict.grade !== 'avoid' && !one.verdict.behindGate && one.family !== family,
+      )
+      return (
+        good &&
+        !(askProfessional && offered.length > 0) &&
+        (less.grade !== 'avoid' || askProfessional || offered.length > 0)
+      )
     }),
   )
 })
@@ -158,15 +198,26 @@ test('a technique’s needs: nose and readiness where no rule speaks, food by it
   expect(breathNeeds(nostrils, { nose: 'one side' }, [], false)).toEqual({ grade: 'avoid', unmet: ['nose'] })
   expect(breathNeeds(nostrils, { nose: 'one side' }, [], true)).toEqual({ grade: undefined, unmet: ['nose'] })
   expect(breathNeeds(nostrils, { easy: new Set(['even-breath']), nose: 'clear' }, [], false).grade).toBeUndefined()
-  expect(breathNeeds(technique('long-exhale'), { easy: new Set() }, [], false)).toEqual({ grade: 'avoid', unmet: ['readiness'] })
+  expect(breathNeeds(technique('long-exhale'), { easy: new Set() }, [], false)).toEqual({
+    grade: 'avoid',
+    unmet: ['readiness'],
+  })
   expect(breathNeeds(nostrils, { hoursSinceMeal: 1 }, [], false)).toEqual({ grade: 'care', unmet: ['food'] })
   expect(breathNeeds(technique('pause-full'), { hoursSinceMeal: 3 }, [], false).grade).toBe('avoid')
-  expect(breathNeeds(nostrils, { hoursSinceMeal: 1 }, [flag('diabetes')], false)).toEqual({ grade: undefined, unmet: [] })
+  expect(breathNeeds(nostrils, { hoursSinceMeal: 1 }, [flag('diabetes')], false)).toEqual({
+    grade: undefined,
+    unmet: [],
+  })
   expect(breathNeeds(technique('pause-full'), { hoursSinceMeal: 9 }, [flag('diabetes')], false).grade).toBe('avoid')
 })
 
 test('a session is screened for each person: what to avoid, what instead, how long at first, how to roll', () => {
-  const session = aSession([aTalk(), aHold('deer', { hold: { holdS: 210 } }), aHold('heel-sit', { hold: { holdS: 60 } }), aClosing({ finalRestS: 480 })])
+  const session = aSession([
+    aTalk(),
+    aHold('deer', { hold: { holdS: 210 } }),
+    aHold('heel-sit', { hold: { holdS: 60 } }),
+    aClosing({ finalRestS: 480 }),
+  ])
   const people = [
     aPerson('fine'),
     aPerson('knee', [has('knee', { severe: 'yes' })]),
@@ -177,7 +228,10 @@ test('a session is screened for each person: what to avoid, what instead, how lo
   const deer = entries.find(({ personId, blockId }) => personId === 'knee' && blockId === 'deer')
   expect(deer).toMatchObject({ verdict: { grade: 'avoid' }, capS: 0, heldS: 210, blockIndex: 1 })
   expect(deer?.alternatives.offered.map(({ family }) => family)).toEqual(['hip_supine', 'seat'])
-  expect(entries.find(({ personId, blockId }) => personId === 'frail' && blockId === 'closing')).toMatchObject({ verdict: { grade: 'care' }, heldS: 480 })
+  expect(entries.find(({ personId, blockId }) => personId === 'frail' && blockId === 'closing')).toMatchObject({
+    verdict: { grade: 'care' },
+    heldS: 480,
+  })
   expect(notes.map(({ assume }) => assume.length)).toEqual([0, 0, 3])
   expect(notes.every(({ roll }) => roll.side === 'right')).toBe(true)
 })
@@ -202,12 +256,19 @@ test('a variant is screened by its own families, and the school’s answer by wh
     orThrow(screen(session, [aPerson('a', [has('htn_ctrl')])], books)).entries.map(({ verdict }) => verdict.grade)
   expect(grades(aSession([aHold('legs-up-the-wall')]))).toEqual(['care'])
   expect(grades(aSession([aHold('legs-up-the-wall', { variantId: 'on-blankets' })]))).toEqual(['modify'])
-  expect(grades(aSession([aHold('legs-up-the-wall')], { answers: { wallDistance: 'overBolster' } }))).toEqual(['modify'])
+  expect(grades(aSession([aHold('legs-up-the-wall')], { answers: { wallDistance: 'overBolster' } }))).toEqual([
+    'modify',
+  ])
 })
 
 test('every pose of the shelf can be screened for every condition', () => {
   const session = aSession(poses.map(({ id }) => aHold(id)))
   const people = conditions.map(({ id }) => aPerson(id, [has(id)]))
   const { entries } = orThrow(screen(session, people, books))
-  expect(entries.every(({ verdict, alternatives }) => verdict.grade !== 'avoid' || alternatives.offered.length > 0 || alternatives.askProfessional)).toBe(true)
+  expect(
+    entries.every(
+      ({ verdict, alternatives }) =>
+        verdict.grade !== 'avoid' || alternatives.offered.length > 0 || alternatives.askProfessional,
+    ),
+  ).toBe(true)
 })

@@ -32,7 +32,10 @@ export interface Gated {
 /** The strictest gate of all flags. Noted clearance lifts "check first" and "clear", never "stop". */
 export function gateOf(flags: readonly Flag[], book: CautionBook): Gated {
   const gates = flags.map((flag) => ({ id: flag.id, gate: gateOfFlag(flag, book) }))
-  const gate = gates.reduce<Gate>((worst, one) => (gateOrder.indexOf(one.gate) > gateOrder.indexOf(worst) ? one.gate : worst), 'none')
+  const gate = gates.reduce<Gate>(
+    (worst, one) => (gateOrder.indexOf(one.gate) > gateOrder.indexOf(worst) ? one.gate : worst),
+    'none',
+  )
   return { gate, by: gate === 'none' ? [] : gates.filter((one) => one.gate === gate).map(({ id }) => id) }
 }
 

@@ -36,8 +36,12 @@ export const noConsents: Consents = new Set()
  * every reason is kept; the gate wins over every row, but gate-allowed forms still obey their own rows.
  * A noted consent softens `avoid` to `modify`; a row that needs consent is `avoid` until it is noted.
  */
-export const judge = (practised: Practised, flags: readonly Flag[], book: CautionBook, consents: Consents = noConsents): Verdict =>
-  judgeFor(practised, subjectsOf(practised, book), asJudged(flags, book, consents))
+export const judge = (
+  practised: Practised,
+  flags: readonly Flag[],
+  book: CautionBook,
+  consents: Consents = noConsents,
+): Verdict => judgeFor(practised, subjectsOf(practised, book), asJudged(flags, book, consents))
 
 /** Somebody as the rules see them, worked out once for all that they are to do. */
 export interface Judged {
@@ -54,7 +58,11 @@ export const asJudged = (flags: readonly Flag[], book: CautionBook, consents: Co
 })
 
 /** `judge` with its parts worked out before: the subjects of the practice, and the person. */
-export function judgeFor(practised: Practised, subjects: ReadonlySet<CautionSubject>, { matches, gated, consents }: Judged): Verdict {
+export function judgeFor(
+  practised: Practised,
+  subjects: ReadonlySet<CautionSubject>,
+  { matches, gated, consents }: Judged,
+): Verdict {
   const reasons = matches
     .filter(({ rule }) => rule.of.some((subject) => subjects.has(subject)))
     .map(({ rule, by }): Reason => ({ rule, by, ...withConsent(rule, isConsented(rule, practised, consents)) }))
@@ -76,7 +84,11 @@ export function strictest(grades: readonly (CautionGrade | undefined)[]): Cautio
 }
 
 /** A consent names a family, a breath or a prop, and softens only what speaks of that kind. */
-function isConsented(rule: CautionRule, { families, breaths = [], props = [] }: Practised, consents: Consents): boolean {
+function isConsented(
+  rule: CautionRule,
+  { families, breaths = [], props = [] }: Practised,
+  consents: Consents,
+): boolean {
   const [subject = '*'] = rule.of
   const named: readonly string[] = subject.startsWith('prop_') ? props : /^(br_|@)/.test(subject) ? breaths : families
   return named.some((practice) => consents.has(practice))

@@ -25,7 +25,10 @@ export const cautionProps = (kinds: readonly PropKind[]): CautionProp[] => [
  * Everything the rules may speak of in what is practised: its families and those they inherit from, every
  * family (`*`) where there is one, its breaths with their groups, its props.
  */
-export function subjectsOf({ families, breaths = [], props = [] }: Practised, book: CautionBook): ReadonlySet<CautionSubject> {
+export function subjectsOf(
+  { families, breaths = [], props = [] }: Practised,
+  book: CautionBook,
+): ReadonlySet<CautionSubject> {
   const subjects = new Set<CautionSubject>()
   for (const family of families) {
     for (let at: string | undefined = family; at !== undefined; at = book.inherits[at]) subjects.add(at)

@@ -23,16 +23,28 @@ const reference = readFileSync(join(process.cwd(), 'src/testing/cautions-referen
 function table(from: string, to: string): string[][] {
   const part = reference.slice(reference.indexOf(from), reference.indexOf(to))
   const lines = part.split('\n').filter((line) => line.startsWith('|') && !line.startsWith('|---'))
-  return lines.slice(1).map((line) => line.slice(1, -1).split('|').map((cell) => cell.trim()))
+  return lines.slice(1).map((line) =>
+    line
+      .slice(1, -1)
+      .split('|')
+      .map((cell) => cell.trim()),
+  )
 }
 const conditionRows = table('## 1. Conditions', '## 2. Pose families')
 const registerRows = table('### 2.1 Register', '### 2.2 Rules')
 const ruleRows = [...table('### 2.2 Rules', '## 3. Breath'), ...table('### 3.2 Rules', '### 3.3')]
 
 const groups = new Map(
-  [...reference.matchAll(/`(@\w+)`=([\w,]+)/g)].map(([, name = '', members = '']) => [name, members.split(',')] as const),
+  [...reference.matchAll(/`(@\w+)`=([\w,]+)/g)].map(
+    ([, name = '', members = '']) => [name, members.split(',')] as const,
+  ),
 )
-const opened = (list: string): string[] => list.split(', ').flatMap((entry) => groups.get(entry.replace('!', ''))?.map((id) => id + (entry.endsWith('!') ? '!' : '')) ?? [entry])
+const opened = (list: string): string[] =>
+  list
+    .split(', ')
+    .flatMap(
+      (entry) => groups.get(entry.replace('!', ''))?.map((id) => id + (entry.endsWith('!') ? '!' : '')) ?? [entry],
+    )
 
 const flag = (id: string, severe = false): Flag => ({ id, severe, cleared: true })
 
@@ -45,7 +57,11 @@ function practise(subject: string): Practised {
 const worst: readonly CautionGrade[] = ['avoid', 'modify', 'care']
 
 test('the reference was read: 53 conditions, 33 families, 138 rules', () => {
-  expect([conditionRows.length, registerRows.length, ruleRows.length]).toEqual([conditions.length, families.length, cautionBook.rules.length])
+  expect([conditionRows.length, registerRows.length, ruleRows.length]).toEqual([
+    conditions.length,
+    families.length,
+    cautionBook.rules.length,
+  ])
   expect(cautionBook.rules.length).toBe(138)
   expect(conditions.length).toBeGreaterThan(50)
 })
@@ -58,22 +74,30 @@ test('conditions, rules, stages and differences are valid, and their ids are use
   expect(new Set(cautionBook.rules.map(({ id }) => id)).size).toBe(cautionBook.rules.length)
 })
 
-test.each(conditionRows.map((row) => [row[0] ?? '', row] as const))('condition %s has its gates, plain and severe', (id, row) => {
-  const [plain = '', severe = plain] = (row[4] ?? '').split(';').map((part) => part.replace('`!`', '').trim())
-  const condition = cautionBook.conditions.get(id)
-  expect(condition?.name).toBe((row[1] ?? '').replace(/(\d)-(\d)/, '$1–$2'))
-  expect(gateOf([{ id, severe: false, cleared: false }], cautionBook).gate).toBe(plain)
-  expect(gateOf([{ id, severe: true, cleared: false }], cautionBook).gate).toBe(severe)
-  expect(gateOf([{ id, severe: false, cleared: true }], cautionBook).gate).toBe(plain === 'stop' ? 'stop' : 'none')
-  expect(condition?.severe === undefined).toBe(!(row[3] ?? '').includes('`!`'))
-})
+test.each(conditionRows.map((row) => [row[0] ?? '', row] as const))(
+  'condition %s has its gates, plain and severe',
+  (id, row) => {
+    const [plain = '', severe = plain] = (row[4] ?? '').split(';').map((part) => part.replace('`!`', '').trim())
+    const condition = cautionBook.conditions.get(id)
+    expect(condition?.name).toBe((row[1] ?? '').replace(/(\d)-(\d)/, '$1–$2'))
+    expect(gateOf([{ id, severe: false, cleared: false }], cautionBook).gate).toBe(plain)
+    expect(gateOf([{ id, severe: true, cleared: false }], cautionBook).gate).toBe(severe)
+    expect(gateOf([{ id, severe: false, cleared: true }], cautionBook).gate).toBe(plain === 'stop' ? 'stop' : 'none')
+    expect(condition?.severe === undefined).toBe(!(row[3] ?? '').includes('`!`'))
+  },
+)
 
-test.each(registerRows.map((row) => [row[0] ?? '', row] as const))('family %s has its ceilings and what it inherits', (id, row) => {
-  const family = id as Family
-  const minutes = (row[3] ?? '').split('/').map(Number)
-  expect((['new', 'regular', 'experienced'] as const).map((level) => registerCeilingS(family, level) / 60)).toEqual(minutes)
-  expect(inherits[family] ?? '-').toBe(row[2])
-})
+test.each(registerRows.map((row) => [row[0] ?? '', row] as const))(
+  'family %s has its ceilings and what it inherits',
+  (id, row) => {
+    const family = id as Family
+    const minutes = (row[3] ?? '').split('/').map(Number)
+    expect((['new', 'regular', 'experienced'] as const).map((level) => registerCeilingS(family, level) / 60)).toEqual(
+      minutes,
+    )
+    expect(inherits[family] ?? '-').toBe(row[2])
+  },
+)
 
 test.each(ruleRows.map((row, index) => [`${String(index + 1)}: ${row[0] ?? ''} ${row[1] ?? ''}`, row] as const))(
   'row %s holds for each of its conditions, and in its severe form only where it says so',
@@ -84,9 +108,11 @@ test.each(ruleRows.map((row, index) => [`${String(index + 1)}: ${row[0] ?? ''} $
         const id = entry.replace('!', '')
         const found = (severe: boolean) =>
           judge(practise(subject), [flag(id, severe)], cautionBook).reasons.filter(
-            ({ rule }) => rule.grade === grade && rule.evidence === evidence.charAt(0) && rule.differs === evidence.includes('d'),
+            ({ rule }) =>
+              rule.grade === grade && rule.evidence === evidence.charAt(0) && rule.differs === evidence.includes('d'),
           )
-        const mine = (severe: boolean) => found(severe).some(({ rule }) => rule.conditions.some((c) => c === entry || groups.has(c.replace('!', ''))))
+        const mine = (severe: boolean) =>
+          found(severe).some(({ rule }) => rule.conditions.some((c) => c === entry || groups.has(c.replace('!', ''))))
         expect([subject, entry, mine(true)]).toEqual([subject, entry, true])
         if (entry.endsWith('!')) {
           // Held apart from a plain row of the same family and grade that names the condition too.
@@ -114,14 +140,19 @@ test('the same merging, done another way, comes to the same grade for every fami
     for (const id of known) {
       for (const severe of [false, true]) {
         const grades = ruleRows
-          .filter(([subjects = '', , list = '']) => subjects.split(', ').some((one) => of.has(one)) && opened(list).some((entry) => entry === id || (severe && entry === `${id}!`)))
+          .filter(
+            ([subjects = '', , list = '']) =>
+              subjects.split(', ').some((one) => of.has(one)) &&
+              opened(list).some((entry) => entry === id || (severe && entry === `${id}!`)),
+          )
           .map(([, grade = '', , , , evidence = '']) => (evidence.includes('+') ? 'avoid' : grade))
         // Clearance lifts every gate but "stop", which ends all practice for today.
         const gate = conditionRows.find(([known]) => known === id)?.[4] ?? ''
         const stops = gate === 'stop' || (severe && gate.includes('`!` stop'))
         const expected = stops ? 'avoid' : worst.find((grade) => grades.includes(grade))
         const got = judge({ families: [family] }, [flag(id, severe)], cautionBook).grade
-        if (got !== expected) differing.push(`${family} ${id}${severe ? '!' : ''}: ${String(got)}, not ${String(expected)}`)
+        if (got !== expected)
+          differing.push(`${family} ${id}${severe ? '!' : ''}: ${String(got)}, not ${String(expected)}`)
       }
     }
   }
@@ -135,17 +166,27 @@ test('every id that a text names is known, and is said in words', () => {
     ...differences.flatMap((difference) => Object.values(difference)),
   ]
   expect(texts.map(sayCaution).filter((text) => /[{}]|[a-z]_[a-z]/.test(text))).toEqual([])
-  expect(cautionBook.rules.flatMap((rule) => sayConditions(rule.conditions)).filter((text) => /[{}@!]|[a-z]_[a-z]/.test(text))).toEqual([])
-  expect(cautionBook.rules.flatMap((rule) => sayShort(rule.conditions)).filter((text) => /[{}@!_]/.test(text))).toEqual([])
+  expect(
+    cautionBook.rules
+      .flatMap((rule) => sayConditions(rule.conditions))
+      .filter((text) => /[{}@!]|[a-z]_[a-z]/.test(text)),
+  ).toEqual([])
+  expect(cautionBook.rules.flatMap((rule) => sayShort(rule.conditions)).filter((text) => /[{}@!_]/.test(text))).toEqual(
+    [],
+  )
   expect(Object.keys(shortNames)).toEqual(conditions.map(({ id }) => id))
   expect(Object.keys(familyNames)).toEqual([...families])
   expect(Object.keys(cautionPropNames)).toHaveLength(4)
 })
 
 test('every condition and technique that a rule names is defined', () => {
-  const used = cautionBook.rules.flatMap(({ conditions: of }) => of.flatMap((entry) => groups.get(entry.replace('!', '')) ?? [entry.replace('!', '')]))
+  const used = cautionBook.rules.flatMap(({ conditions: of }) =>
+    of.flatMap((entry) => groups.get(entry.replace('!', '')) ?? [entry.replace('!', '')]),
+  )
   expect([...new Set(used)].filter((id) => !cautionBook.conditions.has(id))).toEqual([])
-  const breaths = cautionBook.rules.flatMap(({ of }) => of.flatMap((subject) => groups.get(subject) ?? [subject])).filter((subject) => subject.startsWith('br_'))
+  const breaths = cautionBook.rules
+    .flatMap(({ of }) => of.flatMap((subject) => groups.get(subject) ?? [subject]))
+    .filter((subject) => subject.startsWith('br_'))
   expect([...new Set(breaths)].filter((id) => !techniques.some(({ cautionId }) => cautionId === id))).toEqual([])
 })
 
@@ -155,7 +196,9 @@ const exempt = new Set(['every.modify.1'])
 test('no text of the cautions makes a claim', () => {
   const claims = /\b(safe|safely|heals|treats|cures|detox)\b/i
   const spoken = cautionBook.rules.filter(({ id }) => !exempt.has(id)).flatMap(({ why, instead }) => [why, instead])
-  expect([...spoken, disclaimer, ...differences.flatMap((one) => Object.values(one))].filter((text) => claims.test(text))).toEqual([])
+  expect(
+    [...spoken, disclaimer, ...differences.flatMap((one) => Object.values(one))].filter((text) => claims.test(text)),
+  ).toEqual([])
 })
 
 test('a family lists what is its own and what it inherits, worst first, and what holds for every shape apart', () => {

@@ -79,7 +79,9 @@ export function screen(session: Session, people: readonly Person[], books: Scree
     people: asked.map(({ person, judged: { flags, gated } }) => ({
       personId: person.id,
       gated,
-      assume: flags.some(({ id }) => id === 'elder') ? assumedOfFrail.filter((id) => !flags.some((flag) => flag.id === id)) : [],
+      assume: flags.some(({ id }) => id === 'elder')
+        ? assumedOfFrail.filter((id) => !flags.some((flag) => flag.id === id))
+        : [],
       roll: rollSide(flags, rollOf(resolved.value)),
     })),
   })
@@ -120,7 +122,11 @@ interface Doing {
   readonly held: ReturnType<typeof holdOf>
 }
 
-function screenBlock({ block, practised, subjects, held }: Doing, { person, judged, judgeOne }: Asked, { ceilingS }: ScreeningBooks): Screened[] {
+function screenBlock(
+  { block, practised, subjects, held }: Doing,
+  { person, judged, judgeOne }: Asked,
+  { ceilingS }: ScreeningBooks,
+): Screened[] {
   const verdict = judgeFor(practised, subjects, judged)
   const capS = held && holdCapS((level) => ceilingS(held.pose, level), person.level, verdict, judged.flags)
   const tooLong = held !== undefined && capS !== undefined && held.s > capS

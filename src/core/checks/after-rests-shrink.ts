@@ -15,6 +15,12 @@ export const afterRestsShrink: Rule = {
     const [first, last] = [rests[0], rests.at(-1)]
     if (!first || !last || rests.length < least || last.s > first.s * mostShare) return []
     if (rests.some(({ s }, at) => s > (rests[at - 1]?.s ?? s))) return []
-    return [{ blockId: last.id, facts: { firstS: first.s, lastS: last.s, count: rests.length }, mend: withTimes(last.hold, { afterRestS: first.s }) }]
+    return [
+      {
+        blockId: last.id,
+        facts: { firstS: first.s, lastS: last.s, count: rests.length },
+        mend: withTimes(last.hold, { afterRestS: first.s }),
+      },
+    ]
   },
 }

@@ -7,8 +7,13 @@ export const backAndForth: Rule = {
   grade: 'tip',
   find: (look) => {
     const walk = positionWalk(look)
-    const at = walk.findIndex(({ position }, index) => index >= 3 && position === walk[index - 2]?.position && walk[index - 1]?.position === walk[index - 3]?.position)
+    const at = walk.findIndex(
+      ({ position }, index) =>
+        index >= 3 && position === walk[index - 2]?.position && walk[index - 1]?.position === walk[index - 3]?.position,
+    )
     const [there, here] = [walk[at], walk[at - 1]]
-    return there && here ? [{ blockId: there.id, facts: { from: here.position, to: there.position }, mend: { by: 'order' } }] : []
+    return there && here
+      ? [{ blockId: there.id, facts: { from: here.position, to: there.position }, mend: { by: 'order' } }]
+      : []
   },
 }

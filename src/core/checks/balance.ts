@@ -67,7 +67,9 @@ export function balanceOf(input: CheckInput): Balance {
     headBelowMs: sumOf(held.filter(({ hold }) => isHeadBelow(hold)).map(({ side }) => lengthOf(side))),
     positions: positionsOf(timeline),
     quiet: look.holds.flatMap(({ id, hold, sides }) =>
-      sides.length === 0 ? [] : [{ blockId: id, name: hold.pose.names.english, quiet: Math.min(...sides.map(quietShare)) }],
+      sides.length === 0
+        ? []
+        : [{ blockId: id, name: hold.pose.names.english, quiet: Math.min(...sides.map(quietShare)) }],
     ),
   }
 }
@@ -79,9 +81,13 @@ const headBelow: ReadonlySet<string> = new Set(['head_low', 'inversion'])
 const isHeadBelow = ({ pose }: ResolvedHold): boolean => pose.families.some((family) => headBelow.has(family))
 
 /** Milliseconds by what each hold names, the most first. */
-function summed<T extends string>(held: readonly { hold: ResolvedHold; side: HeldSide }[], namesOf: (hold: ResolvedHold) => readonly T[]): (readonly [T, Milliseconds])[] {
+function summed<T extends string>(
+  held: readonly { hold: ResolvedHold; side: HeldSide }[],
+  namesOf: (hold: ResolvedHold) => readonly T[],
+): (readonly [T, Milliseconds])[] {
   const sums = new Map<T, Milliseconds>()
-  for (const { hold, side } of held) for (const name of namesOf(hold)) sums.set(name, (sums.get(name) ?? 0) + lengthOf(side))
+  for (const { hold, side } of held)
+    for (const name of namesOf(hold)) sums.set(name, (sums.get(name) ?? 0) + lengthOf(side))
   return [...sums].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))
 }
 

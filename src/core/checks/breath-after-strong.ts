@@ -17,6 +17,12 @@ export const breathAfterStrong: Rule = {
       const restS = former.times.afterRestS.value + block.naturalBeforeS
       if (former.pose.sensation.to < strongFrom || restS >= leastRestS) return []
       const edits = [{ type: 'replace', block: { ...block.block, naturalBeforeS: mendS } } as const]
-      return [{ blockId: block.block.id, facts: { restS, sensation: former.pose.sensation.to, poseId: former.block.poseId }, mend: { by: 'edits', edits } }]
+      return [
+        {
+          blockId: block.block.id,
+          facts: { restS, sensation: former.pose.sensation.to, poseId: former.block.poseId },
+          mend: { by: 'edits', edits },
+        },
+      ]
     }),
 }

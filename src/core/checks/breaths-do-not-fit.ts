@@ -15,9 +15,20 @@ export const breathsDoNotFit: Rule = {
   find: ({ holds }) =>
     holds.flatMap((held) => {
       const found = ownWords(held)
-        .map(({ held: side, cue, text }) => ({ cue, text, leftS: Math.round((side.endMs - cue.atMs) / 1000), breaths: saidBreaths(text) }))
+        .map(({ held: side, cue, text }) => ({
+          cue,
+          text,
+          leftS: Math.round((side.endMs - cue.atMs) / 1000),
+          breaths: saidBreaths(text),
+        }))
         .find(({ leftS, breaths }) => breaths !== undefined && breaths * breathS > leftS + toleranceS)
       if (found?.breaths === undefined) return []
-      return [{ blockId: held.id, atMs: found.cue.atMs, facts: { breaths: found.breaths, needS: found.breaths * breathS, leftS: found.leftS, text: found.text } }]
+      return [
+        {
+          blockId: held.id,
+          atMs: found.cue.atMs,
+          facts: { breaths: found.breaths, needS: found.breaths * breathS, leftS: found.leftS, text: found.text },
+        },
+      ]
     }),
 }

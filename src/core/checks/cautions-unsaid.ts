@@ -4,7 +4,8 @@ import { freeId } from './free-id.ts'
 import type { Look, Rule } from './rule.ts'
 
 /** Words by which cautions are said at all; a condition's own name counts too. */
-const speaksOfThem = /\b(caution|stop sign|complaint|injur|condition|pregnan|doctor|tell me|pain|tingl|numb|surgery|blood pressure)/i
+const speaksOfThem =
+  /\b(caution|stop sign|complaint|injur|condition|pregnan|doctor|tell me|pain|tingl|numb|surgery|blood pressure)/i
 /** Time to say a few cautions in [estimate]. */
 const talkS = 60
 
@@ -19,9 +20,21 @@ export const cautionsUnsaid: Rule = {
     const cautioned = look.blocks.filter((block) => avoids(look, block).length > 0)
     const [first] = cautioned
     if (!first || isSaidBefore(look, first.index)) return []
-    const block = { kind: 'talk', id: freeId('cautions', look.session.blocks), title: 'Cautions', text: 'Tell me of any complaint. Stop signs: come out at anything sharp, tingling or numb.', s: talkS } as const
+    const block = {
+      kind: 'talk',
+      id: freeId('cautions', look.session.blocks),
+      title: 'Cautions',
+      text: 'Tell me of any complaint. Stop signs: come out at anything sharp, tingling or numb.',
+      s: talkS,
+    } as const
     const edits = [{ type: 'insert', at: indexOfBlock(look.session, first.block.id), block } as const]
-    return [{ blockId: first.block.id, facts: { blocks: cautioned.length, conditions: avoids(look, first).join(' ') }, mend: { by: 'edits', edits } }]
+    return [
+      {
+        blockId: first.block.id,
+        facts: { blocks: cautioned.length, conditions: avoids(look, first).join(' ') },
+        mend: { by: 'edits', edits },
+      },
+    ]
   },
 }
 
@@ -35,4 +48,6 @@ function avoids({ book }: Look, block: Look['blocks'][number]): string[] {
 
 const isSaidBefore = ({ blocks, session }: Look, index: number): boolean =>
   speaksOfThem.test(session.blocks[index]?.note ?? '') ||
-  blocks.slice(0, index).some((block) => block.kind === 'talk' && speaksOfThem.test(`${block.block.title} ${block.block.text ?? ''}`))
+  blocks
+    .slice(0, index)
+    .some((block) => block.kind === 'talk' && speaksOfThem.test(`${block.block.title} ${block.block.text ?? ''}`))

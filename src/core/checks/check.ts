@@ -16,10 +16,14 @@ const gradeOrder = ['must', 'look', 'tip'] as const
 export function checkSession(input: CheckInput): Noticed[] {
   const look = lookAt(input)
   const startOf = new Map(input.timeline.blocks.map(({ block, startMs }) => [block.block.id, startMs]))
-  const atOf = ({ place }: Finding): number => place.atMs ?? (place.blockId === undefined ? -1 : (startOf.get(place.blockId) ?? 0))
+  const atOf = ({ place }: Finding): number =>
+    place.atMs ?? (place.blockId === undefined ? -1 : (startOf.get(place.blockId) ?? 0))
   return rules
     .flatMap((rule) => rule.find(look).map((found) => noticed(rule, found)))
-    .sort((a, b) => gradeOrder.indexOf(a.grade) - gradeOrder.indexOf(b.grade) || atOf(a) - atOf(b) || (a.code < b.code ? -1 : 1))
+    .sort(
+      (a, b) =>
+        gradeOrder.indexOf(a.grade) - gradeOrder.indexOf(b.grade) || atOf(a) - atOf(b) || (a.code < b.code ? -1 : 1),
+    )
 }
 
 const noticed = ({ code, grade }: Rule, found: Found): Noticed => ({

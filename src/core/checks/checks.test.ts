@@ -20,72 +20,151 @@ const found = (session: Session, code: string): Noticed | undefined => check(ses
 
 /** A quiet hour that nothing is said against, to put one thing wrong in. */
 const told: Block = { ...aTalk('arrive', 120), text: 'The stop signs' }
-const quiet = (blocks: Block[], details: Partial<Session> = {}): Session => aSession([told, ...blocks, aClosing({ finalRestS: 480 })], details)
-const cue = (text: string, at: HoldBlock['cues'] extends readonly (infer C)[] | undefined ? (C extends { at: infer A } ? A : never) : never = { fromStartS: 40 }) => [{ id: 'own', at, text }]
-const said = (poseId: string, holdS: number, ...cues: NonNullable<HoldBlock['cues']>) => aHold(poseId, { hold: { holdS }, cues })
+const quiet = (blocks: Block[], details: Partial<Session> = {}): Session =>
+  aSession([told, ...blocks, aClosing({ finalRestS: 480 })], details)
+const cue = (
+  text: string,
+  at: HoldBlock['cues'] extends readonly (infer C)[] | undefined ? (C extends { at: infer A } ? A : never) : never = {
+    fromStartS: 40,
+  },
+) => [{ id: 'own', at, text }]
+const said = (poseId: string, holdS: number, ...cues: NonNullable<HoldBlock['cues']>) =>
+  aHold(poseId, { hold: { holdS }, cues })
 const breath: Block = { kind: 'breath', id: 'breath', techniqueId: 'even-breath' }
 const noRest = { times: { afterRestS: 0 } }
 const folds = ['long-leg-fold', 'one-leg-fold', 'straddle-fold', 'cross-legged-fold']
 const sided = ['figure-four-lying', 'crescent-lying', 'leg-up-with-a-strap', 'half-frog-on-the-belly']
-const holds = (ids: readonly string[], details: Partial<HoldBlock> = {}) => ids.map((id) => aHold(id, { ...details, id }))
+const holds = (ids: readonly string[], details: Partial<HoldBlock> = {}) =>
+  ids.map((id) => aHold(id, { ...details, id }))
 
 /** For every rule a document that makes it appear, and the smallest change that makes it go. */
-const cases: Readonly<Record<string, { readonly with: Session; readonly without: Session; readonly count?: number }>> = {
-  DOES_NOT_FIT: { with: quiet([aHold('sphinx', { hold: { holdS: 180 } })], { lengthS: 600 }), without: quiet([aHold('sphinx', { hold: { holdS: 180 } })], { lengthS: 1200 }) },
-  LENGTH_OUT_OF_RANGE: { with: aSession([aTalk('a', 299)]), without: aSession([aTalk('a', 300)]) },
-  SIDES_UNEVEN: { with: quiet([aHold('deer', { hold: { leftS: 200, rightS: 179 } })]), without: quiet([aHold('deer', { hold: { leftS: 200, rightS: 180 } })]) },
-  OUTSIDE_USUAL: { with: quiet([aHold('sphinx', { hold: { holdS: 45 } })]), without: quiet([aHold('sphinx', { hold: { holdS: 60 } })]) },
-  PAST_FIRST_CEILING: { with: quiet([aHold('sphinx', { hold: { holdS: 181 } })]), without: quiet([aHold('sphinx', { hold: { holdS: 180 } })]) },
-  NO_AFTER_REST: { with: quiet([aHold('sphinx', noRest)]), without: quiet([aHold('sphinx', { times: { afterRestS: 1 } })]) },
-  AFTER_RESTS_SHRINK: {
-    with: quiet([60, 45, 30].map((afterRestS, at) => aHold('sphinx', { id: `s${String(at)}`, times: { afterRestS } }))),
-    without: quiet([60, 45, 31].map((afterRestS, at) => aHold('sphinx', { id: `s${String(at)}`, times: { afterRestS } }))),
-  },
-  RUN_OF_ONE_DIRECTION: { with: quiet([aHold('hanging-fold'), ...holds(folds)]), without: quiet([aHold('hanging-fold'), ...holds(folds).toSpliced(2, 0, aHold('sphinx'))]) },
-  DEEP_BEFORE_WARM: { with: quiet(holds(['deer', 'figure-four-lying'])), without: quiet(holds(['figure-four-lying', 'deer'])) },
-  ASYMMETRY_UNANSWERED: { with: quiet(holds(sided, { times: { afterRestS: 20 } })), without: quiet(holds(sided, { times: { afterRestS: 30 } })) },
-  MANY_POSITION_CHANGES: {
-    with: quiet(holds(['sphinx', 'wide-knee-fold', 'long-leg-fold', 'knees-to-chest', 'side-rest', 'belly-rest', 'heel-sit'], { hold: { holdS: 60 } })),
-    without: quiet(holds(['sphinx', 'belly-rest', 'wide-knee-fold', 'long-leg-fold', 'knees-to-chest', 'side-rest'], { hold: { holdS: 60 } })),
-  },
-  BACK_AND_FORTH: {
-    with: quiet([aHold('sphinx'), aHold('wide-knee-fold'), aHold('belly-rest'), aHold('heel-sit')]),
-    without: quiet([aHold('sphinx'), aHold('wide-knee-fold'), aHold('belly-rest')]),
-  },
-  FINAL_REST_SHORT: { with: aSession([told, aClosing({ finalRestS: 359 })]), without: aSession([told, aClosing({ finalRestS: 360 })]) },
-  NO_CLOSING: { with: aSession([told, aHold('sphinx')]), without: aSession([told, aHold('sphinx'), aClosing()]) },
-  SILENT_BEFORE_HOLD: { with: quiet([aHold('sphinx', { hold: { holdS: 180 }, times: { setUpS: 5, settleS: 4 } })]), without: quiet([aHold('sphinx', { hold: { holdS: 180 }, times: { setUpS: 5, settleS: 5 } })]) },
-  TALKED_THROUGH: {
-    with: quiet([said('sphinx', 60, ...cue(Array.from({ length: 40 }, () => 'word').join(' ')))]),
-    without: quiet([said('sphinx', 120, ...cue(Array.from({ length: 40 }, () => 'word').join(' ')))]),
-  },
-  LATE_CHANGE: { with: quiet([said('sphinx', 180, ...cue('Slide the bolster out', { beforeEndS: 59 }))]), without: quiet([said('sphinx', 180, ...cue('Slide the bolster out', { beforeEndS: 60 }))]) },
-  ONE_CHEEK: { with: quiet([said('wide-knee-fold', 240, ...cue('Turn the head', { share: 0.2 }))]), without: quiet([said('wide-knee-fold', 240, ...cue('Turn the head', { share: 0.5 }))]) },
-  CUES_CLOSE: {
-    with: quiet([said('sphinx', 180, ...cue('Soften'), { id: 'two', at: { fromStartS: 49 }, text: 'Breathe' })]),
-    without: quiet([said('sphinx', 180, ...cue('Soften'), { id: 'two', at: { fromStartS: 50 }, text: 'Breathe' })]),
-  },
-  WRONG_SIDE_SAID: { with: quiet([said('figure-four-lying', 180, ...cue('The left hip grows heavy'))]), without: quiet([said('figure-four-lying', 180, ...cue('The {this} hip grows heavy'))]) },
-  WRONG_POSITION_SAID: { with: quiet([said('knees-to-chest', 120, ...cue('Stay face down a little'))]), without: quiet([said('belly-rest', 120, ...cue('Stay face down a little'))]) },
-  LAST_NOT_LAST: {
-    with: quiet([said('sphinx', 120, ...cue('This is the last pose')), aHold('knees-to-chest')]),
-    without: quiet([aHold('knees-to-chest'), said('sphinx', 120, ...cue('This is the last pose'))]),
-  },
-  OTHER_TIME_SAID: {
-    with: quiet([said('sphinx', 180, ...cue('Four minutes here', { fromStartS: 0 }))]),
-    without: quiet([said('sphinx', 180, ...cue('Three minutes here', { fromStartS: 0 }))]),
-  },
-  BREATHS_DO_NOT_FIT: {
-    with: quiet([said('sphinx', 120, ...cue('Ten more breaths', { beforeEndS: 30 }))]),
-    without: quiet([said('sphinx', 120, ...cue('Five more breaths', { beforeEndS: 30 }))]),
-  },
-  RETENTION_UNANNOUNCED: {
-    with: quiet([aHold('knees-to-chest', { hold: { holdS: 120 }, breathOver: { techniqueId: 'long-exhale', pattern: { in: 8, full: 4, out: 12, empty: 0 } } })]),
-    without: quiet([aHold('knees-to-chest', { hold: { holdS: 120 }, breathOver: { techniqueId: 'long-exhale', pattern: { in: 8, full: 0, out: 12, empty: 0 } } })]),
-  },
-  BREATH_AFTER_STRONG: { with: quiet([aHold('sphinx', { times: { afterRestS: 29 } }), breath]), without: quiet([aHold('sphinx', { times: { afterRestS: 30 } }), breath]) },
-  CAUTIONS_UNSAID: { with: aSession([aHold('deer'), aClosing()]), without: aSession([told, aHold('deer'), aClosing()]) },
-}
+const cases: Readonly<Record<string, { readonly with: Session; readonly without: Session; readonly count?: number }>> =
+  {
+    DOES_NOT_FIT: {
+      with: quiet([aHold('sphinx', { hold: { holdS: 180 } })], { lengthS: 600 }),
+      without: quiet([aHold('sphinx', { hold: { holdS: 180 } })], { lengthS: 1200 }),
+    },
+    LENGTH_OUT_OF_RANGE: { with: aSession([aTalk('a', 299)]), without: aSession([aTalk('a', 300)]) },
+    SIDES_UNEVEN: {
+      with: quiet([aHold('deer', { hold: { leftS: 200, rightS: 179 } })]),
+      without: quiet([aHold('deer', { hold: { leftS: 200, rightS: 180 } })]),
+    },
+    OUTSIDE_USUAL: {
+      with: quiet([aHold('sphinx', { hold: { holdS: 45 } })]),
+      without: quiet([aHold('sphinx', { hold: { holdS: 60 } })]),
+    },
+    PAST_FIRST_CEILING: {
+      with: quiet([aHold('sphinx', { hold: { holdS: 181 } })]),
+      without: quiet([aHold('sphinx', { hold: { holdS: 180 } })]),
+    },
+    NO_AFTER_REST: {
+      with: quiet([aHold('sphinx', noRest)]),
+      without: quiet([aHold('sphinx', { times: { afterRestS: 1 } })]),
+    },
+    AFTER_RESTS_SHRINK: {
+      with: quiet(
+        [60, 45, 30].map((afterRestS, at) => aHold('sphinx', { id: `s${String(at)}`, times: { afterRestS } })),
+      ),
+      without: quiet(
+        [60, 45, 31].map((afterRestS, at) => aHold('sphinx', { id: `s${String(at)}`, times: { afterRestS } })),
+      ),
+    },
+    RUN_OF_ONE_DIRECTION: {
+      with: quiet([aHold('hanging-fold'), ...holds(folds)]),
+      without: quiet([aHold('hanging-fold'), ...holds(folds).toSpliced(2, 0, aHold('sphinx'))]),
+    },
+    DEEP_BEFORE_WARM: {
+      with: quiet(holds(['deer', 'figure-four-lying'])),
+      without: quiet(holds(['figure-four-lying', 'deer'])),
+    },
+    ASYMMETRY_UNANSWERED: {
+      with: quiet(holds(sided, { times: { afterRestS: 20 } })),
+      without: quiet(holds(sided, { times: { afterRestS: 30 } })),
+    },
+    MANY_POSITION_CHANGES: {
+      with: quiet(
+        holds(['sphinx', 'wide-knee-fold', 'long-leg-fold', 'knees-to-chest', 'side-rest', 'belly-rest', 'heel-sit'], {
+          hold: { holdS: 60 },
+        }),
+      ),
+      without: quiet(
+        holds(['sphinx', 'belly-rest', 'wide-knee-fold', 'long-leg-fold', 'knees-to-chest', 'side-rest'], {
+          hold: { holdS: 60 },
+        }),
+      ),
+    },
+    BACK_AND_FORTH: {
+      with: quiet([aHold('sphinx'), aHold('wide-knee-fold'), aHold('belly-rest'), aHold('heel-sit')]),
+      without: quiet([aHold('sphinx'), aHold('wide-knee-fold'), aHold('belly-rest')]),
+    },
+    FINAL_REST_SHORT: {
+      with: aSession([told, aClosing({ finalRestS: 359 })]),
+      without: aSession([told, aClosing({ finalRestS: 360 })]),
+    },
+    NO_CLOSING: { with: aSession([told, aHold('sphinx')]), without: aSession([told, aHold('sphinx'), aClosing()]) },
+    SILENT_BEFORE_HOLD: {
+      with: quiet([aHold('sphinx', { hold: { holdS: 180 }, times: { setUpS: 5, settleS: 4 } })]),
+      without: quiet([aHold('sphinx', { hold: { holdS: 180 }, times: { setUpS: 5, settleS: 5 } })]),
+    },
+    TALKED_THROUGH: {
+      with: quiet([said('sphinx', 60, ...cue(Array.from({ length: 40 }, () => 'word').join(' ')))]),
+      without: quiet([said('sphinx', 120, ...cue(Array.from({ length: 40 }, () => 'word').join(' ')))]),
+    },
+    LATE_CHANGE: {
+      with: quiet([said('sphinx', 180, ...cue('Slide the bolster out', { beforeEndS: 59 }))]),
+      without: quiet([said('sphinx', 180, ...cue('Slide the bolster out', { beforeEndS: 60 }))]),
+    },
+    ONE_CHEEK: {
+      with: quiet([said('wide-knee-fold', 240, ...cue('Turn the head', { share: 0.2 }))]),
+      without: quiet([said('wide-knee-fold', 240, ...cue('Turn the head', { share: 0.5 }))]),
+    },
+    CUES_CLOSE: {
+      with: quiet([said('sphinx', 180, ...cue('Soften'), { id: 'two', at: { fromStartS: 49 }, text: 'Breathe' })]),
+      without: quiet([said('sphinx', 180, ...cue('Soften'), { id: 'two', at: { fromStartS: 50 }, text: 'Breathe' })]),
+    },
+    WRONG_SIDE_SAID: {
+      with: quiet([said('figure-four-lying', 180, ...cue('The left hip grows heavy'))]),
+      without: quiet([said('figure-four-lying', 180, ...cue('The {this} hip grows heavy'))]),
+    },
+    WRONG_POSITION_SAID: {
+      with: quiet([said('knees-to-chest', 120, ...cue('Stay face down a little'))]),
+      without: quiet([said('belly-rest', 120, ...cue('Stay face down a little'))]),
+    },
+    LAST_NOT_LAST: {
+      with: quiet([said('sphinx', 120, ...cue('This is the last pose')), aHold('knees-to-chest')]),
+      without: quiet([aHold('knees-to-chest'), said('sphinx', 120, ...cue('This is the last pose'))]),
+    },
+    OTHER_TIME_SAID: {
+      with: quiet([said('sphinx', 180, ...cue('Four minutes here', { fromStartS: 0 }))]),
+      without: quiet([said('sphinx', 180, ...cue('Three minutes here', { fromStartS: 0 }))]),
+    },
+    BREATHS_DO_NOT_FIT: {
+      with: quiet([said('sphinx', 120, ...cue('Ten more breaths', { beforeEndS: 30 }))]),
+      without: quiet([said('sphinx', 120, ...cue('Five more breaths', { beforeEndS: 30 }))]),
+    },
+    RETENTION_UNANNOUNCED: {
+      with: quiet([
+        aHold('knees-to-chest', {
+          hold: { holdS: 120 },
+          breathOver: { techniqueId: 'long-exhale', pattern: { in: 8, full: 4, out: 12, empty: 0 } },
+        }),
+      ]),
+      without: quiet([
+        aHold('knees-to-chest', {
+          hold: { holdS: 120 },
+          breathOver: { techniqueId: 'long-exhale', pattern: { in: 8, full: 0, out: 12, empty: 0 } },
+        }),
+      ]),
+    },
+    BREATH_AFTER_STRONG: {
+      with: quiet([aHold('sphinx', { times: { afterRestS: 29 } }), breath]),
+      without: quiet([aHold('sphinx', { times: { afterRestS: 30 } }), breath]),
+    },
+    CAUTIONS_UNSAID: {
+      with: aSession([aHold('deer'), aClosing()]),
+      without: aSession([told, aHold('deer'), aClosing()]),
+    },
+  }
 
 test('every rule has its two documents, and no document is for a rule that is not there', () => {
   expect(Object.keys(cases).toSorted()).toEqual(rules.map(({ code }) => code).toSorted())
@@ -96,12 +175,15 @@ test.each(Object.entries(cases))('%s appears, and goes with the smallest change'
   expect(found(without, code)).toBeUndefined()
 })
 
-test.each(Object.entries(cases).filter(([code, { with: wrong }]) => found(wrong, code)?.mend?.by === 'edits'))('%s goes when its mend is taken', (code, { with: wrong }) => {
-  const mend = found(wrong, code)?.mend
-  const edits = mend?.by === 'edits' ? mend.edits : []
-  const mended = orThrow(applyEdit(wrong, { type: 'several', edits })).session
-  expect(found(mended, code)).toBeUndefined()
-})
+test.each(Object.entries(cases).filter(([code, { with: wrong }]) => found(wrong, code)?.mend?.by === 'edits'))(
+  '%s goes when its mend is taken',
+  (code, { with: wrong }) => {
+    const mend = found(wrong, code)?.mend
+    const edits = mend?.by === 'edits' ? mend.edits : []
+    const mended = orThrow(applyEdit(wrong, { type: 'several', edits })).session
+    expect(found(mended, code)).toBeUndefined()
+  },
+)
 
 test('findings stand worst first, then by their time in the session, then by code', () => {
   const order = ['must', 'look', 'tip']
@@ -117,13 +199,19 @@ test('a difference of sides with a reason is a tip', () => {
 })
 
 test('what breath work says of its retentions by itself counts as announced', () => {
-  const session = quiet([{ kind: 'breath', id: 'b', techniqueId: 'even-breath', pattern: { in: 8, full: 4, out: 8, empty: 0 } }])
+  const session = quiet([
+    { kind: 'breath', id: 'b', techniqueId: 'even-breath', pattern: { in: 8, full: 4, out: 8, empty: 0 } },
+  ])
   expect(found(session, 'RETENTION_UNANNOUNCED')).toBeUndefined()
 })
 
 test('nothing is said against the shipped templates, and the demo hour has three findings that want a look', () => {
   for (const template of templates) expect(check(template).filter(({ grade }) => grade !== 'tip')).toEqual([])
-  expect(check(thursdaySlowHour).filter(({ grade }) => grade !== 'tip').map(({ code }) => code)).toEqual(['OTHER_TIME_SAID', 'WRONG_SIDE_SAID', 'NO_AFTER_REST'])
+  expect(
+    check(thursdaySlowHour)
+      .filter(({ grade }) => grade !== 'tip')
+      .map(({ code }) => code),
+  ).toEqual(['OTHER_TIME_SAID', 'WRONG_SIDE_SAID', 'NO_AFTER_REST'])
 })
 
 test('nothing at all is said of a session without blocks', () => {
@@ -134,7 +222,10 @@ describe('set aside', () => {
   const wrong = quiet([aHold('sphinx', noRest)])
   const finding = found(wrong, 'NO_AFTER_REST')
   if (!finding) throw new Error('no finding')
-  const aside: Session = { ...wrong, setAside: settingAside(wrong, finding, 'they sit up at once', '2026-03-12T17:00:00Z') }
+  const aside: Session = {
+    ...wrong,
+    setAside: settingAside(wrong, finding, 'they sit up at once', '2026-03-12T17:00:00Z'),
+  }
 
   test('a finding stays there with its reason while its numbers are the same', () => {
     const [judged] = withSetAside(check(aside), aside).filter((one) => one.finding.code === 'NO_AFTER_REST')
@@ -142,7 +233,10 @@ describe('set aside', () => {
   })
 
   test('it comes back when its numbers change, and says so', () => {
-    const longer: Session = { ...aside, blocks: aside.blocks.with(1, aHold('sphinx', { ...noRest, hold: { holdS: 120 } })) }
+    const longer: Session = {
+      ...aside,
+      blocks: aside.blocks.with(1, aHold('sphinx', { ...noRest, hold: { holdS: 120 } })),
+    }
     const [judged] = withSetAside(check(longer), longer).filter((one) => one.finding.code === 'NO_AFTER_REST')
     expect(judged).toMatchObject({ aside: undefined, isBack: true })
   })

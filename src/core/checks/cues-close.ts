@@ -11,10 +11,22 @@ export const cuesClose: Rule = {
   find: ({ holds }) =>
     holds.flatMap((held) => {
       const [first] = held.sides
-      const cues = ownCues(held).filter(({ held: side }) => side === first).map(({ cue }) => cue)
+      const cues = ownCues(held)
+        .filter(({ held: side }) => side === first)
+        .map(({ cue }) => cue)
       const at = cues.findIndex((cue, index) => index > 0 && cue.atMs - (cues[index - 1]?.atMs ?? -Infinity) < leastMs)
       const [later, former] = [cues[at], cues[at - 1]]
       if (!later || !former) return []
-      return [{ blockId: held.id, atMs: later.atMs, facts: { gapS: Math.round((later.atMs - former.atMs) / 1000), first: former.text ?? '', second: later.text ?? '' } }]
+      return [
+        {
+          blockId: held.id,
+          atMs: later.atMs,
+          facts: {
+            gapS: Math.round((later.atMs - former.atMs) / 1000),
+            first: former.text ?? '',
+            second: later.text ?? '',
+          },
+        },
+      ]
     }),
 }

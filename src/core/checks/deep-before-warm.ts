@@ -19,7 +19,12 @@ export const deepBeforeWarm: Rule = {
       const target = block.pose.wantsWarm.find((area) => !warm.has(area))
       if (target === undefined) return []
       const warmer = blocks.find((other, place) => place > at && warms(other).includes(target))
-      const mend = warmer && ({ by: 'edits', edits: [{ type: 'move', id: block.block.id, to: indexOfBlock(session, warmer.block.id) }] } as const)
+      const mend =
+        warmer &&
+        ({
+          by: 'edits',
+          edits: [{ type: 'move', id: block.block.id, to: indexOfBlock(session, warmer.block.id) }],
+        } as const)
       return [{ blockId: block.block.id, facts: { target }, ...(mend ? { mend } : {}) }]
     }),
 }

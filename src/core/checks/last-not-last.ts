@@ -11,7 +11,9 @@ export const lastNotLast: Rule = {
   find: ({ holds }) =>
     holds.flatMap((held, at) => {
       const left = holds.length - 1 - at
-      const found = ownWords(held).find(({ text }) => (lastPose.test(text) && left > 0) || (lastSide.test(text) && held.sides.length > 1))
+      const found = ownWords(held).find(
+        ({ text }) => (lastPose.test(text) && left > 0) || (lastSide.test(text) && held.sides.length > 1),
+      )
       return found ? [{ blockId: held.id, atMs: found.cue.atMs, facts: { text: found.text, left } }] : []
     }),
 }

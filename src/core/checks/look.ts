@@ -19,11 +19,24 @@ export function lookAt(input: Omit<Look, 'blocks' | 'holds'>): Look {
   return { ...input, blocks: timeline.blocks.map(({ block }) => block), holds: held }
 }
 
-function sidesOf(hold: ResolvedHold, segments: readonly Segment[], cuesAt: ReadonlyMap<number, readonly TimelineCue[]>): HeldSide[] {
+function sidesOf(
+  hold: ResolvedHold,
+  segments: readonly Segment[],
+  cuesAt: ReadonlyMap<number, readonly TimelineCue[]>,
+): HeldSide[] {
   return hold.sides.flatMap(({ side, holdS }): HeldSide[] => {
     const own = segments.filter((segment) => segment.side === side)
     const [first, last] = [own[0], own.at(-1)]
     if (!first || !last) return []
-    return [{ side, holdS, startMs: first.startMs, endMs: last.endMs, segments: own, cues: own.flatMap(({ index }) => cuesAt.get(index) ?? []) }]
+    return [
+      {
+        side,
+        holdS,
+        startMs: first.startMs,
+        endMs: last.endMs,
+        segments: own,
+        cues: own.flatMap(({ index }) => cuesAt.get(index) ?? []),
+      },
+    ]
   })
 }

@@ -19,13 +19,22 @@ export const oneCheek: Rule = {
       const [first] = held.sides
       if (!first || held.hold.pose.head.turned !== 'half time' || first.holdS < longS) return []
       const turnsAt = ownCues(held)
-        .filter(({ held: side, cue }) => side === first && cue.text !== undefined && turns.test(cue.text) && ofTheHead.test(cue.text))
+        .filter(
+          ({ held: side, cue }) =>
+            side === first && cue.text !== undefined && turns.test(cue.text) && ofTheHead.test(cue.text),
+        )
         .map(({ cue }) => cue.atMs)
       const marks = [first.startMs, ...turnsAt, first.endMs]
       const longestMs = Math.max(...marks.slice(1).map((at, index) => at - (marks[index] ?? at)))
       if (longestMs <= (first.endMs - first.startMs) * mostShare) return []
       const cue = { id: freeId('turn', held.hold.cues), at: { share: 0.5 }, text: 'Turn the head the other way' }
       const block = { ...held.hold.block, cues: [...held.hold.cues, cue] }
-      return [{ blockId: held.id, facts: { cheekS: Math.round(longestMs / 1000), holdS: first.holdS }, mend: { by: 'edits', edits: [{ type: 'replace', block }] } }]
+      return [
+        {
+          blockId: held.id,
+          facts: { cheekS: Math.round(longestMs / 1000), holdS: first.holdS },
+          mend: { by: 'edits', edits: [{ type: 'replace', block }] },
+        },
+      ]
     }),
 }

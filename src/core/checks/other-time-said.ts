@@ -13,9 +13,19 @@ export const otherTimeSaid: Rule = {
   find: ({ holds }) =>
     holds.flatMap((held) => {
       const found = ownWords(held)
-        .map(({ held: side, cue, text }) => ({ cue, text, leftS: Math.round((side.endMs - cue.atMs) / 1000), saidS: saidSeconds(text) }))
-        .find(({ leftS, saidS }) => saidS !== undefined && Math.abs(saidS - leftS) > Math.max(toleranceS, saidS * toleranceShare))
+        .map(({ held: side, cue, text }) => ({
+          cue,
+          text,
+          leftS: Math.round((side.endMs - cue.atMs) / 1000),
+          saidS: saidSeconds(text),
+        }))
+        .find(
+          ({ leftS, saidS }) =>
+            saidS !== undefined && Math.abs(saidS - leftS) > Math.max(toleranceS, saidS * toleranceShare),
+        )
       if (found?.saidS === undefined) return []
-      return [{ blockId: held.id, atMs: found.cue.atMs, facts: { saidS: found.saidS, leftS: found.leftS, text: found.text } }]
+      return [
+        { blockId: held.id, atMs: found.cue.atMs, facts: { saidS: found.saidS, leftS: found.leftS, text: found.text } },
+      ]
     }),
 }

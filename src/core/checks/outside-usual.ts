@@ -15,6 +15,12 @@ export const outsideUsual: Rule = {
       const out = sides.find(({ holdS }) => holdS < fromS || holdS > toS)
       if (!out || sides.some(({ holdS }) => holdS > ceilingOf(hold.pose, session.level))) return []
       const canGoThere = leastHoldOf(hold.block.phases ?? []) <= toS
-      return [{ blockId: id, facts: { holdS: out.holdS, fromS, toS }, ...(canGoThere ? { mend: heldWithin(hold, fromS, toS) } : {}) }]
+      return [
+        {
+          blockId: id,
+          facts: { holdS: out.holdS, fromS, toS },
+          ...(canGoThere ? { mend: heldWithin(hold, fromS, toS) } : {}),
+        },
+      ]
     }),
 }

@@ -12,6 +12,8 @@ export const pastFirstCeiling: Rule = {
       const holdS = Math.max(...sides.map((side) => side.holdS))
       if (sides.length === 0 || holdS <= ceilingS) return []
       const canGoDown = leastHoldOf(hold.block.phases ?? []) <= ceilingS && ceilingS >= 5
-      return [{ blockId: id, facts: { holdS, ceilingS }, ...(canGoDown ? { mend: heldWithin(hold, 5, ceilingS) } : {}) }]
+      return [
+        { blockId: id, facts: { holdS, ceilingS }, ...(canGoDown ? { mend: heldWithin(hold, 5, ceilingS) } : {}) },
+      ]
     }),
 }

@@ -11,14 +11,20 @@ export const retentionUnannounced: Rule = {
 }
 
 function foundIn({ timeline }: Look, blockId: string): Found[] {
-  const over = timeline.breathOver.find((part) => part.blockId === blockId && (part.part === 'full' || part.part === 'empty'))
+  const over = timeline.breathOver.find(
+    (part) => part.blockId === blockId && (part.part === 'full' || part.part === 'empty'),
+  )
   const inBlock = timeline.segments.find(
     ({ blockId: id, doing }) =>
-      id === blockId && ((doing.kind === 'breath' && (doing.part === 'full' || doing.part === 'empty')) || (doing.kind === 'movement' && doing.part === 'retention')),
+      id === blockId &&
+      ((doing.kind === 'breath' && (doing.part === 'full' || doing.part === 'empty')) ||
+        (doing.kind === 'movement' && doing.part === 'retention')),
   )
   const first = over ?? inBlock
   if (!first) return []
-  const isSaid = timeline.cues.some((cue) => cue.blockId === blockId && cue.atMs <= first.startMs && cue.text !== undefined && announces.test(cue.text))
+  const isSaid = timeline.cues.some(
+    (cue) => cue.blockId === blockId && cue.atMs <= first.startMs && cue.text !== undefined && announces.test(cue.text),
+  )
   if (isSaid) return []
   return [{ blockId, atMs: first.startMs, facts: { heldS: Math.round((first.endMs - first.startMs) / 1000) } }]
 }

@@ -10,7 +10,8 @@ import type { Milliseconds, Seconds } from '#core/units'
 export type Facts = Finding['facts']
 
 /** What mends a finding: edits as one step, or one of the fits, which has choices of its own. */
-export type Mend = { readonly by: 'edits'; readonly edits: readonly Edit[] } | { readonly by: 'fit' } | { readonly by: 'order' }
+export type Mend =
+  { readonly by: 'edits'; readonly edits: readonly Edit[] } | { readonly by: 'fit' } | { readonly by: 'order' }
 
 /** A finding of a rule, before it has its code: at a block, at an instant, or about the whole. */
 export interface Found {

@@ -28,10 +28,12 @@ function runsOf(direction: Direction, holds: readonly Held[]): Found[] {
   for (const held of holds) {
     const { directions } = held.hold.pose
     const isAnswer =
-      directions.some((other) => answers[direction]?.includes(other)) || former?.hold.pose.counterposes.includes(held.hold.block.poseId) === true
+      directions.some((other) => answers[direction]?.includes(other)) ||
+      former?.hold.pose.counterposes.includes(held.hold.block.poseId) === true
     if (directions.includes(direction)) count += 1
     else if (isAnswer) count = 0
-    if (directions.includes(direction) && count === most + 1) found.push({ blockId: held.id, facts: { direction, count } })
+    if (directions.includes(direction) && count === most + 1)
+      found.push({ blockId: held.id, facts: { direction, count } })
     former = held
   }
   return found

@@ -15,9 +15,12 @@ test.each([
   expect(saidSeconds(text)).toBe(seconds)
 })
 
-test.each(['Soften the jaw', 'Second side', 'Every minute counts the same', 'Minutes pass', 'one hand on the belly'])('“%s” announces no time', (text) => {
-  expect(saidSeconds(text)).toBeUndefined()
-})
+test.each(['Soften the jaw', 'Second side', 'Every minute counts the same', 'Minutes pass', 'one hand on the belly'])(
+  '“%s” announces no time',
+  (text) => {
+    expect(saidSeconds(text)).toBeUndefined()
+  },
+)
 
 test.each([
   ['Five more breaths', 5],

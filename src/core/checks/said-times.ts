@@ -1,10 +1,32 @@
 import type { Seconds } from '#core/units'
 
 const numbers: Readonly<Record<string, number>> = {
-  a: 1, an: 1, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, eleven: 11, twelve: 12,
-  fifteen: 15, twenty: 20, thirty: 30, forty: 40, 'forty-five': 45, fifty: 50, sixty: 60, ninety: 90,
+  a: 1,
+  an: 1,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  eleven: 11,
+  twelve: 12,
+  fifteen: 15,
+  twenty: 20,
+  thirty: 30,
+  forty: 40,
+  'forty-five': 45,
+  fifty: 50,
+  sixty: 60,
+  ninety: 90,
 }
-const number = `(\\d+(?:[.,]\\d+)?|half a|${Object.keys(numbers).toSorted((a, b) => b.length - a.length).join('|')})`
+const number = `(\\d+(?:[.,]\\d+)?|half a|${Object.keys(numbers)
+  .toSorted((a, b) => b.length - a.length)
+  .join('|')})`
 
 const valueOf = (text: string): number => {
   const word = text.toLowerCase()

@@ -7,7 +7,8 @@ type SetAside = NonNullable<Session['setAside']>[number]
 /** Where a finding stands, as it is kept with one that was set aside. */
 export const placeOf = ({ place }: Finding): string => place.blockId ?? ''
 
-const isOf = (finding: Finding, { code, place }: SetAside): boolean => finding.code === code && placeOf(finding) === place
+const isOf = (finding: Finding, { code, place }: SetAside): boolean =>
+  finding.code === code && placeOf(finding) === place
 
 const sameFacts = (a: Finding['facts'], b: Finding['facts']): boolean =>
   Object.keys(a).length === Object.keys(b).length && Object.entries(a).every(([name, value]) => b[name] === value)
@@ -35,4 +36,5 @@ export const settingAside = (session: Session, finding: Finding, reason: string,
 ]
 
 /** The list without one that was set aside. */
-export const takingBack = (session: Session, finding: Finding): SetAside[] => (session.setAside ?? []).filter((one) => !isOf(finding, one))
+export const takingBack = (session: Session, finding: Finding): SetAside[] =>
+  (session.setAside ?? []).filter((one) => !isOf(finding, one))

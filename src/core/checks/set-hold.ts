@@ -7,9 +7,11 @@ const replacing = (block: ResolvedHold['block']): Edit => ({ type: 'replace', bl
 /** Every side of a hold brought to a time between two. */
 export function heldWithin({ block, sides }: ResolvedHold, fromS: Seconds, toS: Seconds): Mend {
   const within = (seconds: Seconds) => Math.min(toS, Math.max(fromS, seconds))
-  const on = (side: 'left' | 'right') => within(sides.find((held) => held.side === side)?.holdS ?? sides[0]?.holdS ?? fromS)
+  const on = (side: 'left' | 'right') =>
+    within(sides.find((held) => held.side === side)?.holdS ?? sides[0]?.holdS ?? fromS)
   const { hold } = block
-  if (hold && 'leftS' in hold) return { by: 'edits', edits: [replacing({ ...block, hold: { ...hold, leftS: on('left'), rightS: on('right') } })] }
+  if (hold && 'leftS' in hold)
+    return { by: 'edits', edits: [replacing({ ...block, hold: { ...hold, leftS: on('left'), rightS: on('right') } })] }
   return { by: 'edits', edits: [replacing({ ...block, hold: { holdS: on('left') } })] }
 }
 

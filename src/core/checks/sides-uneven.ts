@@ -15,13 +15,17 @@ export const sidesUneven: Rule = {
       if (leftS === undefined || rightS === undefined) return []
       const share = Math.abs(leftS - rightS) / Math.max(leftS, rightS)
       if (share <= mostShare || !hold.block.hold) return []
-      const isExplained = 'why' in hold.block.hold && hold.block.hold.why !== undefined && hold.block.hold.why.trim() !== ''
+      const isExplained =
+        'why' in hold.block.hold && hold.block.hold.why !== undefined && hold.block.hold.why.trim() !== ''
       return [
         {
           blockId: id,
           ...(isExplained ? { grade: 'tip' as const } : {}),
           facts: { leftS, rightS, percent: Math.round(share * 100) },
-          mend: { by: 'edits', edits: [{ type: 'replace', block: { ...hold.block, hold: linkHold(hold.block.hold) } }] },
+          mend: {
+            by: 'edits',
+            edits: [{ type: 'replace', block: { ...hold.block, hold: linkHold(hold.block.hold) } }],
+          },
         },
       ]
     }),

@@ -12,6 +12,11 @@ export const talkedThrough: Rule = {
     holds.flatMap(({ id, sides }) => {
       const loudest = sides.toSorted((a, b) => quietShare(a) - quietShare(b))[0]
       if (!loudest || quietShare(loudest) >= leastQuiet) return []
-      return [{ blockId: id, facts: { saidS: saidIn(loudest), holdS: loudest.holdS, percent: Math.round((1 - quietShare(loudest)) * 100) } }]
+      return [
+        {
+          blockId: id,
+          facts: { saidS: saidIn(loudest), holdS: loudest.holdS, percent: Math.round((1 - quietShare(loudest)) * 100) },
+        },
+      ]
     }),
 }

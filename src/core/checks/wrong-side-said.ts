@@ -14,8 +14,16 @@ export const wrongSideSaid: Rule = {
       const first = hold.sides[0]?.side === 'right' ? 'right' : 'left'
       const cue = hold.cues.find(({ text }) => text !== undefined && plainSide.test(text))
       if (!cue) return []
-      const mended = hold.cues.map((one): Cue => (one === cue ? { ...one, text: storeSideText('', one.text ?? '', first) } : one))
+      const mended = hold.cues.map((one): Cue =>
+        one === cue ? { ...one, text: storeSideText('', one.text ?? '', first) } : one,
+      )
       const edits = [{ type: 'replace', block: { ...hold.block, cues: mended } } as const]
-      return [{ blockId: id, facts: { said: plainSide.exec(cue.text ?? '')?.[0] ?? '', text: cue.text ?? '' }, mend: { by: 'edits', edits } }]
+      return [
+        {
+          blockId: id,
+          facts: { said: plainSide.exec(cue.text ?? '')?.[0] ?? '', text: cue.text ?? '' },
+          mend: { by: 'edits', edits },
+        },
+      ]
     }),
 }

@@ -6,11 +6,25 @@ import type { ElevationInput } from '#core/figure'
 import { poses } from '#library/poses'
 import { namedFolds, propKinds } from '#library/prop-kinds'
 import { setUps } from '#library/set-ups'
-import { blanket, block, bolster, book, chair, corkBlock, pillow, roundBolster, sandbag, towel } from '../../library/set-ups/parts.ts'
+import {
+  blanket,
+  block,
+  bolster,
+  book,
+  chair,
+  corkBlock,
+  pillow,
+  roundBolster,
+  sandbag,
+  towel,
+} from '../../library/set-ups/parts.ts'
 import { comfortCodesWithWords, comfortWords, mendWords } from '#web/shared/figures/comfort-words.ts'
 
 type Laid = Omit<SetUpItem, 'id'>
-const kindsWith = (blanketCm: number): ElevationInput['kinds'] => ({ ...propKinds, blanket: { ...propKinds.blanket, loadedCm: blanketCm } })
+const kindsWith = (blanketCm: number): ElevationInput['kinds'] => ({
+  ...propKinds,
+  blanket: { ...propKinds.blanket, loadedCm: blanketCm },
+})
 const on = (figure: Figure, items: readonly Laid[], more: Partial<ElevationInput> = {}): ElevationInput => ({
   figure,
   items: items.map((item, at) => ({ id: `i${String(at)}`, ...item })),
@@ -19,7 +33,8 @@ const on = (figure: Figure, items: readonly Laid[], more: Partial<ElevationInput
   ...more,
 })
 const codes = (input: ElevationInput): readonly string[] => assess(input).findings.map(({ code }) => code)
-const found = (input: ElevationInput, code: string): ComfortFinding | undefined => assess(input).findings.find((finding) => finding.code === code)
+const found = (input: ElevationInput, code: string): ComfortFinding | undefined =>
+  assess(input).findings.find((finding) => finding.code === code)
 
 const long: Figure = { kind: 'lying', legs: 'long' }
 const bent: Figure = { kind: 'lying', legs: 'bent' }
@@ -32,67 +47,253 @@ const child: Figure = { kind: 'childFold' }
 const sitting: Figure = { kind: 'chair', trunk: 'upright' }
 const heel: Figure = { kind: 'kneeling', feet: 'flat' }
 const pad = blanket('head', 'standard')
-const slope = (...blocks: Laid[]): Laid[] => [blanket('pelvis', 'standard'), ...blocks, bolster('upperBack', 'lengthwise'), pad]
+const slope = (...blocks: Laid[]): Laid[] => [
+  blanket('pelvis', 'standard'),
+  ...blocks,
+  bolster('upperBack', 'lengthwise'),
+  pad,
+]
 const two = { count: 2, piles: 2 } as const
 
 /** For every rule a set-up that makes it speak, and one close to it that does not. */
-const cases: Readonly<Record<string, { readonly with: ElevationInput; readonly without: ElevationInput; readonly facts?: object; readonly grade?: string }>> = {
-  HEAD_PAD_IMPOSSIBLE: { with: on(long, [blanket('head', 'thirds', { count: 3 })]), without: on(long, [pad]), grade: 'must' },
-  HEAD_PAD_LOW: { with: on(long, [blanket('head', 'single')]), without: on(long, [blanket('head', 'quarter')]), facts: { leastCm: 2, mostCm: 8 } },
+const cases: Readonly<
+  Record<
+    string,
+    {
+      readonly with: ElevationInput
+      readonly without: ElevationInput
+      readonly facts?: object
+      readonly grade?: string
+    }
+  >
+> = {
+  HEAD_PAD_IMPOSSIBLE: {
+    with: on(long, [blanket('head', 'thirds', { count: 3 })]),
+    without: on(long, [pad]),
+    grade: 'must',
+  },
+  HEAD_PAD_LOW: {
+    with: on(long, [blanket('head', 'single')]),
+    without: on(long, [blanket('head', 'quarter')]),
+    facts: { leastCm: 2, mostCm: 8 },
+  },
   HEAD_PAD_HIGH: { with: on(long, [blanket('head', 'thirds')]), without: on(long, [pad]), facts: { mostCm: 8 } },
-  HEAD_TIPPED_BACK: { with: on(long, [roundBolster('upperBack', 'crosswise'), blanket('head', 'quarter')]), without: on(long, [blanket('upperBack', 'single'), pad]) },
+  HEAD_TIPPED_BACK: {
+    with: on(long, [roundBolster('upperBack', 'crosswise'), blanket('head', 'quarter')]),
+    without: on(long, [blanket('upperBack', 'single'), pad]),
+  },
   CHIN_TUCKED: { with: on(long, [blanket('head', 'thirds', { count: 2 })]), without: on(long, [pad]) },
-  HEAD_NOT_REACHED: { with: on(long, [roundBolster('upperBack', 'crosswise', { count: 1 }), blanket('head', 'single')]), without: on(long, [pad]) },
-  NECK_FLEXED_UNDER_LOAD: { with: on(bent, [blanket('pelvis', 'narrow'), pad]), without: on(bent, [blanket('pelvis', 'narrow'), blanket('head', 'quarter')]), facts: { mostCm: 3.4 } },
-  NECK_ALONE: { with: on(long, [towel('neck', 'thinRoll')]), without: on(long, [towel('neck', 'thinRoll'), pad]), grade: 'tip' },
-  NECK_ROLL_SIZE: { with: on(long, [blanket('neck', 'roll'), pad]), without: on(long, [towel('neck', 'thinRoll'), pad]), facts: { leastCm: 4, mostCm: 9 } },
-  HEAD_BELOW_HEART: { with: on(bent, [bolster('pelvis', 'crosswise', { count: 2 })]), without: on(bent, [block('pelvis', 'flat')]), facts: { gentleCm: 5, everyone: false } },
-  PELVIS_EDGE_AT_WAIST: { with: on(long, [block('lowBack', 'flat'), pad]), without: on(long, [towel('lowBack', 'standard'), pad]), grade: 'must', facts: { kind: 'foamBlock' } },
-  LUMBAR_EDGE: { with: on(long, [bolster('upperBack', 'lengthwise'), pad]), without: on(long, slope(block('upperBack', 'side'))), facts: { limitCm: 8.5, seatCm: 4, raiseCm: 4 } },
-  SACRUM_NARROW: { with: on(bent, [book('pelvis', 'flat')], { kinds: { ...propKinds, book: { ...propKinds.book, lengthCm: 10, widthCm: 8 } } }), without: on(bent, [block('pelvis', 'flat')]), facts: { leastCm: 12 } },
-  TRUNK_ANGLE: { with: on(long, [blanket('pelvis', 'narrow', { count: 2 }), block('upperBack', 'flat'), bolster('upperBack', 'lengthwise'), pad]), without: on(long, slope(block('upperBack', 'side'))), facts: { leastDeg: 15, mostDeg: 45 } },
-  STEEP: { with: on(long, slope(block('upperBack', 'side', { count: 3 }))), without: on(long, slope(block('upperBack', 'side'))), facts: { what: 'bolster', mostDeg: 45 } },
-  HEAD_OFF_END: { with: on(long, slope(block('upperBack', 'side')), { who: { statureCm: 195 } }), without: on(long, slope(block('upperBack', 'side'))) },
-  HANGS_FREE: { with: on(long, [...slope(block('upperBack', 'flat')), block('lowBack', 'side')]), without: on(long, [...slope(block('upperBack', 'side')), corkBlock('lowBack', 'flat')]), facts: { mostCm: 1 } },
+  HEAD_NOT_REACHED: {
+    with: on(long, [roundBolster('upperBack', 'crosswise', { count: 1 }), blanket('head', 'single')]),
+    without: on(long, [pad]),
+  },
+  NECK_FLEXED_UNDER_LOAD: {
+    with: on(bent, [blanket('pelvis', 'narrow'), pad]),
+    without: on(bent, [blanket('pelvis', 'narrow'), blanket('head', 'quarter')]),
+    facts: { mostCm: 3.4 },
+  },
+  NECK_ALONE: {
+    with: on(long, [towel('neck', 'thinRoll')]),
+    without: on(long, [towel('neck', 'thinRoll'), pad]),
+    grade: 'tip',
+  },
+  NECK_ROLL_SIZE: {
+    with: on(long, [blanket('neck', 'roll'), pad]),
+    without: on(long, [towel('neck', 'thinRoll'), pad]),
+    facts: { leastCm: 4, mostCm: 9 },
+  },
+  HEAD_BELOW_HEART: {
+    with: on(bent, [bolster('pelvis', 'crosswise', { count: 2 })]),
+    without: on(bent, [block('pelvis', 'flat')]),
+    facts: { gentleCm: 5, everyone: false },
+  },
+  PELVIS_EDGE_AT_WAIST: {
+    with: on(long, [block('lowBack', 'flat'), pad]),
+    without: on(long, [towel('lowBack', 'standard'), pad]),
+    grade: 'must',
+    facts: { kind: 'foamBlock' },
+  },
+  LUMBAR_EDGE: {
+    with: on(long, [bolster('upperBack', 'lengthwise'), pad]),
+    without: on(long, slope(block('upperBack', 'side'))),
+    facts: { limitCm: 8.5, seatCm: 4, raiseCm: 4 },
+  },
+  SACRUM_NARROW: {
+    with: on(bent, [book('pelvis', 'flat')], {
+      kinds: { ...propKinds, book: { ...propKinds.book, lengthCm: 10, widthCm: 8 } },
+    }),
+    without: on(bent, [block('pelvis', 'flat')]),
+    facts: { leastCm: 12 },
+  },
+  TRUNK_ANGLE: {
+    with: on(long, [
+      blanket('pelvis', 'narrow', { count: 2 }),
+      block('upperBack', 'flat'),
+      bolster('upperBack', 'lengthwise'),
+      pad,
+    ]),
+    without: on(long, slope(block('upperBack', 'side'))),
+    facts: { leastDeg: 15, mostDeg: 45 },
+  },
+  STEEP: {
+    with: on(long, slope(block('upperBack', 'side', { count: 3 }))),
+    without: on(long, slope(block('upperBack', 'side'))),
+    facts: { what: 'bolster', mostDeg: 45 },
+  },
+  HEAD_OFF_END: {
+    with: on(long, slope(block('upperBack', 'side')), { who: { statureCm: 195 } }),
+    without: on(long, slope(block('upperBack', 'side'))),
+  },
+  HANGS_FREE: {
+    with: on(long, [...slope(block('upperBack', 'flat')), block('lowBack', 'side')]),
+    without: on(long, [...slope(block('upperBack', 'side')), corkBlock('lowBack', 'flat')]),
+    facts: { mostCm: 1 },
+  },
   ARMS_UNFILLED: { with: on(long, slope(block('upperBack', 'side'))), without: on(long, [pad]), grade: 'tip' },
-  TORSO_ANGLE: { with: on(child, [blanket('pelvis', 'narrow')]), without: on(child, [bolster('chest', 'lengthwise')]), grade: 'tip' },
-  RAISE_SEAT: { with: on({ ...fold, hipFlexDeg: 75 }, [blanket('pelvis', 'narrow')]), without: on(fold, [blanket('pelvis', 'narrow')]), grade: 'must', facts: { seatCm: 19 } },
-  SEAT_IMPOSSIBLE: { with: on(crossed, [bolster('pelvis', 'crosswise', { count: 5 })]), without: on(crossed, [bolster('pelvis', 'crosswise')]), grade: 'must' },
-  FLOOR_IMPOSSIBLE: { with: on(wall, [pad], { who: { statureCm: 200, measured: { trunk: 220 } } }), without: on(wall, [pad]), grade: 'must', facts: { mostCm: 260 } },
-  SEAT_HIGH: { with: on(heel, [bolster('pelvis', 'crosswise', { count: 2 })]), without: on(heel, [block('pelvis', 'flat')]), facts: { mostCm: 20, chair: false } },
-  KNEES_ABOVE_HIPS: { with: on({ ...crossed, thighUpDeg: 20 }, [blanket('pelvis', 'standard')]), without: on(crossed, [blanket('pelvis', 'narrow')]) },
-  KNEE_BEND: { with: on(long, [bolster('knees', 'crosswise', { count: 2 }), pad]), without: on(long, [blanket('knees', 'roll'), pad]), facts: { leastDeg: 15, mostDeg: 50 } },
-  KNEES_UNFILLED: { with: on(bound, [pad]), without: on(bound, [pad, block('knees', 'lengthwise', two), blanket('knees', 'narrow', { ...two, turn: 'lengthwise' })]), facts: { wantedCm: 16.3, hereCm: 0 } },
-  ONE_KNEE_FILLED: { with: on(bound, [pad, blanket('knees', 'shortRoll')]), without: on(bound, [pad, blanket('knees', 'roll', { ...two, turn: 'lengthwise' })]) },
-  WALL_ANGLE: { with: on({ ...wall, legRaiseDeg: 55 }, [blanket('head', 'quarter')]), without: on(wall, [blanket('head', 'quarter')]), facts: { far: true } },
-  PELVIS_LIFTED: { with: on(calves, [chair('shins'), pad], { who: { statureCm: 150 } }), without: on(calves, [chair('shins'), pad], { who: { statureCm: 185 } }) },
-  FEET_HANG: { with: on(sitting, [chair('pelvis')], { who: { statureCm: 155 } }), without: on(sitting, [chair('pelvis')], { who: { statureCm: 185 } }), facts: { wantedCm: 7 } },
-  SEAT_LOW: { with: on(sitting, [chair('pelvis')], { who: { statureCm: 195 } }), without: on(sitting, [chair('pelvis')]), grade: 'tip' },
-  HEAD_SUPPORT_SHORT: { with: on(fold, [blanket('pelvis', 'narrow'), blanket('head', 'standard')]), without: on(fold, [blanket('pelvis', 'narrow'), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')]) },
-  STACK_TALL: { with: on(bent, [pad, block('feet', 'side', { count: 3 })]), without: on(bent, [pad, block('feet', 'flat')]), grade: 'must', facts: { most: 2 } },
-  STACK_ORDER: { with: on(long, [pad, blanket('knees', 'square'), block('knees', 'flat'), blanket('knees', 'quarter')]), without: on(long, [pad, block('knees', 'flat'), blanket('knees', 'square')]), facts: { upper: 'foamBlock', lower: 'blanket' } },
-  ON_ROUND: { with: on(long, [pad, roundBolster('knees', 'crosswise'), bolster('knees', 'crosswise')]), without: on(long, [pad, bolster('knees', 'crosswise')]) },
-  STACK_MANY: { with: on(long, [pad, book('knees', 'flat', { count: 5 }), blanket('knees', 'quarter')]), without: on(long, [pad, book('knees', 'flat', { count: 3 }), blanket('knees', 'quarter')]), facts: { pieces: 6, most: 4 } },
-  BLOCK_ON_END: { with: on(long, slope(block('upperBack', 'end'))), without: on(long, slope(block('upperBack', 'side'))), facts: { slope: true } },
-  RIGID_CONTACT: { with: on(bent, [block('pelvis', 'flat')]), without: on(bent, [block('pelvis', 'flat'), blanket('pelvis', 'quarter')]), facts: { softCm: 2 } },
-  SANDBAG_HEAVY: { with: on(long, [pad, { ...sandbag('thighs'), count: 2 }]), without: on(long, [pad, sandbag('thighs')]), grade: 'must' },
+  TORSO_ANGLE: {
+    with: on(child, [blanket('pelvis', 'narrow')]),
+    without: on(child, [bolster('chest', 'lengthwise')]),
+    grade: 'tip',
+  },
+  RAISE_SEAT: {
+    with: on({ ...fold, hipFlexDeg: 75 }, [blanket('pelvis', 'narrow')]),
+    without: on(fold, [blanket('pelvis', 'narrow')]),
+    grade: 'must',
+    facts: { seatCm: 19 },
+  },
+  SEAT_IMPOSSIBLE: {
+    with: on(crossed, [bolster('pelvis', 'crosswise', { count: 5 })]),
+    without: on(crossed, [bolster('pelvis', 'crosswise')]),
+    grade: 'must',
+  },
+  FLOOR_IMPOSSIBLE: {
+    with: on(wall, [pad], { who: { statureCm: 200, measured: { trunk: 220 } } }),
+    without: on(wall, [pad]),
+    grade: 'must',
+    facts: { mostCm: 260 },
+  },
+  SEAT_HIGH: {
+    with: on(heel, [bolster('pelvis', 'crosswise', { count: 2 })]),
+    without: on(heel, [block('pelvis', 'flat')]),
+    facts: { mostCm: 20, chair: false },
+  },
+  KNEES_ABOVE_HIPS: {
+    with: on({ ...crossed, thighUpDeg: 20 }, [blanket('pelvis', 'standard')]),
+    without: on(crossed, [blanket('pelvis', 'narrow')]),
+  },
+  KNEE_BEND: {
+    with: on(long, [bolster('knees', 'crosswise', { count: 2 }), pad]),
+    without: on(long, [blanket('knees', 'roll'), pad]),
+    facts: { leastDeg: 15, mostDeg: 50 },
+  },
+  KNEES_UNFILLED: {
+    with: on(bound, [pad]),
+    without: on(bound, [
+      pad,
+      block('knees', 'lengthwise', two),
+      blanket('knees', 'narrow', { ...two, turn: 'lengthwise' }),
+    ]),
+    facts: { wantedCm: 16.3, hereCm: 0 },
+  },
+  ONE_KNEE_FILLED: {
+    with: on(bound, [pad, blanket('knees', 'shortRoll')]),
+    without: on(bound, [pad, blanket('knees', 'roll', { ...two, turn: 'lengthwise' })]),
+  },
+  WALL_ANGLE: {
+    with: on({ ...wall, legRaiseDeg: 55 }, [blanket('head', 'quarter')]),
+    without: on(wall, [blanket('head', 'quarter')]),
+    facts: { far: true },
+  },
+  PELVIS_LIFTED: {
+    with: on(calves, [chair('shins'), pad], { who: { statureCm: 150 } }),
+    without: on(calves, [chair('shins'), pad], { who: { statureCm: 185 } }),
+  },
+  FEET_HANG: {
+    with: on(sitting, [chair('pelvis')], { who: { statureCm: 155 } }),
+    without: on(sitting, [chair('pelvis')], { who: { statureCm: 185 } }),
+    facts: { wantedCm: 7 },
+  },
+  SEAT_LOW: {
+    with: on(sitting, [chair('pelvis')], { who: { statureCm: 195 } }),
+    without: on(sitting, [chair('pelvis')]),
+    grade: 'tip',
+  },
+  HEAD_SUPPORT_SHORT: {
+    with: on(fold, [blanket('pelvis', 'narrow'), blanket('head', 'standard')]),
+    without: on(fold, [
+      blanket('pelvis', 'narrow'),
+      bolster('head', 'crosswise', { count: 2 }),
+      blanket('head', 'square'),
+    ]),
+  },
+  STACK_TALL: {
+    with: on(bent, [pad, block('feet', 'side', { count: 3 })]),
+    without: on(bent, [pad, block('feet', 'flat')]),
+    grade: 'must',
+    facts: { most: 2 },
+  },
+  STACK_ORDER: {
+    with: on(long, [pad, blanket('knees', 'square'), block('knees', 'flat'), blanket('knees', 'quarter')]),
+    without: on(long, [pad, block('knees', 'flat'), blanket('knees', 'square')]),
+    facts: { upper: 'foamBlock', lower: 'blanket' },
+  },
+  ON_ROUND: {
+    with: on(long, [pad, roundBolster('knees', 'crosswise'), bolster('knees', 'crosswise')]),
+    without: on(long, [pad, bolster('knees', 'crosswise')]),
+  },
+  STACK_MANY: {
+    with: on(long, [pad, book('knees', 'flat', { count: 5 }), blanket('knees', 'quarter')]),
+    without: on(long, [pad, book('knees', 'flat', { count: 3 }), blanket('knees', 'quarter')]),
+    facts: { pieces: 6, most: 4 },
+  },
+  BLOCK_ON_END: {
+    with: on(long, slope(block('upperBack', 'end'))),
+    without: on(long, slope(block('upperBack', 'side'))),
+    facts: { slope: true },
+  },
+  RIGID_CONTACT: {
+    with: on(bent, [block('pelvis', 'flat')]),
+    without: on(bent, [block('pelvis', 'flat'), blanket('pelvis', 'quarter')]),
+    facts: { softCm: 2 },
+  },
+  SANDBAG_HEAVY: {
+    with: on(long, [pad, { ...sandbag('thighs'), count: 2 }]),
+    without: on(long, [pad, sandbag('thighs')]),
+    grade: 'must',
+  },
   SANDBAG_PLACE: { with: on(long, [pad, sandbag('belly')]), without: on(long, [pad, sandbag('feet')]), grade: 'must' },
-  LAYER_IMPOSSIBLE: { with: on(long, [pad], { kinds: kindsWith(3.5) }), without: on(long, [pad]), grade: 'must', facts: { leastCm: 0.1, mostCm: 3 } },
-  FOLD_BULKY: { with: on(long, [{ ...blanket('head', 'standard'), folds: [...namedFolds.standard, { op: 'thirdL' }] }]), without: on(long, [pad]), grade: 'tip' },
-  ROLL_TOO_STIFF: { with: on(long, [pad, { ...blanket('knees', 'standard'), folds: [...namedFolds.narrow, { op: 'rollL' }] }]), without: on(long, [pad, blanket('knees', 'roll')]), grade: 'tip' },
+  LAYER_IMPOSSIBLE: {
+    with: on(long, [pad], { kinds: kindsWith(3.5) }),
+    without: on(long, [pad]),
+    grade: 'must',
+    facts: { leastCm: 0.1, mostCm: 3 },
+  },
+  FOLD_BULKY: {
+    with: on(long, [{ ...blanket('head', 'standard'), folds: [...namedFolds.standard, { op: 'thirdL' }] }]),
+    without: on(long, [pad]),
+    grade: 'tip',
+  },
+  ROLL_TOO_STIFF: {
+    with: on(long, [pad, { ...blanket('knees', 'standard'), folds: [...namedFolds.narrow, { op: 'rollL' }] }]),
+    without: on(long, [pad, blanket('knees', 'roll')]),
+    grade: 'tip',
+  },
 }
 
 test('every rule has a set-up of its own here', () => {
   expect(comfortRules.map(({ code }) => code).toSorted()).toEqual(Object.keys(cases).toSorted())
 })
 
-test.each(Object.entries(cases))('%s speaks where it should and is silent where not', (code, { with: bad, without: good, facts, grade }) => {
-  const finding = found(bad, code)
-  expect(finding).toBeDefined()
-  if (facts) expect(finding?.facts).toMatchObject(facts)
-  if (grade) expect(finding?.grade).toBe(grade)
-  expect(codes(good)).not.toContain(code)
-})
+test.each(Object.entries(cases))(
+  '%s speaks where it should and is silent where not',
+  (code, { with: bad, without: good, facts, grade }) => {
+    const finding = found(bad, code)
+    expect(finding).toBeDefined()
+    if (facts) expect(finding?.facts).toMatchObject(facts)
+    if (grade) expect(finding?.grade).toBe(grade)
+    expect(codes(good)).not.toContain(code)
+  },
+)
 
 test('every code has words, which name their numbers and never a promise', () => {
   for (const [code, { with: bad }] of Object.entries(cases)) {
@@ -106,8 +307,12 @@ test('every code has words, which name their numbers and never a promise', () =>
 })
 
 test('worst come first, and what cannot be computed is a finding with its own code and words', () => {
-  const grades = assess(on(bound, [block('lowBack', 'flat'), blanket('neck', 'roll')])).findings.map(({ grade }) => grade)
-  expect(grades).toEqual([...grades].sort((a, b) => ['must', 'look', 'tip'].indexOf(a) - ['must', 'look', 'tip'].indexOf(b)))
+  const grades = assess(on(bound, [block('lowBack', 'flat'), blanket('neck', 'roll')])).findings.map(
+    ({ grade }) => grade,
+  )
+  expect(grades).toEqual(
+    [...grades].sort((a, b) => ['must', 'look', 'tip'].indexOf(a) - ['must', 'look', 'tip'].indexOf(b)),
+  )
   const odd: readonly (readonly [string, ElevationInput])[] = [
     ['USE_CHAIR', on({ ...wall, legRaiseDeg: 35 }, [])],
     ['TOO_STEEP', on(long, slope(block('upperBack', 'end', { count: 2 }), book('upperBack', 'flat', { count: 2 })))],
@@ -146,9 +351,12 @@ describe('mends', () => {
         mended += 1
         const after = assess({ ...input, items: mend.items }).findings
         expect(after.map(({ code }) => code)).not.toContain(finding.code)
-        const counted = (list: readonly ComfortFinding[]) => list.filter(({ grade }) => grade !== 'tip').map(({ code }) => code)
+        const counted = (list: readonly ComfortFinding[]) =>
+          list.filter(({ grade }) => grade !== 'tip').map(({ code }) => code)
         expect(counted(after).filter((code) => !counted(before).includes(code))).toEqual([])
-        expect(Math.abs(mend.items.length - setUp.items.length)).toBe(mend.does === 'add' || mend.does === 'remove' ? 1 : 0)
+        expect(Math.abs(mend.items.length - setUp.items.length)).toBe(
+          mend.does === 'add' || mend.does === 'remove' ? 1 : 0,
+        )
         expect(mendWords(mend, propKinds)).not.toMatch(/undefined|another way/)
       }
     }
@@ -167,6 +375,10 @@ describe('mends', () => {
 })
 
 test('a pillow of one’s own size is reckoned with that size', () => {
-  const thin = assess(on(long, [pillow('head', 'crosswise')], { kinds: { ...propKinds, longPillow: { ...propKinds.longPillow, heightCm: 3 } } }))
+  const thin = assess(
+    on(long, [pillow('head', 'crosswise')], {
+      kinds: { ...propKinds, longPillow: { ...propKinds.longPillow, heightCm: 3 } },
+    }),
+  )
   expect(thin.findings.map(({ code }) => code)).toContain('HEAD_PAD_LOW')
 })

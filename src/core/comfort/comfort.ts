@@ -28,5 +28,8 @@ export function assess(input: ElevationInput): Assessed {
     const found = find(look)
     return found ? [{ code, grade, ...found }] : []
   })
-  return { elevation: laid, findings: findings.sort((a, b) => gradeOrder.indexOf(a.grade) - gradeOrder.indexOf(b.grade)) }
+  return {
+    elevation: laid,
+    findings: findings.sort((a, b) => gradeOrder.indexOf(a.grade) - gradeOrder.indexOf(b.grade)),
+  }
 }

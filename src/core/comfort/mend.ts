@@ -21,7 +21,12 @@ export interface MendInput extends ElevationInput {
 
 const turns: readonly PropTurn[] = ['flat', 'side', 'lengthwise', 'crosswise']
 /** What can lie in the place of a kind, turned the same way. */
-const instead: Readonly<Partial<Record<PropKind, readonly PropKind[]>>> = { roundBolster: ['rectBolster'], rectBolster: ['roundBolster'], foamBlock: ['corkBlock'], corkBlock: ['foamBlock'] }
+const instead: Readonly<Partial<Record<PropKind, readonly PropKind[]>>> = {
+  roundBolster: ['rectBolster'],
+  rectBolster: ['roundBolster'],
+  foamBlock: ['corkBlock'],
+  corkBlock: ['foamBlock'],
+}
 /** How many changes are tried out before it is given up. */
 const mostTried = 24
 
@@ -37,7 +42,11 @@ export function mendOf(finding: ComfortFinding, input: MendInput): Mend | undefi
     return piles.ok ? (piles.value.find((pile) => pile.part === part)?.height ?? 0) : NaN
   }
   const now = heightFor(input.items)
-  const counted = new Set(assess(input).findings.filter(({ grade }) => grade !== 'tip').map(({ code }) => code))
+  const counted = new Set(
+    assess(input)
+      .findings.filter(({ grade }) => grade !== 'tip')
+      .map(({ code }) => code),
+  )
   const tries = changes(finding.wish, input)
     .map((mend) => ({ mend, by: heightFor(mend.items) - now }))
     .filter(({ by }) => Number.isFinite(by) && (wants === 'higher' ? by > 0.2 : wants === 'lower' ? by < -0.2 : true))
@@ -51,28 +60,52 @@ export function mendOf(finding: ComfortFinding, input: MendInput): Mend | undefi
 
 function changes({ part, wants }: Wish, { items, kinds, folds }: MendInput): readonly Mend[] {
   const under = items.filter((item) => item.under === part && isUnder(item, kinds))
-  const put = (item: SetUpItem, does: Mend['does']): Mend => ({ does, item, items: items.map((one) => (one.id === item.id ? item : one)) })
+  const put = (item: SetUpItem, does: Mend['does']): Mend => ({
+    does,
+    item,
+    items: items.map((one) => (one.id === item.id ? item : one)),
+  })
   const changed = under.flatMap((item): Mend[] => {
     const { shape, rank } = kinds[item.kind]
     const step = item.piles ?? 1
     const counts = [item.count + step, item.count - step].filter((count) => count >= step && count <= 20)
     return [
-      ...(shape === 'sheet' ? folds.filter((ops) => JSON.stringify(ops) !== JSON.stringify(item.folds ?? [])).map((ops) => put({ ...item, folds: [...ops] }, 'fold')) : []),
-      ...(shape === 'box' && rank < 2 ? turns.filter((turn) => turn !== item.turn && (rank === 0 || turn === 'lengthwise' || turn === 'crosswise')).map((turn) => put({ ...item, turn }, 'turn')) : []),
+      ...(shape === 'sheet'
+        ? folds
+            .filter((ops) => JSON.stringify(ops) !== JSON.stringify(item.folds ?? []))
+            .map((ops) => put({ ...item, folds: [...ops] }, 'fold'))
+        : []),
+      ...(shape === 'box' && rank < 2
+        ? turns
+            .filter((turn) => turn !== item.turn && (rank === 0 || turn === 'lengthwise' || turn === 'crosswise'))
+            .map((turn) => put({ ...item, turn }, 'turn'))
+        : []),
       ...counts.map((count) => put({ ...item, count }, 'count')),
       ...(instead[item.kind] ?? []).map((kind) => put({ ...item, kind }, 'kind')),
       // Where nothing would be left under the part, taking it away mends nothing.
-      ...((wants === 'lower' || wants === 'steadier') && under.length > 1 ? [{ does: 'remove' as const, item, items: items.filter(({ id }) => id !== item.id) }] : []),
+      ...((wants === 'lower' || wants === 'steadier') && under.length > 1
+        ? [{ does: 'remove' as const, item, items: items.filter(({ id }) => id !== item.id) }]
+        : []),
     ]
   })
   if (wants === 'lower' || wants === 'steadier') return changed
-  const piles = under.find((item) => item.piles === 2) || (under.length === 0 && (part === 'arms' || part === 'knees')) ? 2 : 1
-  const added = folds.filter((ops) => ops.length > 0).map((ops): Mend => {
-    const item: SetUpItem = { id: freeId(items), kind: 'blanket', count: piles, under: part, folds: [...ops], ...(piles === 2 ? { piles: 2 } : {}) }
-    const last = items.findLastIndex((one) => one.under === part)
-    const at = last < 0 ? items.length : last + 1
-    return { does: 'add', item, items: [...items.slice(0, at), item, ...items.slice(at)] }
-  })
+  const piles =
+    under.find((item) => item.piles === 2) || (under.length === 0 && (part === 'arms' || part === 'knees')) ? 2 : 1
+  const added = folds
+    .filter((ops) => ops.length > 0)
+    .map((ops): Mend => {
+      const item: SetUpItem = {
+        id: freeId(items),
+        kind: 'blanket',
+        count: piles,
+        under: part,
+        folds: [...ops],
+        ...(piles === 2 ? { piles: 2 } : {}),
+      }
+      const last = items.findLastIndex((one) => one.under === part)
+      const at = last < 0 ? items.length : last + 1
+      return { does: 'add', item, items: [...items.slice(0, at), item, ...items.slice(at)] }
+    })
   return [...changed, ...added]
 }
 

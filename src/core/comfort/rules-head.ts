@@ -19,7 +19,13 @@ export const headRules: readonly Rule[] = [
   {
     code: 'HEAD_PAD_IMPOSSIBLE',
     grade: 'must',
-    find: (look) => isLying(look) && heightOf(look, 'head') > padRange.impossible && { ...headUnder, facts: { padCm: tenth(heightOf(look, 'head')), mostCm: padRange.impossible }, wish: { part: 'head', wants: 'lower' } },
+    find: (look) =>
+      isLying(look) &&
+      heightOf(look, 'head') > padRange.impossible && {
+        ...headUnder,
+        facts: { padCm: tenth(heightOf(look, 'head')), mostCm: padRange.impossible },
+        wish: { part: 'head', wants: 'lower' },
+      },
   },
   {
     code: 'HEAD_PAD_LOW',
@@ -29,7 +35,14 @@ export const headRules: readonly Rule[] = [
       // With the pelvis raised nothing thick belongs under the head: another rule.
       const isAsked = isLying(look) && !look.elevation.numbers.raised && pad < padRange.least - 0.25
       // Where nothing at all is used it is a choice.
-      return isAsked && { ...headUnder, ...(look.items.length > 0 ? {} : { grade: 'tip' as const }), facts: { padCm: tenth(pad), leastCm: padRange.least, mostCm: padRange.most }, wish: { part: 'head', wants: 'higher' } }
+      return (
+        isAsked && {
+          ...headUnder,
+          ...(look.items.length > 0 ? {} : { grade: 'tip' as const }),
+          facts: { padCm: tenth(pad), leastCm: padRange.least, mostCm: padRange.most },
+          wish: { part: 'head', wants: 'higher' },
+        }
+      )
     },
   },
   {
@@ -38,7 +51,12 @@ export const headRules: readonly Rule[] = [
     find: (look) => {
       const pad = heightOf(look, 'head')
       if (!isLying(look) || pad <= padRange.level + 0.25 || pad > padRange.impossible) return undefined
-      return { ...headUnder, ...(pad > padRange.most ? {} : { grade: 'tip' as const }), facts: { padCm: tenth(pad), mostCm: pad > padRange.most ? padRange.most : padRange.level }, wish: { part: 'head', wants: 'lower' } }
+      return {
+        ...headUnder,
+        ...(pad > padRange.most ? {} : { grade: 'tip' as const }),
+        facts: { padCm: tenth(pad), mostCm: pad > padRange.most ? padRange.most : padRange.level },
+        wish: { part: 'head', wants: 'lower' },
+      }
     },
   },
   {
@@ -48,7 +66,13 @@ export const headRules: readonly Rule[] = [
       if (!isLying(look) || look.elevation.numbers.raised) return undefined
       const { shoulder, crown } = look.elevation.skeleton
       const tilt = (Math.atan2(shoulder.y - crown.y, Math.abs(crown.x - shoulder.x)) * 180) / Math.PI
-      return tilt > tippedBack && { ...headUnder, facts: { tiltDeg: Math.round(tilt) }, wish: { part: 'head', wants: 'higher' } }
+      return (
+        tilt > tippedBack && {
+          ...headUnder,
+          facts: { tiltDeg: Math.round(tilt) },
+          wish: { part: 'head', wants: 'higher' },
+        }
+      )
     },
   },
   {
@@ -57,9 +81,17 @@ export const headRules: readonly Rule[] = [
     find: (look) => {
       if (!isLying(look)) return undefined
       const { waist, shoulder, crown } = look.elevation.skeleton
-      const above = (a: { x: number; y: number }, b: { x: number; y: number }): number => (Math.atan2(b.y - a.y, Math.abs(b.x - a.x)) * 180) / Math.PI
+      const above = (a: { x: number; y: number }, b: { x: number; y: number }): number =>
+        (Math.atan2(b.y - a.y, Math.abs(b.x - a.x)) * 180) / Math.PI
       const bend = above(shoulder, crown) - above(waist, shoulder)
-      return bend > mostTucked && heightOf(look, 'head') > 0 && { ...headUnder, facts: { bendDeg: Math.round(bend), mostDeg: mostTucked }, wish: { part: 'head', wants: 'lower' } }
+      return (
+        bend > mostTucked &&
+        heightOf(look, 'head') > 0 && {
+          ...headUnder,
+          facts: { bendDeg: Math.round(bend), mostDeg: mostTucked },
+          wish: { part: 'head', wants: 'lower' },
+        }
+      )
     },
   },
   {
@@ -72,7 +104,9 @@ export const headRules: readonly Rule[] = [
       const centre = headCentre(skeleton, frame)
       const top = Math.max(...pads.map(({ core, radius }) => Math.max(...core.map(({ y }) => y)) + radius))
       const gap = centre.y - frame.headR - top
-      return gap > apart + 0.5 && { ...headUnder, facts: { gapCm: tenth(gap) }, wish: { part: 'head', wants: 'higher' } }
+      return (
+        gap > apart + 0.5 && { ...headUnder, facts: { gapCm: tenth(gap) }, wish: { part: 'head', wants: 'higher' } }
+      )
     },
   },
   {
@@ -81,20 +115,37 @@ export const headRules: readonly Rule[] = [
     find: (look) => {
       const raised = look.elevation.numbers.raised
       if (!raised?.ok || !raised.warnings.includes('NECK_FLEXED_UNDER_LOAD')) return undefined
-      return { ...headUnder, facts: { padCm: tenth(heightOf(look, 'head')), mostCm: tenth(heightOf(look, 'upperBack') + 0.02 * look.elevation.frame.stature) }, wish: { part: 'head', wants: 'lower' } }
+      return {
+        ...headUnder,
+        facts: {
+          padCm: tenth(heightOf(look, 'head')),
+          mostCm: tenth(heightOf(look, 'upperBack') + 0.02 * look.elevation.frame.stature),
+        },
+        wish: { part: 'head', wants: 'lower' },
+      }
     },
   },
   {
     code: 'NECK_ALONE',
     grade: 'tip',
-    find: (look) => isLying(look) && pileOf(look, 'neck') !== undefined && heightOf(look, 'head') < 1 && { part: 'neck', facts: {}, wish: { part: 'head', wants: 'higher' } },
+    find: (look) =>
+      isLying(look) &&
+      pileOf(look, 'neck') !== undefined &&
+      heightOf(look, 'head') < 1 && { part: 'neck', facts: {}, wish: { part: 'head', wants: 'higher' } },
   },
   {
     code: 'NECK_ROLL_SIZE',
     grade: 'tip',
     find: (look) => {
       const roll = heightOf(look, 'neck')
-      return roll > 0 && (roll < napeRange.least || roll > napeRange.most) && { part: 'neck', facts: { acrossCm: tenth(roll), leastCm: napeRange.least, mostCm: napeRange.most }, wish: { part: 'neck', wants: roll > napeRange.most ? 'lower' : 'higher' } }
+      return (
+        roll > 0 &&
+        (roll < napeRange.least || roll > napeRange.most) && {
+          part: 'neck',
+          facts: { acrossCm: tenth(roll), leastCm: napeRange.least, mostCm: napeRange.most },
+          wish: { part: 'neck', wants: roll > napeRange.most ? 'lower' : 'higher' },
+        }
+      )
     },
   },
   {
@@ -102,10 +153,25 @@ export const headRules: readonly Rule[] = [
     grade: 'look',
     find: ({ figure, elevation }) => {
       const { skeleton, frame, numbers } = elevation
-      const drawn = figure.kind === 'allFours' || figure.kind === 'childFold' || (figure.kind === 'standing' && figure.trunk === 'fold')
-      const heart = skeleton.waist.y + ((skeleton.shoulder.y - skeleton.waist.y) * (frame.hipToHeart - frame.lowTrunk)) / frame.ribCage
+      const drawn =
+        figure.kind === 'allFours' ||
+        figure.kind === 'childFold' ||
+        (figure.kind === 'standing' && figure.trunk === 'fold')
+      const heart =
+        skeleton.waist.y +
+        ((skeleton.shoulder.y - skeleton.waist.y) * (frame.hipToHeart - frame.lowTrunk)) / frame.ribCage
       const below = valueOf(numbers.raised)?.headBelowHeart ?? (drawn ? heart - headCentre(skeleton, frame).y : 0)
-      return below > belowHeart.gentle && { ...headUnder, facts: { belowCm: tenth(below), gentleCm: belowHeart.gentle, mostCm: belowHeart.most, everyone: below > belowHeart.most } }
+      return (
+        below > belowHeart.gentle && {
+          ...headUnder,
+          facts: {
+            belowCm: tenth(below),
+            gentleCm: belowHeart.gentle,
+            mostCm: belowHeart.most,
+            everyone: below > belowHeart.most,
+          },
+        }
+      )
     },
   },
 ]

@@ -24,14 +24,27 @@ function boundKnees(look: Look): Found | undefined {
   if (!wanted || look.figure.kind !== 'lying') return undefined
   const pile = kneePile(look)
   const short = wanted.supportH - (pile?.height ?? 0)
-  return short > kneeGap ? { part: 'knees', facts: { wantedCm: tenth(wanted.supportH), hereCm: tenth(pile?.height ?? 0), shortCm: tenth(short) }, wish: { part: 'knees', wants: 'higher' } } : undefined
+  return short > kneeGap
+    ? {
+        part: 'knees',
+        facts: { wantedCm: tenth(wanted.supportH), hereCm: tenth(pile?.height ?? 0), shortCm: tenth(short) },
+        wish: { part: 'knees', wants: 'higher' },
+      }
+    : undefined
 }
 
 function crossedKnees(look: Look): Found | undefined {
   const pile = look.elevation.numbers.seat && kneePile(look)
   if (!pile) return undefined
   const gap = gapUnderKnee(look)
-  return gap > kneeGap ? { part: 'knees', grade: 'tip', facts: { wantedCm: tenth(pile.height + gap), hereCm: tenth(pile.height), shortCm: tenth(gap) }, wish: { part: 'knees', wants: 'higher' } } : undefined
+  return gap > kneeGap
+    ? {
+        part: 'knees',
+        grade: 'tip',
+        facts: { wantedCm: tenth(pile.height + gap), hereCm: tenth(pile.height), shortCm: tenth(gap) },
+        wish: { part: 'knees', wants: 'higher' },
+      }
+    : undefined
 }
 
 export const legRules: readonly Rule[] = [
@@ -49,7 +62,13 @@ export const legRules: readonly Rule[] = [
   {
     code: 'SEAT_IMPOSSIBLE',
     grade: 'must',
-    find: (look) => look.figure.kind !== 'chair' && heightOf(look, 'pelvis') > seats.impossible && { part: 'pelvis', facts: { seatCm: tenth(heightOf(look, 'pelvis')), mostCm: seats.impossible }, wish: { part: 'pelvis', wants: 'lower' } },
+    find: (look) =>
+      look.figure.kind !== 'chair' &&
+      heightOf(look, 'pelvis') > seats.impossible && {
+        part: 'pelvis',
+        facts: { seatCm: tenth(heightOf(look, 'pelvis')), mostCm: seats.impossible },
+        wish: { part: 'pelvis', wants: 'lower' },
+      },
   },
   {
     code: 'FLOOR_IMPOSSIBLE',
@@ -64,8 +83,18 @@ export const legRules: readonly Rule[] = [
     grade: 'tip',
     find: (look) => {
       const seat = heightOf(look, 'pelvis')
-      if ((look.figure.kind !== 'seated' && look.figure.kind !== 'kneeling') || seat <= seats.usual || seat > seats.impossible) return undefined
-      return { part: 'pelvis', ...(seat > seats.high ? { grade: 'look' as const } : {}), facts: { seatCm: tenth(seat), mostCm: seat > seats.high ? seats.high : seats.usual, chair: seat > seats.high }, wish: { part: 'pelvis', wants: 'lower' } }
+      if (
+        (look.figure.kind !== 'seated' && look.figure.kind !== 'kneeling') ||
+        seat <= seats.usual ||
+        seat > seats.impossible
+      )
+        return undefined
+      return {
+        part: 'pelvis',
+        ...(seat > seats.high ? { grade: 'look' as const } : {}),
+        facts: { seatCm: tenth(seat), mostCm: seat > seats.high ? seats.high : seats.usual, chair: seat > seats.high },
+        wish: { part: 'pelvis', wants: 'lower' },
+      }
     },
   },
   {
@@ -76,7 +105,13 @@ export const legRules: readonly Rule[] = [
       if (!numbers.seat || look.figure.kind !== 'seated' || look.figure.trunk === 'fold') return undefined
       const above = Math.max(skeleton.right.knee.y, skeleton.left.knee.y) - skeleton.hip.y
       const wanted = valueOf(numbers.seat)?.seatH
-      return above > apart && { part: 'pelvis', facts: { aboveCm: tenth(above), ...(wanted === undefined ? { chair: true } : { seatCm: tenth(wanted) }) }, wish: { part: 'pelvis', wants: 'higher' } }
+      return (
+        above > apart && {
+          part: 'pelvis',
+          facts: { aboveCm: tenth(above), ...(wanted === undefined ? { chair: true } : { seatCm: tenth(wanted) }) },
+          wish: { part: 'pelvis', wants: 'higher' },
+        }
+      )
     },
   },
   {
@@ -86,14 +121,24 @@ export const legRules: readonly Rule[] = [
       const knees = valueOf(numbers.knees)
       if (!knees) return undefined
       const angle = Math.round(knees.kneeFlex)
-      return (angle < kneeBend.least || angle > kneeBend.most) && { part: 'knees', facts: { angleDeg: angle, leastDeg: kneeBend.least, mostDeg: kneeBend.most }, wish: { part: 'knees', wants: angle < kneeBend.least ? 'higher' : 'lower' } }
+      return (
+        (angle < kneeBend.least || angle > kneeBend.most) && {
+          part: 'knees',
+          facts: { angleDeg: angle, leastDeg: kneeBend.least, mostDeg: kneeBend.most },
+          wish: { part: 'knees', wants: angle < kneeBend.least ? 'higher' : 'lower' },
+        }
+      )
     },
   },
   { code: 'KNEES_UNFILLED', grade: 'look', find: (look) => boundKnees(look) ?? crossedKnees(look) },
   {
     code: 'ONE_KNEE_FILLED',
     grade: 'look',
-    find: (look) => look.figure.kind === 'lying' && look.figure.legs === 'bound' && kneePile(look)?.piles === 1 && (kneePile(look)?.pieces.every(({ across }) => across < 60) ?? false) && { part: 'knees', facts: {} },
+    find: (look) =>
+      look.figure.kind === 'lying' &&
+      look.figure.legs === 'bound' &&
+      kneePile(look)?.piles === 1 &&
+      (kneePile(look)?.pieces.every(({ across }) => across < 60) ?? false) && { part: 'knees', facts: {} },
   },
   {
     code: 'WALL_ANGLE',
@@ -103,7 +148,13 @@ export const legRules: readonly Rule[] = [
       if (!wall) return undefined
       const angle = Math.round(wall.legAngle)
       const isFar = angle < wallAngle.far
-      return (isFar || angle > wallAngle.most) && { part: 'feet', ...(isFar ? { grade: 'look' as const } : {}), facts: { angleDeg: angle, leastDeg: wallAngle.far, mostDeg: wallAngle.most, far: isFar } }
+      return (
+        (isFar || angle > wallAngle.most) && {
+          part: 'feet',
+          ...(isFar ? { grade: 'look' as const } : {}),
+          facts: { angleDeg: angle, leastDeg: wallAngle.far, mostDeg: wallAngle.most, far: isFar },
+        }
+      )
     },
   },
   {
@@ -111,7 +162,12 @@ export const legRules: readonly Rule[] = [
     grade: 'look',
     find: (look) => {
       if (!look.warnings.includes('PELVIS_LIFTED')) return undefined
-      const lift = heightOf(look, 'shins') + look.elevation.frame.kneeR - look.elevation.frame.thigh - look.elevation.frame.hipAboveBack - heightOf(look, 'pelvis')
+      const lift =
+        heightOf(look, 'shins') +
+        look.elevation.frame.kneeR -
+        look.elevation.frame.thigh -
+        look.elevation.frame.hipAboveBack -
+        heightOf(look, 'pelvis')
       return { part: 'pelvis', facts: { liftCm: tenth(Math.max(0, lift)) }, wish: { part: 'pelvis', wants: 'higher' } }
     },
   },
@@ -121,7 +177,13 @@ export const legRules: readonly Rule[] = [
     find: (look) => {
       const feet = valueOf(look.elevation.numbers.feet)
       const short = feet ? feet.footSupport - heightOf(look, 'feet') : 0
-      return short > apart && { part: 'feet', facts: { shortCm: tenth(short), wantedCm: tenth(feet?.footSupport ?? 0) }, wish: { part: 'feet', wants: 'higher' } }
+      return (
+        short > apart && {
+          part: 'feet',
+          facts: { shortCm: tenth(short), wantedCm: tenth(feet?.footSupport ?? 0) },
+          wish: { part: 'feet', wants: 'higher' },
+        }
+      )
     },
   },
   {
@@ -129,7 +191,14 @@ export const legRules: readonly Rule[] = [
     grade: 'tip',
     find: ({ elevation: { numbers } }) => {
       const feet = valueOf(numbers.feet)
-      return feet !== undefined && feet.seatRaise > apart && { part: 'pelvis', facts: { raiseCm: tenth(feet.seatRaise) }, wish: { part: 'pelvis', wants: 'higher' } }
+      return (
+        feet !== undefined &&
+        feet.seatRaise > apart && {
+          part: 'pelvis',
+          facts: { raiseCm: tenth(feet.seatRaise) },
+          wish: { part: 'pelvis', wants: 'higher' },
+        }
+      )
     },
   },
   {
@@ -142,11 +211,17 @@ export const legRules: readonly Rule[] = [
       const short = fold.headSupportH - here
       const isBare = here === 0
       // A fold on nothing is a choice; one on a support that is too low is a mistake.
-      return short > foldShort && { part: 'head', ...(isBare ? { grade: 'tip' as const } : {}), facts: { wantedCm: tenth(fold.headSupportH), hereCm: tenth(here), shortCm: tenth(short) }, wish: { part: 'head', wants: 'higher' } }
+      return (
+        short > foldShort && {
+          part: 'head',
+          ...(isBare ? { grade: 'tip' as const } : {}),
+          facts: { wantedCm: tenth(fold.headSupportH), hereCm: tenth(here), shortCm: tenth(short) },
+          wish: { part: 'head', wants: 'higher' },
+        }
+      )
     },
   },
 ]
 
 /** The formula book takes its head support for a fold to be right within 5 cm: so much may be missing. */
 const foldShort = 5
-

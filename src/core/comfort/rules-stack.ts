@@ -53,7 +53,8 @@ const inPiles =
     return undefined
   }
 
-const isOnEnd = ({ rank, height, along, across }: LoadedPiece): boolean => rank === 0 && height > Math.max(along, across)
+const isOnEnd = ({ rank, height, along, across }: LoadedPiece): boolean =>
+  rank === 0 && height > Math.max(along, across)
 
 export const stackRules: readonly Rule[] = [
   {
@@ -64,7 +65,23 @@ export const stackRules: readonly Rule[] = [
       // A block on its end under a bolster that leans on it has its own rule.
       const carriesSlope = part === 'upperBack' && look.elevation.numbers.incline !== undefined
       if (carriesSlope || ratio <= ratios.stands + slack) return undefined
-      return { ...(ratio > ratios.braced + slack ? {} : { grade: 'look' as const }), facts: { heightCm: tenth(pieces.reduce((sum, { loaded }) => sum + loaded, 0)), narrowCm: tenth(Math.min(...pieces.filter(({ rank }) => rank <= 1).concat(pieces.every(({ rank }) => rank > 1) ? pieces : []).map(short))), ratio: tenth(ratio), most: ratio > ratios.braced + slack ? ratios.braced : ratios.stands }, wish: { part, wants: 'steadier' } }
+      return {
+        ...(ratio > ratios.braced + slack ? {} : { grade: 'look' as const }),
+        facts: {
+          heightCm: tenth(pieces.reduce((sum, { loaded }) => sum + loaded, 0)),
+          narrowCm: tenth(
+            Math.min(
+              ...pieces
+                .filter(({ rank }) => rank <= 1)
+                .concat(pieces.every(({ rank }) => rank > 1) ? pieces : [])
+                .map(short),
+            ),
+          ),
+          ratio: tenth(ratio),
+          most: ratio > ratios.braced + slack ? ratios.braced : ratios.stands,
+        },
+        wish: { part, wants: 'steadier' },
+      }
     }),
   },
   {
@@ -73,7 +90,12 @@ export const stackRules: readonly Rule[] = [
     find: inPiles((pieces, { part }) => {
       const at = pieces.findIndex((upper, index) => index > 0 && upper.rank < (pieces[index - 1]?.rank ?? 0))
       const upper = pieces[at]
-      return upper !== undefined && { facts: { upper: upper.kind, lower: pieces[at - 1]?.kind ?? '' }, wish: { part, wants: 'steadier' } }
+      return (
+        upper !== undefined && {
+          facts: { upper: upper.kind, lower: pieces[at - 1]?.kind ?? '' },
+          wish: { part, wants: 'steadier' },
+        }
+      )
     }),
   },
   {
@@ -87,7 +109,13 @@ export const stackRules: readonly Rule[] = [
   {
     code: 'STACK_MANY',
     grade: 'look',
-    find: inPiles((pieces, { part }) => pieces.length > mostPieces && { facts: { pieces: pieces.length, most: mostPieces }, wish: { part, wants: 'steadier' } }),
+    find: inPiles(
+      (pieces, { part }) =>
+        pieces.length > mostPieces && {
+          facts: { pieces: pieces.length, most: mostPieces },
+          wish: { part, wants: 'steadier' },
+        },
+    ),
   },
   {
     code: 'BLOCK_ON_END',
@@ -102,7 +130,13 @@ export const stackRules: readonly Rule[] = [
     grade: 'look',
     find: (look) => {
       const bare = look.elevation.piles.find((pile) => !hardy.has(pile.part) && hardUnder(pile) !== undefined)
-      return bare && { part: bare.part, facts: { kind: hardUnder(bare)?.kind ?? '', softCm: leastSoft }, wish: { part: bare.part, wants: 'softer' } }
+      return (
+        bare && {
+          part: bare.part,
+          facts: { kind: hardUnder(bare)?.kind ?? '', softCm: leastSoft },
+          wish: { part: bare.part, wants: 'softer' },
+        }
+      )
     },
   },
   {
@@ -111,7 +145,9 @@ export const stackRules: readonly Rule[] = [
     find: ({ items, kinds, who }) => {
       const most = Math.min(weights.mostKg, weights.share * (who.massKg ?? usualMassKg(who.statureCm)))
       const byPart = new Map<string, number>()
-      for (const { kind, count, under, lies } of items) if (kind === 'sandbag' && lies === 'over') byPart.set(under, (byPart.get(under) ?? 0) + count * (kinds.sandbag.massKg ?? 0))
+      for (const { kind, count, under, lies } of items)
+        if (kind === 'sandbag' && lies === 'over')
+          byPart.set(under, (byPart.get(under) ?? 0) + count * (kinds.sandbag.massKg ?? 0))
       const heavy = [...byPart].find(([, kg]) => kg > most + slack)
       return heavy && { facts: { kg: tenth(heavy[1]), mostKg: tenth(most), part: heavy[0] } }
     },
@@ -120,7 +156,9 @@ export const stackRules: readonly Rule[] = [
     code: 'SANDBAG_PLACE',
     grade: 'must',
     find: ({ items }) => {
-      const wrong = items.find(({ kind, lies, under }) => kind === 'sandbag' && lies === 'over' && !weights.parts.has(under))
+      const wrong = items.find(
+        ({ kind, lies, under }) => kind === 'sandbag' && lies === 'over' && !weights.parts.has(under),
+      )
       return wrong && { part: wrong.under, facts: {} }
     },
   },
@@ -128,11 +166,23 @@ export const stackRules: readonly Rule[] = [
     code: 'LAYER_IMPOSSIBLE',
     grade: 'must',
     find: ({ items, kinds }) => {
-      const odd = items.map(({ kind }) => kinds[kind]).find(({ shape, loadedCm, heightCm }) => shape === 'sheet' && ((loadedCm ?? heightCm) < layer.least || (loadedCm ?? heightCm) > layer.most))
-      return odd && { facts: { kind: odd.kind, layerCm: odd.loadedCm ?? odd.heightCm, leastCm: layer.least, mostCm: layer.most } }
+      const odd = items
+        .map(({ kind }) => kinds[kind])
+        .find(
+          ({ shape, loadedCm, heightCm }) =>
+            shape === 'sheet' && ((loadedCm ?? heightCm) < layer.least || (loadedCm ?? heightCm) > layer.most),
+        )
+      return (
+        odd && {
+          facts: { kind: odd.kind, layerCm: odd.loadedCm ?? odd.heightCm, leastCm: layer.least, mostCm: layer.most },
+        }
+      )
     },
   },
   { code: 'FOLD_BULKY', grade: 'tip', find: ({ warnings }) => warnings.includes('FOLD_BULKY') && { facts: {} } },
-  { code: 'ROLL_TOO_STIFF', grade: 'tip', find: ({ warnings }) => warnings.includes('ROLL_TOO_STIFF') && { facts: {} } },
+  {
+    code: 'ROLL_TOO_STIFF',
+    grade: 'tip',
+    find: ({ warnings }) => warnings.includes('ROLL_TOO_STIFF') && { facts: {} },
+  },
 ]
-

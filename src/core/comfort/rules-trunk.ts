@@ -22,7 +22,14 @@ function seatForEdge({ elevation }: Look, limit: number): number | undefined {
   const sum = (pieces: typeof long): number => pieces.reduce((all, { loaded }) => all + loaded, 0)
   const now = piles.find(({ part }) => part === 'pelvis')?.height ?? 0
   for (let seatH = Math.ceil(now * 2) / 2; seatH <= 30; seatH += 0.5) {
-    const raised = incline({ stature: frame.stature, measured: frame, bolsterLen: Math.max(...long.map(({ along }) => along)), thickness: sum(long), blockH: sum(blocks), seatH })
+    const raised = incline({
+      stature: frame.stature,
+      measured: frame,
+      bolsterLen: Math.max(...long.map(({ along }) => along)),
+      thickness: sum(long),
+      blockH: sum(blocks),
+      seatH,
+    })
     if (raised.ok && raised.value.edge <= limit) return seatH
   }
   return undefined
@@ -46,7 +53,15 @@ export const trunkRules: readonly Rule[] = [
       const limit = 0.05 * look.elevation.frame.stature
       if (!numbers || numbers.edge <= limit) return undefined
       const seat = seatForEdge(look, limit)
-      return { part: 'pelvis', facts: { edgeCm: tenth(numbers.edge), limitCm: tenth(limit), ...(seat === undefined ? {} : { seatCm: seat, raiseCm: tenth(seat - heightOf(look, 'pelvis')) }) }, wish: { part: 'pelvis', wants: 'higher' } }
+      return {
+        part: 'pelvis',
+        facts: {
+          edgeCm: tenth(numbers.edge),
+          limitCm: tenth(limit),
+          ...(seat === undefined ? {} : { seatCm: seat, raiseCm: tenth(seat - heightOf(look, 'pelvis')) }),
+        },
+        wish: { part: 'pelvis', wants: 'higher' },
+      }
     },
   },
   {
@@ -55,7 +70,10 @@ export const trunkRules: readonly Rule[] = [
     find: (look) => {
       const top = look.elevation.numbers.raised ? pileOf(look, 'pelvis')?.pieces.at(-1) : undefined
       const across = top && Math.max(top.along, top.across)
-      return across !== undefined && across < leastSacrum && { part: 'pelvis', facts: { acrossCm: tenth(across), leastCm: leastSacrum } }
+      return (
+        across !== undefined &&
+        across < leastSacrum && { part: 'pelvis', facts: { acrossCm: tenth(across), leastCm: leastSacrum } }
+      )
     },
   },
   {
@@ -69,8 +87,18 @@ export const trunkRules: readonly Rule[] = [
       const isOut = angle < slope.least || angle > slope.most
       const isTight = angle < slope.easyLeast || angle > slope.easyMost
       if (!isTight) return undefined
-      const facts = { angleDeg: angle, leastDeg: isOut ? slope.least : slope.easyLeast, mostDeg: isOut ? slope.most : slope.easyMost, forBreath: !isOut }
-      return { part: 'upperBack', ...(isOut ? {} : { grade: 'tip' as const }), facts, wish: { part: 'upperBack', wants: angle < slope.easyLeast ? 'higher' : 'lower' } }
+      const facts = {
+        angleDeg: angle,
+        leastDeg: isOut ? slope.least : slope.easyLeast,
+        mostDeg: isOut ? slope.most : slope.easyMost,
+        forBreath: !isOut,
+      }
+      return {
+        part: 'upperBack',
+        ...(isOut ? {} : { grade: 'tip' as const }),
+        facts,
+        wish: { part: 'upperBack', wants: angle < slope.easyLeast ? 'higher' : 'lower' },
+      }
     },
   },
   {
@@ -78,9 +106,26 @@ export const trunkRules: readonly Rule[] = [
     grade: 'look',
     find: ({ elevation: { numbers } }) => {
       const [on, raised, child] = [numbers.incline, numbers.raised, numbers.child]
-      if (on?.ok && on.warnings.includes('STEEP')) return { part: 'upperBack', facts: { what: 'bolster', angleDeg: Math.round(on.value.bolsterAngle), mostDeg: 45 }, wish: { part: 'upperBack', wants: 'lower' } }
-      if (raised?.ok && raised.warnings.includes('STEEP')) return { part: 'pelvis', facts: { what: 'back', angleDeg: Math.round(raised.value.slope), mostDeg: 30 }, wish: { part: 'pelvis', wants: 'lower' } }
-      return child?.ok && child.value.torsoAngle > torso.steep && { part: 'chest', facts: { what: 'trunk', angleDeg: Math.round(child.value.torsoAngle), mostDeg: torso.steep }, wish: { part: 'chest', wants: 'lower' } }
+      if (on?.ok && on.warnings.includes('STEEP'))
+        return {
+          part: 'upperBack',
+          facts: { what: 'bolster', angleDeg: Math.round(on.value.bolsterAngle), mostDeg: 45 },
+          wish: { part: 'upperBack', wants: 'lower' },
+        }
+      if (raised?.ok && raised.warnings.includes('STEEP'))
+        return {
+          part: 'pelvis',
+          facts: { what: 'back', angleDeg: Math.round(raised.value.slope), mostDeg: 30 },
+          wish: { part: 'pelvis', wants: 'lower' },
+        }
+      return (
+        child?.ok &&
+        child.value.torsoAngle > torso.steep && {
+          part: 'chest',
+          facts: { what: 'trunk', angleDeg: Math.round(child.value.torsoAngle), mostDeg: torso.steep },
+          wish: { part: 'chest', wants: 'lower' },
+        }
+      )
     },
   },
   {
@@ -88,7 +133,13 @@ export const trunkRules: readonly Rule[] = [
     grade: 'look',
     find: ({ elevation: { numbers, frame } }) => {
       const on = numbers.incline
-      return on?.ok === true && on.warnings.includes('HEAD_OFF_END') && { part: 'head', facts: { alongCm: tenth(on.value.shoulderAlong + frame.shoulderToEar) } }
+      return (
+        on?.ok === true &&
+        on.warnings.includes('HEAD_OFF_END') && {
+          part: 'head',
+          facts: { alongCm: tenth(on.value.shoulderAlong + frame.shoulderToEar) },
+        }
+      )
     },
   },
   {
@@ -96,20 +147,37 @@ export const trunkRules: readonly Rule[] = [
     grade: 'look',
     find: ({ elevation: { numbers } }) => {
       const on = valueOf(numbers.incline)
-      return on !== undefined && on.free > apart && { part: 'upperBack', facts: { freeCm: tenth(on.free), mostCm: apart } }
+      return (
+        on !== undefined && on.free > apart && { part: 'upperBack', facts: { freeCm: tenth(on.free), mostCm: apart } }
+      )
     },
   },
   {
     code: 'ARMS_UNFILLED',
     grade: 'tip',
     find: (look) => {
-      if (!isLying(look) || (look.figure.arms !== undefined && look.figure.arms !== 'along' && look.figure.arms !== 'wide')) return undefined
+      if (
+        !isLying(look) ||
+        (look.figure.arms !== undefined && look.figure.arms !== 'along' && look.figure.arms !== 'wide')
+      )
+        return undefined
       const { skeleton, frame } = look.elevation
       // On a slope the elbows lie as far down it as the upper arms are long.
       const angle = valueOf(look.elevation.numbers.incline)?.trunkAngle ?? 0
       const shoulder = skeleton.shoulder.y - frame.chestR - frame.upperArm * Math.sin((angle * Math.PI) / 180)
       const short = shoulder - heightOf(look, 'arms')
-      return short > armsBelow && { part: 'arms', facts: { elbowsCm: tenth(shoulder), armsCm: tenth(heightOf(look, 'arms')), shortCm: tenth(short), mostCm: armsBelow }, wish: { part: 'arms', wants: 'higher' } }
+      return (
+        short > armsBelow && {
+          part: 'arms',
+          facts: {
+            elbowsCm: tenth(shoulder),
+            armsCm: tenth(heightOf(look, 'arms')),
+            shortCm: tenth(short),
+            mostCm: armsBelow,
+          },
+          wish: { part: 'arms', wants: 'higher' },
+        }
+      )
     },
   },
   {
@@ -119,7 +187,13 @@ export const trunkRules: readonly Rule[] = [
       const child = valueOf(numbers.child)
       if (!child || child.torsoAngle > torso.steep) return undefined
       const angle = Math.round(child.torsoAngle)
-      return (angle < 0 || angle > torso.most) && { part: 'chest', facts: { angleDeg: angle, mostDeg: torso.most }, wish: { part: 'chest', wants: angle < 0 ? 'higher' : 'lower' } }
+      return (
+        (angle < 0 || angle > torso.most) && {
+          part: 'chest',
+          facts: { angleDeg: angle, mostDeg: torso.most },
+          wish: { part: 'chest', wants: angle < 0 ? 'higher' : 'lower' },
+        }
+      )
     },
   },
 ]

@@ -4,7 +4,17 @@ import { armTo } from './arms.ts'
 import type { Arms } from './arms.ts'
 import { bothAlike, flatFoot, hipJoint } from './legs.ts'
 import type { Leg, Legs } from './legs.ts'
-import { asinOf, degreesOf, from, fromOut, middleJoint, plus, reached, turnUntilClear, turnUntilContact } from './plane.ts'
+import {
+  asinOf,
+  degreesOf,
+  from,
+  fromOut,
+  middleJoint,
+  plus,
+  reached,
+  turnUntilClear,
+  turnUntilContact,
+} from './plane.ts'
 import type { Point3 } from './plane.ts'
 import { chestSupport, headDown, legBack, onTheBelly } from './prone.ts'
 import { alongOf, clearance, heightUnder, isClear, pileUnder, placed } from './scene.ts'
@@ -22,11 +32,17 @@ export function allFours(figure: AllFours, scene: Scene): Calculated<Drawn> {
   const legs = figure.legs ?? 'both'
   if (legs === 'long') return longShape(scene)
   const base = bases[legs](scene)
-  const drawn = figure.trunk === 'raised' ? raised(scene, base) : figure.trunk === 'level' ? level(scene, base) : low(scene, base)
+  const drawn =
+    figure.trunk === 'raised' ? raised(scene, base) : figure.trunk === 'level' ? level(scene, base) : low(scene, base)
   return { ok: true, value: drawn, warnings: [] }
 }
 
-const bases: Readonly<Record<Exclude<NonNullable<AllFours['legs']>, 'long'>, (scene: Scene) => Base>> = { both: onKnees, lunge, pigeon, frog }
+const bases: Readonly<Record<Exclude<NonNullable<AllFours['legs']>, 'long'>, (scene: Scene) => Base>> = {
+  both: onKnees,
+  lunge,
+  pigeon,
+  frog,
+}
 
 /** Thighs upright over the knees. */
 function onKnees(scene: Scene): Base {
@@ -37,7 +53,12 @@ function onKnees(scene: Scene): Base {
   const start = hipJoint(hip, f)
   const knee = from(start, -90, f.thigh)
   const ankle = from(knee, 180 + asinOf((kneeY - f.heelR) / f.shank), f.shank)
-  const leg = { hip: start, knee, ankle, toe: from(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength), f.footLength) }
+  const leg = {
+    hip: start,
+    knee,
+    ankle,
+    toe: from(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength), f.footLength),
+  }
   return { hip, ...bothAlike(leg, placed(pad, floorAt(knee.x))) }
 }
 
@@ -50,10 +71,25 @@ function lunge(scene: Scene): Base {
   const back = { ...start, z: -start.z }
   const knee = from(back, 180 + asinOf((back.y - f.kneeR - (pad?.height ?? 0)) / f.thigh), f.thigh)
   const ankle = from(knee, 180 + asinOf((knee.y - f.heelR) / f.shank), f.shank)
-  const behind: Leg = { hip: back, knee, ankle, toe: from(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength), f.footLength) }
+  const behind: Leg = {
+    hip: back,
+    knee,
+    ankle,
+    toe: from(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength), f.footLength),
+  }
   const foot = reached(start, { x: 0.2 * f.stature, y: f.ankleH, z: start.z }, f.thigh, f.shank)
-  const front: Leg = { hip: start, knee: middleJoint(start, foot, f.thigh, f.shank, { x: 0.6, y: 1, z: 0 }), ankle: foot, toe: flatFoot(foot, f) }
-  return { hip, right: front, left: behind, props: placed(pad, floorAt(knee.x)).map((prop) => ({ ...prop, zFrom: back.z - 14, zTo: back.z + 14 })) }
+  const front: Leg = {
+    hip: start,
+    knee: middleJoint(start, foot, f.thigh, f.shank, { x: 0.6, y: 1, z: 0 }),
+    ankle: foot,
+    toe: flatFoot(foot, f),
+  }
+  return {
+    hip,
+    right: front,
+    left: behind,
+    props: placed(pad, floorAt(knee.x)).map((prop) => ({ ...prop, zFrom: back.z - 14, zTo: back.z + 14 })),
+  }
 }
 
 /** The front leg folded on the floor, the other stretched back. */
@@ -65,9 +101,15 @@ function pigeon(scene: Scene): Base {
   const knee = fromOut(start, -asinOf((start.y - f.kneeR) / f.thigh), 32, f.thigh)
   const ankle = fromOut(knee, -asinOf((knee.y - f.heelR) / f.shank), -112, f.shank)
   const front: Leg = { hip: start, knee, ankle, toe: fromOut(ankle, 0, -100, f.footLength) }
-  const back = bothAlike(legBack({ ...scene, piles: scene.piles.filter(({ part }) => part === 'ankles') }, hip).leg).left
+  const back = bothAlike(
+    legBack({ ...scene, piles: scene.piles.filter(({ part }) => part === 'ankles') }, hip).leg,
+  ).left
   // Under the front hip alone, its front edge just before the sit bones, behind the folded foot.
-  const under = placed(pad, floorAt(0.03 * f.stature - alongOf(pad) / 2)).map((prop) => ({ ...prop, zFrom: -f.hipHalf / 2, zTo: prop.zTo - prop.zFrom - f.hipHalf / 2 }))
+  const under = placed(pad, floorAt(0.03 * f.stature - alongOf(pad) / 2)).map((prop) => ({
+    ...prop,
+    zFrom: -f.hipHalf / 2,
+    zTo: prop.zTo - prop.zFrom - f.hipHalf / 2,
+  }))
   return { hip, right: front, left: back, props: under }
 }
 
@@ -83,7 +125,12 @@ function frog(scene: Scene): Base {
   return { hip, ...bothAlike(leg, placed(pad, floorAt(knee.x), knee.z)) }
 }
 
-const drawnOf = (base: Base, trunk: { readonly waist: Point3; readonly shoulder: Point3; readonly crown: Point3 }, arms: Arms, props: readonly PlacedProp[]): Drawn => ({
+const drawnOf = (
+  base: Base,
+  trunk: { readonly waist: Point3; readonly shoulder: Point3; readonly crown: Point3 },
+  arms: Arms,
+  props: readonly PlacedProp[],
+): Drawn => ({
   skeleton: {
     hip: base.hip,
     waist: trunk.waist,
@@ -102,7 +149,13 @@ function level(scene: Scene, base: Base): Drawn {
   const shoulder = from(waist, -1, f.ribCage)
   const crown = from(shoulder, -4, f.headNeck)
   const hand = { x: shoulder.x, y: f.wristR + heightUnder(scene, 'hands'), z: f.shoulderHalf }
-  const arms = armTo(f, shoulder, hand, { x: -0.5, y: 0, z: 1 }, placed(pileUnder(scene, 'hands'), floorAt(hand.x), hand.z))
+  const arms = armTo(
+    f,
+    shoulder,
+    hand,
+    { x: -0.5, y: 0, z: 1 },
+    placed(pileUnder(scene, 'hands'), floorAt(hand.x), hand.z),
+  )
   return drawnOf(base, { waist, shoulder, crown }, arms, [])
 }
 
@@ -112,12 +165,24 @@ function raised(scene: Scene, base: Base): Drawn {
   const posed = (lean: number) => {
     const waist = from(base.hip, lean, f.lowTrunk)
     const shoulder = from(waist, lean - 8, f.ribCage)
-    return { waist, shoulder, crown: from(shoulder, lean - 14, f.headNeck), hand: { x: shoulder.x + 0.02 * f.stature, y: f.wristR + heightUnder(scene, 'hands'), z: f.shoulderHalf * 1.3 } }
+    return {
+      waist,
+      shoulder,
+      crown: from(shoulder, lean - 14, f.headNeck),
+      hand: { x: shoulder.x + 0.02 * f.stature, y: f.wristR + heightUnder(scene, 'hands'), z: f.shoulderHalf * 1.3 },
+    }
   }
   // As upright as leaves the hands on what stands there.
-  const reaches = ({ shoulder, hand }: ReturnType<typeof posed>): boolean => shoulder.y - hand.y < (f.upperArm + f.forearm) * 0.96
+  const reaches = ({ shoulder, hand }: ReturnType<typeof posed>): boolean =>
+    shoulder.y - hand.y < (f.upperArm + f.forearm) * 0.96
   const { waist, shoulder, crown, hand } = posed(turnUntilClear(56, 0, (lean) => reaches(posed(lean))))
-  const arms = armTo(f, shoulder, hand, { x: -1, y: 0, z: 0.3 }, placed(pileUnder(scene, 'hands'), floorAt(hand.x), hand.z + 2))
+  const arms = armTo(
+    f,
+    shoulder,
+    hand,
+    { x: -1, y: 0, z: 0.3 },
+    placed(pileUnder(scene, 'hands'), floorAt(hand.x), hand.z + 2),
+  )
   return drawnOf(base, { waist, shoulder, crown }, arms, [])
 }
 
@@ -126,16 +191,27 @@ function low(scene: Scene, base: Base): Drawn {
   const { f } = scene
   const isHigh = base.hip.y > 0.2 * f.stature
   // Before a shin that lies across in front; else as near as the hips let it.
-  const shin = [base.right.knee, base.right.ankle].every(({ x }) => x > 0) ? Math.max(base.right.knee.x, base.right.ankle.x) + f.kneeR : 0
+  const shin = [base.right.knee, base.right.ankle].every(({ x }) => x > 0)
+    ? Math.max(base.right.knee.x, base.right.ankle.x) + f.kneeR
+    : 0
   const support = chestSupport(scene, Math.max(shin, (isHigh ? 0.14 : 0.1) * f.stature))
-  const trunk = isHigh ? sunk(scene, base.hip, support) : layTrunk(f, onTheBelly, base.hip, support, { least: -20, most: 60 })
+  const trunk = isHigh
+    ? sunk(scene, base.hip, support)
+    : layTrunk(f, onTheBelly, base.hip, support, { least: -20, most: 60 })
   const head = headDown(scene, trunk.shoulder, trunk.ribs, support)
   const wide = Math.max(0, ...support.map(({ zTo }) => zTo))
   const arms = pileUnder(scene, 'arms')
-  const hand = { x: trunk.shoulder.x + (f.upperArm + f.forearm) * 0.9, y: f.wristR + (arms?.height ?? 0), z: Math.max(f.shoulderHalf, wide + 3) }
+  const hand = {
+    x: trunk.shoulder.x + (f.upperArm + f.forearm) * 0.9,
+    y: f.wristR + (arms?.height ?? 0),
+    z: Math.max(f.shoulderHalf, wide + 3),
+  }
   const reach = reached({ ...trunk.shoulder, z: f.shoulderHalf }, hand, f.upperArm, f.forearm)
   const pads = placed(arms, floorAt(reach.x - f.forearm * 0.5), reach.z)
-  return drawnOf(base, { ...trunk, crown: head.crown }, armTo(f, trunk.shoulder, reach, { x: 0, y: 0.2, z: 1 }, pads), [...support, ...head.pads])
+  return drawnOf(base, { ...trunk, crown: head.crown }, armTo(f, trunk.shoulder, reach, { x: 0, y: 0.2, z: 1 }, pads), [
+    ...support,
+    ...head.pads,
+  ])
 }
 
 /** Hips high, the trunk a line that sinks from them with a little backbend. */
@@ -177,8 +253,16 @@ function longShape(scene: Scene): Calculated<Drawn> {
     return ball.y - f.headR <= pad + 0.5 || ball.y - f.headR > pad + 60
   })
   const at = folded((pad > 0 ? apart : 0.6) * f.stature)
-  const knee = (z: number): Point3 => ({ ...from(at.hip, degreesOf(at.foot.y - at.hip.y, at.foot.x - at.hip.x), f.thigh), z })
-  const one: Leg = { hip: hipJoint(at.hip, f), knee: knee(f.hipHalf), ankle: { ...at.foot, z: f.hipHalf }, toe: flatFoot({ ...at.foot, z: f.hipHalf }, f) }
+  const knee = (z: number): Point3 => ({
+    ...from(at.hip, degreesOf(at.foot.y - at.hip.y, at.foot.x - at.hip.x), f.thigh),
+    z,
+  })
+  const one: Leg = {
+    hip: hipJoint(at.hip, f),
+    knee: knee(f.hipHalf),
+    ankle: { ...at.foot, z: f.hipHalf },
+    toe: flatFoot({ ...at.foot, z: f.hipHalf }, f),
+  }
   const ball = headBall(f, at.shoulder, at.crown).a
   const legs = bothAlike(one)
   const arms = armTo(f, at.shoulder, plus(at.hand, { x: 0, y: 0, z: f.shoulderHalf }), { x: 0, y: 0.1, z: 1 })
@@ -186,7 +270,14 @@ function longShape(scene: Scene): Calculated<Drawn> {
     ok: true,
     warnings: [],
     value: {
-      skeleton: { hip: at.hip, waist: from(at.hip, at.down, f.lowTrunk), shoulder: at.shoulder, crown: at.crown, right: { ...legs.right, ...arms.right }, left: { ...legs.left, ...arms.left } },
+      skeleton: {
+        hip: at.hip,
+        waist: from(at.hip, at.down, f.lowTrunk),
+        shoulder: at.shoulder,
+        crown: at.crown,
+        right: { ...legs.right, ...arms.right },
+        left: { ...legs.left, ...arms.left },
+      },
       props: placed(pileUnder(scene, 'head'), floorAt(ball.x)),
     },
   }

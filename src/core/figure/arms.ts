@@ -36,14 +36,17 @@ export function armAlong(scene: Scene, shoulder: Point3, forward: 0 | 180, out =
     const wrist = fromOut(elbow, forward === 0 ? lower : 180 - lower, turned * 0.4, f.forearm)
     return { elbow, wrist }
   }
-  const padsAt = (elbow: Point3): readonly PlacedProp[] => placed(pile, floorAt(elbow.x + (forward === 0 ? 1 : -1) * f.forearm * 0.4), elbow.z)
+  const padsAt = (elbow: Point3): readonly PlacedProp[] =>
+    placed(pile, floorAt(elbow.x + (forward === 0 ? 1 : -1) * f.forearm * 0.4), elbow.z)
   const upper = turnUntilContact(15, -88, (degrees) => {
     const { elbow } = pose(degrees, 0)
     return isClear([{ a: elbow, b: elbow, ra: f.armR, rb: f.armR }], padsAt(elbow))
   })
   const { elbow } = pose(upper, 0)
   const pads = padsAt(elbow)
-  const lower = turnUntilContact(20, -80, (degrees) => isClear([{ a: elbow, b: pose(upper, degrees).wrist, ra: f.armR * 0.9, rb: f.wristR }], pads))
+  const lower = turnUntilContact(20, -80, (degrees) =>
+    isClear([{ a: elbow, b: pose(upper, degrees).wrist, ra: f.armR * 0.9, rb: f.wristR }], pads),
+  )
   return armsAlike({ shoulder: start, ...pose(upper, lower) }, pads)
 }
 
@@ -63,7 +66,10 @@ export function armsOverhead(scene: Scene, shoulder: Point3, headwards: 0 | 180)
   const flat = plus(start, { x: away * (f.upperArm + f.forearm) * 0.94, y: 0, z: 4 })
   const hand = reached(start, { ...flat, y: pad + f.armR }, f.upperArm, f.forearm)
   const elbow = middleJoint(start, hand, f.upperArm, f.forearm, { x: 0, y: 0.4, z: 1 })
-  return armsAlike({ shoulder: start, elbow, wrist: hand }, placed(pileUnder(scene, 'arms'), floorAt(hand.x - away * f.forearm * 0.4), hand.z))
+  return armsAlike(
+    { shoulder: start, elbow, wrist: hand },
+    placed(pileUnder(scene, 'arms'), floorAt(hand.x - away * f.forearm * 0.4), hand.z),
+  )
 }
 
 /** Arms hanging straight down. */

@@ -59,7 +59,10 @@ export function slopeOf(scene: Pick<Scene, 'piles'>): Slope | undefined {
 
 /** The incline of a slope, with its blocks where they stand: the head block near its end, another half way up. */
 export function inclineOf(scene: Scene, slope: Slope): Calculated<Incline & { readonly free: number }> {
-  const blocks = [{ blockH: slope.blockH, along: slope.length - overhang }, ...(slope.mid ? [{ blockH: slope.mid.height, along: slope.length / 2 }] : [])]
+  const blocks = [
+    { blockH: slope.blockH, along: slope.length - overhang },
+    ...(slope.mid ? [{ blockH: slope.mid.height, along: slope.length / 2 }] : []),
+  ]
   const carried = inclineBlocks({ blocks })
   if (!carried.ok) return carried
   const result = incline({
@@ -90,12 +93,21 @@ export function slopeBed(scene: Scene, slope: Slope): Calculated<Bed> {
   const mid = slope.mid && touches?.ok ? placed(slope.mid, floorAt(-touches.value.floorX - alongOf(slope.mid) / 2)) : []
   const seat = pileUnder(scene, 'pelvis')
   const under = [...blocks, ...mid, ...long]
-  const hip = slidOut(f, { x: slope.thickness * sinOf(theta) + f.hipAboveBack, y: heightUnder(scene, 'pelvis') + f.hipAboveSeat, z: 0 }, under)
+  const hip = slidOut(
+    f,
+    { x: slope.thickness * sinOf(theta) + f.hipAboveBack, y: heightUnder(scene, 'pelvis') + f.hipAboveSeat, z: 0 },
+    under,
+  )
   const seats = placed(seat, floorAt(slope.thickness * sinOf(theta) + 0.5 + alongOf(seat) / 2))
   return {
     ok: true,
     warnings: inclined.warnings,
-    value: { hip, props: [...under, ...seats], top: { ...underside(0, slope.thickness), length: slope.length }, least: -10 },
+    value: {
+      hip,
+      props: [...under, ...seats],
+      top: { ...underside(0, slope.thickness), length: slope.length },
+      least: -10,
+    },
   }
 }
 
@@ -132,12 +144,19 @@ const pelvisShare = 0.8
 export function raisedBed(scene: Scene, pile: Pile, footEdge?: number): Calculated<Bed> {
   const { f } = scene
   const shoulderPad = Math.min(heightUnder(scene, 'upperBack'), pile.height)
-  const raised = pelvisRaised({ stature: f.stature, measured: f, pelvisH: pile.height, shoulderPad, headPad: heightUnder(scene, 'head') })
+  const raised = pelvisRaised({
+    stature: f.stature,
+    measured: f,
+    pelvisH: pile.height,
+    shoulderPad,
+    headPad: heightUnder(scene, 'head'),
+  })
   if (!raised.ok) return raised
   const tilt = raised.value.slope * pelvisShare
   const width = alongOf(pile)
   // Under the sacrum, just headwards of the hip joints: a wide pile goes on towards the feet, not under the waist.
-  const centre = footEdge === undefined ? Math.max(-0.045 * f.stature, width / 2 - 0.085 * f.stature) : footEdge - width / 2
+  const centre =
+    footEdge === undefined ? Math.max(-0.045 * f.stature, width / 2 - 0.085 * f.stature) : footEdge - width / 2
   const props = placed(pile, floorAt(centre))
   const hipAt = (y: number): Point3 => ({ x: 0, y, z: 0 })
   const y = turnUntilClear(pile.height, pile.height + 25, (height) => {
@@ -150,7 +169,13 @@ export function raisedBed(scene: Scene, pile: Pile, footEdge?: number): Calculat
 /** Flat on the floor, or over whatever lies across under the back. */
 export function flatBed(scene: Scene): Bed {
   const { f } = scene
-  const at = { upperBack: -(f.lowTrunk + f.ribCage * 0.6), lowBack: -f.lowTrunk * 0.75, chest: -(f.lowTrunk + f.ribCage * 0.6) }
-  const props = (['upperBack', 'lowBack', 'chest'] as const).flatMap((part) => placed(pileUnder(scene, part), floorAt(at[part])))
+  const at = {
+    upperBack: -(f.lowTrunk + f.ribCage * 0.6),
+    lowBack: -f.lowTrunk * 0.75,
+    chest: -(f.lowTrunk + f.ribCage * 0.6),
+  }
+  const props = (['upperBack', 'lowBack', 'chest'] as const).flatMap((part) =>
+    placed(pileUnder(scene, part), floorAt(at[part])),
+  )
   return { hip: { x: 0, y: f.hipAboveBack, z: 0 }, props, least: 0 }
 }

@@ -27,15 +27,28 @@ export function chair(figure: FigureOf<'chair'>, scene: Scene): Calculated<Drawn
   const seats = placed(pile, floorAt(0.03 * f.stature))
   const { leg, hangs } = seatedLeg(scene, start, seats)
   const both = bothAlike(leg, placed(pileUnder(scene, 'feet'), floorAt(leg.ankle.x + 0.04 * f.stature), leg.ankle.z))
-  const legs = figure.legs === 'figureFour' ? { ...both, right: crossedAnkle(f, hip, both.left), props: underLeft(both.props, both.left.ankle.z) } : both
+  const legs =
+    figure.legs === 'figureFour'
+      ? { ...both, right: crossedAnkle(f, hip, both.left), props: underLeft(both.props, both.left.ankle.z) }
+      : both
   const trunk = figure.trunk === 'upright' ? upright(scene, hip) : leaning(figure, scene, hip, leg.knee.x + f.kneeR + 1)
-  const hand = figure.trunk === 'upright' ? plus(between(leg.hip, leg.knee, 0.75), { x: 0, y: f.kneeR + f.wristR, z: 0 }) : { x: trunk.crown.x + 0.06 * f.stature, y: trunk.top + f.wristR, z: f.shoulderHalf }
+  const hand =
+    figure.trunk === 'upright'
+      ? plus(between(leg.hip, leg.knee, 0.75), { x: 0, y: f.kneeR + f.wristR, z: 0 })
+      : { x: trunk.crown.x + 0.06 * f.stature, y: trunk.top + f.wristR, z: f.shoulderHalf }
   const arms = armTo(f, trunk.shoulder, hand, { x: -0.6, y: -0.5, z: 0.8 })
   return {
     ok: true,
     warnings: hangs ? ['FEET_HANG'] : [],
     value: {
-      skeleton: { hip, waist: trunk.waist, shoulder: trunk.shoulder, crown: trunk.crown, right: { ...legs.right, ...arms.right }, left: { ...legs.left, ...arms.left } },
+      skeleton: {
+        hip,
+        waist: trunk.waist,
+        shoulder: trunk.shoulder,
+        crown: trunk.crown,
+        right: { ...legs.right, ...arms.right },
+        left: { ...legs.left, ...arms.left },
+      },
       props: [...seats, ...legs.props, ...trunk.props],
     },
   }
@@ -43,20 +56,41 @@ export function chair(figure: FigureOf<'chair'>, scene: Scene): Calculated<Drawn
 
 /** Only the left foot is down: of two piles its own, and a single one goes under it. */
 const underLeft = (props: readonly PlacedProp[], z: number): readonly PlacedProp[] =>
-  props.some(({ zFrom, zTo }) => zFrom + zTo < -1) ? props.filter(({ zFrom, zTo }) => zFrom + zTo < -1) : props.map((prop) => ({ ...prop, zFrom: prop.zFrom + z, zTo: prop.zTo + z }))
+  props.some(({ zFrom, zTo }) => zFrom + zTo < -1)
+    ? props.filter(({ zFrom, zTo }) => zFrom + zTo < -1)
+    : props.map((prop) => ({ ...prop, zFrom: prop.zFrom + z, zTo: prop.zTo + z }))
 
 /** Feet on the floor or their support, the knees bent to match; where the seat is too high the thighs lie on it and the feet hang. */
-function seatedLeg(scene: Scene, start: Point3, seats: readonly PlacedProp[]): { readonly leg: Leg; readonly hangs: boolean } {
+function seatedLeg(
+  scene: Scene,
+  start: Point3,
+  seats: readonly PlacedProp[],
+): { readonly leg: Leg; readonly hangs: boolean } {
   const { f } = scene
   const footY = f.ankleH + heightUnder(scene, 'feet')
   const thigh = (knee: Point3) => ({ a: start, b: knee, ra: f.hipR * 0.9, rb: f.kneeR })
   const standing = reached(start, { x: f.thigh * 1.02, y: footY, z: start.z }, f.thigh, f.shank)
   const bent = middleJoint(start, standing, f.thigh, f.shank, { x: 1, y: 1, z: 0 })
-  const lies = from(start, turnUntilContact(20, -40, (above) => isClear([thigh(from(start, above, f.thigh))], seats)), f.thigh)
+  const lies = from(
+    start,
+    turnUntilContact(20, -40, (above) => isClear([thigh(from(start, above, f.thigh))], seats)),
+    f.thigh,
+  )
   const hangs = lies.y - f.shank > footY + 0.5
   const knee = hangs || !isClear([thigh(bent)], seats) ? lies : bent
-  const ankle = knee === bent ? standing : reached(knee, { x: knee.x, y: Math.max(footY, knee.y - f.shank), z: knee.z }, f.shank, 0)
-  return { leg: { hip: start, knee, ankle, toe: hangs ? from(ankle, -Math.min(25, asinOf((ankle.y - f.toeR) / f.footLength)), f.footLength) : flatFoot(ankle, f) }, hangs }
+  const ankle =
+    knee === bent ? standing : reached(knee, { x: knee.x, y: Math.max(footY, knee.y - f.shank), z: knee.z }, f.shank, 0)
+  return {
+    leg: {
+      hip: start,
+      knee,
+      ankle,
+      toe: hangs
+        ? from(ankle, -Math.min(25, asinOf((ankle.y - f.toeR) / f.footLength)), f.footLength)
+        : flatFoot(ankle, f),
+    },
+    hangs,
+  }
 }
 
 interface ChairTrunk {
@@ -78,7 +112,17 @@ function leaning(figure: FigureOf<'chair'>, scene: Scene, hip: Point3, nearest: 
   const { f } = scene
   const pile = pileUnder(scene, 'head') ?? pileUnder(scene, 'arms')
   const { hipFlexDeg, roundDeg } = usualOf(figure)
-  const baseAt = (ball: Point3, further: number) => floorAt(Math.max(ball.x + 0.02 * f.stature + further, nearest + alongOf(pile) / 2))
-  const { trunk, pads } = foldOnto({ scene, hip, lean: hipFlexDeg - 90, round: roundDeg, most: 1.8, pile, baseAt, others: [] })
+  const baseAt = (ball: Point3, further: number) =>
+    floorAt(Math.max(ball.x + 0.02 * f.stature + further, nearest + alongOf(pile) / 2))
+  const { trunk, pads } = foldOnto({
+    scene,
+    hip,
+    lean: hipFlexDeg - 90,
+    round: roundDeg,
+    most: 1.8,
+    pile,
+    baseAt,
+    others: [],
+  })
   return { ...trunk, props: pads, top: pile?.height ?? 0 }
 }

@@ -53,7 +53,8 @@ const loadCases: Readonly<Record<Figure['kind'], LoadCase>> = {
 
 /** The case of a figure's loads; leaning back on a slope the pelvis is sat on. */
 export function loadCaseOf(figure: Figure, items: readonly SetUpItem[]): LoadCase {
-  const leansBack = figure.kind === 'lying' && items.some(({ under, turn }) => under === 'upperBack' && turn === 'lengthwise')
+  const leansBack =
+    figure.kind === 'lying' && items.some(({ under, turn }) => under === 'upperBack' && turn === 'lengthwise')
   return leansBack ? 'reclined' : loadCases[figure.kind]
 }
 
@@ -75,7 +76,11 @@ export function elevation(input: ElevationInput): Calculated<Elevation> {
   if (!drawn.ok) return drawn
   const skeleton = clearArms(drawn.value.skeleton, frame, drawn.value.props)
   const numbers = numbersOf(figure, scene, slopeOfThigh(skeleton.right, frame))
-  return { ok: true, value: { ...drawn.value, skeleton, frame, piles: piles.value, numbers }, warnings: [...piles.warnings, ...drawn.warnings] }
+  return {
+    ok: true,
+    value: { ...drawn.value, skeleton, frame, piles: piles.value, numbers },
+    warnings: [...piles.warnings, ...drawn.warnings],
+  }
 }
 
 function draw(figure: Figure, scene: Scene): Calculated<Drawn> {

@@ -13,7 +13,12 @@ const figureOf = (setUp: SetUp) => {
   if (!figure) throw new Error(`no figure for ${setUp.id}`)
   return figure
 }
-const inputOf = (setUp: SetUp, statureCm: number, items: readonly SetUpItem[] = setUp.items): ElevationInput => ({ figure: figureOf(setUp), items, kinds: propKinds, who: { statureCm } })
+const inputOf = (setUp: SetUp, statureCm: number, items: readonly SetUpItem[] = setUp.items): ElevationInput => ({
+  figure: figureOf(setUp),
+  items,
+  kinds: propKinds,
+  who: { statureCm },
+})
 const named = (id: string): SetUp => {
   const found = setUps.find((setUp) => setUp.id === id)
   if (!found) throw new Error(`no set-up ${id}`)
@@ -29,7 +34,8 @@ function drawn(input: ElevationInput): Elevation {
   before.set(key, laid.value)
   return laid.value
 }
-const allOf = (what: (setUp: SetUp, statureCm: number) => readonly string[]): readonly string[] => setUps.flatMap((setUp) => statures.flatMap((statureCm) => what(setUp, statureCm)))
+const allOf = (what: (setUp: SetUp, statureCm: number) => readonly string[]): readonly string[] =>
+  setUps.flatMap((setUp) => statures.flatMap((statureCm) => what(setUp, statureCm)))
 const lengthOf = ({ a, b }: Limb): number => Math.hypot(b.x - a.x, b.y - a.y, b.z - a.z)
 
 /** Flesh and soft props give: the inner part of a limb may lie so deep in a prop of each rank, cm. */
@@ -57,9 +63,13 @@ describe('every shipped set-up, for 150, 170 and 190 cm', () => {
         .filter(({ name }) => name !== 'neck')
         .flatMap((bone) => {
           const core = { ...bone, ra: bone.ra * inner, rb: bone.rb * inner }
-          const through = props.filter((prop) => clearance(core, [prop]) < Math.min(-gives[prop.piece.rank], clearance(core, []) - 1e-6))
+          const through = props.filter(
+            (prop) => clearance(core, [prop]) < Math.min(-gives[prop.piece.rank], clearance(core, []) - 1e-6),
+          )
           const inFloor = clearance(core, []) < -0.5 ? ['floor'] : []
-          return [...inFloor, ...through.map(({ part, piece }) => `${part} ${piece.kind}`)].map((where) => `${setUp.id} ${String(statureCm)} ${bone.side ?? ''} ${bone.name} in ${where}`)
+          return [...inFloor, ...through.map(({ part, piece }) => `${part} ${piece.kind}`)].map(
+            (where) => `${setUp.id} ${String(statureCm)} ${bone.side ?? ''} ${bone.name} in ${where}`,
+          )
         })
     })
     expect(wrong).toEqual([])
@@ -69,24 +79,34 @@ describe('every shipped set-up, for 150, 170 and 190 cm', () => {
     const apart = (limb: Limb, prop: PlacedProp): number =>
       Math.min(
         ...Array.from({ length: 21 }, (_, at) => at / 20).map((share) => {
-          const [x, y, z] = [limb.a.x + (limb.b.x - limb.a.x) * share, limb.a.y + (limb.b.y - limb.a.y) * share, limb.a.z + (limb.b.z - limb.a.z) * share]
+          const [x, y, z] = [
+            limb.a.x + (limb.b.x - limb.a.x) * share,
+            limb.a.y + (limb.b.y - limb.a.y) * share,
+            limb.a.z + (limb.b.z - limb.a.z) * share,
+          ]
           const radius = limb.ra + (limb.rb - limb.ra) * share
           return z < prop.zFrom - radius || z > prop.zTo + radius ? Infinity : distanceTo(prop, { x, y }) - radius
         }),
       )
-    const meets = (prop: PlacedProp, other: PlacedProp): boolean => other.core.some((corner) => distanceTo(prop, corner) - other.radius < touches)
+    const meets = (prop: PlacedProp, other: PlacedProp): boolean =>
+      other.core.some((corner) => distanceTo(prop, corner) - other.radius < touches)
     const wrong = allOf((setUp, statureCm) => {
       const { skeleton, frame, props } = drawn(inputOf(setUp, statureCm))
       const head = headCentre(skeleton, frame)
       const body: Limb[] = [...bonesOf(skeleton, frame), { a: head, b: head, ra: frame.headR, rb: frame.headR }]
-      const near = (prop: PlacedProp): boolean => body.some((limb) => apart(limb, prop) < touches) || props.some((other) => other !== prop && (meets(prop, other) || meets(other, prop)))
-      return props.filter((prop) => !near(prop)).map(({ part, piece }) => `${setUp.id} ${String(statureCm)} ${part} ${piece.kind}`)
+      const near = (prop: PlacedProp): boolean =>
+        body.some((limb) => apart(limb, prop) < touches) ||
+        props.some((other) => other !== prop && (meets(prop, other) || meets(other, prop)))
+      return props
+        .filter((prop) => !near(prop))
+        .map(({ part, piece }) => `${setUp.id} ${String(statureCm)} ${part} ${piece.kind}`)
     })
     expect(wrong).toEqual([])
   })
 
   test('the trunk bends only between its parts and no further than low back and neck go', () => {
-    const direction = (a: { x: number; y: number }, b: { x: number; y: number }): number => (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI
+    const direction = (a: { x: number; y: number }, b: { x: number; y: number }): number =>
+      (Math.atan2(b.y - a.y, b.x - a.x) * 180) / Math.PI
     const turned = (degrees: number): number => ((degrees + 540) % 360) - 180
     const wrong = allOf((setUp, statureCm) => {
       // On the side the body is seen from the front: what bends there bends sideways.
@@ -94,7 +114,9 @@ describe('every shipped set-up, for 150, 170 and 190 cm', () => {
       const { hip, waist, shoulder, crown } = drawn(inputOf(setUp, statureCm)).skeleton
       const back = turned(direction(hip, waist) - direction(waist, shoulder))
       const neck = turned(direction(waist, shoulder) - direction(shoulder, crown))
-      return back < -30.5 || back > 60.5 || neck < -20.5 || neck > 50.5 ? [`${setUp.id} ${String(statureCm)} low back ${String(Math.round(back))} neck ${String(Math.round(neck))}`] : []
+      return back < -30.5 || back > 60.5 || neck < -20.5 || neck > 50.5
+        ? [`${setUp.id} ${String(statureCm)} low back ${String(Math.round(back))} neck ${String(Math.round(neck))}`]
+        : []
     })
     expect(wrong).toEqual([])
   })
@@ -111,8 +133,10 @@ describe('every shipped set-up, for 150, 170 and 190 cm', () => {
 
 describe('the figure follows its set-up', () => {
   const inclined = named('inclined-rest-few')
-  const chest = (items: readonly SetUpItem[], statureCm = 170) => drawn(inputOf(inclined, statureCm, items)).skeleton.shoulder.y
-  const with_ = (id: string, change: Partial<SetUpItem>) => inclined.items.map((item) => (item.id === id ? { ...item, ...change } : item))
+  const chest = (items: readonly SetUpItem[], statureCm = 170) =>
+    drawn(inputOf(inclined, statureCm, items)).skeleton.shoulder.y
+  const with_ = (id: string, change: Partial<SetUpItem>) =>
+    inclined.items.map((item) => (item.id === id ? { ...item, ...change } : item))
   const block = inclined.items.find(({ kind }) => kind === 'foamBlock')?.id ?? ''
 
   test('a second block under the bolster raises the shoulders, a flat one lowers them', () => {
@@ -138,7 +162,9 @@ describe('the figure follows its set-up', () => {
 
   test('from 150 to 195 cm everything grows, and the seat-to-wall distance with it', () => {
     const wall = named('legs-up-the-wall-full')
-    const distance = (statureCm: number) => measuresOf(figureOf(wall), drawn(inputOf(wall, statureCm))).find(({ what }) => what === 'sitBonesToWall')?.value ?? 0
+    const distance = (statureCm: number) =>
+      measuresOf(figureOf(wall), drawn(inputOf(wall, statureCm))).find(({ what }) => what === 'sitBonesToWall')
+        ?.value ?? 0
     expect(distance(170)).toBeCloseTo(11.6, 1)
     expect(distance(195)).toBeGreaterThan(distance(150))
     expect(chest(inclined.items, 195)).toBeGreaterThan(chest(inclined.items, 150))
@@ -153,17 +179,25 @@ describe('the figure follows its set-up', () => {
   test('what cannot be drawn is refused with its code, naming the item', () => {
     const folds = [...namedFolds.narrow, ...namedFolds.narrow]
     const items = inclined.items.map((item) => (item.under === 'head' ? { ...item, folds } : item))
-    expect(elevation(inputOf(inclined, 170, items))).toMatchObject({ ok: false, code: 'FOLD_TOO_THICK', extra: { itemId: inclined.items.find(({ under }) => under === 'head')?.id } })
+    expect(elevation(inputOf(inclined, 170, items))).toMatchObject({
+      ok: false,
+      code: 'FOLD_TOO_THICK',
+      extra: { itemId: inclined.items.find(({ under }) => under === 'head')?.id },
+    })
   })
 })
 
 describe('measures', () => {
-  const measured = (id: string, statureCm = 170) => measuresOf(figureOf(named(id)), drawn(inputOf(named(id), statureCm)))
+  const measured = (id: string, statureCm = 170) =>
+    measuresOf(figureOf(named(id)), drawn(inputOf(named(id), statureCm)))
 
   test('they are the numbers of the formula book for the loaded heights', () => {
     const { numbers } = drawn(inputOf(named('inclined-rest-few'), 170))
     const incline = numbers.incline?.ok ? numbers.incline.value : undefined
-    expect(measured('inclined-rest-few').find(({ what }) => what === 'backEdge')).toMatchObject({ value: incline?.edge, limit: 8.5 })
+    expect(measured('inclined-rest-few').find(({ what }) => what === 'backEdge')).toMatchObject({
+      value: incline?.edge,
+      limit: 8.5,
+    })
     expect(measured('inclined-rest-few').find(({ what }) => what === 'trunkAngle')?.value).toBe(incline?.trunkAngle)
   })
 
@@ -180,16 +214,37 @@ test('whatever is tried out, it is drawn with its bones whole or refused with a 
   const kinds = ['rectBolster', 'roundBolster', 'foamBlock', 'blanket', 'longPillow'] as const
   const folds = Object.values(namedFolds).map((ops) => [...ops])
   fc.assert(
-    fc.property(fc.constantFrom(...setUps), fc.integer({ min: 120, max: 220 }), fc.nat(), fc.constantFrom(...kinds), fc.constantFrom(...folds), fc.constantFrom('flat', 'side', 'lengthwise', 'crosswise'), (setUp, statureCm, at, kind, ops, turn) => {
-      const items = setUp.items.map((item, index): SetUpItem => (index === at % Math.max(1, setUp.items.length) ? { id: item.id, kind, count: item.count, under: item.under, turn: turn as 'flat', folds: ops, ...(item.piles ? { piles: item.piles } : {}) } : item))
-      const { elevation: laid, findings } = assess(inputOf(setUp, statureCm, items))
-      if (!laid.ok) {
-        expect(findings).toEqual([expect.objectContaining({ code: laid.code, grade: 'must' })])
-        return
-      }
-      const lengths = boneLengths(laid.value.frame)
-      for (const bone of bonesOf(laid.value.skeleton, laid.value.frame)) expect(Math.abs(lengthOf(bone) - lengths[bone.name])).toBeLessThan(0.01)
-    }),
+    fc.property(
+      fc.constantFrom(...setUps),
+      fc.integer({ min: 120, max: 220 }),
+      fc.nat(),
+      fc.constantFrom(...kinds),
+      fc.constantFrom(...folds),
+      fc.constantFrom('flat', 'side', 'lengthwise', 'crosswise'),
+      (setUp, statureCm, at, kind, ops, turn) => {
+        const items = setUp.items.map((item, index): SetUpItem =>
+          index === at % Math.max(1, setUp.items.length)
+            ? {
+                id: item.id,
+                kind,
+                count: item.count,
+                under: item.under,
+                turn: turn as 'flat',
+                folds: ops,
+                ...(item.piles ? { piles: item.piles } : {}),
+              }
+            : item,
+        )
+        const { elevation: laid, findings } = assess(inputOf(setUp, statureCm, items))
+        if (!laid.ok) {
+          expect(findings).toEqual([expect.objectContaining({ code: laid.code, grade: 'must' })])
+          return
+        }
+        const lengths = boneLengths(laid.value.frame)
+        for (const bone of bonesOf(laid.value.skeleton, laid.value.frame))
+          expect(Math.abs(lengthOf(bone) - lengths[bone.name])).toBeLessThan(0.01)
+      },
+    ),
     { numRuns: 100 },
   )
 })

@@ -29,7 +29,10 @@ export type Frame = Body & Readonly<Record<FrameLength, number>>
 
 /** The body with the drawing's own lengths, cm. */
 export function frameOf(body: Body): Frame {
-  const own = Object.fromEntries(Object.entries(shares).map(([name, share]) => [name, share * body.stature])) as Record<keyof typeof shares, number>
+  const own = Object.fromEntries(Object.entries(shares).map(([name, share]) => [name, share * body.stature])) as Record<
+    keyof typeof shares,
+    number
+  >
   return { ...body, ...own, lowTrunk: body.trunk * lowTrunkShare, ribCage: body.trunk * (1 - lowTrunkShare) }
 }
 

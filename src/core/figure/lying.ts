@@ -5,7 +5,21 @@ import { armAlong, armTo, armsOverhead } from './arms.ts'
 import type { Arms } from './arms.ts'
 import { flatBed, onTheBack, raisedBed, slopeBed, slopeOf } from './bed.ts'
 import type { Bed } from './bed.ts'
-import { bentLeg, bothAlike, boundLeg, calvesUp, crossedAnkle, drawnUp, edgesGive, foldedLeg, kneesAcross, longLeg, raisedLeg, solesUp, wallLeg } from './legs.ts'
+import {
+  bentLeg,
+  bothAlike,
+  boundLeg,
+  calvesUp,
+  crossedAnkle,
+  drawnUp,
+  edgesGive,
+  foldedLeg,
+  kneesAcross,
+  longLeg,
+  raisedLeg,
+  solesUp,
+  wallLeg,
+} from './legs.ts'
 import type { Leg, Legs } from './legs.ts'
 import { cosOf, from, middleJoint, plus, sinOf } from './plane.ts'
 import type { Point3 } from './plane.ts'
@@ -21,14 +35,23 @@ type Lying = FigureOf<'lying'>
 export function lying(figure: Lying, scene: Scene): Calculated<Drawn> {
   const slope = slopeOf(scene)
   const seat = pileUnder(scene, 'pelvis')
-  const bed = slope ? slopeBed(scene, slope) : seat ? raisedBed(scene, seat, figure.legs === 'wall' ? wallEdge(scene) : undefined) : { ok: true as const, value: flatBed(scene), warnings: [] }
+  const bed = slope
+    ? slopeBed(scene, slope)
+    : seat
+      ? raisedBed(scene, seat, figure.legs === 'wall' ? wallEdge(scene) : undefined)
+      : { ok: true as const, value: flatBed(scene), warnings: [] }
   if (!bed.ok) return bed
   const legs = legsOf(figure, scene, bed.value)
   if (!legs.ok) return legs
   const { f } = scene
   const { hip, props, least } = legs.value.bed
-  const trunk = isArched(scene, slope !== undefined) ? archedTrunk(f, onTheBack, hip, props) : seat && !slope ? overTheEdge(scene, hip, props, least) : layTrunk(f, onTheBack, hip, props, { least })
-  const headPads = (shoulder: Point3, crown: Point3) => headSupport(scene, legs.value.bed, headBall(f, shoulder, crown).a)
+  const trunk = isArched(scene, slope !== undefined)
+    ? archedTrunk(f, onTheBack, hip, props)
+    : seat && !slope
+      ? overTheEdge(scene, hip, props, least)
+      : layTrunk(f, onTheBack, hip, props, { least })
+  const headPads = (shoulder: Point3, crown: Point3) =>
+    headSupport(scene, legs.value.bed, headBall(f, shoulder, crown).a)
   const head = laidHead(scene, trunk.shoulder, trunk.ribs, props, headPads)
   const arms = armsOf(figure, scene, trunk.shoulder, legs.value.right)
   const { right, left } = legs.value
@@ -55,7 +78,15 @@ export function lying(figure: Lying, scene: Scene): Calculated<Drawn> {
  * shoulders lie down.
  */
 function overTheEdge({ f }: Scene, hip: Point3, props: readonly PlacedProp[], least: number) {
-  const laid = edgesGive.map((sinks) => layTrunk(f, onTheBack, hip, props.map((prop) => ({ ...prop, radius: Math.max(0, prop.radius - sinks) })), { least }))
+  const laid = edgesGive.map((sinks) =>
+    layTrunk(
+      f,
+      onTheBack,
+      hip,
+      props.map((prop) => ({ ...prop, radius: Math.max(0, prop.radius - sinks) })),
+      { least },
+    ),
+  )
   const lies = laid.find(({ shoulder }) => shoulder.y - f.chestR < shouldersDown)
   return lies ?? laid.at(-1) ?? layTrunk(f, onTheBack, hip, props, { least })
 }
@@ -64,7 +95,10 @@ function overTheEdge({ f }: Scene, hip: Point3, props: readonly PlacedProp[], le
 const shouldersDown = 6
 
 /** Whether something lies across under the back: the trunk arches over it. */
-const isArched = (scene: Scene, onSlope: boolean): boolean => !onSlope && !pileUnder(scene, 'pelvis') && (['upperBack', 'lowBack', 'chest'] as const).some((part) => heightUnder(scene, part) > 1)
+const isArched = (scene: Scene, onSlope: boolean): boolean =>
+  !onSlope &&
+  !pileUnder(scene, 'pelvis') &&
+  (['upperBack', 'lowBack', 'chest'] as const).some((part) => heightUnder(scene, part) > 1)
 
 /** The pile under the head, on the slope's top where that is under it, else on the floor. */
 function headSupport(scene: Scene, { top }: Bed, centre: Point3): readonly PlacedProp[] {
@@ -78,12 +112,20 @@ function headSupport(scene: Scene, { top }: Bed, centre: Point3): readonly Place
   // What is softer than the slope hangs down over its end: only what lies on it is drawn.
   const nearEnd = along + past - alongOf(pile) / 2
   const room = Math.max(12, top.length + 3 - nearEnd)
-  const pieces = pile.pieces.map((piece) => (piece.rank === 2 && piece.along > room ? { ...piece, along: room } : piece))
+  const pieces = pile.pieces.map((piece) =>
+    piece.rank === 2 && piece.along > room ? { ...piece, along: room } : piece,
+  )
   return stacked(pieces, 'head', surfaceAt(top, -nearEnd - Math.max(...pieces.map((piece) => piece.along)) / 2, 0))
 }
 
 /** The head laid on its pile, which lies wherever the head comes to lie; a roll fills the neck. */
-function laidHead(scene: Scene, shoulder: Point3, ribs: number, props: readonly PlacedProp[], padsFor: (shoulder: Point3, crown: Point3) => readonly PlacedProp[]) {
+function laidHead(
+  scene: Scene,
+  shoulder: Point3,
+  ribs: number,
+  props: readonly PlacedProp[],
+  padsFor: (shoulder: Point3, crown: Point3) => readonly PlacedProp[],
+) {
   const { f } = scene
   let pads: readonly PlacedProp[] = []
   let head = layHead(f, onTheBack, shoulder, ribs, props)
@@ -97,7 +139,8 @@ function laidHead(scene: Scene, shoulder: Point3, ribs: number, props: readonly 
   return { ...head, pads: [...pads, ...placed(neck, floorAt(under.x))] }
 }
 
-const alike = ({ leg, props }: { readonly leg: Leg; readonly props: readonly PlacedProp[] }): Legs => bothAlike(leg, props)
+const alike = ({ leg, props }: { readonly leg: Leg; readonly props: readonly PlacedProp[] }): Legs =>
+  bothAlike(leg, props)
 
 interface LegsOnBed extends Legs {
   readonly bed: Bed
@@ -109,7 +152,10 @@ const fine = <T>(value: T, warnings: readonly string[] = []): Calculated<T> => (
 export function kneeNumbers(scene: Scene): Calculated<KneeBolster> | undefined {
   const { f } = scene
   const roll = pileUnder(scene, 'knees') ?? pileUnder(scene, 'thighs')
-  return roll && kneeBolster({ stature: f.stature, measured: f, supportH: roll.height, heelLift: heightUnder(scene, 'ankles') })
+  return (
+    roll &&
+    kneeBolster({ stature: f.stature, measured: f, supportH: roll.height, heelLift: heightUnder(scene, 'ankles') })
+  )
 }
 
 /** The legs of the pose, and the bed where they lift the hips or bring them to a wall. */
@@ -141,7 +187,11 @@ function legsOf(figure: Lying, scene: Scene, bed: Bed): Calculated<LegsOnBed> {
     }
     case 'oneUp': {
       const long = longLeg(scene, hip, 4)
-      return with_({ right: raisedLeg(f, hip, usualOf(figure).legRaiseDeg), left: bothAlike(long.leg).left, props: long.props })
+      return with_({
+        right: raisedLeg(f, hip, usualOf(figure).legRaiseDeg),
+        left: bothAlike(long.leg).left,
+        props: long.props,
+      })
     }
     case 'figureFour':
       return with_(figureFour(scene, hip))
@@ -157,7 +207,13 @@ function figureFour(scene: Scene, hip: Point3): Legs {
   const wall = scene.wall
   const standing = wall ? footOnWall(scene, hip) : bentLeg(scene, hip, 0.32)
   const under = bothAlike(standing.leg).left
-  const props = wall ? [] : placed(pileUnder(scene, 'feet'), floorAt(under.ankle.x + 4)).map((prop) => ({ ...prop, zFrom: -prop.zTo, zTo: -prop.zFrom }))
+  const props = wall
+    ? []
+    : placed(pileUnder(scene, 'feet'), floorAt(under.ankle.x + 4)).map((prop) => ({
+        ...prop,
+        zFrom: -prop.zTo,
+        zTo: -prop.zFrom,
+      }))
   const wallX = wall ? { wallX: under.ankle.x + f.heelR } : {}
   return { right: crossedAnkle(f, hip, under), left: under, props, ...wallX }
 }
@@ -175,7 +231,10 @@ function onSeat(scene: Scene, bed: Bed): Calculated<LegsOnBed> {
   const pile = pileUnder(scene, 'shins')
   if (!pile) return fine({ ...alike(bentLeg(scene, bed.hip)), bed })
   const { leg, props, lift } = calvesUp(scene, bed.hip, pile)
-  return fine({ ...bothAlike(leg, props), bed: { ...bed, hip: { ...bed.hip, y: bed.hip.y + lift } } }, lift > 0 ? ['PELVIS_LIFTED'] : [])
+  return fine(
+    { ...bothAlike(leg, props), bed: { ...bed, hip: { ...bed.hip, y: bed.hip.y + lift } } },
+    lift > 0 ? ['PELVIS_LIFTED'] : [],
+  )
 }
 
 function atWall(figure: Lying, scene: Scene, bed: Bed): Calculated<LegsOnBed> {
@@ -184,7 +243,10 @@ function atWall(figure: Lying, scene: Scene, bed: Bed): Calculated<LegsOnBed> {
   const wall = legsUpWall({ stature: f.stature, measured: f, slrDeg: usualOf(figure).legRaiseDeg, supportH })
   if (!wall.ok) return wall
   const spread = figure.spreadDeg ?? 4
-  return fine({ ...bothAlike(wallLeg(f, bed.hip, wall.value.legAngle, spread)), bed, wallX: bed.hip.x + wall.value.hipToWall }, wall.warnings)
+  return fine(
+    { ...bothAlike(wallLeg(f, bed.hip, wall.value.legAngle, spread)), bed, wallX: bed.hip.x + wall.value.hipToWall },
+    wall.warnings,
+  )
 }
 
 /** How far from the hip joints the support's wall-side edge lies: the sit bones stand over it by 3 cm [formula book 5a]. */
@@ -193,7 +255,8 @@ const wallEdge = ({ f }: Scene): number => f.sitBone - 3
 function armsOf(figure: Lying, scene: Scene, shoulder: Point3, leg: Leg): Arms {
   const { f } = scene
   if (figure.arms === 'overhead') return armsOverhead(scene, shoulder, 180)
-  if (figure.arms === 'onLegs') return armTo(f, shoulder, plus(leg.knee, { x: 4, y: f.kneeR, z: 3 }), { x: 0, y: -0.3, z: 1 })
+  if (figure.arms === 'onLegs')
+    return armTo(f, shoulder, plus(leg.knee, { x: 4, y: f.kneeR, z: 3 }), { x: 0, y: -0.3, z: 1 })
   if (figure.arms === 'forward') return armTo(f, shoulder, leg.ankle, { x: 0, y: -0.3, z: 1 })
   if (figure.arms === 'crossed') {
     const hand = plus(shoulder, { x: 0.16 * f.stature, y: f.chestFront + f.armR, z: f.hipHalf })
@@ -203,4 +266,3 @@ function armsOf(figure: Lying, scene: Scene, shoulder: Point3, leg: Leg): Arms {
   }
   return armAlong(scene, shoulder, 0, figure.arms === 'wide' ? 62 : 22)
 }
-

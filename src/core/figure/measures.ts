@@ -57,9 +57,21 @@ export interface Measure {
 /** Past this the drawing and the number are said to differ, cm [decided]. */
 const mostApart = 2
 
-const cm = (what: MeasureName, value: number, mark?: Mark, more: Partial<Measure> = {}): Measure => ({ what, unit: 'cm', value, ...(mark ? { mark } : {}), ...more })
-const deg = (what: MeasureName, value: number, mark?: Mark): Measure => ({ what, unit: 'deg', value, ...(mark ? { mark } : {}) })
-const valueOf = <T>(calculated: Calculated<T> | undefined): T | undefined => (calculated?.ok ? calculated.value : undefined)
+const cm = (what: MeasureName, value: number, mark?: Mark, more: Partial<Measure> = {}): Measure => ({
+  what,
+  unit: 'cm',
+  value,
+  ...(mark ? { mark } : {}),
+  ...more,
+})
+const deg = (what: MeasureName, value: number, mark?: Mark): Measure => ({
+  what,
+  unit: 'deg',
+  value,
+  ...(mark ? { mark } : {}),
+})
+const valueOf = <T>(calculated: Calculated<T> | undefined): T | undefined =>
+  calculated?.ok ? calculated.value : undefined
 
 /** What is measured in a figure: those with a mark stand in the picture, the others under it. */
 export function measuresOf(figure: Figure, elevation: Elevation): readonly Measure[] {
@@ -69,7 +81,9 @@ export function measuresOf(figure: Figure, elevation: Elevation): readonly Measu
     case 'childFold':
       return [...headMeasure(elevation, 1), ...torso(elevation)]
     case 'seated':
-      return figure.trunk === 'upright' || figure.trunk === 'sideways' ? sitting(elevation) : [...headMeasure(elevation, 1), ...folding(elevation)]
+      return figure.trunk === 'upright' || figure.trunk === 'sideways'
+        ? sitting(elevation)
+        : [...headMeasure(elevation, 1), ...folding(elevation)]
     case 'chair':
       return [...seatMeasure(elevation), ...(figure.trunk === 'fold' ? headMeasure(elevation, 1) : [])]
     case 'prone':
@@ -102,7 +116,9 @@ function headMeasure(elevation: Elevation, side: 1 | -1): readonly Measure[] {
   if (under < told || (stands && Math.abs(under - top) < told)) return []
   // Beyond whatever lies under it, unless that goes on far past the head.
   const pads = elevation.props.filter(({ part }) => carrying.has(part)).map(boundsOf)
-  const ends = (side === -1 ? pads.map(({ left }) => -left) : pads.map(({ right }) => right)).filter((end) => end < side * x + frame.headR + farPast)
+  const ends = (side === -1 ? pads.map(({ left }) => -left) : pads.map(({ right }) => right)).filter(
+    (end) => end < side * x + frame.headR + farPast,
+  )
   const end = side * Math.max(side * x + frame.headR, ...ends)
   return [cm('headHeight', under, { kind: 'height', x: end + side * 8, from: 0, to: under })]
 }
@@ -110,7 +126,11 @@ function headMeasure(elevation: Elevation, side: 1 | -1): readonly Measure[] {
 /** The height of the hip joints, which the knees are held against. */
 function hips({ skeleton, frame, props }: Elevation): Measure {
   const under = skeleton.hip.y
-  const left = Math.min(skeleton.hip.x - frame.hipR, skeleton.waist.x - frame.hipR, ...props.filter(({ part }) => part === 'pelvis').map((prop) => boundsOf(prop).left))
+  const left = Math.min(
+    skeleton.hip.x - frame.hipR,
+    skeleton.waist.x - frame.hipR,
+    ...props.filter(({ part }) => part === 'pelvis').map((prop) => boundsOf(prop).left),
+  )
   return cm('hipsHeight', under, { kind: 'height', x: left - 8, from: 0, to: under })
 }
 
@@ -141,7 +161,12 @@ function lyingMeasures(figure: FigureOf<'lying'>, elevation: Elevation): readonl
       : []),
     ...(knees
       ? [
-          cm('kneesHeight', kneeRoll(elevation), { kind: 'height', x: Math.max(right.ankle.x, right.toe.x) + 6, from: 0, to: kneeRoll(elevation) }, { about: Math.abs(right.knee.y - elevation.frame.kneeR - kneeRoll(elevation)) > mostApart }),
+          cm(
+            'kneesHeight',
+            kneeRoll(elevation),
+            { kind: 'height', x: Math.max(right.ankle.x, right.toe.x) + 6, from: 0, to: kneeRoll(elevation) },
+            { about: Math.abs(right.knee.y - elevation.frame.kneeR - kneeRoll(elevation)) > mostApart },
+          ),
           deg('kneeBend', knees.kneeFlex),
         ]
       : []),
@@ -149,15 +174,40 @@ function lyingMeasures(figure: FigureOf<'lying'>, elevation: Elevation): readonl
     ...bound(elevation),
     ...(figure.legs === 'wall' ? atWall(figure, elevation) : []),
     ...(figure.legs === 'figureFour' && elevation.wallX !== undefined
-      ? [cm('sitBonesToWall', elevation.wallX - skeleton.hip.x - elevation.frame.sitBone, { kind: 'distance', y: -5, from: skeleton.hip.x + elevation.frame.sitBone, to: elevation.wallX })]
+      ? [
+          cm('sitBonesToWall', elevation.wallX - skeleton.hip.x - elevation.frame.sitBone, {
+            kind: 'distance',
+            y: -5,
+            from: skeleton.hip.x + elevation.frame.sitBone,
+            to: elevation.wallX,
+          }),
+        ]
       : []),
-    ...(shins ? [cm('seatHeight', shins.height, { kind: 'height', x: Math.max(right.ankle.x, right.toe.x, ...shinsAt.map(({ right: end }) => end)) + 8, from: 0, to: shins.height })] : []),
+    ...(shins
+      ? [
+          cm('seatHeight', shins.height, {
+            kind: 'height',
+            x: Math.max(right.ankle.x, right.toe.x, ...shinsAt.map(({ right: end }) => end)) + 8,
+            from: 0,
+            to: shins.height,
+          }),
+        ]
+      : []),
   ]
 }
 
-const kneeRoll = ({ piles }: Elevation): number => (pileUnder({ piles }, 'knees') ?? pileUnder({ piles }, 'thighs'))?.height ?? 0
+const kneeRoll = ({ piles }: Elevation): number =>
+  (pileUnder({ piles }, 'knees') ?? pileUnder({ piles }, 'thighs'))?.height ?? 0
 
-function sloping(elevation: Elevation, incline: { readonly bolsterAngle: number; readonly trunkAngle: number; readonly edge: number; readonly headAboveHeart: number }): readonly Measure[] {
+function sloping(
+  elevation: Elevation,
+  incline: {
+    readonly bolsterAngle: number
+    readonly trunkAngle: number
+    readonly edge: number
+    readonly headAboveHeart: number
+  },
+): readonly Measure[] {
   const { frame, props } = elevation
   const theta = incline.bolsterAngle
   const long = props.filter(({ part, piece }) => part === 'upperBack' && piece.along >= piece.across).at(-1)
@@ -165,9 +215,18 @@ function sloping(elevation: Elevation, incline: { readonly bolsterAngle: number;
   const corner = long?.core.reduce((best, point) => (point.x + point.y > best.x + best.y ? point : best))
   return [
     ...headMeasure(elevation, -1),
-    ...(theta >= 1 ? [deg('bolsterAngle', theta, { kind: 'angle', at: { x: 0, y: 0 }, from: 180 - theta, to: 180 })] : []),
+    ...(theta >= 1
+      ? [deg('bolsterAngle', theta, { kind: 'angle', at: { x: 0, y: 0 }, from: 180 - theta, to: 180 })]
+      : []),
     ...(corner && long
-      ? [cm('backEdge', incline.edge, { kind: 'point', at: { x: corner.x + long.radius * 0.7, y: corner.y + long.radius * 0.7 } }, { limit: 0.05 * frame.stature })]
+      ? [
+          cm(
+            'backEdge',
+            incline.edge,
+            { kind: 'point', at: { x: corner.x + long.radius * 0.7, y: corner.y + long.radius * 0.7 } },
+            { limit: 0.05 * frame.stature },
+          ),
+        ]
       : []),
     deg('trunkAngle', incline.trunkAngle),
     cm('headAboveHeart', incline.headAboveHeart),
@@ -180,7 +239,12 @@ function bound({ numbers, skeleton, frame }: Elevation): readonly Measure[] {
   const { knee } = skeleton.right
   const under = knee.y - frame.kneeR
   return [
-    cm('kneesHeight', under, { kind: 'height', x: Math.max(skeleton.right.toe.x, skeleton.right.ankle.x) + 8, from: 0, to: under }),
+    cm('kneesHeight', under, {
+      kind: 'height',
+      x: Math.max(skeleton.right.toe.x, skeleton.right.ankle.x) + 8,
+      from: 0,
+      to: under,
+    }),
     cm('kneeSupport', wanted.supportH),
   ]
 }
@@ -188,18 +252,34 @@ function bound({ numbers, skeleton, frame }: Elevation): readonly Measure[] {
 /** From so wide apart on the heels are told as they are drawn: the book's legs go straight up, degrees. */
 const apartLegs = 10
 
-function atWall({ spreadDeg = 0 }: FigureOf<'lying'>, { numbers, skeleton, frame, wallX }: Elevation): readonly Measure[] {
+function atWall(
+  { spreadDeg = 0 }: FigureOf<'lying'>,
+  { numbers, skeleton, frame, wallX }: Elevation,
+): readonly Measure[] {
   const wall = valueOf(numbers.wall)
   if (!wall || wallX === undefined) return []
   const { right, hip, crown } = skeleton
   // The back of the heel: as far past the ankle as the book's leg is longer than thigh and shank.
-  const drawn = right.hip.y + ((right.ankle.y - right.hip.y) * frame.legToHeel) / (frame.thigh + frame.shank) - frame.heelR * cosOf(wall.legAngle)
+  const drawn =
+    right.hip.y +
+    ((right.ankle.y - right.hip.y) * frame.legToHeel) / (frame.thigh + frame.shank) -
+    frame.heelR * cosOf(wall.legAngle)
   const heels = spreadDeg > apartLegs ? drawn : wall.heelHeight
   return [
     cm('sitBonesToWall', wall.sitBoneToWall, { kind: 'distance', y: -5, from: wallX - wall.sitBoneToWall, to: wallX }),
     deg('legAngle', wall.legAngle, { kind: 'angle', at: { x: hip.x, y: hip.y }, from: 0, to: wall.legAngle }),
-    cm('heelsHeight', heels, { kind: 'height', x: wallX + 7, from: 0, to: heels }, { about: Math.abs(heels - drawn) > mostApart }),
-    cm('floorDepth', wall.floorDepth, { kind: 'distance', y: -13, from: Math.min(crown.x, wallX - wall.floorDepth), to: wallX }),
+    cm(
+      'heelsHeight',
+      heels,
+      { kind: 'height', x: wallX + 7, from: 0, to: heels },
+      { about: Math.abs(heels - drawn) > mostApart },
+    ),
+    cm('floorDepth', wall.floorDepth, {
+      kind: 'distance',
+      y: -13,
+      from: Math.min(crown.x, wallX - wall.floorDepth),
+      to: wallX,
+    }),
   ]
 }
 
@@ -212,16 +292,27 @@ function sitting(elevation: Elevation): readonly Measure[] {
   const { numbers, skeleton } = elevation
   const seat = valueOf(numbers.seat)
   const knee = Math.max(skeleton.right.knee.y, skeleton.left.knee.y)
-  const furthest = Math.max(...[skeleton.right, skeleton.left].flatMap(({ knee: k, ankle, toe }) => [k.x, ankle.x, toe.x]))
-  return [hips(elevation), cm('kneesHeight', knee, { kind: 'height', x: furthest + 12, from: 0, to: knee }), ...(seat ? [cm('seatWanted', seat.seatH)] : [])]
+  const furthest = Math.max(
+    ...[skeleton.right, skeleton.left].flatMap(({ knee: k, ankle, toe }) => [k.x, ankle.x, toe.x]),
+  )
+  return [
+    hips(elevation),
+    cm('kneesHeight', knee, { kind: 'height', x: furthest + 12, from: 0, to: knee }),
+    ...(seat ? [cm('seatWanted', seat.seatH)] : []),
+  ]
 }
 
 function folding({ numbers }: Elevation): readonly Measure[] {
   const fold = valueOf(numbers.fold)
-  return fold ? [deg('trunkLean', fold.trunkLean), cm('headSupport', fold.headSupportH), cm('headForward', fold.headX)] : []
+  return fold
+    ? [deg('trunkLean', fold.trunkLean), cm('headSupport', fold.headSupportH), cm('headForward', fold.headX)]
+    : []
 }
 
 function seatMeasure(elevation: Elevation): readonly Measure[] {
   const feet = valueOf(elevation.numbers.feet)
-  return [...(feet && feet.footSupport >= 1 ? [cm('footSupport', feet.footSupport)] : []), ...(feet && feet.seatRaise >= 1 ? [cm('seatRaise', feet.seatRaise)] : [])]
+  return [
+    ...(feet && feet.footSupport >= 1 ? [cm('footSupport', feet.footSupport)] : []),
+    ...(feet && feet.seatRaise >= 1 ? [cm('seatRaise', feet.seatRaise)] : []),
+  ]
 }

@@ -1,6 +1,17 @@
 import type { Figure } from '#model/figure'
 import { boundAngle, chairFeet, childsPose, forwardFold, legsUpWall, pelvisRaised, seatCross } from '#core/props'
-import type { BoundAngle, Calculated, ChairFeet, ChildsPose, ForwardFold, Incline, KneeBolster, LegsUpWall, PelvisRaised, SeatCross } from '#core/props'
+import type {
+  BoundAngle,
+  Calculated,
+  ChairFeet,
+  ChildsPose,
+  ForwardFold,
+  Incline,
+  KneeBolster,
+  LegsUpWall,
+  PelvisRaised,
+  SeatCross,
+} from '#core/props'
 import { inclineOf, slopeOf } from './bed.ts'
 import { kneeNumbers } from './lying.ts'
 import { foldInput } from './seated-fold.ts'
@@ -30,9 +41,12 @@ export function numbersOf(figure: Figure, scene: Scene, thighSlopeDeg: number): 
     case 'lying':
       return lyingNumbers(figure, scene)
     case 'childFold':
-      return { child: childsPose({ ...of, bolsterTop: heightUnder(scene, 'chest'), seatPad: heightUnder(scene, 'pelvis') }) }
+      return {
+        child: childsPose({ ...of, bolsterTop: heightUnder(scene, 'chest'), seatPad: heightUnder(scene, 'pelvis') }),
+      }
     case 'seated': {
-      const seat = figure.legs === 'crossed' ? { seat: seatCross({ ...of, thighUpDeg: usualOf(figure).thighUpDeg }) } : {}
+      const seat =
+        figure.legs === 'crossed' ? { seat: seatCross({ ...of, thighUpDeg: usualOf(figure).thighUpDeg }) } : {}
       return figure.trunk === 'fold' ? { ...seat, fold: forwardFold(foldInput(figure, scene, thighSlopeDeg)) } : seat
     }
     case 'chair': {
@@ -53,9 +67,20 @@ function lyingNumbers(figure: Extract<Figure, { kind: 'lying' }>, scene: Scene):
   const usual = usualOf(figure)
   return {
     ...(slope ? { incline: inclineOf(scene, slope) } : {}),
-    ...(!slope && pelvisH > 0 ? { raised: pelvisRaised({ ...of, pelvisH, shoulderPad: Math.min(heightUnder(scene, 'upperBack'), pelvisH), headPad: heightUnder(scene, 'head') }) } : {}),
+    ...(!slope && pelvisH > 0
+      ? {
+          raised: pelvisRaised({
+            ...of,
+            pelvisH,
+            shoulderPad: Math.min(heightUnder(scene, 'upperBack'), pelvisH),
+            headPad: heightUnder(scene, 'head'),
+          }),
+        }
+      : {}),
     ...(figure.legs === 'long' && knees ? { knees } : {}),
-    ...(figure.legs === 'bound' ? { bound: boundAngle({ ...of, abductionDeg: usual.abductionDeg, heelGap: usual.heelGapCm }) } : {}),
+    ...(figure.legs === 'bound'
+      ? { bound: boundAngle({ ...of, abductionDeg: usual.abductionDeg, heelGap: usual.heelGapCm }) }
+      : {}),
     ...(figure.legs === 'wall' ? { wall: legsUpWall({ ...of, slrDeg: usual.legRaiseDeg, supportH: pelvisH }) } : {}),
   }
 }

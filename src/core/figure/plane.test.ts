@@ -1,5 +1,15 @@
 import fc from 'fast-check'
-import { from, fromOut, lengthOf, middleJoint, minus, reached, turnThrough, turnUntilClear, turnUntilContact } from './plane.ts'
+import {
+  from,
+  fromOut,
+  lengthOf,
+  middleJoint,
+  minus,
+  reached,
+  turnThrough,
+  turnUntilClear,
+  turnUntilContact,
+} from './plane.ts'
 import type { Point3 } from './plane.ts'
 
 const coordinate = fc.double({ min: -80, max: 80, noNaN: true })
@@ -17,15 +27,27 @@ test('a point at an angle and a distance lies there, in the plane and turned out
 
 test('two bones reach a wished point where they can, and both keep their length wherever it is', () => {
   fc.assert(
-    fc.property(point, point, bone, bone, point, fc.integer({ min: -180, max: 180 }), (start, wished, first, second, towards, swivel) => {
-      const end = reached(start, wished, first, second)
-      const middle = middleJoint(start, end, first, second, towards, swivel)
-      expect(apart(start, middle)).toBeCloseTo(first, 5)
-      expect(apart(middle, end)).toBeCloseTo(second, 5)
-      const could = apart(start, wished) <= first + second && apart(start, wished) >= Math.abs(first - second)
-      if (could) expect(end).toEqual(wished)
-      else expect(apart(start, end)).toBeCloseTo(apart(start, wished) > first + second ? first + second : Math.abs(first - second), 5)
-    }),
+    fc.property(
+      point,
+      point,
+      bone,
+      bone,
+      point,
+      fc.integer({ min: -180, max: 180 }),
+      (start, wished, first, second, towards, swivel) => {
+        const end = reached(start, wished, first, second)
+        const middle = middleJoint(start, end, first, second, towards, swivel)
+        expect(apart(start, middle)).toBeCloseTo(first, 5)
+        expect(apart(middle, end)).toBeCloseTo(second, 5)
+        const could = apart(start, wished) <= first + second && apart(start, wished) >= Math.abs(first - second)
+        if (could) expect(end).toEqual(wished)
+        else
+          expect(apart(start, end)).toBeCloseTo(
+            apart(start, wished) > first + second ? first + second : Math.abs(first - second),
+            5,
+          )
+      },
+    ),
   )
 })
 

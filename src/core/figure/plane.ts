@@ -33,7 +33,11 @@ export const minus = (a: Point3, b: Point3): Point3 => ({ x: a.x - b.x, y: a.y -
 export const scaled = (a: Point3, factor: number): Point3 => ({ x: a.x * factor, y: a.y * factor, z: a.z * factor })
 export const lengthOf = (a: Point3): number => Math.hypot(a.x, a.y, a.z)
 export const dot = (a: Point3, b: Point3): number => a.x * b.x + a.y * b.y + a.z * b.z
-export const cross = (a: Point3, b: Point3): Point3 => ({ x: a.y * b.z - a.z * b.y, y: a.z * b.x - a.x * b.z, z: a.x * b.y - a.y * b.x })
+export const cross = (a: Point3, b: Point3): Point3 => ({
+  x: a.y * b.z - a.z * b.y,
+  y: a.z * b.x - a.x * b.z,
+  z: a.x * b.y - a.y * b.x,
+})
 export const between = (a: Point3, b: Point3, share: number): Point3 => plus(a, scaled(minus(b, a), share))
 const unit = (a: Point3): Point3 => scaled(a, 1 / (lengthOf(a) || 1))
 /** Some direction square to one. */
@@ -47,12 +51,22 @@ const anyAside = (a: Point3): Point3 => {
  * the line by `swivel` degrees. Where the points are further apart than the bones reach, the bones lie on the line,
  * and the second ends short of `to`.
  */
-export function middleJoint(start: Point3, to: Point3, first: number, second: number, towards: Point3, swivel = 0): Point3 {
+export function middleJoint(
+  start: Point3,
+  to: Point3,
+  first: number,
+  second: number,
+  towards: Point3,
+  swivel = 0,
+): Point3 {
   const line = minus(to, start)
   const apart = lengthOf(line)
   // Where the points are one, or the wish lies along the line, any way off will do.
   const axis = apart > 1e-9 ? unit(line) : anyAside(towards)
-  const along = apart >= first + second ? first : Math.max(-first, Math.min(first, (first ** 2 + apart ** 2 - second ** 2) / (2 * (apart || 1))))
+  const along =
+    apart >= first + second
+      ? first
+      : Math.max(-first, Math.min(first, (first ** 2 + apart ** 2 - second ** 2) / (2 * (apart || 1))))
   const off = Math.sqrt(Math.max(0, first ** 2 - along ** 2))
   const wish = minus(towards, scaled(axis, dot(towards, axis)))
   const up = lengthOf(wish) > 1e-9 ? unit(wish) : anyAside(axis)
@@ -112,7 +126,12 @@ export function turnThrough(first: number, last: number, isClear: (degrees: numb
  * Turns from one angle towards another and stops at the first contact; the last angle if nothing is met.
  * `isClear` says whether an angle is free; where already the first is not, it is returned.
  */
-export function turnUntilContact(first: number, last: number, isClear: (degrees: number) => boolean, steps = 18): number {
+export function turnUntilContact(
+  first: number,
+  last: number,
+  isClear: (degrees: number) => boolean,
+  steps = 18,
+): number {
   let clear = first
   for (let step = 0; step <= steps; step += 1) {
     const next = first + ((last - first) * step) / steps

@@ -23,7 +23,13 @@ export function chestSupport(scene: Scene, start: number): readonly PlacedProp[]
 }
 
 /** The head face down on its pile, which stands on the long support where that reaches, else on the floor. */
-export function headDown(scene: Scene, shoulder: Point3, ribs: number, props: readonly PlacedProp[], obstacles: readonly Obstacle[] = []) {
+export function headDown(
+  scene: Scene,
+  shoulder: Point3,
+  ribs: number,
+  props: readonly PlacedProp[],
+  obstacles: readonly Obstacle[] = [],
+) {
   const { f } = scene
   const pile = pileUnder(scene, 'head')
   const long = props.filter(({ part }) => part === 'chest' || part === 'belly').at(-1)
@@ -35,14 +41,22 @@ export function headDown(scene: Scene, shoulder: Point3, ribs: number, props: re
     const ball = headBall(f, shoulder, head.crown).a
     const centre = { ...ball, x: ball.x + Math.max(0, alongOf(pile) / 2 - 0.085 * f.stature) }
     const base = long && ball.x <= end - 2 ? { ...floorAt(centre.x), y: topOf(long) } : floorAt(centre.x)
-    pads = placed(pile && base.y > 0 ? shortened(pile, end + 3 - (base.x - alongOf(pile) / 2)) : pile, base.y > 0 ? { ...base, x: Math.min(base.x, (base.x - alongOf(pile) / 2 + end + 3) / 2) } : base)
+    pads = placed(
+      pile && base.y > 0 ? shortened(pile, end + 3 - (base.x - alongOf(pile) / 2)) : pile,
+      base.y > 0 ? { ...base, x: Math.min(base.x, (base.x - alongOf(pile) / 2 + end + 3) / 2) } : base,
+    )
     head = layHead(f, onTheBelly, shoulder, ribs, [...props, ...pads, ...obstacles])
   }
   return { ...head, pads }
 }
 
 /** What is soft hangs down past the end of what it lies on: only as much of it as lies is drawn. */
-const shortened = (pile: Pile, room: number): Pile => ({ ...pile, pieces: pile.pieces.map((piece) => (piece.rank === 2 && piece.along > room ? { ...piece, along: Math.max(12, room) } : piece)) })
+const shortened = (pile: Pile, room: number): Pile => ({
+  ...pile,
+  pieces: pile.pieces.map((piece) =>
+    piece.rank === 2 && piece.along > room ? { ...piece, along: Math.max(12, room) } : piece,
+  ),
+})
 
 /** What pads an ankle ends just past it, so that the toes come down behind. */
 export function ankleSurface(scene: Scene, ankleX: number) {
@@ -51,7 +65,11 @@ export function ankleSurface(scene: Scene, ankleX: number) {
 }
 
 /** A leg stretched back: the knee sinks to the floor, the top of the foot to the floor or its roll. */
-export function legBack(scene: Scene, hip: Point3, out = 4): { readonly leg: Leg; readonly props: readonly PlacedProp[] } {
+export function legBack(
+  scene: Scene,
+  hip: Point3,
+  out = 4,
+): { readonly leg: Leg; readonly props: readonly PlacedProp[] } {
   const { f } = scene
   const start = hipJoint(hip, f)
   const heelH = f.heelR + heightUnder(scene, 'ankles')
@@ -60,7 +78,15 @@ export function legBack(scene: Scene, hip: Point3, out = 4): { readonly leg: Leg
   const sinks = Math.min(asinOf((start.y - kneeH) / f.thigh), Math.max(straight, asinOf((start.y - kneeH) / f.thigh)))
   const knee = fromOut(start, 180 + sinks, -out, f.thigh)
   const ankle = fromOut(knee, 180 + asinOf((knee.y - heelH) / f.shank), -out, f.shank)
-  return { leg: { hip: start, knee, ankle, toe: fromOut(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength) * 0.9, -out, f.footLength) }, props: placed(pileUnder(scene, 'ankles'), ankleSurface(scene, ankle.x), Math.abs(ankle.z)) }
+  return {
+    leg: {
+      hip: start,
+      knee,
+      ankle,
+      toe: fromOut(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength) * 0.9, -out, f.footLength),
+    },
+    props: placed(pileUnder(scene, 'ankles'), ankleSurface(scene, ankle.x), Math.abs(ankle.z)),
+  }
 }
 
 /** A leg drawn up to the side on the floor, as a frog has it. */
@@ -71,7 +97,11 @@ function legDrawnOut(scene: Scene, hip: Point3): { readonly leg: Leg; readonly p
   const knee = fromOut(start, -asinOf((start.y - f.kneeR - pad) / f.thigh), 62, f.thigh)
   const ankle = fromOut(knee, 180 + asinOf((knee.y - f.heelR) / f.shank), 0, f.shank)
   const at = { x: (start.x + knee.x * 2) / 3, z: (start.z + knee.z * 2) / 3 + 0.02 * f.stature }
-  const props = placed(pileUnder(scene, 'thighs'), floorAt(at.x)).map((prop) => ({ ...prop, zFrom: prop.zFrom + at.z, zTo: prop.zTo + at.z }))
+  const props = placed(pileUnder(scene, 'thighs'), floorAt(at.x)).map((prop) => ({
+    ...prop,
+    zFrom: prop.zFrom + at.z,
+    zTo: prop.zTo + at.z,
+  }))
   return { leg: { hip: start, knee, ankle, toe: fromOut(ankle, 185, 0, f.footLength) }, props }
 }
 
@@ -81,15 +111,26 @@ export function prone(figure: FigureOf<'prone'>, scene: Scene): Calculated<Drawn
   const support = chestSupport(scene, 0.05 * f.stature)
   const isLong = support.some(({ piece }) => piece.along >= 40)
   const pad = pileUnder(scene, 'pelvis')
-  const carried = isLong ? Math.max(...support.map(({ core, radius }) => Math.max(...core.map(({ y }) => y)) + radius)) : (pad?.height ?? 0)
+  const carried = isLong
+    ? Math.max(...support.map(({ core, radius }) => Math.max(...core.map(({ y }) => y)) + radius))
+    : (pad?.height ?? 0)
   const hip: Point3 = { x: 0, y: carried + f.hipR, z: 0 }
   const props = [...support, ...placed(pad, floorAt(0))]
-  const trunk = figure.trunk === 'flat' ? layTrunk(f, onTheBelly, hip, props, { least: 0, most: 40 }) : raisedTrunk(figure.trunk, scene, hip)
+  const trunk =
+    figure.trunk === 'flat'
+      ? layTrunk(f, onTheBelly, hip, props, { least: 0, most: 40 })
+      : raisedTrunk(figure.trunk, scene, hip)
   const isRaised = figure.trunk !== 'flat'
-  const head = isRaised ? { crown: from(trunk.shoulder, trunk.ribs + 8, f.headNeck), pads: [] } : headDown(scene, trunk.shoulder, trunk.ribs, props)
+  const head = isRaised
+    ? { crown: from(trunk.shoulder, trunk.ribs + 8, f.headNeck), pads: [] }
+    : headDown(scene, trunk.shoulder, trunk.ribs, props)
   const back = legBack(scene, hip)
   const drawn = figure.legs === 'oneUp' ? legDrawnOut(scene, hip) : undefined
-  const arms = isRaised ? proppedArms(figure.trunk, scene, trunk.shoulder) : figure.arms === 'along' ? armAlong(scene, trunk.shoulder, 180) : armsUnderBrow(scene, trunk.shoulder, head.crown, support)
+  const arms = isRaised
+    ? proppedArms(figure.trunk, scene, trunk.shoulder)
+    : figure.arms === 'along'
+      ? armAlong(scene, trunk.shoulder, 180)
+      : armsUnderBrow(scene, trunk.shoulder, head.crown, support)
   const straight = bothAlike(back.leg)
   return {
     ok: true,
@@ -114,7 +155,8 @@ function raisedTrunk(by: 'elbows' | 'hands', scene: Scene, hip: Point3) {
   const under = by === 'elbows' ? heightUnder(scene, 'arms') + f.armR : heightUnder(scene, 'hands') + f.wristR
   const wanted = under + (by === 'elbows' ? f.upperArm : (f.upperArm + f.forearm) * 0.8)
   const ribsFor = (low: number): number => Math.min(1.7 * low, low + 30)
-  const shoulderY = (low: number): number => hip.y + f.lowTrunk * Math.sin((low * Math.PI) / 180) + f.ribCage * Math.sin((ribsFor(low) * Math.PI) / 180)
+  const shoulderY = (low: number): number =>
+    hip.y + f.lowTrunk * Math.sin((low * Math.PI) / 180) + f.ribCage * Math.sin((ribsFor(low) * Math.PI) / 180)
   const low = turnUntilContact(0, 80, (degrees) => shoulderY(degrees) < wanted)
   const waist = from(hip, low, f.lowTrunk)
   return { hip, waist, low, shoulder: from(waist, ribsFor(low), f.ribCage), ribs: ribsFor(low) }

@@ -42,10 +42,16 @@ export const pileUnder = ({ piles }: Pick<Scene, 'piles'>, part: BodyPart, count
 export const heightUnder = (scene: Pick<Scene, 'piles'>, part: BodyPart): number => pileUnder(scene, part)?.height ?? 0
 
 /** How wide the widest piece of a pile is along the body. */
-export const alongOf = (pile: Pick<Pile, 'pieces'> | undefined): number => Math.max(0, ...(pile?.pieces ?? []).map(({ along }) => along))
+export const alongOf = (pile: Pick<Pile, 'pieces'> | undefined): number =>
+  Math.max(0, ...(pile?.pieces ?? []).map(({ along }) => along))
 
 /** Pieces one on another, centred on a surface and on a depth. */
-export function stacked(pieces: readonly LoadedPiece[], part: BodyPart, surface: Surface, z = 0): readonly PlacedProp[] {
+export function stacked(
+  pieces: readonly LoadedPiece[],
+  part: BodyPart,
+  surface: Surface,
+  z = 0,
+): readonly PlacedProp[] {
   let base = surface
   return pieces.map((piece) => {
     const shape = shapeOn(base, piece, piece.loaded)
@@ -57,7 +63,9 @@ export function stacked(pieces: readonly LoadedPiece[], part: BodyPart, surface:
 /** A pile in the middle, or both of two equal piles at their depths. */
 export function placed(pile: Pile | undefined, surface: Surface, z = 0): readonly PlacedProp[] {
   if (!pile) return []
-  return pile.piles === 1 ? stacked(pile.pieces, pile.part, surface, 0) : [-1, 1].flatMap((side) => stacked(pile.pieces, pile.part, surface, side * z))
+  return pile.piles === 1
+    ? stacked(pile.pieces, pile.part, surface, 0)
+    : [-1, 1].flatMap((side) => stacked(pile.pieces, pile.part, surface, side * z))
 }
 
 /**
@@ -66,7 +74,12 @@ export function placed(pile: Pile | undefined, surface: Surface, z = 0): readonl
  */
 export function limbObstacle({ a, b, ra, rb }: Limb, fromShare: number, beside: number): Obstacle {
   const start = between(a, b, fromShare)
-  return { core: [start, b], radius: (ra + rb) / 2, zFrom: Math.min(start.z, b.z) - beside, zTo: Math.max(start.z, b.z) + beside }
+  return {
+    core: [start, b],
+    radius: (ra + rb) / 2,
+    zFrom: Math.min(start.z, b.z) - beside,
+    zTo: Math.max(start.z, b.z) + beside,
+  }
 }
 
 /** How far a limb is from the floor and the props, cm: negative where it is in one of them. */
@@ -93,13 +106,21 @@ export function isFree(limb: Limb, props: readonly Obstacle[], sinks = 1e-6): bo
 }
 
 /** One pile laid out once at the origin, for {@link isFreeOfPile}. */
-export const stillOf = (pile: Pile | undefined): readonly PlacedProp[] => (pile ? stacked(pile.pieces, pile.part, floorAt(0)) : [])
+export const stillOf = (pile: Pile | undefined): readonly PlacedProp[] =>
+  pile ? stacked(pile.pieces, pile.part, floorAt(0)) : []
 
 /** Whether a limb is free of a pile that stands at a point and a depth: the limb is moved instead of the pile. */
-export function isFreeOfPile({ a, b, ra, rb }: Limb, still: readonly PlacedProp[], at: Point, z = 0, sinks = 1e-6): boolean {
+export function isFreeOfPile(
+  { a, b, ra, rb }: Limb,
+  still: readonly PlacedProp[],
+  at: Point,
+  z = 0,
+  sinks = 1e-6,
+): boolean {
   const back = (p: Point3): Point3 => ({ x: p.x - at.x, y: p.y - at.y, z: p.z - z })
   const limb = { a: back(a), b: back(b), ra, rb }
   return still.every((prop) => isFreeOf(limb, prop, prop.zFrom, prop.zTo, sinks))
 }
 
-export const isClear = (limbs: readonly Limb[], props: readonly Obstacle[]): boolean => limbs.every((limb) => isFree(limb, props))
+export const isClear = (limbs: readonly Limb[], props: readonly Obstacle[]): boolean =>
+  limbs.every((limb) => isFree(limb, props))

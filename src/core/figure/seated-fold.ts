@@ -19,7 +19,8 @@ type Seated = FigureOf<'seated'>
 const neckDeg = 20
 
 /** Whether the head's pile stands on a long leg: a chair stands over it, on the floor. */
-const onLegs = ({ legs }: Seated, scene: Scene): boolean => (legs === 'long' || legs === 'one') && pileUnder(scene, 'head')?.pieces[0]?.kind !== 'chair'
+const onLegs = ({ legs }: Seated, scene: Scene): boolean =>
+  (legs === 'long' || legs === 'one') && pileUnder(scene, 'head')?.pieces[0]?.kind !== 'chair'
 
 /** What the formula book asks of a fold: on crossed or bound legs the slope of the thigh stands for that of the leg. */
 export function foldInput(figure: Seated, scene: Scene, thighSlopeDeg: number): ForwardFoldInput {
@@ -39,7 +40,8 @@ export function foldInput(figure: Seated, scene: Scene, thighSlopeDeg: number): 
 }
 
 /** How far a thigh slopes down from the hip, degrees. */
-export const slopeOfThigh = ({ hip, knee }: Pick<Leg, 'hip' | 'knee'>, { thigh }: Scene['f']): number => asinOf((hip.y - knee.y) / thigh)
+export const slopeOfThigh = ({ hip, knee }: Pick<Leg, 'hip' | 'knee'>, { thigh }: Scene['f']): number =>
+  asinOf((hip.y - knee.y) / thigh)
 
 /** The trunk of a fold: 0 upright, 1 as far as is comfortable, past that with more rounding than that. */
 function foldedTrunk(scene: Scene, hip: Point3, lean: number, round: number, share: number) {
@@ -73,7 +75,10 @@ interface FoldOnto {
 const further = [0, 0.025, 0.05, 0.075, 0.1] as const
 
 /** The trunk folded forward until the head lies on its pile, the chest before it free. */
-export function foldOnto({ scene, hip, lean, round, most, pile, baseAt, others }: FoldOnto): { readonly trunk: FoldedTrunk; readonly pads: readonly PlacedProp[] } {
+export function foldOnto({ scene, hip, lean, round, most, pile, baseAt, others }: FoldOnto): {
+  readonly trunk: FoldedTrunk
+  readonly pads: readonly PlacedProp[]
+} {
   const { f } = scene
   const posed = (at: number, on: number) => {
     const trunk = foldedTrunk(scene, hip, lean, round, at)
@@ -86,7 +91,12 @@ export function foldOnto({ scene, hip, lean, round, most, pile, baseAt, others }
     return { trunk, pads: placed(pile, base) }
   }
   // The shoulders come over the near edge: the chest counts to just short of them.
-  const chestOf = ({ waist, ribs }: FoldedTrunk): Limb => ({ a: waist, b: from(waist, ribs, f.ribCage * 0.8), ra: f.hipR, rb: f.chestFront * 0.9 })
+  const chestOf = ({ waist, ribs }: FoldedTrunk): Limb => ({
+    a: waist,
+    b: from(waist, ribs, f.ribCage * 0.8),
+    ra: f.hipR,
+    rb: f.chestFront * 0.9,
+  })
   for (const on of further) {
     const headFree = (at: number): boolean => {
       const { trunk, ball, base } = posed(at, on)
@@ -102,7 +112,13 @@ export function foldOnto({ scene, hip, lean, round, most, pile, baseAt, others }
 }
 
 /** Sitting on the floor or a low seat, folded forward onto what carries the head. */
-export function seatedFold(figure: Seated, scene: Scene, hip: Point3, legs: Legs, seats: readonly PlacedProp[]): Calculated<Drawn> {
+export function seatedFold(
+  figure: Seated,
+  scene: Scene,
+  hip: Point3,
+  legs: Legs,
+  seats: readonly PlacedProp[],
+): Calculated<Drawn> {
   const { f } = scene
   const numbers = forwardFold(foldInput(figure, scene, slopeOfThigh(legs.right, f)))
   // While the pelvis still tips back the fold starts at once with the rounding: the finding says so.
@@ -120,8 +136,14 @@ export function seatedFold(figure: Seated, scene: Scene, hip: Point3, legs: Legs
   const onLegs = figure.legs === 'long' ? legs.right : figure.legs === 'one' ? legs.left : undefined
   // The near edge comes just under the face, so that the chest has room.
   // On the legs it stays short of the feet.
-  const furthest = onLegs && pile?.pieces[0]?.kind !== 'chair' ? Math.max(nearest, onLegs.ankle.x - f.heelR - half) : Infinity
-  const baseAt = (ball: Point3, on: number): Surface => supportBase(scene, Math.min(furthest, Math.max(nearest, ball.x + Math.max(0, half - 0.05 * f.stature) + on)), onLegs)
+  const furthest =
+    onLegs && pile?.pieces[0]?.kind !== 'chair' ? Math.max(nearest, onLegs.ankle.x - f.heelR - half) : Infinity
+  const baseAt = (ball: Point3, on: number): Surface =>
+    supportBase(
+      scene,
+      Math.min(furthest, Math.max(nearest, ball.x + Math.max(0, half - 0.05 * f.stature) + on)),
+      onLegs,
+    )
   const { trunk, pads } = foldOnto({ scene, hip, lean, round, most: 2, pile, baseAt, others: [...limbs, ...low] })
   const ball = headBall(f, trunk.shoulder, trunk.crown).a
   const arms = armTo(f, trunk.shoulder, handsOf(figure, f, ball, pads), { x: -0.3, y: -0.4, z: 1 })
@@ -129,7 +151,14 @@ export function seatedFold(figure: Seated, scene: Scene, hip: Point3, legs: Legs
     ok: true,
     warnings: numbers.ok ? numbers.warnings : ['RAISE_SEAT'],
     value: {
-      skeleton: { hip, waist: trunk.waist, shoulder: trunk.shoulder, crown: trunk.crown, right: { ...legs.right, ...arms.right }, left: { ...legs.left, ...arms.left } },
+      skeleton: {
+        hip,
+        waist: trunk.waist,
+        shoulder: trunk.shoulder,
+        crown: trunk.crown,
+        right: { ...legs.right, ...arms.right },
+        left: { ...legs.left, ...arms.left },
+      },
       props: [...seats, ...legs.props, ...low, ...pads, ...arms.props],
     },
   }
@@ -149,7 +178,10 @@ function roomFor(figure: Seated, scene: Scene, { right }: Legs): number {
   if (figure.legs === 'long' || figure.legs === 'one') return 0
   if (figure.legs !== 'wide') return Math.max(right.knee.x, right.ankle.x, right.toe.x) + f.kneeR
   // Between the legs of a straddle: where they stand wide enough apart for it.
-  const wide = Math.max(0, ...(pileUnder(scene, 'head')?.pieces ?? []).filter(({ kind }) => kind !== 'chair').map(({ across }) => across / 2))
+  const wide = Math.max(
+    0,
+    ...(pileUnder(scene, 'head')?.pieces ?? []).filter(({ kind }) => kind !== 'chair').map(({ across }) => across / 2),
+  )
   const [along, out] = [right.ankle.x - right.hip.x, right.ankle.z - right.hip.z]
   return Math.max(0, ((wide + f.kneeR - right.hip.z) * along) / (out || 1))
 }
@@ -165,6 +197,9 @@ function supportBase(scene: Scene, x: number, leg: Leg | undefined): Surface {
   const { f } = scene
   const width = (pile?.pieces[0]?.along ?? 0) / 2
   // It lies across the higher of what is under its two edges.
-  const surface = (at: number): number => (at < knee.x ? hip.y + ((knee.y - hip.y) * (at - hip.x)) / (knee.x - hip.x) : knee.y + ((ankle.y - knee.y) * Math.min(at - knee.x, ankle.x - knee.x)) / (ankle.x - knee.x)) + f.kneeR
+  const surface = (at: number): number =>
+    (at < knee.x
+      ? hip.y + ((knee.y - hip.y) * (at - hip.x)) / (knee.x - hip.x)
+      : knee.y + ((ankle.y - knee.y) * Math.min(at - knee.x, ankle.x - knee.x)) / (ankle.x - knee.x)) + f.kneeR
   return { x, y: Math.max(surface(x - width), surface(x), surface(Math.min(ankle.x, x + width))), degrees: 0 }
 }

@@ -40,7 +40,14 @@ export function seated(figure: Seated, scene: Scene): Calculated<Drawn> {
     ok: true,
     warnings: [],
     value: {
-      skeleton: { hip, waist, shoulder, crown, right: { ...legs.right, ...arms.right }, left: { ...legs.left, ...arms.left } },
+      skeleton: {
+        hip,
+        waist,
+        shoulder,
+        crown,
+        right: { ...legs.right, ...arms.right },
+        left: { ...legs.left, ...arms.left },
+      },
       props: [...seats, ...legs.props, ...arms.props],
       ...(scene.wall ? { wallX: Math.min(hip.x - f.hipR, shoulder.x - f.chestR) } : {}),
     },
@@ -48,7 +55,8 @@ export function seated(figure: Seated, scene: Scene): Calculated<Drawn> {
 }
 
 function legsOf(figure: Seated, scene: Scene, hip: Point3): Legs {
-  const alike = ({ leg, props }: { readonly leg: Leg; readonly props: readonly PlacedProp[] }): Legs => bothAlike(leg, props)
+  const alike = ({ leg, props }: { readonly leg: Leg; readonly props: readonly PlacedProp[] }): Legs =>
+    bothAlike(leg, props)
   const { abductionDeg, heelGapCm } = usualOf(figure)
   switch (figure.legs) {
     case 'long':
@@ -91,7 +99,11 @@ function shifted(leg: Leg, by: number): Pick<Leg, 'ankle' | 'knee'> & { readonly
   const ankle = plus(leg.ankle, { x: by, y: 0, z: 0 })
   const length = Math.hypot(leg.knee.x - leg.hip.x, leg.knee.y - leg.hip.y, leg.knee.z - leg.hip.z)
   const shank = Math.hypot(leg.knee.x - leg.ankle.x, leg.knee.y - leg.ankle.y, leg.knee.z - leg.ankle.z)
-  const knee = middleJoint(leg.hip, ankle, length, shank, { x: leg.knee.x - leg.hip.x, y: leg.knee.y - leg.hip.y, z: leg.knee.z - leg.hip.z })
+  const knee = middleJoint(leg.hip, ankle, length, shank, {
+    x: leg.knee.x - leg.hip.x,
+    y: leg.knee.y - leg.hip.y,
+    z: leg.knee.z - leg.hip.z,
+  })
   return { ankle, knee, toe: plus(leg.toe, { x: by, y: 0, z: 0 }) }
 }
 
@@ -114,13 +126,39 @@ function deer(scene: Scene, hip: Point3): Legs {
 function uprightArms(figure: Seated, scene: Scene, shoulder: Point3, leg: Leg): Arms {
   const { f } = scene
   if (figure.arms === 'wide' || figure.trunk === 'sideways') {
-    const hand = { x: -0.14 * f.stature, y: f.wristR + heightUnder(scene, 'hands'), z: f.shoulderHalf + 0.04 * f.stature }
-    const arms = armTo(f, shoulder, hand, { x: -0.5, y: 0, z: 1 }, placed(pileUnder(scene, 'hands'), floorAt(hand.x), hand.z))
+    const hand = {
+      x: -0.14 * f.stature,
+      y: f.wristR + heightUnder(scene, 'hands'),
+      z: f.shoulderHalf + 0.04 * f.stature,
+    }
+    const arms = armTo(
+      f,
+      shoulder,
+      hand,
+      { x: -0.5, y: 0, z: 1 },
+      placed(pileUnder(scene, 'hands'), floorAt(hand.x), hand.z),
+    )
     return figure.trunk === 'sideways' ? { ...arms, props: arms.props.filter(({ zTo }) => zTo > 0) } : arms
   }
-  if (figure.arms === 'crossed') return armTo(f, shoulder, { x: shoulder.x + 0.17 * f.stature, y: shoulder.y - 0.02 * f.stature, z: -0.03 * f.stature }, { x: 0.6, y: -0.6, z: 0.3 })
-  if (figure.arms === 'along') return armTo(f, shoulder, { x: -0.13 * f.stature, y: shoulder.y - 0.26 * f.stature, z: 0.05 * f.stature }, { x: -1, y: 0, z: 0.6 })
-  return armTo(f, shoulder, plus(between(leg.hip, leg.knee, 0.72), { x: 0, y: f.kneeR + f.wristR, z: 0 }), { x: -1, y: -0.3, z: 0.5 })
+  if (figure.arms === 'crossed')
+    return armTo(
+      f,
+      shoulder,
+      { x: shoulder.x + 0.17 * f.stature, y: shoulder.y - 0.02 * f.stature, z: -0.03 * f.stature },
+      { x: 0.6, y: -0.6, z: 0.3 },
+    )
+  if (figure.arms === 'along')
+    return armTo(
+      f,
+      shoulder,
+      { x: -0.13 * f.stature, y: shoulder.y - 0.26 * f.stature, z: 0.05 * f.stature },
+      { x: -1, y: 0, z: 0.6 },
+    )
+  return armTo(f, shoulder, plus(between(leg.hip, leg.knee, 0.72), { x: 0, y: f.kneeR + f.wristR, z: 0 }), {
+    x: -1,
+    y: -0.3,
+    z: 0.5,
+  })
 }
 
 /** Hip on the floor, the trunk turned face down over a long support, the knees to one side. */
@@ -133,18 +171,35 @@ function twistDown(scene: Scene): Calculated<Drawn> {
   const head = headDown(scene, trunk.shoulder, trunk.ribs, support)
   const leg = (side: 1 | -1, ahead: number): Leg => {
     const start = { ...hip, z: side * f.hipHalf * 0.4, y: hip.y + (side === -1 ? f.hipHalf * 0.4 : 0) }
-    const knee = fromOut(start, -asinOf((start.y - f.kneeR - (side === -1 ? f.kneeR * 1.2 : 0)) / f.thigh), ahead, f.thigh)
+    const knee = fromOut(
+      start,
+      -asinOf((start.y - f.kneeR - (side === -1 ? f.kneeR * 1.2 : 0)) / f.thigh),
+      ahead,
+      f.thigh,
+    )
     const ankle = fromOut(knee, -asinOf((knee.y - f.heelR) / f.shank), 172, f.shank)
     return { hip: start, knee, ankle, toe: fromOut(ankle, 0, 178, f.footLength) }
   }
   const wide = Math.max(0, ...support.map(({ zTo }) => zTo))
-  const arms = armTo(f, trunk.shoulder, { x: trunk.shoulder.x + 0.14 * f.stature, y: f.wristR, z: wide + 4 }, { x: 0, y: -0.1, z: 1 })
+  const arms = armTo(
+    f,
+    trunk.shoulder,
+    { x: trunk.shoulder.x + 0.14 * f.stature, y: f.wristR, z: wide + 4 },
+    { x: 0, y: -0.1, z: 1 },
+  )
   const [right, left] = [leg(1, 80), leg(-1, 70)]
   return {
     ok: true,
     warnings: [],
     value: {
-      skeleton: { hip, waist: trunk.waist, shoulder: trunk.shoulder, crown: head.crown, right: { ...right, ...arms.right }, left: { ...left, ...arms.left } },
+      skeleton: {
+        hip,
+        waist: trunk.waist,
+        shoulder: trunk.shoulder,
+        crown: head.crown,
+        right: { ...right, ...arms.right },
+        left: { ...left, ...arms.left },
+      },
       props: [...placed(pad, floorAt(0)), ...support, ...head.pads, ...arms.props],
     },
   }

@@ -21,9 +21,13 @@ test('distances are negative inside, nothing on the edge, and grow straight away
   expect(distanceTo(box, { x: 0, y: 5 })).toBeCloseTo(-5)
   expect(distanceTo(box, { x: 0, y: 10 })).toBeCloseTo(0)
   fc.assert(
-    fc.property(fc.double({ min: -6, max: 6, noNaN: true }), fc.double({ min: 0.1, max: 60, noNaN: true }), (x, above) => {
-      expect(distanceTo(box, { x, y: 10 + above })).toBeCloseTo(above)
-    }),
+    fc.property(
+      fc.double({ min: -6, max: 6, noNaN: true }),
+      fc.double({ min: 0.1, max: 60, noNaN: true }),
+      (x, above) => {
+        expect(distanceTo(box, { x, y: 10 + above })).toBeCloseTo(above)
+      },
+    ),
   )
 })
 
@@ -40,9 +44,17 @@ test('along a slope a surface goes on in its own direction, and what lies on it 
 })
 
 test('the quick answer whether a limb is free agrees with the distance that is measured', () => {
-  const end = fc.record({ x: fc.integer({ min: -40, max: 40 }), y: fc.integer({ min: 4, max: 40 }), z: fc.integer({ min: -20, max: 20 }) })
+  const end = fc.record({
+    x: fc.integer({ min: -40, max: 40 }),
+    y: fc.integer({ min: 4, max: 40 }),
+    z: fc.integer({ min: -20, max: 20 }),
+  })
   const radius = fc.double({ min: 0.5, max: 4, noNaN: true })
-  const turned = { ...shapeOn({ x: 4, y: 3, degrees: 25 }, { along: 40, roundSeen: false, rank: 1, kind: 'rectBolster' }, 14), zFrom: -15, zTo: 15 }
+  const turned = {
+    ...shapeOn({ x: 4, y: 3, degrees: 25 }, { along: 40, roundSeen: false, rank: 1, kind: 'rectBolster' }, 14),
+    zFrom: -15,
+    zTo: 15,
+  }
   fc.assert(
     fc.property(end, end, radius, radius, (a, b, ra, rb) => {
       const limb = { a, b, ra, rb }
@@ -55,7 +67,21 @@ test('the quick answer whether a limb is free agrees with the distance that is m
 })
 
 test('a pile tried at a place in thought is the pile that is then put there', () => {
-  const piles = pilesOf({ items: [{ id: 'b', kind: 'foamBlock', count: 2, under: 'knees' }, { id: 'r', kind: 'blanket', count: 1, under: 'knees', folds: [{ op: 'halfL' }, { op: 'halfW' }, { op: 'halfL' }] }], kinds: propKinds, massKg: 70, posture: 'lying' })
+  const piles = pilesOf({
+    items: [
+      { id: 'b', kind: 'foamBlock', count: 2, under: 'knees' },
+      {
+        id: 'r',
+        kind: 'blanket',
+        count: 1,
+        under: 'knees',
+        folds: [{ op: 'halfL' }, { op: 'halfW' }, { op: 'halfL' }],
+      },
+    ],
+    kinds: propKinds,
+    massKg: 70,
+    posture: 'lying',
+  })
   const pile = piles.ok ? piles.value[0] : undefined
   const still = stillOf(pile)
   const end = fc.record({ x: fc.integer({ min: -60, max: 60 }), y: fc.integer({ min: 5, max: 60 }), z: fc.constant(0) })
@@ -68,7 +94,15 @@ test('a pile tried at a place in thought is the pile that is then put there', ()
 })
 
 test('each piece of a pile stands on the one below it, up to the height of the pile', () => {
-  const piles = pilesOf({ items: [{ id: 'b', kind: 'corkBlock', count: 2, under: 'pelvis' }, { id: 'r', kind: 'longPillow', count: 1, under: 'pelvis' }], kinds: propKinds, massKg: 60, posture: 'lying' })
+  const piles = pilesOf({
+    items: [
+      { id: 'b', kind: 'corkBlock', count: 2, under: 'pelvis' },
+      { id: 'r', kind: 'longPillow', count: 1, under: 'pelvis' },
+    ],
+    kinds: propKinds,
+    massKg: 60,
+    posture: 'lying',
+  })
   const pile = piles.ok ? piles.value[0] : undefined
   const bounds = placed(pile, floorAt(3)).map(boundsOf)
   expect(bounds[0]?.low).toBeCloseTo(0)

@@ -10,7 +10,13 @@ export interface Shape {
 
 /** What is asked of a core again and again: its edges and its bounds, worked out once. */
 interface Prepared {
-  readonly edges: readonly { readonly x: number; readonly y: number; readonly dx: number; readonly dy: number; readonly squared: number }[]
+  readonly edges: readonly {
+    readonly x: number
+    readonly y: number
+    readonly dx: number
+    readonly dy: number
+    readonly squared: number
+  }[]
   readonly left: number
   readonly right: number
   readonly low: number
@@ -34,7 +40,8 @@ function preparedOf(core: readonly Point[]): Prepared {
 }
 
 /** Signed distance of a point from a shape in cm: negative inside. */
-export const distanceTo = ({ core, radius }: Shape, { x, y }: Point): number => distanceFrom(preparedOf(core).edges, x, y) - radius
+export const distanceTo = ({ core, radius }: Shape, { x, y }: Point): number =>
+  distanceFrom(preparedOf(core).edges, x, y) - radius
 
 function distanceFrom(edges: Prepared['edges'], x: number, y: number): number {
   let nearest = Infinity
@@ -52,7 +59,12 @@ function distanceFrom(edges: Prepared['edges'], x: number, y: number): number {
 }
 
 /** How far a shape reaches: its bounds with its roundness, cm. */
-export function boundsOf({ core, radius }: Shape): { readonly left: number; readonly right: number; readonly low: number; readonly high: number } {
+export function boundsOf({ core, radius }: Shape): {
+  readonly left: number
+  readonly right: number
+  readonly low: number
+  readonly high: number
+} {
   const { left, right, low, high } = preparedOf(core)
   return { left: left - radius, right: right + radius, low: low - radius, high: high + radius }
 }
@@ -111,12 +123,22 @@ const pillowRadius = 6
 const seatThickness = 4
 
 /** A piece that lies centred on a surface, `h` cm high under its load. Of a chair only the seat is in the way. */
-export function shapeOn(surface: Surface, piece: Pick<Piece, 'along' | 'roundSeen' | 'rank' | 'kind'>, h: number): Shape {
-  if (piece.kind === 'chair') return shapeOn(surfaceAt(surface, 0, h - seatThickness), { ...piece, kind: 'book' }, seatThickness)
-  const radius = piece.roundSeen ? h / 2 : Math.min(h / 2, piece.along / 2, piece.kind === 'longPillow' ? pillowRadius : edgeRadius[piece.rank])
+export function shapeOn(
+  surface: Surface,
+  piece: Pick<Piece, 'along' | 'roundSeen' | 'rank' | 'kind'>,
+  h: number,
+): Shape {
+  if (piece.kind === 'chair')
+    return shapeOn(surfaceAt(surface, 0, h - seatThickness), { ...piece, kind: 'book' }, seatThickness)
+  const radius = piece.roundSeen
+    ? h / 2
+    : Math.min(h / 2, piece.along / 2, piece.kind === 'longPillow' ? pillowRadius : edgeRadius[piece.rank])
   const halfAlong = piece.along / 2 - radius
   const corner = (along: number, above: number): Point => surfaceAt(surface, along, above)
   const [low, high] = [radius, h - radius]
   if (high - low < 1e-9) return { core: [corner(-halfAlong, low), corner(halfAlong, low)], radius }
-  return { core: [corner(-halfAlong, low), corner(halfAlong, low), corner(halfAlong, high), corner(-halfAlong, high)], radius }
+  return {
+    core: [corner(-halfAlong, low), corner(halfAlong, low), corner(halfAlong, high), corner(-halfAlong, high)],
+    radius,
+  }
 }

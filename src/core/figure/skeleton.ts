@@ -35,7 +35,8 @@ export interface Bone extends Limb {
   readonly side?: Side
 }
 
-export const headCentre = ({ shoulder, crown }: Skeleton, frame: Frame): Point3 => between(shoulder, crown, frame.headAlong / frame.headNeck)
+export const headCentre = ({ shoulder, crown }: Skeleton, frame: Frame): Point3 =>
+  between(shoulder, crown, frame.headAlong / frame.headNeck)
 
 /** Every bone with its flesh. The neck ends at the crown; the head about its centre is a circle of its own. */
 export function bonesOf(skeleton: Skeleton, f: Frame): readonly Bone[] {

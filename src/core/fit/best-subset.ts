@@ -49,7 +49,10 @@ interface State {
  * A walk over the blocks keeps for every state only labels that are worth more than each shorter one; as all
  * sums just add up, a label that is longer and worth no more can never come out ahead.
  */
-export function bestSubset(candidates: readonly Candidate[], { lengthMs, keepTargets }: SubsetWanted): Subset | undefined {
+export function bestSubset(
+  candidates: readonly Candidate[],
+  { lengthMs, keepTargets }: SubsetWanted,
+): Subset | undefined {
   const slots = slotsOf(candidates)
   const leastAfter = leastMsAfter(candidates)
   let states: State[] = [{ position: undefined, waiting: 0, met: 0, labels: [{ ms: 0, value: 0, kept: undefined }] }]
@@ -61,7 +64,10 @@ export function bestSubset(candidates: readonly Candidate[], { lengthMs, keepTar
   const best = states
     .filter(({ met }) => met === allMet)
     .flatMap(({ labels }) => labels)
-    .reduce<Label | undefined>((a, b) => (!a || b.value > a.value || (b.value === a.value && isEarlier(b, a)) ? b : a), undefined)
+    .reduce<Label | undefined>(
+      (a, b) => (!a || b.value > a.value || (b.value === a.value && isEarlier(b, a)) ? b : a),
+      undefined,
+    )
   return best && subsetOf(best, candidates)
 }
 
@@ -86,11 +92,18 @@ function branches(state: State, candidate: Candidate, { slots, keepTargets, most
   const byValue = (candidate.weight * secondsRadix + candidate.heldS) * secondsRadix - changeS
   const labels = state.labels
     .filter(({ ms }) => ms + byMs <= mostMs)
-    .map((label): Label => ({ ms: label.ms + byMs, value: label.value + byValue, kept: { index: candidate.index, before: label.kept } }))
+    .map((label): Label => ({
+      ms: label.ms + byMs,
+      value: label.value + byValue,
+      kept: { index: candidate.index, before: label.kept },
+    }))
   next.push({
     position: candidate.leaves(state.position),
     waiting: waiting | (slots[candidate.index]?.bit ?? 0),
-    met: keepTargets.reduce((met, target, at) => (candidate.targets.includes(target) ? met | (2 ** at) : met), state.met),
+    met: keepTargets.reduce(
+      (met, target, at) => (candidate.targets.includes(target) ? met | (2 ** at) : met),
+      state.met,
+    ),
     labels,
   })
   return next

@@ -37,7 +37,9 @@ export function betterOrder(session: Session, catalog: Catalog): Result<OrderSug
     const planned = blocks.map((_, at) => at)
     const free = planned.filter((block) => !precedence.isFixed(block))
     const isBest = free.length <= mostFreeBlocks
-    const order = isBest ? exactOrder(planned, new Set(free), precedence, costs) : improved(planned, free, precedence, costs)
+    const order = isBest
+      ? exactOrder(planned, new Set(free), precedence, costs)
+      : improved(planned, free, precedence, costs)
     const ids = order.map((at) => blocks[at]?.block.id ?? '')
     const then = costOf(order, costs)
     return {
@@ -55,7 +57,12 @@ export function betterOrder(session: Session, catalog: Catalog): Result<OrderSug
 const windowBlocks = 9
 
 /** Better and better by windows and by moves, from the order planned, until neither helps. */
-function improved(planned: readonly number[], free: readonly number[], precedence: Precedence, costs: OrderCosts): number[] {
+function improved(
+  planned: readonly number[],
+  free: readonly number[],
+  precedence: Precedence,
+  costs: OrderCosts,
+): number[] {
   const rank = (order: readonly number[]) => rankOf(costOf(order, costs))
   let best = [...planned]
   for (;;) {

@@ -28,7 +28,12 @@ export interface BothWanted {
  * With 0 it is the shorter fit wherever that comes to the length, with 1 the fewer fit.
  * Refuses what `compileTimeline` refuses.
  */
-export function shorterAndFewer(session: Session, catalog: Catalog, ceilingOf: CeilingOf, { leastShare, keepTargets = [] }: BothWanted): Result<Fit> {
+export function shorterAndFewer(
+  session: Session,
+  catalog: Catalog,
+  ceilingOf: CeilingOf,
+  { leastShare, keepTargets = [] }: BothWanted,
+): Result<Fit> {
   if (leastShare >= 1) return fewerBlocks(session, catalog, keepTargets)
   const compiled = compileTimeline(session, catalog)
   if (!compiled.ok) return compiled
@@ -42,7 +47,8 @@ export function shorterAndFewer(session: Session, catalog: Catalog, ceilingOf: C
   const drops = droppingEdits(session, kept)
   const left = orThrow(applyEdit(session, { type: 'several', edits: drops })).session
   // Nothing is lengthened unasked where dropping alone makes room enough.
-  if (isShortEnough(orThrow(compileTimeline(left, catalog)), session)) return ok(fitOf(session, drops, catalog, { missed }))
+  if (isShortEnough(orThrow(compileTimeline(left, catalog)), session))
+    return ok(fitOf(session, drops, catalog, { missed }))
   return mapResult(stretchToLength(left, catalog, ceilingOf, leastShare), ({ edits, inTheWay }) =>
     fitOf(session, [...drops, ...edits], catalog, { inTheWay, missed }),
   )
@@ -51,8 +57,15 @@ export function shorterAndFewer(session: Session, catalog: Catalog, ceilingOf: C
 const isShortEnough = (timeline: Timeline, { lengthS }: Session): boolean => timeline.totalMs <= lengthS * 1000
 
 /** By how much a block can go down at most, all its sides together. */
-function mostSavedS(block: Resolved | undefined, all: readonly Resolved[], session: Session, ceilingOf: CeilingOf, leastShare: LeastShare): Seconds {
-  if (block?.kind === 'hold') return sumOf(stepsOf(holdTerms(block, session, ceilingOf, leastShare), 'floor').map(({ byS }) => byS))
+function mostSavedS(
+  block: Resolved | undefined,
+  all: readonly Resolved[],
+  session: Session,
+  ceilingOf: CeilingOf,
+  leastShare: LeastShare,
+): Seconds {
+  if (block?.kind === 'hold')
+    return sumOf(stepsOf(holdTerms(block, session, ceilingOf, leastShare), 'floor').map(({ byS }) => byS))
   if (block?.kind !== 'closing') return 0
   const finalRest = finalRestTerms(all, session, leastShare)
   return finalRest ? finalRest.plannedS - finalRest.floorS : 0

@@ -33,7 +33,8 @@ export function candidatesOf(timeline: Timeline, changes: ChangeTable): Candidat
   const counterOf = new Map(counterLinks(blocks).map(({ of, by }) => [by, of]))
   return timeline.blocks.map(({ block, startMs, endMs, firstSegment }, index) => {
     const first = timeline.segments[firstSegment]
-    const changeMs = first?.blockId === block.block.id && first.doing.kind === 'change' ? first.endMs - first.startMs : 0
+    const changeMs =
+      first?.blockId === block.block.id && first.doing.kind === 'change' ? first.endMs - first.startMs : 0
     const { priority } = block.block
     const must = block.kind === 'closing' || (priority ?? (block.kind === 'talk' ? 'must' : 'rather')) === 'must'
     return {

@@ -16,24 +16,43 @@ const fitForClass = ({ inPersonOnly, strong }: Technique): boolean => !inPersonO
 
 /** The breath at the start of any session: uncounted, so that it asks nothing of anybody. */
 export function firstBreath({ lengthS, variation }: ChooserWish, { catalog }: ChooserBooks): Pick[] {
-  const quiet = [...catalog.techniques.values()].filter((technique) => fitForClass(technique) && !technique.counted && technique.startsWhen.easy.length === 0)
+  const quiet = [...catalog.techniques.values()].filter(
+    (technique) => fitForClass(technique) && !technique.counted && technique.startsWhen.easy.length === 0,
+  )
   const [technique] = ranked(quiet, variation, () => 0)
   if (!technique) return []
   const seconds = Math.floor((lengthS * firstBreathShare) / 30) * 30
   const naturalS = Math.min(firstBreathS.mostS, Math.max(firstBreathS.leastS, seconds))
-  return [{ block: { kind: 'breath', id: 'breath-1', techniqueId: technique.id, amount: { naturalS } }, why: { rule: 'breathes' } }]
+  return [
+    {
+      block: { kind: 'breath', id: 'breath-1', techniqueId: technique.id, amount: { naturalS } },
+      why: { rule: 'breathes' },
+    },
+  ]
 }
 
 /**
  * The breath work of a breath session, one technique after another, each only after those it starts from,
  * with natural breath between them. `has` are the techniques practised before.
  */
-export function breathWork({ level, variation }: ChooserWish, { catalog }: ChooserBooks, has: readonly string[]): Pick[][] {
+export function breathWork(
+  { level, variation }: ChooserWish,
+  { catalog }: ChooserBooks,
+  has: readonly string[],
+): Pick[][] {
   const known = new Set(has)
-  const left = new Set(ranked([...catalog.techniques.values()].filter((technique) => fitForClass(technique) && offeredTo(technique, level)), variation, gentleness))
+  const left = new Set(
+    ranked(
+      [...catalog.techniques.values()].filter((technique) => fitForClass(technique) && offeredTo(technique, level)),
+      variation,
+      gentleness,
+    ),
+  )
   const parts: Pick[][] = []
   for (;;) {
-    const next = [...left].find((technique) => !known.has(technique.id) && technique.startsWhen.easy.every((id) => known.has(id)))
+    const next = [...left].find(
+      (technique) => !known.has(technique.id) && technique.startsWhen.easy.every((id) => known.has(id)),
+    )
     if (!next) return parts
     left.delete(next)
     known.add(next.id)
@@ -42,7 +61,8 @@ export function breathWork({ level, variation }: ChooserWish, { catalog }: Choos
 }
 
 /** Uncounted breath comes first, then what builds on it; special techniques only where there is time left. */
-const gentleness = ({ counted, startsWhen }: Technique): number => (counted ? 0 : 3) + (startsWhen.easy.includes('watching-the-breath') ? 0 : 3)
+const gentleness = ({ counted, startsWhen }: Technique): number =>
+  (counted ? 0 : 3) + (startsWhen.easy.includes('watching-the-breath') ? 0 : 3)
 
 /** New people are given what is said for them; everybody else what a class can be led through. */
 const offeredTo = ({ forNew }: Technique, level: Level): boolean => level !== 'new' || forNew !== undefined
@@ -51,9 +71,15 @@ function partWith(technique: Technique, level: Level, number: number): Pick[] {
   const id = `breath-${String(number)}`
   const why = { rule: 'breathes' } as const
   const rest: Pick = { block: { kind: 'rest', id: `${id}-rest`, s: restBetweenS }, why }
-  if (!technique.counted) return [{ block: { kind: 'breath', id, techniqueId: technique.id, amount: { naturalS: 180 } }, why }]
+  if (!technique.counted)
+    return [{ block: { kind: 'breath', id, techniqueId: technique.id, amount: { naturalS: 180 } }, why }]
   const { amount } = technique
   const roundsPerSet = 'roundsPerSet' in amount ? amount.roundsPerSet : 9
-  const block = { kind: 'breath', id, techniqueId: technique.id, amount: { fillS: mostCountedS[level], roundsPerSet } } as const
+  const block = {
+    kind: 'breath',
+    id,
+    techniqueId: technique.id,
+    amount: { fillS: mostCountedS[level], roundsPerSet },
+  } as const
   return [{ block, why }, rest]
 }

@@ -45,7 +45,8 @@ export function chooseSession(wish: ChooserWish, books: ChooserBooks): Result<Ch
   if (wish.lengthS < leastS || wish.lengthS > mostS) return refused('LENGTH_OUT_OF_RANGE', 'lengthS', { leastS, mostS })
   if (wish.targets.length > mostTargets) return refused('TOO_MANY_TARGETS', 'targets', { most: mostTargets })
   const frame = frameOf(wish, books)
-  const fits = (parts: Parts, leastShare: number) => orThrow(stretchToLength(frame(parts).session, books.catalog, books.ceilingOf, leastShare)).overMs === 0
+  const fits = (parts: Parts, leastShare: number) =>
+    orThrow(stretchToLength(frame(parts).session, books.catalog, books.ceilingOf, leastShare)).overMs === 0
   const isBreath = wish.practice === 'breath'
   const asked = wish.targets.length > 0 || isBreath ? wish.targets : usualTargets[wish.practice]
   const opened = withOpening(wish, books, asked, fits)
@@ -55,10 +56,17 @@ export function chooseSession(wish: ChooserWish, books: ChooserBooks): Result<Ch
   // What was asked for first; where it is used up or would be all there is, what is usual.
   const full = filled(wish, books, settled, new Set([...asked, ...usualTargets[wish.practice]]), fits)
   const { session, why } = frame(full)
-  const ordered = orThrow(applyEdit(session, { type: 'several', edits: orThrow(betterOrder(session, books.catalog)).edits })).session
+  const ordered = orThrow(
+    applyEdit(session, { type: 'several', edits: orThrow(betterOrder(session, books.catalog)).edits }),
+  ).session
   const fit = orThrow(stretchToLength(ordered, books.catalog, books.ceilingOf))
   const met = new Set(Object.values(why).flatMap((rule) => (rule.rule === 'works' ? [rule.target] : [])))
-  return ok({ session: fit.session, why, missed: wish.targets.filter((target) => !met.has(target)), totalMs: fit.totalMs })
+  return ok({
+    session: fit.session,
+    why,
+    missed: wish.targets.filter((target) => !met.has(target)),
+    totalMs: fit.totalMs,
+  })
 }
 
 type Fits = (parts: Parts, leastShare: number) => boolean
@@ -68,20 +76,37 @@ const nothing: Parts = { opening: [], moving: [], warm: [], deep: [], breath: []
 /** Puts parts between what every session begins and ends with. */
 function frameOf(wish: ChooserWish, books: ChooserBooks) {
   const talkS = wish.lengthS < 2400 ? 60 : 120
-  const begin: Pick[] = [{ block: { kind: 'talk', id: 'arrive', ...wish.talk, s: talkS }, why: { rule: 'arrives' } }, ...firstBreath(wish, books)]
+  const begin: Pick[] = [
+    { block: { kind: 'talk', id: 'arrive', ...wish.talk, s: talkS }, why: { rule: 'arrives' } },
+    ...firstBreath(wish, books),
+  ]
   const end: Pick = { block: { kind: 'closing', id: 'closing' }, why: { rule: 'closes' } }
   return ({ opening, moving, warm, deep, breath, settling }: Parts) => {
     const picks = [...begin, ...opening, ...moving, ...warm, ...deep, ...breath, ...settling, end]
     const { id, name, practice, level, lengthS, schoolId } = wish
-    const session: Session = { schema: 1, id, name, practice, level, lengthS, schoolId, blocks: picks.map(({ block }) => block) }
+    const session: Session = {
+      schema: 1,
+      id,
+      name,
+      practice,
+      level,
+      lengthS,
+      schoolId,
+      blocks: picks.map(({ block }) => block),
+    }
     return { session, why: Object.fromEntries(picks.map(({ block, why }) => [block.id, why])) }
   }
 }
 
-const pickPose = ({ id }: Pose, why: ChooserRule): Pick => ({ block: { kind: 'hold', id: `pose-${id}`, poseId: id }, why })
+const pickPose = ({ id }: Pose, why: ChooserRule): Pick => ({
+  block: { kind: 'hold', id: `pose-${id}`, poseId: id },
+  why,
+})
 
 const holdsOf = ({ opening, moving, warm, deep, breath, settling }: Parts): HoldBlock[] =>
-  [...opening, ...moving, ...warm, ...deep, ...breath, ...settling].flatMap(({ block }) => (block.kind === 'hold' ? [block] : []))
+  [...opening, ...moving, ...warm, ...deep, ...breath, ...settling].flatMap(({ block }) =>
+    block.kind === 'hold' ? [block] : [],
+  )
 
 /** The poses of the wish that are not in the session yet. */
 function unused(wish: ChooserWish, { catalog }: ChooserBooks, parts: Parts): Pose[] {
@@ -96,7 +121,13 @@ const firstThatFits = (parts: Parts, candidates: Iterable<Parts>, leastShare: nu
 }
 
 /** A deep pose for every area asked for, warmed and countered, as far as there is room. */
-const withTargets = (wish: ChooserWish, books: ChooserBooks, parts: Parts, targets: readonly Target[], fits: Fits): Parts =>
+const withTargets = (
+  wish: ChooserWish,
+  books: ChooserBooks,
+  parts: Parts,
+  targets: readonly Target[],
+  fits: Fits,
+): Parts =>
   targets.reduce((now, target) => firstThatFits(now, groupsFor(target, wish, books, now), shares.asked, fits), parts)
 
 /** The session with one more pose for an area, the best first, each with what it needs before and after. */
@@ -119,7 +150,9 @@ function warmedFor(pose: Pose, wish: ChooserWish, books: ChooserBooks, parts: Pa
   for (const area of pose.wantsWarm) {
     const before = warmed ? [...warmed.opening, ...warmed.moving, ...warmed.warm] : []
     if (!warmed || before.some(({ block }) => warmsOf(block, books).includes(area))) continue
-    const able: Pose[] = unused(wish, books, warmed).filter(({ places, warms }) => places.includes('warm') && warms.includes(area))
+    const able: Pose[] = unused(wish, books, warmed).filter(
+      ({ places, warms }) => places.includes('warm') && warms.includes(area),
+    )
     const [warmer]: Pose[] = ranked(able, wish.variation, (one) => -awayFromTheFloor(one) - one.sensation.to)
     warmed = warmer && { ...warmed, warm: [...warmed.warm, pickPose(warmer, { rule: 'warms', target: area })] }
   }
@@ -134,43 +167,89 @@ function warmsOf(block: Block, { catalog }: ChooserBooks): readonly Target[] {
 
 /** The session with the counterpose of its last deep pose, where that has one that is not used yet. */
 function countered(pose: Pose, wish: ChooserWish, books: ChooserBooks, parts: Parts): Parts {
-  const able = unused(wish, books, parts).filter(({ id, places }) => pose.counterposes.includes(id) && places.includes('counter'))
-  const [counter] = ranked(able, wish.variation, (one) => (one.base.enter === pose.base.leave ? 1 : 0) - (one.sides ? 2 : 0) - awayFromTheFloor(one))
+  const able = unused(wish, books, parts).filter(
+    ({ id, places }) => pose.counterposes.includes(id) && places.includes('counter'),
+  )
+  const [counter] = ranked(
+    able,
+    wish.variation,
+    (one) => (one.base.enter === pose.base.leave ? 1 : 0) - (one.sides ? 2 : 0) - awayFromTheFloor(one),
+  )
   return counter ? { ...parts, deep: [...parts.deep, pickPose(counter, { rule: 'counters', poseId: pose.id })] } : parts
 }
 
 /** A pose that asks little and is the same on both sides, to begin with or to settle in. */
-const isEasy = (pose: Pose, place: 'opening' | 'closing'): boolean => pose.places.includes(place) && pose.sensation.to <= 3 && !pose.sides
+const isEasy = (pose: Pose, place: 'opening' | 'closing'): boolean =>
+  pose.places.includes(place) && pose.sensation.to <= 3 && !pose.sides
 
 /** With an opening near the areas asked for; before breath work one that leaves people lying or sitting. */
 function withOpening(wish: ChooserWish, books: ChooserBooks, targets: readonly Target[], fits: Fits): Parts {
-  const points = (pose: Pose) => targets.filter((target) => pose.targets.includes(target)).length - awayFromTheFloor(pose)
+  const points = (pose: Pose) =>
+    targets.filter((target) => pose.targets.includes(target)).length - awayFromTheFloor(pose)
   const quiet = (pose: Pose) => wish.practice !== 'breath' || ['supine', 'seated'].includes(pose.base.leave)
-  const able = ranked(unused(wish, books, nothing).filter((pose) => isEasy(pose, 'opening') && quiet(pose)), wish.variation, points)
-  return firstThatFits(nothing, able.map((pose) => ({ ...nothing, opening: [pickPose(pose, { rule: 'opens' })] })), shares.frame, fits)
+  const able = ranked(
+    unused(wish, books, nothing).filter((pose) => isEasy(pose, 'opening') && quiet(pose)),
+    wish.variation,
+    points,
+  )
+  return firstThatFits(
+    nothing,
+    able.map((pose) => ({ ...nothing, opening: [pickPose(pose, { rule: 'opens' })] })),
+    shares.frame,
+    fits,
+  )
 }
 
 /** In less than half an hour a movement would take the time of a pose. */
 const movesFromS = 1800
 
 /** With a breath-timed movement that warms, where there is room; restorative work does without. */
-function withMoving(wish: ChooserWish, books: ChooserBooks, parts: Parts, targets: readonly Target[], fits: Fits): Parts {
+function withMoving(
+  wish: ChooserWish,
+  books: ChooserBooks,
+  parts: Parts,
+  targets: readonly Target[],
+  fits: Fits,
+): Parts {
   if (wish.practice === 'restorative' || wish.lengthS < movesFromS) return parts
-  return firstThatFits(parts, moversFor(targets, wish, books).map((pick) => ({ ...parts, moving: [pick] })), shares.frame, fits)
+  return firstThatFits(
+    parts,
+    moversFor(targets, wish, books).map((pick) => ({ ...parts, moving: [pick] })),
+    shares.frame,
+    fits,
+  )
 }
 
 /** With a pose to settle in before the closing, where there is room. */
 function withSettling(wish: ChooserWish, books: ChooserBooks, parts: Parts, fits: Fits): Parts {
   const points = (pose: Pose) => (pose.base.enter === 'supine' ? 1 : 0) - awayFromTheFloor(pose)
-  const able = ranked(unused(wish, books, parts).filter((pose) => isEasy(pose, 'closing')), wish.variation, points)
-  return firstThatFits(parts, able.map((pose) => ({ ...parts, settling: [pickPose(pose, { rule: 'settles' })] })), shares.frame, fits)
+  const able = ranked(
+    unused(wish, books, parts).filter((pose) => isEasy(pose, 'closing')),
+    wish.variation,
+    points,
+  )
+  return firstThatFits(
+    parts,
+    able.map((pose) => ({ ...parts, settling: [pickPose(pose, { rule: 'settles' })] })),
+    shares.frame,
+    fits,
+  )
 }
 
 function moversFor(targets: readonly Target[], { variation }: ChooserWish, { catalog }: ChooserBooks): Pick[] {
-  const able = ranked([...catalog.movements.values()], variation, (movement) => (movement.base.enter === 'standing' ? -3 : 0))
+  const able = ranked([...catalog.movements.values()], variation, (movement) =>
+    movement.base.enter === 'standing' ? -3 : 0,
+  )
   return able.flatMap((movement): Pick[] => {
     const target = targets.find((one) => movement.targets.includes(one))
-    return target ? [{ block: { kind: 'movement', id: `movement-${movement.id}`, movementId: movement.id }, why: { rule: 'moves', target } }] : []
+    return target
+      ? [
+          {
+            block: { kind: 'movement', id: `movement-${movement.id}`, movementId: movement.id },
+            why: { rule: 'moves', target },
+          },
+        ]
+      : []
   })
 }
 

@@ -17,7 +17,11 @@ const levelOrder = { new: 0, regular: 1, experienced: 2 } as const
 /** Whether a pose is taught in that work and to that level; the final rest has a block of its own. */
 export function suits(pose: Pose, { practice, level }: RankedFor): boolean {
   const kind = practice === 'breath' ? 'restorative' : practice
-  return (kind === 'mixed' || pose.practices.includes(kind)) && levelOrder[pose.fromLevel] <= levelOrder[level] && !pose.families.includes('final_rest')
+  return (
+    (kind === 'mixed' || pose.practices.includes(kind)) &&
+    levelOrder[pose.fromLevel] <= levelOrder[level] &&
+    !pose.families.includes('final_rest')
+  )
 }
 
 /** Under this length two sides of one pose take too much of it. */
@@ -46,7 +50,11 @@ export const awayFromTheFloor = (pose: Pose): number => (offTheFloor.has(pose.ba
 const turns = 3
 
 /** Best first; the variation's number decides between those that are nearly as good. The same every time. */
-export function ranked<T extends Pose | Movement | Technique>(things: Iterable<T>, variation: number, points: (thing: T) => number): T[] {
+export function ranked<T extends Pose | Movement | Technique>(
+  things: Iterable<T>,
+  variation: number,
+  points: (thing: T) => number,
+): T[] {
   return [...things]
     .map((thing) => {
       const mixed = mix(`${String(variation)} ${thing.id}`)

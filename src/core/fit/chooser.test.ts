@@ -109,7 +109,9 @@ test('what a pose wants warm is warmed before it, by a pose or a movement, and a
       holds.forEach((hold, at) => {
         const rule = why[hold.id]
         if (rule?.rule !== 'warms') return
-        expect(holds.slice(at).some(({ poseId }) => shippedCatalog.poses.get(poseId)?.wantsWarm.includes(rule.target))).toBe(true)
+        expect(
+          holds.slice(at).some(({ poseId }) => shippedCatalog.poses.get(poseId)?.wantsWarm.includes(rule.target)),
+        ).toBe(true)
       })
       holds.forEach((hold, at) => {
         const rule = why[hold.id]
@@ -122,7 +124,9 @@ test('what a pose wants warm is warmed before it, by a pose or a movement, and a
 test('a movement that warms counts as warming', () => {
   const { session, why } = choose({ lengthS: 1800, targets: ['frontOfHip'] })
   expect(Object.values(why)).toContainEqual({ rule: 'moves', target: 'frontOfHip' })
-  expect(session.blocks.findIndex(({ kind }) => kind === 'movement')).toBeLessThan(session.blocks.findIndex(({ id }) => why[id]?.rule === 'works'))
+  expect(session.blocks.findIndex(({ kind }) => kind === 'movement')).toBeLessThan(
+    session.blocks.findIndex(({ id }) => why[id]?.rule === 'works'),
+  )
 })
 
 test('the same wish gives the same session; another number gives another', () => {
@@ -149,6 +153,14 @@ test('breath work is as long as the level allows and builds on what comes before
 })
 
 test('a length or a number of areas that cannot be is refused with its field', () => {
-  expect(chooseSession(aWish({ lengthS: 300 }), books)).toMatchObject({ ok: false, code: 'LENGTH_OUT_OF_RANGE', path: 'lengthS' })
-  expect(chooseSession(aWish({ targets: ['feet', 'neck', 'chest', 'side'] }), books)).toMatchObject({ ok: false, code: 'TOO_MANY_TARGETS', path: 'targets' })
+  expect(chooseSession(aWish({ lengthS: 300 }), books)).toMatchObject({
+    ok: false,
+    code: 'LENGTH_OUT_OF_RANGE',
+    path: 'lengthS',
+  })
+  expect(chooseSession(aWish({ targets: ['feet', 'neck', 'chest', 'side'] }), books)).toMatchObject({
+    ok: false,
+    code: 'TOO_MANY_TARGETS',
+    path: 'targets',
+  })
 })

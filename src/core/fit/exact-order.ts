@@ -12,7 +12,12 @@ export const mostFreeBlocks = 12
  * then the earliest blocks of the plan first. Exact: a walk over all sets of what is placed, with the unit
  * placed last. The order given has to keep the precedence itself, else it throws.
  */
-export function exactOrder(order: readonly number[], mayMove: ReadonlySet<number>, precedence: Precedence, costs: OrderCosts): number[] {
+export function exactOrder(
+  order: readonly number[],
+  mayMove: ReadonlySet<number>,
+  precedence: Precedence,
+  costs: OrderCosts,
+): number[] {
   const problem = orderProblem(order, mayMove, precedence, costs)
   if (problem.units.length < 2) return [...order]
   const best = fewestMoved(problem, leastCosts(problem))
@@ -52,7 +57,9 @@ function fewestMoved({ units, mayFollow, cost }: OrderProblem, least: Least): nu
   const sizeOf = (unit: number) => units[unit]?.length ?? 0
   const optimal = (placed: Placed, last: number): number[] =>
     units.flatMap((_, unit) =>
-      mayFollow(placed, unit) && cost(placed, last, unit) + least(placed | bitOf(unit), unit) === least(placed, last) ? [unit] : [],
+      mayFollow(placed, unit) && cost(placed, last, unit) + least(placed | bitOf(unit), unit) === least(placed, last)
+        ? [unit]
+        : [],
     )
   const known = new Map<number, number>()
   /** Most blocks that keep their order from here on; `stayed` is the last unit that did, -1 for none. */

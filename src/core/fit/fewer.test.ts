@@ -11,11 +11,16 @@ import { fewerBlocks, shorterAndFewer, stretchToLength } from '#core/fit'
 import { counterLinks } from './counterposes.ts'
 
 const compile = (session: Session): Timeline => orThrow(compileTimeline(session, shippedCatalog))
-const fewer = (session: Session, ...keep: Parameters<typeof fewerBlocks>[2] & unknown[]) => orThrow(fewerBlocks(session, shippedCatalog, keep))
+const fewer = (session: Session, ...keep: Parameters<typeof fewerBlocks>[2] & unknown[]) =>
+  orThrow(fewerBlocks(session, shippedCatalog, keep))
 const idsOf = (session: Session) => session.blocks.map(({ id }) => id)
 
 /** What decides between subsets, in its order: worth, seconds held, less change, earlier blocks. */
-function meritOf(session: Session, places: readonly number[], links: readonly { of: number; by: number }[]): number[] | undefined {
+function meritOf(
+  session: Session,
+  places: readonly number[],
+  links: readonly { of: number; by: number }[],
+): number[] | undefined {
   const chosen = new Set(places)
   const isMust = (at: number) => {
     const { kind, priority } = session.blocks[at] ?? {}
@@ -23,11 +28,15 @@ function meritOf(session: Session, places: readonly number[], links: readonly { 
   }
   if (session.blocks.some((_, at) => isMust(at) && !chosen.has(at))) return undefined
   const isOrphan = ({ of, by }: { of: number; by: number }) => chosen.has(by) && !chosen.has(of) && !isMust(by)
-  const isUnanswered = ({ of, by }: { of: number; by: number }) => chosen.has(of) && !chosen.has(by) && session.blocks[by]?.priority !== 'may'
+  const isUnanswered = ({ of, by }: { of: number; by: number }) =>
+    chosen.has(of) && !chosen.has(by) && session.blocks[by]?.priority !== 'may'
   if (links.some((link) => isOrphan(link) || isUnanswered(link))) return undefined
   const timeline = compile({ ...session, blocks: session.blocks.filter((_, at) => chosen.has(at)) })
   if (timeline.totalMs > session.lengthS * 1000) return undefined
-  const sum = (kind: string) => timeline.segments.filter(({ doing }) => doing.kind === kind).reduce((ms, { startMs, endMs }) => ms + endMs - startMs, 0)
+  const sum = (kind: string) =>
+    timeline.segments
+      .filter(({ doing }) => doing.kind === kind)
+      .reduce((ms, { startMs, endMs }) => ms + endMs - startMs, 0)
   const weight = places.reduce((all, at) => all + (session.blocks[at]?.priority === 'may' ? 1 : 3), 0)
   return [weight, sum('hold'), -sum('change'), ...session.blocks.map((_, at) => (chosen.has(at) ? 1 : 0))]
 }
@@ -51,7 +60,10 @@ function bruteForce(session: Session): number[] | undefined {
 
 describe('fewer poses', () => {
   test('equals the best of all subsets on more than 200 seeded sessions, each subset compiled by itself', () => {
-    const drawn = fc.sample(fc.tuple(fc.oneof(sessions(6), linkedSessions(6)), fc.integer({ min: 20, max: 95 })), { numRuns: 400, seed: 20_261_123 })
+    const drawn = fc.sample(fc.tuple(fc.oneof(sessions(6), linkedSessions(6)), fc.integer({ min: 20, max: 95 })), {
+      numRuns: 400,
+      seed: 20_261_123,
+    })
     let compared = 0
     for (const [session, percent] of drawn) {
       const lengthS = Math.ceil((compile(session).totalMs * percent) / 100_000)
@@ -84,10 +96,18 @@ describe('fewer poses', () => {
     const prioritised = {
       ...three,
       lengthS: 2100,
-      blocks: three.blocks.map((block) => (block.id === 'wide-knee-fold' ? { ...block, priority: 'may' as const } : block)),
+      blocks: three.blocks.map((block) =>
+        block.id === 'wide-knee-fold' ? { ...block, priority: 'may' as const } : block,
+      ),
     }
     expect(idsOf(fewer(prioritised).session)).not.toContain('wide-knee-fold')
-    const must = { ...three, lengthS: 1500, blocks: three.blocks.map((block) => (block.id === 'figure-four-lying' ? { ...block, priority: 'must' as const } : block)) }
+    const must = {
+      ...three,
+      lengthS: 1500,
+      blocks: three.blocks.map((block) =>
+        block.id === 'figure-four-lying' ? { ...block, priority: 'must' as const } : block,
+      ),
+    }
     expect(idsOf(fewer(must).session)).toContain('figure-four-lying')
   })
 
@@ -100,7 +120,11 @@ describe('fewer poses', () => {
   })
 
   test('where what must stay is too long, it is left and named', () => {
-    const all = { ...three, lengthS: 900, blocks: three.blocks.map((block) => ({ ...block, priority: 'must' as const })) }
+    const all = {
+      ...three,
+      lengthS: 900,
+      blocks: three.blocks.map((block) => ({ ...block, priority: 'must' as const })),
+    }
     const fit = fewer(all)
     expect(fit.session).toBe(all)
     expect(fit.overMs).toBe(compile(all).totalMs - 900_000)
@@ -114,7 +138,8 @@ describe('fewer poses', () => {
 })
 
 describe('both', () => {
-  const both = (session: Session, leastShare: number) => orThrow(shorterAndFewer(session, shippedCatalog, firstCeilingS, { leastShare }))
+  const both = (session: Session, leastShare: number) =>
+    orThrow(shorterAndFewer(session, shippedCatalog, firstCeilingS, { leastShare }))
 
   test('at one end it is the fewer fit, at the other the shorter wherever that comes to the length', () => {
     fc.assert(

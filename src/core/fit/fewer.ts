@@ -57,5 +57,7 @@ export const droppingEdits = (session: Session, kept: ReadonlySet<number>): Edit
 
 const stayingOf = ({ blocks }: Timeline, kept: ReadonlySet<number>): AtFloor[] =>
   blocks.flatMap(({ block, startMs, endMs }, index) =>
-    kept.has(index) ? [{ blockId: block.block.id, of: 'block', leastS: Math.ceil((endMs - startMs) / 1000) } as const] : [],
+    kept.has(index)
+      ? [{ blockId: block.block.id, of: 'block', leastS: Math.ceil((endMs - startMs) / 1000) } as const]
+      : [],
   )

@@ -36,7 +36,12 @@ interface Said {
 }
 
 /** The session with the edits done, measured by compiling it. Throws where an edit cannot be done. */
-export function fitOf(session: Session, edits: readonly Edit[], catalog: Catalog, { inTheWay = [], missed = [] }: Said = {}): Fit {
+export function fitOf(
+  session: Session,
+  edits: readonly Edit[],
+  catalog: Catalog,
+  { inTheWay = [], missed = [] }: Said = {},
+): Fit {
   const fitted = edits.length === 0 ? session : orThrow(applyEdit(session, { type: 'several', edits })).session
   const { totalMs } = orThrow(compileTimeline(fitted, catalog))
   const overMs = Math.max(0, totalMs - session.lengthS * 1000)

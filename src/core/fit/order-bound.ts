@@ -9,7 +9,9 @@ import type { OrderCosts } from './order-costs.ts'
 export function leastChangeS(blocks: readonly number[], costs: OrderCosts): Seconds {
   const standing = blocks.filter((block) => costs.after(undefined, block) === block)
   const comeTo = standing.map((block) => {
-    const from = standing.filter((other) => other !== block).map((other) => ({ other, s: costs.of(other, block).changeS }))
+    const from = standing
+      .filter((other) => other !== block)
+      .map((other) => ({ other, s: costs.of(other, block).changeS }))
     return { block, first: costs.of(undefined, block).changeS, inS: Math.min(...from.map(({ s }) => s)), from }
   })
   if (comeTo.length < 2) return comeTo.reduce((sum, { first }) => sum + first, 0)
@@ -18,7 +20,9 @@ export function leastChangeS(blocks: readonly number[], costs: OrderCosts): Seco
   const extra = groups.map((group, at) => {
     const outside = comeTo
       .filter(({ block }) => group.includes(block))
-      .map(({ inS, from }) => Math.min(...from.filter(({ other }) => groupOf.get(other) !== at).map(({ s }) => s)) - inS)
+      .map(
+        ({ inS, from }) => Math.min(...from.filter(({ other }) => groupOf.get(other) !== at).map(({ s }) => s)) - inS,
+      )
     return groups.length === 1 ? 0 : Math.min(...outside)
   })
   const whole = comeTo.reduce((sum, { inS }) => sum + inS, 0) + extra.reduce((sum, s) => sum + s, 0)
@@ -30,7 +34,9 @@ export function leastChangeS(blocks: readonly number[], costs: OrderCosts): Seco
 function groupsOf(blocks: readonly number[], costs: OrderCosts): number[][] {
   const groups: number[][] = []
   for (const block of blocks) {
-    const touching = groups.filter((group) => group.some((other) => costs.of(other, block).changeS === 0 || costs.of(block, other).changeS === 0))
+    const touching = groups.filter((group) =>
+      group.some((other) => costs.of(other, block).changeS === 0 || costs.of(block, other).changeS === 0),
+    )
     const joined = [...touching.flat(), block]
     for (const group of touching) groups.splice(groups.indexOf(group), 1)
     groups.push(joined)

@@ -51,7 +51,11 @@ export function costOf(order: readonly number[], costs: OrderCosts): PairCost {
   return sum
 }
 
-const plus = (a: PairCost, b: PairCost): PairCost => ({ changeS: a.changeS + b.changeS, moves: a.moves + b.moves, trips: a.trips + b.trips })
+const plus = (a: PairCost, b: PairCost): PairCost => ({
+  changeS: a.changeS + b.changeS,
+  moves: a.moves + b.moves,
+  trips: a.trips + b.trips,
+})
 
 /** Moves and trips of a session stay under this: it has at most 200 blocks. */
 const radix = 2 ** 12

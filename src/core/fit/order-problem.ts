@@ -22,7 +22,12 @@ export interface OrderProblem {
 export const bitOf = (unit: number): Placed => 2 ** unit
 
 /** The problem of bringing those blocks of `order` that may move into another order among their own places. */
-export function orderProblem(order: readonly number[], mayMove: ReadonlySet<number>, precedence: Precedence, costs: OrderCosts): OrderProblem {
+export function orderProblem(
+  order: readonly number[],
+  mayMove: ReadonlySet<number>,
+  precedence: Precedence,
+  costs: OrderCosts,
+): OrderProblem {
   const units = unitsOf(order, mayMove, precedence.followedBy)
   const gaps = gapsOf(order, mayMove)
   const sizes = sizesOf(units)
@@ -44,17 +49,24 @@ export function orderProblem(order: readonly number[], mayMove: ReadonlySet<numb
     return rank
   }
   const rules = rulesOf(units, precedence)
-  const isUnbroken = (from: number, length: number) => gaps.slice(from + 1, from + length).every((gap) => gap.length === 0)
+  const isUnbroken = (from: number, length: number) =>
+    gaps.slice(from + 1, from + length).every((gap) => gap.length === 0)
   return {
     units,
     cost,
-    mayFollow: (placed, unit) => rules(placed, unit) && ((units[unit]?.length ?? 0) < 2 || isUnbroken(sizes[placed] ?? 0, units[unit]?.length ?? 0)),
+    mayFollow: (placed, unit) =>
+      rules(placed, unit) &&
+      ((units[unit]?.length ?? 0) < 2 || isUnbroken(sizes[placed] ?? 0, units[unit]?.length ?? 0)),
     endCost: (last) => through(gaps.at(-1) ?? [], last === nowhere ? endsAt : leaves[last]).rank,
   }
 }
 
 /** The free blocks in their order, each with those that have to follow it at once. */
-function unitsOf(order: readonly number[], mayMove: ReadonlySet<number>, followedBy: ReadonlyMap<number, number>): Unit[] {
+function unitsOf(
+  order: readonly number[],
+  mayMove: ReadonlySet<number>,
+  followedBy: ReadonlyMap<number, number>,
+): Unit[] {
   const units: number[][] = []
   order.forEach((block, at) => {
     if (!mayMove.has(block)) return

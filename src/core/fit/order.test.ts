@@ -11,14 +11,21 @@ import { keeps } from './better-order.ts'
 import { precedenceOf } from './precedence.ts'
 
 const better = (session: Session) => orThrow(betterOrder(session, shippedCatalog))
-const inOrder = (session: Session, places: readonly number[]): Session => ({ ...session, blocks: places.flatMap((at) => session.blocks[at] ?? []) })
+const inOrder = (session: Session, places: readonly number[]): Session => ({
+  ...session,
+  blocks: places.flatMap((at) => session.blocks[at] ?? []),
+})
 
 /** Change seconds and changes of base position as the compiled session shows them. */
 function costOf(session: Session): [number, number] {
   const { segments } = orThrow(compileTimeline(session, shippedCatalog))
-  const changes = segments.flatMap(({ doing, startMs, endMs }) => (doing.kind === 'change' ? [{ ...doing, ms: endMs - startMs }] : []))
+  const changes = segments.flatMap(({ doing, startMs, endMs }) =>
+    doing.kind === 'change' ? [{ ...doing, ms: endMs - startMs }] : [],
+  )
   const resolved = orThrow(resolveSession(session, shippedCatalog))
-  const moves = resolved.filter((block) => block.kind !== 'talk' && block.fromPosition !== undefined && block.fromPosition !== block.toPosition)
+  const moves = resolved.filter(
+    (block) => block.kind !== 'talk' && block.fromPosition !== undefined && block.fromPosition !== block.toPosition,
+  )
   return [changes.reduce((sum, { ms }) => sum + ms / 1000, 0), moves.length]
 }
 
@@ -31,7 +38,8 @@ function permutations(items: readonly number[]): number[][] {
 function movedIn(order: readonly number[]): number {
   const runs = order.map(() => 1)
   order.forEach((block, at) => {
-    for (let before = 0; before < at; before += 1) if ((order[before] ?? 0) < block) runs[at] = Math.max(runs[at] ?? 1, (runs[before] ?? 0) + 1)
+    for (let before = 0; before < at; before += 1)
+      if ((order[before] ?? 0) < block) runs[at] = Math.max(runs[at] ?? 1, (runs[before] ?? 0) + 1)
   })
   return order.length - Math.max(0, ...runs)
 }
@@ -90,7 +98,12 @@ describe('a better order', () => {
   })
 
   test('says what it saves, and suggests nothing where nothing is saved', () => {
-    const back = aSession([aHold('cross-legged-seat'), aHold('crescent-lying'), aHold('one-leg-fold'), aHold('figure-four-lying')])
+    const back = aSession([
+      aHold('cross-legged-seat'),
+      aHold('crescent-lying'),
+      aHold('one-leg-fold'),
+      aHold('figure-four-lying'),
+    ])
     const found = better(back)
     expect(found.order).toEqual(['cross-legged-seat', 'one-leg-fold', 'crescent-lying', 'figure-four-lying'])
     expect([found.now.changeS, found.then.changeS]).toEqual([55, 15])

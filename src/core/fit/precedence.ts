@@ -25,7 +25,8 @@ export function precedenceOf(blocks: readonly Resolved[]): Precedence {
     const others = free.slice(0, Math.max(0, free.indexOf(at)))
     const ranked = others.filter((other) => comesBefore(blocks[other], block))
     const countered = links.filter(({ by }) => by === at).map(({ of }) => of)
-    const opening = first !== undefined && canBe(blocks[first], 'opening') && free.includes(at) && at !== first ? [first] : []
+    const opening =
+      first !== undefined && canBe(blocks[first], 'opening') && free.includes(at) && at !== first ? [first] : []
     const allOthers = last !== undefined && at === last && canBe(block, 'closing') ? others : []
     const warmers = free.includes(at) ? firstWarmers(block, at, blocks) : []
     return [...new Set([...ranked, ...countered, ...opening, ...allOthers, ...warmers])]

@@ -13,7 +13,9 @@ const stretch = (session: Session) => orThrow(stretchToLength(session, shippedCa
 const totalS = (session: Session) => orThrow(compileTimeline(session, shippedCatalog)).totalMs / 1000
 const comesTo = (session: Session): Session => ({ ...session, lengthS: Math.round(totalS(session)) })
 const heldIn = (session: Session): number[] =>
-  orThrow(resolveSession(session, shippedCatalog)).flatMap((block) => (block.kind === 'hold' ? block.sides.map(({ holdS }) => holdS) : []))
+  orThrow(resolveSession(session, shippedCatalog)).flatMap((block) =>
+    block.kind === 'hold' ? block.sides.map(({ holdS }) => holdS) : [],
+  )
 const finalRestOf = (session: Session): number | undefined => {
   const closing = orThrow(resolveSession(session, shippedCatalog)).at(-1)
   return closing?.kind === 'closing' ? closing.finalRestS.value : undefined
@@ -71,7 +73,12 @@ describe('shorter holds', () => {
       { id: 'rest', name: 'Folded', length: { rest: true as const } },
     ]
     const hold = { holdS: 240 }
-    const fit = stretch(aSession([aHold('sphinx', { hold, phases }), aHold('wide-knee-fold', { hold, phases })], { lengthS: 300, level: 'new' }))
+    const fit = stretch(
+      aSession([aHold('sphinx', { hold, phases }), aHold('wide-knee-fold', { hold, phases })], {
+        lengthS: 300,
+        level: 'new',
+      }),
+    )
     expect(heldIn(fit.session)).toEqual([135, 135])
   })
 
@@ -84,7 +91,12 @@ describe('shorter holds', () => {
   })
 
   test('breath over a shortened hold keeps to whole rounds', () => {
-    const breathOver = { techniqueId: 'long-exhale', pattern: { in: 8, full: 0, out: 12, empty: 0 }, pace: { num: 1000, den: 1 }, rounds: 24 }
+    const breathOver = {
+      techniqueId: 'long-exhale',
+      pattern: { in: 8, full: 0, out: 12, empty: 0 },
+      pace: { num: 1000, den: 1 },
+      rounds: 24,
+    }
     const fit = stretch(aSession([aHold('sphinx', { hold: { holdS: 240 }, breathOver })], { lengthS: 300 }))
     const { breathOver: parts } = orThrow(compileTimeline(fit.session, shippedCatalog))
     const counted = parts.filter(({ part }) => part !== 'natural')
@@ -96,7 +108,8 @@ describe('shorter holds', () => {
 
 describe('longer', () => {
   test('spare time goes to the final rest to its usual top, then to the after-rests, then to the holds', () => {
-    const session = (lengthS: number) => aSession([aHold('sphinx', { hold: { holdS: 60 } }), aClosing({ finalRestS: 600 })], { lengthS })
+    const session = (lengthS: number) =>
+      aSession([aHold('sphinx', { hold: { holdS: 60 } }), aClosing({ finalRestS: 600 })], { lengthS })
     const base = totalS(session(3600))
     expect(finalRestOf(stretch(session(base + 120)).session)).toBe(720)
     const after = stretch(session(base + 135)).session.blocks[0]
@@ -112,7 +125,10 @@ describe('longer', () => {
         after.forEach((block, index) => {
           const planned = before[index]
           if (block.kind !== 'hold' || planned?.kind !== 'hold') return
-          const top = Math.min(usualHold(block.pose, session.practice, session.level).toS, firstCeilingS(block.pose, session.level))
+          const top = Math.min(
+            usualHold(block.pose, session.practice, session.level).toS,
+            firstCeilingS(block.pose, session.level),
+          )
           block.sides.forEach(({ holdS }, side) => {
             expect(holdS).toBeLessThanOrEqual(Math.max(top, planned.sides[side]?.holdS ?? 0))
           })
@@ -153,7 +169,11 @@ describe('both ways', () => {
   })
 
   test('nor does it around the lengths at which a final rest that nobody set grows', () => {
-    const session = aSession([aHold('sphinx', { hold: { holdS: 240 } }), aHold('deer', { hold: { holdS: 240 } }), aClosing()])
+    const session = aSession([
+      aHold('sphinx', { hold: { holdS: 240 } }),
+      aHold('deer', { hold: { holdS: 240 } }),
+      aClosing(),
+    ])
     const held = Array.from({ length: 1500 }, (_, at) => heldIn(stretch({ ...session, lengthS: 900 + at }).session))
     held.forEach((seconds, at) => {
       seconds.forEach((s, side) => {

@@ -23,7 +23,12 @@ const longestAfterRestS = 120
  * hold. With `leastShare` no hold goes below that share of its planned time.
  * Refuses what `compileTimeline` refuses.
  */
-export function stretchToLength(session: Session, catalog: Catalog, ceilingOf: CeilingOf, leastShare: LeastShare = 0): Result<Fit> {
+export function stretchToLength(
+  session: Session,
+  catalog: Catalog,
+  ceilingOf: CeilingOf,
+  leastShare: LeastShare = 0,
+): Result<Fit> {
   return mapResult(compileTimeline(session, catalog), (timeline) => {
     const resolved = timeline.blocks.map(({ block }) => block)
     const holds = resolved.filter((block): block is ResolvedHold => block.kind === 'hold')
@@ -65,7 +70,13 @@ const holdSteps = (terms: readonly HoldTerms[], towards: 'floor' | 'top') =>
   inOrder(
     terms.flatMap((hold, of) => {
       const plannedS = sumOf(hold.sides.map((side) => side.plannedS))
-      return stepsOf(hold, towards).map(({ secondsOn, byS }) => ({ of, byS, afterS: sumOf(secondsOn), plannedS, value: secondsOn }))
+      return stepsOf(hold, towards).map(({ secondsOn, byS }) => ({
+        of,
+        byS,
+        afterS: sumOf(secondsOn),
+        plannedS,
+        value: secondsOn,
+      }))
     }),
     towards,
   )
@@ -101,10 +112,16 @@ function longer(terms: readonly HoldTerms[], finalRest: FinalRestTerms | undefin
       into[of] = value
       return true
     })
-  const isFilled = !takeAll(inOrder(terms.flatMap(afterRestSteps), 'top'), afterRests) || !takeAll(holdSteps(terms, 'top'), holds)
+  const isFilled =
+    !takeAll(inOrder(terms.flatMap(afterRestSteps), 'top'), afterRests) || !takeAll(holdSteps(terms, 'top'), holds)
   // The remainder is less than a step one can say: the final rest takes it, past its usual top if need be.
   const remainderS = isFilled ? leftS : 0
-  return { holds, afterRests, finalRestS: finalRest && finalRest.plannedS + finalRest.dueS + toFinalRestS + remainderS, inTheWay: [] }
+  return {
+    holds,
+    afterRests,
+    finalRestS: finalRest && finalRest.plannedS + finalRest.dueS + toFinalRestS + remainderS,
+    inTheWay: [],
+  }
 }
 
 /** The steps of the after-rest of a hold; none where there is no after-rest at all. */
@@ -118,7 +135,11 @@ function afterRestSteps({ resolved, usualS }: HoldTerms, of: number): OrderedSte
   return steps
 }
 
-function editsOf({ holds, afterRests, finalRestS }: Plan, resolved: readonly Resolved[], terms: readonly HoldTerms[]): Edit[] {
+function editsOf(
+  { holds, afterRests, finalRestS }: Plan,
+  resolved: readonly Resolved[],
+  terms: readonly HoldTerms[],
+): Edit[] {
   const edits = terms.flatMap(({ resolved: hold }, at): Edit[] => {
     const secondsOn = holds[at]
     const afterRestS = afterRests[at]

@@ -33,7 +33,12 @@ export type LeastShare = number
  * phases need if more. Top: that of the usual range, at most the first ceiling, or the planned time if more
  * [decisions, fits].
  */
-export function holdTerms(resolved: ResolvedHold, session: Session, ceilingOf: CeilingOf, leastShare: LeastShare = 0): HoldTerms {
+export function holdTerms(
+  resolved: ResolvedHold,
+  session: Session,
+  ceilingOf: CeilingOf,
+  leastShare: LeastShare = 0,
+): HoldTerms {
   const range = usualHold(resolved.pose, session.practice, session.level)
   const phasesS = leastHoldOf(resolved.block.phases ?? [])
   const usualTopS = Math.min(range.toS, ceilingOf(resolved.pose, session.level))
@@ -85,11 +90,18 @@ export interface FinalRestTerms {
   readonly dueS: Seconds
 }
 
-export function finalRestTerms(resolved: readonly Resolved[], session: Session, leastShare: LeastShare = 0): FinalRestTerms | undefined {
+export function finalRestTerms(
+  resolved: readonly Resolved[],
+  session: Session,
+  leastShare: LeastShare = 0,
+): FinalRestTerms | undefined {
   const closing = resolved.at(-1)
   if (closing?.kind !== 'closing') return undefined
   const plannedS = closing.finalRestS.value
-  const floorS = Math.min(plannedS, Math.max(finalRestFloorS(session.lengthS, session.level), Math.ceil(leastShare * plannedS)))
+  const floorS = Math.min(
+    plannedS,
+    Math.max(finalRestFloorS(session.lengthS, session.level), Math.ceil(leastShare * plannedS)),
+  )
   const dueS = closing.block.finalRestS === undefined ? dueSoonS(session) : 0
   return { id: closing.block.id, plannedS, floorS, topS: Math.max(plannedS, finalRestCeilingS[session.level]), dueS }
 }

@@ -10,7 +10,9 @@ import { meantAndDone } from './index.ts'
 
 const times = { setUpS: 10, settleS: 0, comingOutS: 10, betweenSidesS: 0, secondSetUpS: 0, afterRestS: 0 }
 const plan = leadPlan(
-  orThrow(compileTimeline(aSession([aTalk('talk', 30), aHold('deer', { hold: { holdS: 60 }, times })]), shippedCatalog)),
+  orThrow(
+    compileTimeline(aSession([aTalk('talk', 30), aHold('deer', { hold: { holdS: 60 }, times })]), shippedCatalog),
+  ),
   {},
 )
 
@@ -42,7 +44,13 @@ test('a class that was left holds what was done', () => {
 
 test('all that was led is told: holds and other times add up to the class', () => {
   const log = fc
-    .array(fc.record({ type: fc.constantFrom('stay', 'end', 'back', 'pause', 'resume', 'freely') as fc.Arbitrary<LeadEvent['type']>, afterMs: fc.nat(120_000) }), { maxLength: 12 })
+    .array(
+      fc.record({
+        type: fc.constantFrom('stay', 'end', 'back', 'pause', 'resume', 'freely') as fc.Arbitrary<LeadEvent['type']>,
+        afterMs: fc.nat(120_000),
+      }),
+      { maxLength: 12 },
+    )
     .map((drafts) => {
       let atMs = 0
       return drafts.map(({ type, afterMs }) => ({ type, atMs: (atMs += afterMs) }))
@@ -51,7 +59,8 @@ test('all that was led is told: holds and other times add up to the class', () =
     fc.property(sessions(4), log, (session, events) => {
       const made = leadPlan(orThrow(compileTimeline(session, shippedCatalog)), {})
       const { holds, others, ledMs } = meantAndDone(made, events, 4 * 3_600_000)
-      const told = holds.reduce((sum, { heldMs }) => sum + heldMs, 0) + others.reduce((sum, { tookMs }) => sum + tookMs, 0)
+      const told =
+        holds.reduce((sum, { heldMs }) => sum + heldMs, 0) + others.reduce((sum, { tookMs }) => sum + tookMs, 0)
       expect(told).toBe(ledMs)
     }),
   )

@@ -81,7 +81,11 @@ function otherRows(plan: LeadPlan, took: ReadonlyMap<number | null, Milliseconds
   for (const { index, doing, lengthMs } of plan.segments) {
     if (doing.kind === 'hold') continue
     const before = rows.get(doing.kind) ?? { kind: doing.kind, plannedMs: 0, tookMs: 0 }
-    rows.set(doing.kind, { ...before, plannedMs: before.plannedMs + lengthMs, tookMs: before.tookMs + (took.get(index) ?? 0) })
+    rows.set(doing.kind, {
+      ...before,
+      plannedMs: before.plannedMs + lengthMs,
+      tookMs: before.tookMs + (took.get(index) ?? 0),
+    })
   }
   return [...rows.values()].filter(({ plannedMs, tookMs }) => plannedMs + tookMs > 0)
 }

@@ -29,9 +29,13 @@ export function goBack(plan: LeadPlan, state: LeadState, atMs: Milliseconds): Le
   const to = early ? partStart(plan, Math.max(0, start - 1)) : start
   const entered = enter(plan, state, to, atMs)
   const again = entered.visits.map((visit) =>
-    visit.segment !== null && visit.segment >= to && visit.segment < holdEnd(plan, here) ? { ...visit, again: true } : visit,
+    visit.segment !== null && visit.segment >= to && visit.segment < holdEnd(plan, here)
+      ? { ...visit, again: true }
+      : visit,
   )
-  const lengths = entered.lengths.map((lengthMs, index) => (index >= to ? (plan.segments[index]?.lengthMs ?? lengthMs) : lengthMs))
+  const lengths = entered.lengths.map((lengthMs, index) =>
+    index >= to ? (plan.segments[index]?.lengthMs ?? lengthMs) : lengthMs,
+  )
   const later = (key: string) => Number(key.split('@')[1]) < to
   const rung = Object.fromEntries(Object.entries(entered.rung).filter(([key]) => later(key)))
   return { ...entered, visits: again, lengths, rung, freely: [], beforeEnd: null }
@@ -47,5 +51,6 @@ function partStart(plan: LeadPlan, index: number): number {
 function firstEntered(plan: LeadPlan, state: LeadState, start: number): Milliseconds | undefined {
   if (state.index === start && !state.natural) return state.startedMs
   const end = holdEnd(plan, start)
-  return state.visits.find(({ segment, again }) => segment !== null && !again && segment >= start && segment < end)?.startMs
+  return state.visits.find(({ segment, again }) => segment !== null && !again && segment >= start && segment < end)
+    ?.startMs
 }

@@ -19,9 +19,17 @@ const naturalFill = 0.3
 const fills = { in: [0, 1], full: [1, 1], out: [1, 0], empty: [0, 0] } as const
 
 /** The counted breath around now as stretches that touch `[fromMs, toMs)`, what is past and what is planned. */
-export function breathLine(plan: LeadPlan, state: LeadState, fromMs: Milliseconds, toMs: Milliseconds): BreathStretch[] {
+export function breathLine(
+  plan: LeadPlan,
+  state: LeadState,
+  fromMs: Milliseconds,
+  toMs: Milliseconds,
+): BreathStretch[] {
   const here = segmentOf(plan, state)
-  const all = here?.doing.kind === 'hold' ? overStretches(plan, state) : [...pastStretches(plan, state), ...comingStretches(plan, state, toMs)]
+  const all =
+    here?.doing.kind === 'hold'
+      ? overStretches(plan, state)
+      : [...pastStretches(plan, state), ...comingStretches(plan, state, toMs)]
   return all.filter(({ startMs, endMs }) => endMs > fromMs && startMs < toMs)
 }
 

@@ -21,7 +21,8 @@ export interface BreathNow {
 /** The breath that is counted now; undefined in natural breath, in pauses, and until counting comes back. */
 export function breathNow(plan: LeadPlan, state: LeadState): BreathNow | undefined {
   const here = segmentOf(plan, state)
-  if (!here || state.phase === 'ended' || state.pause || state.natural || state.nowMs < state.quietUntilMs) return undefined
+  if (!here || state.phase === 'ended' || state.pause || state.natural || state.nowMs < state.quietUntilMs)
+    return undefined
   if (here.doing.kind === 'hold') return overNow(plan, state)
   if (here.doing.kind !== 'breath' || !isCounted(here)) return undefined
   const { part, counts, round, set } = here.doing
@@ -29,9 +30,9 @@ export function breathNow(plan: LeadPlan, state: LeadState): BreathNow | undefin
   const endMs = currentEndMs(state)
   const share = (state.nowMs - state.startedMs) / (endMs - state.startedMs)
   const rounds = Math.max(
-    ...plan.segments.slice(holdStart(plan, state.index), holdEnd(plan, state.index)).map(({ doing }) =>
-      doing.kind === 'breath' && doing.set === set ? doing.round : 0,
-    ),
+    ...plan.segments
+      .slice(holdStart(plan, state.index), holdEnd(plan, state.index))
+      .map(({ doing }) => (doing.kind === 'breath' && doing.set === set ? doing.round : 0)),
   )
   return { part, counts, round, rounds, count: countAt(share, counts), startMs: state.startedMs, endMs }
 }
@@ -55,7 +56,15 @@ function overNow(plan: LeadPlan, state: LeadState): BreathNow | undefined {
     if (state.nowMs >= partEndMs) continue
     const counts = (to - from) / 2
     const share = (state.nowMs - partStartMs) / (partEndMs - partStartMs)
-    return { part, counts, round, rounds: lane.rounds, count: countAt(Math.max(0, share), counts), startMs: partStartMs, endMs: partEndMs }
+    return {
+      part,
+      counts,
+      round,
+      rounds: lane.rounds,
+      count: countAt(Math.max(0, share), counts),
+      startMs: partStartMs,
+      endMs: partEndMs,
+    }
   }
   return undefined
 }

@@ -21,14 +21,33 @@ test('sounds asked for before the start are the bells of the timeline and a tick
       const turns = timeline.segments.filter(
         ({ doing: d }) => d.kind === 'breath' && d.part !== 'natural' && d.part !== 'rest',
       )
-      expect(due.filter(({ key }) => key.startsWith('turn')).map(({ atMs }) => atMs)).toEqual(turns.map(({ startMs }) => startMs))
+      expect(due.filter(({ key }) => key.startsWith('turn')).map(({ atMs }) => atMs)).toEqual(
+        turns.map(({ startMs }) => startMs),
+      )
     }),
   )
 })
 
-const asked: LeadEventType[] = ['tick', 'pause', 'resume', 'theyComeOut', 'stay', 'end', 'back', 'match', 'freely', 'stopCard', 'mark', 'bell', 'gap', 'wentOn']
+const asked: LeadEventType[] = [
+  'tick',
+  'pause',
+  'resume',
+  'theyComeOut',
+  'stay',
+  'end',
+  'back',
+  'match',
+  'freely',
+  'stopCard',
+  'mark',
+  'bell',
+  'gap',
+  'wentOn',
+]
 const logs = fc
-  .array(fc.record({ type: fc.constantFrom(...asked), afterMs: fc.integer({ min: 0, max: 90_000 }) }), { maxLength: 25 })
+  .array(fc.record({ type: fc.constantFrom(...asked), afterMs: fc.integer({ min: 0, max: 90_000 }) }), {
+    maxLength: 25,
+  })
   .map((drafts) => {
     let atMs = 0
     return drafts.map(({ type, afterMs }): LeadEvent => ({ type, atMs: (atMs += afterMs) }))
@@ -46,10 +65,14 @@ test('time never runs backwards, and what was conducted tiles the class without 
         if (next.phase === 'running') expect(next.nowMs).toBeGreaterThanOrEqual(state.nowMs)
         state = next
       }
-      const broken = state.visits.filter(({ startMs, endMs }, index) => startMs !== (state.visits[index - 1]?.endMs ?? 0) || endMs <= startMs)
+      const broken = state.visits.filter(
+        ({ startMs, endMs }, index) => startMs !== (state.visits[index - 1]?.endMs ?? 0) || endMs <= startMs,
+      )
       expect(broken).toEqual([])
       const end = state.visits.at(-1)?.endMs ?? 0
-      expect(state.phase === 'ended' ? state.nowMs : state.startedMs).toBe(state.phase === 'ended' ? Math.max(end, state.nowMs) : end)
+      expect(state.phase === 'ended' ? state.nowMs : state.startedMs).toBe(
+        state.phase === 'ended' ? Math.max(end, state.nowMs) : end,
+      )
     }),
   )
 })
@@ -71,7 +94,9 @@ test('no sequence lengthens a retention, or comes into one but from the part bef
 })
 
 test('nothing is lost or conducted twice unasked: without a word of the teacher all is led once, in order', () => {
-  const quiet = logs.map((log) => log.filter(({ type }) => ['tick', 'pause', 'resume', 'stay', 'mark', 'bell'].includes(type)))
+  const quiet = logs.map((log) =>
+    log.filter(({ type }) => ['tick', 'pause', 'resume', 'stay', 'mark', 'bell'].includes(type)),
+  )
   fc.assert(
     fc.property(sessions(5), quiet, (session, log) => {
       const plan = planOf(session)
@@ -82,7 +107,9 @@ test('nothing is lost or conducted twice unasked: without a word of the teacher 
       expect(missing).toEqual([])
       // Only the parts of a counted round that was broken off are begun again.
       const twice = led.filter((segment, index) => led.indexOf(segment) !== index)
-      const uncounted = twice.filter((segment) => !['breath', 'movement'].includes(plan.segments[segment]?.doing.kind ?? ''))
+      const uncounted = twice.filter(
+        (segment) => !['breath', 'movement'].includes(plan.segments[segment]?.doing.kind ?? ''),
+      )
       expect(uncounted).toEqual([])
     }),
   )

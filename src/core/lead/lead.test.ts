@@ -55,7 +55,11 @@ test('left alone, a class runs as planned, however rarely it is looked at', () =
 })
 
 test('staying on the first side lengthens both, on the second only that one', () => {
-  expect(look(deer, at(deer, 20, events([10, 'stay'])))).toMatchObject({ leftMs: 70_000, otherSideMs: 90_000, otherSideMoreMs: 30_000 })
+  expect(look(deer, at(deer, 20, events([10, 'stay'])))).toMatchObject({
+    leftMs: 70_000,
+    otherSideMs: 90_000,
+    otherSideMoreMs: 30_000,
+  })
   const both = at(deer, 500, events([10, 'stay']))
   expect([held(deer, both, 'left'), held(deer, both, 'right')]).toEqual([90, 90])
   const second = at(deer, 500, events([80, 'stay']))
@@ -124,9 +128,15 @@ test('back later begins this hold again and keeps the attempt; in its first 10 s
 })
 
 test('the same key within 400 ms is one press', () => {
-  const twice = [{ type: 'stay' as const, atMs: 10_000 }, { type: 'stay' as const, atMs: 10_399 }]
+  const twice = [
+    { type: 'stay' as const, atMs: 10_000 },
+    { type: 'stay' as const, atMs: 10_399 },
+  ]
   expect(look(deer, fold(deer, twice, 11_000)).leftMs).toBe(79_000)
-  const apart = [{ type: 'stay' as const, atMs: 10_000 }, { type: 'stay' as const, atMs: 10_400 }]
+  const apart = [
+    { type: 'stay' as const, atMs: 10_000 },
+    { type: 'stay' as const, atMs: 10_400 },
+  ]
   expect(look(deer, fold(deer, apart, 11_000)).leftMs).toBe(109_000)
 })
 
@@ -150,18 +160,25 @@ test('staying in counted breath adds natural breath at its end, never a round', 
   expect(at(breath, 900, events([15, 'stay'])).nowMs).toBe(110_000)
 })
 
-test.each(['freely', 'stopCard'] as const)('on %s counting stops at once, with natural breath to the end of the block', (type) => {
-  const log = events([15, type])
-  expect(breathNow(breath, at(breath, 15, log))).toBeUndefined()
-  expect(doing(breath, at(breath, 49, log))).toBe('natural')
-  expect(doing(breath, at(breath, 51, log))).toBe('talk null')
-  expect(soundsDue(breath, at(breath, 16, log)).filter(({ key }) => key.startsWith('turn'))).toEqual([])
-})
+test.each(['freely', 'stopCard'] as const)(
+  'on %s counting stops at once, with natural breath to the end of the block',
+  (type) => {
+    const log = events([15, type])
+    expect(breathNow(breath, at(breath, 15, log))).toBeUndefined()
+    expect(doing(breath, at(breath, 49, log))).toBe('natural')
+    expect(doing(breath, at(breath, 51, log))).toBe('talk null')
+    expect(soundsDue(breath, at(breath, 16, log)).filter(({ key }) => key.startsWith('turn'))).toEqual([])
+  },
+)
 
 test('natural breath to the end of a block is still that block, and ending it skips nothing else', () => {
   const log = events([15, 'freely'])
   const state = at(breath, 20, log)
-  expect(look(breath, state)).toMatchObject({ leftMs: 30_000, segment: { blockId: 'breath' }, next: { segment: { blockId: 'after' } } })
+  expect(look(breath, state)).toMatchObject({
+    leftMs: 30_000,
+    segment: { blockId: 'breath' },
+    next: { segment: { blockId: 'after' } },
+  })
   expect(look(breath, at(breath, 21, [...log, ...events([20, 'stay'])])).leftMs).toBe(59_000)
   expect(doing(breath, at(breath, 21, [...log, ...events([20, 'end'])]))).toBe('talk null')
   expect(doing(breath, at(breath, 41, [...log, ...events([40, 'back'])]))).toBe('breath both')
@@ -197,7 +214,9 @@ test('leaving early keeps what was done', () => {
 
 test('a breath over a hold begins anew with whole rounds after a pause', () => {
   const over = planOf(
-    aSession([aHold('sphinx', { hold: { holdS: 120 }, times: plain, cues: [], breathOver: { techniqueId: 'long-exhale' } })]),
+    aSession([
+      aHold('sphinx', { hold: { holdS: 120 }, times: plain, cues: [], breathOver: { techniqueId: 'long-exhale' } }),
+    ]),
   )
   expect(breathNow(over, at(over, 12))).toMatchObject({ part: 'in', round: 2, rounds: 12 })
   const log = events([12, 'pause'], [20, 'resume'])
@@ -208,10 +227,17 @@ test('a breath over a hold begins anew with whole rounds after a pause', () => {
 test('a bell that rang does not ring again unless its end moved by half a minute', () => {
   const bell = planOf(
     aSession([
-      aHold('deer', { hold: { holdS: 60 }, times: plain, cues: [{ id: 'last', at: { beforeEndS: 20 }, sound: { kind: 'wood', strokes: 1 } }] }),
+      aHold('deer', {
+        hold: { holdS: 60 },
+        times: plain,
+        cues: [{ id: 'last', at: { beforeEndS: 20 }, sound: { kind: 'wood', strokes: 1 } }],
+      }),
     ]),
   )
-  const lasts = (state: LeadState) => soundsDue(bell, state).filter(({ key }) => key === 'last@0').map(({ atMs }) => atMs)
+  const lasts = (state: LeadState) =>
+    soundsDue(bell, state)
+      .filter(({ key }) => key === 'last@0')
+      .map(({ atMs }) => atMs)
   expect(lasts(at(bell, 10))).toEqual([40_000])
   expect(lasts(at(bell, 45))).toEqual([])
   expect(lasts(at(bell, 46, events([45, 'stay'])))).toEqual([70_000])

@@ -9,7 +9,9 @@ import type { LeadEvent } from './index.ts'
 const planOf = (session: Session) => leadPlan(orThrow(compileTimeline(session, shippedCatalog)), {})
 const times = { setUpS: 10, settleS: 0, comingOutS: 10, betweenSidesS: 0, secondSetUpS: 0, afterRestS: 20 }
 /** Talk 0–30; sphinx: change none, set-up 30–40, hold 40–100, out 100–110, after-rest 110–130; closing. */
-const plan = planOf(aSession([aTalk('talk', 30), aHold('sphinx', { hold: { holdS: 60 }, times }), aClosing({ finalRestS: 60 })]))
+const plan = planOf(
+  aSession([aTalk('talk', 30), aHold('sphinx', { hold: { holdS: 60 }, times }), aClosing({ finalRestS: 60 })]),
+)
 const at = (seconds: number, log: LeadEvent[] = []) => look(plan, fold(plan, log, seconds * 1000))
 
 test('what comes next is the next thing to say, with its length', () => {
@@ -40,7 +42,11 @@ test('the end moves with what is done', () => {
 })
 
 test('in a long pause it is said how far the shape is past its ceiling', () => {
-  expect(at(110, [{ type: 'pause', atMs: 50_000 }])).toMatchObject({ heldMs: 70_000, pastCapMs: 10_000, pausedForMs: 60_000 })
+  expect(at(110, [{ type: 'pause', atMs: 50_000 }])).toMatchObject({
+    heldMs: 70_000,
+    pastCapMs: 10_000,
+    pausedForMs: 60_000,
+  })
 })
 
 test('a symmetric hold has no other side', () => {
@@ -50,11 +56,13 @@ test('a symmetric hold has no other side', () => {
 test('the breath line is drawn without a gap around now, inhale up and exhale down', () => {
   const breath = planOf(aSession([{ kind: 'breath', id: 'b', techniqueId: 'even-breath' }]))
   const stretches = breathLine(breath, fold(breath, [], 20_000), 0, 40_000)
-  expect(stretches.map(({ startMs, endMs, from, to }) => [startMs / 1000, endMs / 1000, from, to]).slice(0, 3)).toEqual([
-    [0, 4, 0, 1],
-    [4, 8, 1, 0],
-    [8, 12, 0, 1],
-  ])
+  expect(stretches.map(({ startMs, endMs, from, to }) => [startMs / 1000, endMs / 1000, from, to]).slice(0, 3)).toEqual(
+    [
+      [0, 4, 0, 1],
+      [4, 8, 1, 0],
+      [8, 12, 0, 1],
+    ],
+  )
   expect(stretches.slice(1).every(({ startMs }, index) => startMs === stretches[index]?.endMs)).toBe(true)
   expect(stretches.at(-1)?.endMs).toBe(40_000)
 })

@@ -1,7 +1,21 @@
 import type { Milliseconds } from '#core/units'
 import type { LeadCue, LeadPlan, LeadSegment } from './lead-plan.ts'
 import type { LeadState } from './lead-state.ts'
-import { ahead, capOf, currentEndMs, heldMs, holdEnd, holdStart, isTrailing, isWhole, lengthOf, plannedAlike, projectedEndMs, segmentNow, segmentOf } from './run.ts'
+import {
+  ahead,
+  capOf,
+  currentEndMs,
+  heldMs,
+  holdEnd,
+  holdStart,
+  isTrailing,
+  isWhole,
+  lengthOf,
+  plannedAlike,
+  projectedEndMs,
+  segmentNow,
+  segmentOf,
+} from './run.ts'
 import { cueInstants } from './sounds-due.ts'
 
 /** What a screen shows of a class at its present instant. */

@@ -22,7 +22,11 @@ export function nextInhaleMs(plan: LeadPlan, state: LeadState): Milliseconds {
   let atMs = currentEndMs(state)
   for (const next of plan.segments.slice(state.index + 1)) {
     const { doing } = next
-    if (next.blockId !== here.blockId || ((doing.kind === 'breath' || doing.kind === 'movement') && doing.part === 'in')) break
+    if (
+      next.blockId !== here.blockId ||
+      ((doing.kind === 'breath' || doing.kind === 'movement') && doing.part === 'in')
+    )
+      break
     atMs += lengthOf(state, next.index)
   }
   return atMs

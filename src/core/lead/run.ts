@@ -27,7 +27,10 @@ export function currentEndMs(state: LeadState): Milliseconds {
 }
 
 /** The segments from the current one on with the times they will have: `[startMs, endMs)` each. */
-export function* ahead(plan: LeadPlan, state: LeadState): Generator<{ segment: LeadSegment; startMs: Milliseconds; endMs: Milliseconds }> {
+export function* ahead(
+  plan: LeadPlan,
+  state: LeadState,
+): Generator<{ segment: LeadSegment; startMs: Milliseconds; endMs: Milliseconds }> {
   let startMs = state.natural ? currentEndMs(state) : state.startedMs
   for (let index = state.index; index < plan.segments.length; index += 1) {
     const segment = plan.segments[index]
@@ -138,7 +141,11 @@ function cutTo(
   over: Milliseconds,
 ): Milliseconds[] {
   const lengths = [...set]
-  const added = seconds.map(({ index }, place) => ({ index, full: wanted[place] ?? 0, more: (wanted[place] ?? 0) - (set[index] ?? 0) }))
+  const added = seconds.map(({ index }, place) => ({
+    index,
+    full: wanted[place] ?? 0,
+    more: (wanted[place] ?? 0) - (set[index] ?? 0),
+  }))
   let overMs = Math.max(0, over)
   for (const { index, full, more } of added.sort((a, b) => b.more - a.more)) {
     const cut = Math.min(Math.max(0, more), overMs)

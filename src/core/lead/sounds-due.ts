@@ -23,7 +23,11 @@ function instantIn(cue: LeadCue, startMs: Milliseconds, endMs: Milliseconds): Mi
 }
 
 /** The cues of the segment that runs now with their instants, while nothing is put in before it. */
-export function* cueInstants(plan: LeadPlan, state: LeadState, index: number): Generator<{ key: string; atMs: Milliseconds; cue: LeadCue }> {
+export function* cueInstants(
+  plan: LeadPlan,
+  state: LeadState,
+  index: number,
+): Generator<{ key: string; atMs: Milliseconds; cue: LeadCue }> {
   if (state.natural) return
   const endMs = state.startedMs + lengthOf(state, index) + state.pausedMs
   for (const cue of plan.cues) {
@@ -62,7 +66,13 @@ const mayRing = (rangAtMs: Milliseconds | undefined, atMs: Milliseconds): boolea
   rangAtMs === undefined || atMs - rangAtMs >= repeatAfterMs
 
 /** Ticks of a breath over a hold: its first rounds are counted aloud, the rest is silent. */
-function* overTicks(plan: LeadPlan, state: LeadState, index: number, startMs: Milliseconds, endMs: Milliseconds): Generator<DueSound> {
+function* overTicks(
+  plan: LeadPlan,
+  state: LeadState,
+  index: number,
+  startMs: Milliseconds,
+  endMs: Milliseconds,
+): Generator<DueSound> {
   const lane = overLane(plan, state, index, startMs, endMs)
   if (!lane) return
   const { pattern, pace, countedRounds } = lane.over

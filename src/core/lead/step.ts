@@ -70,7 +70,8 @@ export function step(plan: LeadPlan, state: LeadState, event: LeadEvent): [LeadS
   const ended = run.phase === 'ended' && state.phase === 'running'
   // A second side has taken the first's real time: what was scheduled for it no longer holds.
   const moved: LeadEffect[] = run.lengths === state.lengths ? [] : [{ type: 'schedule' }]
-  if (event.type === 'tick' || run.phase === 'ended') return [run, ended ? [...moved, { type: 'ended' }, { type: 'save' }] : moved]
+  if (event.type === 'tick' || run.phase === 'ended')
+    return [run, ended ? [...moved, { type: 'ended' }, { type: 'save' }] : moved]
   if (event.type !== 'missed' && isRepeat(state, event.type, atMs)) return [run, moved]
   const done = acts[event.type](plan, run, atMs)
   const next = { ...done, last: { type: event.type, atMs } }
@@ -99,7 +100,11 @@ function pause(plan: LeadPlan, state: LeadState, atMs: Milliseconds): LeadState 
   if (here.doing.kind === 'hold') return { ...state, pause: { sinceMs: atMs, kind: 'hold' } }
   if (!isCounted(here)) return { ...state, pause: { sinceMs: atMs, kind: 'wait' } }
   const cut = enter(plan, state, roundStart(plan, state.index), atMs)
-  return { ...cut, natural: { blockId: here.blockId, lengthMs: naturalAgainMs }, pause: { sinceMs: atMs, kind: 'breath' } }
+  return {
+    ...cut,
+    natural: { blockId: here.blockId, lengthMs: naturalAgainMs },
+    pause: { sinceMs: atMs, kind: 'breath' },
+  }
 }
 
 /** Where the round a segment is in begins with its inhale. */
@@ -159,7 +164,8 @@ function stay(plan: LeadPlan, state: LeadState): LeadState {
 function end(plan: LeadPlan, state: LeadState, atMs: Milliseconds): LeadState {
   const here = segmentOf(plan, state)
   if (state.pause || (!here && !state.natural)) return state
-  const to = !here || isTrailing(plan, state) ? state.index : isWhole(here) ? holdEnd(plan, state.index) : state.index + 1
+  const to =
+    !here || isTrailing(plan, state) ? state.index : isWhole(here) ? holdEnd(plan, state.index) : state.index + 1
   const { beforeEnd: _, ...kept } = state
   const ended = enter(plan, state, to, atMs)
   const next = { ...ended, beforeEnd: { state: { ...kept, beforeEnd: null }, atMs } }
@@ -191,7 +197,8 @@ function freely(plan: LeadPlan, state: LeadState, atMs: Milliseconds): LeadState
   const to = holdEnd(plan, state.index)
   const paused = { ...state, pause: null }
   let leftMs = Math.max(0, currentEndMs(paused) - atMs)
-  for (let index = state.natural ? state.index : state.index + 1; index < to; index += 1) leftMs += lengthOf(state, index)
+  for (let index = state.natural ? state.index : state.index + 1; index < to; index += 1)
+    leftMs += lengthOf(state, index)
   const cut = enter(plan, paused, to, atMs)
   const freed = { ...cut, freely: [...state.freely, here.blockId] }
   return { ...freed, natural: { blockId: here.blockId, lengthMs: leftMs } }

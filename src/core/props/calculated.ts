@@ -1,7 +1,12 @@
 /** What a calculation of the formula book gives: a value with warnings that never block, or why there is none. */
 export type Calculated<T> =
   | { readonly ok: true; readonly value: T; readonly warnings: readonly string[] }
-  | { readonly ok: false; readonly code: string; readonly field: string; readonly extra?: Readonly<Record<string, unknown>> }
+  | {
+      readonly ok: false
+      readonly code: string
+      readonly field: string
+      readonly extra?: Readonly<Record<string, unknown>>
+    }
 
 export type NotCalculated = Extract<Calculated<never>, { ok: false }>
 
@@ -28,6 +33,8 @@ export const statureRange = [120, 220] as const
 export function amiss(inputs: readonly Checked[]): NotCalculated | undefined {
   const notFinite = inputs.find(([, value]) => typeof value !== 'number' || !Number.isFinite(value))
   if (notFinite) return failed('NOT_FINITE', notFinite[0])
-  const outside = inputs.find(([, value, from = -Infinity, to = Infinity]) => Number(value) < from || Number(value) > to)
+  const outside = inputs.find(
+    ([, value, from = -Infinity, to = Infinity]) => Number(value) < from || Number(value) > to,
+  )
   return outside && failed('OUT_OF_RANGE', outside[0])
 }

@@ -13,8 +13,17 @@ export interface ChildsPose {
 const steep = 25
 
 /** Child's pose over a support: the angle of the torso [formula book 5h]. `UNREACHABLE`; warns `HEAD_LOW`, `STEEP`. */
-export function childsPose({ stature, measured, bolsterTop, seatPad = 0 }: OfBody & { readonly bolsterTop: number; readonly seatPad?: number }): Calculated<ChildsPose> {
-  const bad = amiss([['stature', stature, ...statureRange], ['bolsterTop', bolsterTop, 0, 80], ['seatPad', seatPad, 0, 40]])
+export function childsPose({
+  stature,
+  measured,
+  bolsterTop,
+  seatPad = 0,
+}: OfBody & { readonly bolsterTop: number; readonly seatPad?: number }): Calculated<ChildsPose> {
+  const bad = amiss([
+    ['stature', stature, ...statureRange],
+    ['bolsterTop', bolsterTop, 0, 80],
+    ['seatPad', seatPad, 0, 40],
+  ])
   if (bad) return bad
   const { kneelHeel, hipAboveSeat, trunk, chestHalf } = bodyOf(stature, measured)
   const hipH = kneelHeel + hipAboveSeat + seatPad
@@ -25,8 +34,20 @@ export function childsPose({ stature, measured, bolsterTop, seatPad = 0 }: OfBod
 }
 
 /** The support's height for a wanted angle of the torso [formula book 5h, inverse]. */
-export function childsPoseInv({ stature, measured, torsoAngle, seatPad = 0 }: OfBody & { readonly torsoAngle: number; readonly seatPad?: number }): Calculated<{ readonly bolsterTop: number; readonly hipH: number }> {
-  const bad = amiss([['stature', stature, ...statureRange], ['torsoAngle', torsoAngle, -20, 60], ['seatPad', seatPad, 0, 40]])
+export function childsPoseInv({
+  stature,
+  measured,
+  torsoAngle,
+  seatPad = 0,
+}: OfBody & { readonly torsoAngle: number; readonly seatPad?: number }): Calculated<{
+  readonly bolsterTop: number
+  readonly hipH: number
+}> {
+  const bad = amiss([
+    ['stature', stature, ...statureRange],
+    ['torsoAngle', torsoAngle, -20, 60],
+    ['seatPad', seatPad, 0, 40],
+  ])
   if (bad) return bad
   const { kneelHeel, hipAboveSeat, trunk, chestHalf } = bodyOf(stature, measured)
   const hipH = kneelHeel + hipAboveSeat + seatPad

@@ -65,8 +65,20 @@ const slack = 1e-9
  * step 6]: standing before braced, fewer pieces, nearer, lower ratio, fewer kinds, softer top, then the key.
  * `NO_STACK` names the nearest valid ones below and above.
  */
-export function findStacks({ H, inventory, tol = 1, maxPieces = 4, top = 5 }: FindStacksInput): Calculated<{ readonly count: number; readonly best: readonly FoundStack[] }> {
-  const bad = amiss([['H', H, 0.5, 120], ['tol', tol, 0, 10], ['maxPieces', maxPieces, 1, 6], ['top', top, 1], ...stockChecks(inventory)])
+export function findStacks({
+  H,
+  inventory,
+  tol = 1,
+  maxPieces = 4,
+  top = 5,
+}: FindStacksInput): Calculated<{ readonly count: number; readonly best: readonly FoundStack[] }> {
+  const bad = amiss([
+    ['H', H, 0.5, 120],
+    ['tol', tol, 0, 10],
+    ['maxPieces', maxPieces, 1, 6],
+    ['top', top, 1],
+    ...stockChecks(inventory),
+  ])
   if (bad) return bad
   const wanted = { mm: millimetres(H), tolMm: millimetres(tol) }
   const pieces = piecesOf(inventory)
@@ -88,7 +100,11 @@ const stockChecks = (inventory: readonly Stocked[]): Checked[] =>
     [`inventory[${String(at)}].count`, count, 0],
     ...options.flatMap(({ h, foot }, which): Checked[] => {
       const place = `inventory[${String(at)}].options[${String(which)}]`
-      return [[`${place}.h`, h], [`${place}.foot`, foot[0], 0], [`${place}.foot`, foot[1], 0]]
+      return [
+        [`${place}.h`, h],
+        [`${place}.foot`, foot[0], 0],
+        [`${place}.foot`, foot[1], 0],
+      ]
     }),
   ])
 
@@ -111,7 +127,12 @@ const piecesOf = (inventory: readonly Stocked[]): Piece[] =>
     .sort((a, b) => byCode(a.kind, b.kind) || byCode(a.opt, b.opt))
 
 /** Every multiset of pieces there are enough of, up to a height; none twice in another order. */
-function forEachSet(pieces: readonly Piece[], maxPieces: number, mostMm: number, take: (set: readonly Piece[], mm: number) => void): void {
+function forEachSet(
+  pieces: readonly Piece[],
+  maxPieces: number,
+  mostMm: number,
+  take: (set: readonly Piece[], mm: number) => void,
+): void {
   const set: Piece[] = []
   const used = new Map<string, number>()
   const grow = (from: number, mm: number): void => {
@@ -134,7 +155,11 @@ function forEachSet(pieces: readonly Piece[], maxPieces: number, mostMm: number,
 
 /** Bottom to top: rigid below firm below soft, wide below narrow. */
 const bottomFirst = (a: Piece, b: Piece): number =>
-  a.rank - b.rank || b.long * b.short - a.long * a.short || b.short - a.short || byCode(a.kind, b.kind) || byCode(a.opt, b.opt)
+  a.rank - b.rank ||
+  b.long * b.short - a.long * a.short ||
+  b.short - a.short ||
+  byCode(a.kind, b.kind) ||
+  byCode(a.opt, b.opt)
 
 /** Whether one piece may lie on another. */
 function carries(lower: Piece, upper: Piece): boolean {
@@ -183,7 +208,11 @@ const preferred =
     byCode(a.key, b.key)
 
 /** The nearest valid stacks outside the window; every height is looked at. */
-function nearest(pieces: readonly Piece[], maxPieces: number, { mm: wantedMm, tolMm }: { readonly mm: number; readonly tolMm: number }) {
+function nearest(
+  pieces: readonly Piece[],
+  maxPieces: number,
+  { mm: wantedMm, tolMm }: { readonly mm: number; readonly tolMm: number },
+) {
   const better = preferred(wantedMm)
   const nearer = (a: Stack | undefined, b: Stack): Stack => {
     if (!a) return b

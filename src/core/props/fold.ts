@@ -49,7 +49,11 @@ interface Sheet {
  */
 export function fold({ L, W, t, ops }: FoldInput): Calculated<FoldedFlat | Rolled> {
   const least = Number.MIN_VALUE
-  const bad = amiss([['L', L, least], ['W', W, least], ['t', t, least]])
+  const bad = amiss([
+    ['L', L, least],
+    ['W', W, least],
+    ['t', t, least],
+  ])
   if (bad) return bad
   let sheet: Sheet = { L, W, n: 1 }
   for (const [at, op] of ops.entries()) {
@@ -81,8 +85,16 @@ function foldOnce({ L, W, n }: Sheet, op: Exclude<FoldOp, RollOp>, field: string
 }
 
 /** An equal-area spiral: what is rolled up keeps its volume at the packing's density. */
-function roll({ L, W, n }: Sheet, t: number, { op, packing = handTight, core = 0 }: RollOp, field: string): Calculated<Rolled> {
-  const bad = amiss([[field, packing, 0.5, 1], [field, core, 0]])
+function roll(
+  { L, W, n }: Sheet,
+  t: number,
+  { op, packing = handTight, core = 0 }: RollOp,
+  field: string,
+): Calculated<Rolled> {
+  const bad = amiss([
+    [field, packing, 0.5, 1],
+    [field, core, 0],
+  ])
   if (bad) return bad
   const [consumed, length] = op === 'rollL' ? [L, W] : [W, L]
   const strip = n * t

@@ -28,7 +28,12 @@ function valueOf<T>(result: Calculated<T>): { value: T; warnings: readonly strin
 }
 /** Numbers to one place, as the worked examples give them. */
 const shown = (value: object): Record<string, unknown> =>
-  Object.fromEntries(Object.entries(value).map(([name, number]: [string, unknown]) => [name, typeof number === 'number' ? Math.round(number * 10) / 10 : number]))
+  Object.fromEntries(
+    Object.entries(value).map(([name, number]: [string, unknown]) => [
+      name,
+      typeof number === 'number' ? Math.round(number * 10) / 10 : number,
+    ]),
+  )
 const expectShown = <T extends object>(result: Calculated<T>, expected: Record<string, unknown>) => {
   expect(shown(valueOf(result).value)).toMatchObject(expected)
 }
@@ -36,7 +41,13 @@ const expectShown = <T extends object>(result: Calculated<T>, expected: Record<s
 const stature = 170
 const blanket = { L: 200, W: 150, t: 0.5 }
 const ops = (text: string): FoldOp[] =>
-  text.split(' ').map((word): FoldOp => (word.startsWith('accordion') ? { op: word.slice(0, 10) as 'accordionL', n: Number(word.slice(10)) } : { op: word as 'halfL' }))
+  text
+    .split(' ')
+    .map((word): FoldOp =>
+      word.startsWith('accordion')
+        ? { op: word.slice(0, 10) as 'accordionL', n: Number(word.slice(10)) }
+        : { op: word as 'halfL' },
+    )
 
 describe('folds (2)', () => {
   test.each([
@@ -71,9 +82,15 @@ describe('folds (2)', () => {
 
   test('what cannot be folded is refused with its operation', () => {
     expect(fold({ ...blanket, ops: ops('rollL halfL') })).toMatchObject({ code: 'AFTER_ROLL', field: 'ops[1]' })
-    expect(fold({ ...blanket, ops: [{ op: 'crumple' } as unknown as FoldOp] })).toMatchObject({ code: 'UNKNOWN_OP', field: 'ops[0]' })
+    expect(fold({ ...blanket, ops: [{ op: 'crumple' } as unknown as FoldOp] })).toMatchObject({
+      code: 'UNKNOWN_OP',
+      field: 'ops[0]',
+    })
     expect(fold({ ...blanket, ops: ops('accordionL13') })).toMatchObject({ code: 'OUT_OF_RANGE', field: 'ops[0]' })
-    expect(fold({ ...blanket, ops: ops('accordionL12 accordionW12') })).toMatchObject({ code: 'FOLD_TOO_THICK', field: 'ops[1]' })
+    expect(fold({ ...blanket, ops: ops('accordionL12 accordionW12') })).toMatchObject({
+      code: 'FOLD_TOO_THICK',
+      field: 'ops[1]',
+    })
     expect(fold({ ...blanket, L: Number.NaN, ops: [] })).toMatchObject({ code: 'NOT_FINITE', field: 'L' })
     expect(fold({ ...blanket, t: 0, ops: [] })).toMatchObject({ code: 'OUT_OF_RANGE', field: 't' })
   })
@@ -82,7 +99,8 @@ describe('folds (2)', () => {
 describe('stacks under load (3)', () => {
   const folded = { material: 'blanket', t: 0.7, n: 8, footprintCm2: 3750 }
   test('W3a to W3d', () => {
-    const height = (layers: Parameters<typeof stackHeight>[0]['layers'], loadKg: number, contactCm2: number) => valueOf(stackHeight({ layers, loadKg, contactCm2 })).value
+    const height = (layers: Parameters<typeof stackHeight>[0]['layers'], loadKg: number, contactCm2: number) =>
+      valueOf(stackHeight({ layers, loadKg, contactCm2 })).value
     expect(height([folded], 4.9, 120).height).toBeCloseTo(4.16, 2)
     const seat = height([{ material: 'foamBlock', t: 10, footprintCm2: 345 }, folded], 54.6, 600)
     expect(seat.height).toBeCloseTo(13.37, 2)
@@ -93,27 +111,65 @@ describe('stacks under load (3)', () => {
 
   test('no load gives the loose height; an unknown material and a load too great are refused', () => {
     expect(valueOf(stackHeight({ layers: [folded], loadKg: 0, contactCm2: 100 })).value.height).toBeCloseTo(5.6)
-    expect(stackHeight({ layers: [{ material: 'toString', t: 1 }], loadKg: 1, contactCm2: 100 })).toMatchObject({ code: 'UNKNOWN_MATERIAL', field: 'material' })
-    expect(stackHeight({ layers: [], loadKg: 251, contactCm2: 100 })).toMatchObject({ code: 'OUT_OF_RANGE', field: 'loadKg' })
-    expect(stackHeight({ layers: [], loadKg: 1, contactCm2: 0 })).toMatchObject({ code: 'OUT_OF_RANGE', field: 'areaCm2' })
+    expect(stackHeight({ layers: [{ material: 'toString', t: 1 }], loadKg: 1, contactCm2: 100 })).toMatchObject({
+      code: 'UNKNOWN_MATERIAL',
+      field: 'material',
+    })
+    expect(stackHeight({ layers: [], loadKg: 251, contactCm2: 100 })).toMatchObject({
+      code: 'OUT_OF_RANGE',
+      field: 'loadKg',
+    })
+    expect(stackHeight({ layers: [], loadKg: 1, contactCm2: 0 })).toMatchObject({
+      code: 'OUT_OF_RANGE',
+      field: 'areaCm2',
+    })
   })
 
   test('a measured prop, calibrated, comes out as it was measured', () => {
     const { value } = valueOf(calibrate({ p50: 8, looseH: 15, loadedH: 13, loadKg: 25.9, contactCm2: 1000 }))
-    expect(valueOf(stackHeight({ layers: [{ material: 'mine', t: 15 }], loadKg: 25.9, contactCm2: 1000, own: { mine: value } })).value.height).toBeCloseTo(13)
+    expect(
+      valueOf(
+        stackHeight({ layers: [{ material: 'mine', t: 15 }], loadKg: 25.9, contactCm2: 1000, own: { mine: value } }),
+      ).value.height,
+    ).toBeCloseTo(13)
   })
 })
 
 test('the body model (4) at 170 cm, and a measurement before its share', () => {
-  expect(shown(bodyOf(170))).toMatchObject({ thigh: 41.7, shank: 41.8, legToHeel: 86.7, trunk: 49, headNeck: 30.9, sitting: 88.4, hipAboveSeat: 8.5 })
+  expect(shown(bodyOf(170))).toMatchObject({
+    thigh: 41.7,
+    shank: 41.8,
+    legToHeel: 86.7,
+    trunk: 49,
+    headNeck: 30.9,
+    sitting: 88.4,
+    hipAboveSeat: 8.5,
+  })
   expect(bodyOf(170, { thigh: 44 })).toMatchObject({ thigh: 44, shank: 0.246 * 170 })
 })
 
 describe('legs up the wall (5a)', () => {
   test('W5a1 to W5a3', () => {
-    expectShown(legsUpWall({ stature, slrDeg: 80 }), { sitBoneToWall: 11.6, heelHeight: 93, floorDepth: 100, supportEdgeToWall: null, touching: false })
-    expectShown(legsUpWall({ stature, slrDeg: 80, supportH: 14 }), { tailDrop: 7, legAngle: 73, sitBoneToWall: 21.8, supportEdgeToWall: 24.8, floorDepth: 110.1 })
-    expectShown(legsUpWall({ stature, slrDeg: 95 }), { touching: true, sitBoneToWall: 0, legAngle: 87.7, heelHeight: 94.9 })
+    expectShown(legsUpWall({ stature, slrDeg: 80 }), {
+      sitBoneToWall: 11.6,
+      heelHeight: 93,
+      floorDepth: 100,
+      supportEdgeToWall: null,
+      touching: false,
+    })
+    expectShown(legsUpWall({ stature, slrDeg: 80, supportH: 14 }), {
+      tailDrop: 7,
+      legAngle: 73,
+      sitBoneToWall: 21.8,
+      supportEdgeToWall: 24.8,
+      floorDepth: 110.1,
+    })
+    expectShown(legsUpWall({ stature, slrDeg: 95 }), {
+      touching: true,
+      sitBoneToWall: 0,
+      legAngle: 87.7,
+      heelHeight: 94.9,
+    })
   })
   test('legs that would lie too low want a chair; far from the wall is warned of', () => {
     expect(legsUpWall({ stature, slrDeg: 39 })).toMatchObject({ code: 'USE_CHAIR', field: 'slrDeg' })
@@ -125,7 +181,13 @@ describe('legs up the wall (5a)', () => {
 describe('incline (5b)', () => {
   const bolster = { stature, bolsterLen: 66, thickness: 14, blockH: 20 }
   test('W5b1 to W5b3', () => {
-    expectShown(incline(bolster), { bolsterAngle: 20.9, trunkAngle: 32.2, shoulderAlong: 40.1, edge: 7.8, headAboveHeart: 15.7 })
+    expectShown(incline(bolster), {
+      bolsterAngle: 20.9,
+      trunkAngle: 32.2,
+      shoulderAlong: 40.1,
+      edge: 7.8,
+      headAboveHeart: 15.7,
+    })
     expectShown(incline({ ...bolster, seatH: 4, headPad: 4 }), { trunkAngle: 27.9, edge: 5, headAboveHeart: 18.3 })
     expectShown(secondBlock({ theta: 20.92, midBlockH: 10 }), { floorX: 26.2, alongBolster: 28 })
   })
@@ -146,8 +208,14 @@ describe('pelvis raised (5c)', () => {
     expect(valueOf(platform).warnings).toEqual(['STEEP'])
   })
   test('its errors and warnings', () => {
-    expect(pelvisRaised({ stature, pelvisH: 2, shoulderPad: 4 })).toMatchObject({ code: 'OUT_OF_RANGE', field: 'shoulderPad' })
-    expect(pelvisRaised({ stature, pelvisH: 30, slopeLen: 20 })).toMatchObject({ code: 'UNREACHABLE', field: 'pelvisH' })
+    expect(pelvisRaised({ stature, pelvisH: 2, shoulderPad: 4 })).toMatchObject({
+      code: 'OUT_OF_RANGE',
+      field: 'shoulderPad',
+    })
+    expect(pelvisRaised({ stature, pelvisH: 30, slopeLen: 20 })).toMatchObject({
+      code: 'UNREACHABLE',
+      field: 'pelvisH',
+    })
     expect(valueOf(pelvisRaised({ stature, pelvisH: 10, headPad: 5 })).warnings).toEqual(['NECK_FLEXED_UNDER_LOAD'])
   })
 })
@@ -160,7 +228,11 @@ describe('sitting (5d)', () => {
     expect(valueOf(chairFeet({ stature: 190, seatH: 45 })).value.seatRaise).toBeCloseTo(1.55)
   })
   test('past thirty centimetres a chair is better', () => {
-    expect(seatCross({ stature, kneeH0: 40 })).toMatchObject({ code: 'USE_CHAIR', field: 'seatH', extra: { seatH: expect.closeTo((40 + 2 - 8.5) / 0.75, 6) as number } })
+    expect(seatCross({ stature, kneeH0: 40 })).toMatchObject({
+      code: 'USE_CHAIR',
+      field: 'seatH',
+      extra: { seatH: expect.closeTo((40 + 2 - 8.5) / 0.75, 6) as number },
+    })
     expect(seatCross({ stature })).toMatchObject({ code: 'NOT_FINITE', field: 'thighUpDeg' })
   })
 })
@@ -170,28 +242,49 @@ describe('forward fold (5e)', () => {
   test('W5e1 to W5e4', () => {
     expectShown(forwardFold(fold105), { legSlope: 7.6, trunkLean: 22.6, headSupportH: 52.7, headX: 53.7 })
     expectShown(forwardFold({ ...fold105, base: 'legs' }), { headSupportH: 37.4 })
-    expect(forwardFold({ stature, hipFlexDeg: 75, seatH: 8 })).toMatchObject({ code: 'RAISE_SEAT', field: 'seatH', extra: { seatNeeded: expect.closeTo(19, 1) as number } })
+    expect(forwardFold({ stature, hipFlexDeg: 75, seatH: 8 })).toMatchObject({
+      code: 'RAISE_SEAT',
+      field: 'seatH',
+      extra: { seatNeeded: expect.closeTo(19, 1) as number },
+    })
     const held = valueOf(forwardFoldHold({ ...fold105, gainDeg: 6, holdS: 240 })).value
     expect(shown(held)).toMatchObject({ startH: 52.7, endH: 47.3, drop: 5.4 })
     expect(held.removeAtS.map((s) => Math.round(s * 10) / 10)).toEqual([38.9, 106.8])
   })
   test('without gain nothing is taken out; past the feet the floor carries', () => {
     expect(valueOf(forwardFoldHold({ ...fold105, gainDeg: 0, holdS: 240 })).value.removeAtS).toEqual([])
-    expect(valueOf(forwardFold({ ...fold105, hipFlexDeg: 110, roundDeg: 0, neckDeg: -20, base: 'legs', legSlopeDeg: 60 })).warnings).toContain('PAST_FEET')
+    expect(
+      valueOf(forwardFold({ ...fold105, hipFlexDeg: 110, roundDeg: 0, neckDeg: -20, base: 'legs', legSlopeDeg: 60 }))
+        .warnings,
+    ).toContain('PAST_FEET')
     expect(valueOf(forwardFold({ stature, hipFlexDeg: 170 })).warnings).toContain('NO_SUPPORT_NEEDED')
-    expect(forwardFold({ stature, hipFlexDeg: 60, legSlopeDeg: 0 })).toMatchObject({ code: 'RAISE_SEAT', extra: { seatNeeded: null } })
+    expect(forwardFold({ stature, hipFlexDeg: 60, legSlopeDeg: 0 })).toMatchObject({
+      code: 'RAISE_SEAT',
+      extra: { seatNeeded: null },
+    })
   })
 })
 
 test('bound angle (5f): W5f1, W5f3 and heels too far', () => {
   expectShown(boundAngle({ stature, abductionDeg: 60 }), { kneeRadius: 38.2, kneeH: 25.8, supportH: 17.3 })
   expectShown(boundAngle({ stature, abductionDeg: 75 }), { supportH: 9.5 })
-  expect(boundAngle({ stature, abductionDeg: 60, heelGap: 80 })).toMatchObject({ code: 'UNREACHABLE', field: 'heelGap' })
+  expect(boundAngle({ stature, abductionDeg: 60, heelGap: 80 })).toMatchObject({
+    code: 'UNREACHABLE',
+    field: 'heelGap',
+  })
 })
 
 test('knee bolster (5g): W5g1, no contact, knees high and out of reach', () => {
-  expectShown(kneeBolster({ stature, supportH: 18 }), { hipFlex: 21.8, shankAngle: 26.8, kneeFlex: 48.6, hipToHeel: 76 })
-  expect(valueOf(kneeBolster({ stature, supportH: 0 }))).toMatchObject({ value: { kneeFlex: 0 }, warnings: ['NO_CONTACT'] })
+  expectShown(kneeBolster({ stature, supportH: 18 }), {
+    hipFlex: 21.8,
+    shankAngle: 26.8,
+    kneeFlex: 48.6,
+    hipToHeel: 76,
+  })
+  expect(valueOf(kneeBolster({ stature, supportH: 0 }))).toMatchObject({
+    value: { kneeFlex: 0 },
+    warnings: ['NO_CONTACT'],
+  })
   expect(valueOf(kneeBolster({ stature, supportH: 30 })).warnings).toEqual(['KNEES_HIGH'])
   expect(kneeBolster({ stature, supportH: 60 })).toMatchObject({ code: 'UNREACHABLE', field: 'supportH' })
 })
@@ -205,14 +298,40 @@ test('child’s pose (5h): W5h1 to W5h3', () => {
 
 test('mats (5i): W5i1, W5i2 and a wall too short', () => {
   expect(valueOf(matsWall({ segments: [480, 60] })).value).toEqual({ perSegment: [5, 0], total: 5 })
-  expect(valueOf(matsRoom({ X: 600, Y: 900 })).value).toEqual({ orientation: 'lengthAlongY', acrossX: 6, alongY: 3, total: 18 })
-  expect(matsWall({ segments: [100, Number.POSITIVE_INFINITY] })).toMatchObject({ code: 'NOT_FINITE', field: 'segments[1]' })
+  expect(valueOf(matsRoom({ X: 600, Y: 900 })).value).toEqual({
+    orientation: 'lengthAlongY',
+    acrossX: 6,
+    alongY: 3,
+    total: 18,
+  })
+  expect(matsWall({ segments: [100, Number.POSITIVE_INFINITY] })).toMatchObject({
+    code: 'NOT_FINITE',
+    field: 'segments[1]',
+  })
 })
 
 describe('reach a height (5f2)', () => {
   const inventory: Stocked[] = [
-    { kind: 'foamBlock', rank: 0, count: 2, options: [{ opt: 'flat', h: 10, foot: [23, 15] }, { opt: 'side', h: 15, foot: [23, 10] }, { opt: 'end', h: 23, foot: [15, 10] }] },
-    { kind: 'blanket', rank: 2, count: 3, options: [{ opt: 'standard', h: 4, foot: [75, 50] }, { opt: 'half', h: 8, foot: [75, 25] }, { opt: 'quarter', h: 2, foot: [100, 75] }] },
+    {
+      kind: 'foamBlock',
+      rank: 0,
+      count: 2,
+      options: [
+        { opt: 'flat', h: 10, foot: [23, 15] },
+        { opt: 'side', h: 15, foot: [23, 10] },
+        { opt: 'end', h: 23, foot: [15, 10] },
+      ],
+    },
+    {
+      kind: 'blanket',
+      rank: 2,
+      count: 3,
+      options: [
+        { opt: 'standard', h: 4, foot: [75, 50] },
+        { opt: 'half', h: 8, foot: [75, 25] },
+        { opt: 'quarter', h: 2, foot: [100, 75] },
+      ],
+    },
     { kind: 'boltRect', rank: 1, count: 1, options: [{ opt: 'flat', h: 14, foot: [66, 30] }] },
   ]
   test('WF1 to WF3', () => {
@@ -234,7 +353,12 @@ describe('reach a height (5f2)', () => {
       'boltRect:flat|blanket:quarter|blanket:standard|blanket:standard',
       'boltRect:flat|blanket:quarter|blanket:quarter|blanket:half',
     ])
-    expect(findStacks({ H: 1, tol: 0.5, inventory })).toEqual({ ok: false, code: 'NO_STACK', field: 'H', extra: { below: null, above: { height: 2, key: 'blanket:quarter' } } })
+    expect(findStacks({ H: 1, tol: 0.5, inventory })).toEqual({
+      ok: false,
+      code: 'NO_STACK',
+      field: 'H',
+      extra: { below: null, above: { height: 2, key: 'blanket:quarter' } },
+    })
   })
   test('ranges and numbers that are none are refused by name', () => {
     expect(findStacks({ H: 0.4, inventory })).toMatchObject({ code: 'OUT_OF_RANGE', field: 'H' })

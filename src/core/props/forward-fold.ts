@@ -104,11 +104,21 @@ export interface ForwardFoldHold {
 /** How far the forehead sinks during a hold, and when a layer can be taken out [formula book 5e, during a hold]. */
 export function forwardFoldHold(input: ForwardFoldHoldInput): Calculated<ForwardFoldHold> {
   const { gainDeg, holdS, tau = 90, layer = 2 } = input
-  const bad = amiss([['gainDeg', gainDeg], ['holdS', holdS], ['tau', tau], ['layer', layer]])
+  const bad = amiss([
+    ['gainDeg', gainDeg],
+    ['holdS', holdS],
+    ['tau', tau],
+    ['layer', layer],
+  ])
   const fold = folded(input)
   if ('ok' in fold && fold.code === 'NOT_FINITE') return fold
   if (bad) return bad
-  const outside = amiss([['gainDeg', gainDeg, 0, 30], ['holdS', holdS, 0, 1800], ['tau', tau, 10, 600], ['layer', layer, 0.2, 20]])
+  const outside = amiss([
+    ['gainDeg', gainDeg, 0, 30],
+    ['holdS', holdS, 0, 1800],
+    ['tau', tau, 10, 600],
+    ['layer', layer, 0.2, 20],
+  ])
   if ('ok' in fold && fold.code === 'OUT_OF_RANGE') return fold
   if (outside) return outside
   if ('ok' in fold) return fold
@@ -116,11 +126,16 @@ export function forwardFoldHold(input: ForwardFoldHoldInput): Calculated<Forward
   const [startH, endH] = [supportAt(fold, fold.lean), supportAt(fold, endLean)]
   const drop = startH - endH
   const leanFor = (height: number): number =>
-    fold.onLegs ? acos(((height + fold.kneeR) * cos(fold.delta)) / fold.reach) - fold.eps + fold.delta : acos((height - fold.zh) / fold.reach) - fold.eps
+    fold.onLegs
+      ? acos(((height + fold.kneeR) * cos(fold.delta)) / fold.reach) - fold.eps + fold.delta
+      : acos((height - fold.zh) / fold.reach) - fold.eps
   const layers = gainDeg === 0 ? 0 : Math.max(0, Math.floor(drop / layer))
   const removeAtS = Array.from({ length: layers }, (_, at) => {
     const share = (leanFor(startH - (at + 1) * layer) - fold.lean) / gainDeg
     return share >= 1 ? holdS : Math.min(holdS, -tau * Math.log(1 - share))
   })
-  return calculated({ startH, endH, drop, endLean, removeAtS }, [fold.isPastFeet && 'PAST_FEET', startH === 0 && 'NO_SUPPORT_NEEDED'])
+  return calculated({ startH, endH, drop, endLean, removeAtS }, [
+    fold.isPastFeet && 'PAST_FEET',
+    startH === 0 && 'NO_SUPPORT_NEEDED',
+  ])
 }

@@ -88,7 +88,13 @@ export interface SecondBlock {
 }
 
 /** Where a second, lower block touches the underside of an inclined bolster [formula book 5b]. */
-export function secondBlock({ theta, midBlockH }: { readonly theta: number; readonly midBlockH: number }): Calculated<SecondBlock> {
+export function secondBlock({
+  theta,
+  midBlockH,
+}: {
+  readonly theta: number
+  readonly midBlockH: number
+}): Calculated<SecondBlock> {
   const bad = amiss([
     ['theta', theta, 1, 60],
     ['midBlockH', midBlockH, 0, 80],
@@ -98,7 +104,9 @@ export function secondBlock({ theta, midBlockH }: { readonly theta: number; read
 
 export interface InclineBlocksInput {
   /** Each block's loaded height and its hip-side top edge: along the underside from the low edge, or along the floor. */
-  readonly blocks: readonly ({ readonly blockH: number; readonly along: number } | { readonly blockH: number; readonly floorX: number })[]
+  readonly blocks: readonly (
+    { readonly blockH: number; readonly along: number } | { readonly blockH: number; readonly floorX: number }
+  )[]
 }
 
 export interface InclineBlocks {
@@ -118,7 +126,10 @@ export function inclineBlocks({ blocks }: InclineBlocksInput): Calculated<Inclin
   for (const [at, block] of blocks.entries()) {
     const field = `blocks[${String(at)}]`
     const place = 'along' in block ? block.along : block.floorX
-    const bad = amiss([[field, block.blockH, 0, 80], [field, place, Number.MIN_VALUE]])
+    const bad = amiss([
+      [field, block.blockH, 0, 80],
+      [field, place, Number.MIN_VALUE],
+    ])
     if (bad) return bad
     if ('along' in block && block.blockH >= place) return failed('UNREACHABLE', field)
     const angle = 'along' in block ? asin(block.blockH / place) : atan2(block.blockH, place)

@@ -50,7 +50,11 @@ export function inventoryFor({ cupboard, kinds, folds, part, piles, posture, mas
       const piece = pieceOf({ id: opt, kind, ...laying }, spec)
       if (!piece.ok) return []
       const { material, layer, footprintCm2, along, across, round } = piece.value
-      const under = stackHeight({ layers: [{ material, ...layer, footprintCm2 }], loadKg: load.share * massKg, contactCm2: load.contactCm2 })
+      const under = stackHeight({
+        layers: [{ material, ...layer, footprintCm2 }],
+        loadKg: load.share * massKg,
+        contactCm2: load.contactCm2,
+      })
       if (!under.ok) return []
       layings.set(`${kind}:${opt}`, { kind, ...laying })
       return [{ opt, h: under.value.height, foot: [along, across], ...(round ? { round } : {}) }]
@@ -61,7 +65,13 @@ export function inventoryFor({ cupboard, kinds, folds, part, piles, posture, mas
 }
 
 /** The items of a found stack, bottom to top: equal neighbours are one item, each side its own share. */
-export function itemsOfStack(key: string, { layings }: Pick<Inventory, 'layings'>, part: BodyPart, piles: 1 | 2, freeId: (at: number) => string): readonly SetUpItem[] {
+export function itemsOfStack(
+  key: string,
+  { layings }: Pick<Inventory, 'layings'>,
+  part: BodyPart,
+  piles: 1 | 2,
+  freeId: (at: number) => string,
+): readonly SetUpItem[] {
   const items: SetUpItem[] = []
   let former = ''
   for (const name of key.split('|')) {
@@ -69,7 +79,8 @@ export function itemsOfStack(key: string, { layings }: Pick<Inventory, 'layings'
     if (!laying) continue
     const last = items.at(-1)
     if (name === former && last) items[items.length - 1] = { ...last, count: last.count + piles }
-    else items.push({ id: freeId(items.length), count: piles, under: part, ...laying, ...(piles === 2 ? { piles } : {}) })
+    else
+      items.push({ id: freeId(items.length), count: piles, under: part, ...laying, ...(piles === 2 ? { piles } : {}) })
     former = name
   }
   return items

@@ -34,7 +34,15 @@ const farAngle = 60
  * Legs up the wall: how far the sit bones lie from it, the angle of the legs, and the floor it takes
  * [formula book 5a]. `USE_CHAIR` where the legs would lie lower than 40°; warns `FAR_FROM_WALL` under 60°.
  */
-export function legsUpWall({ stature, measured, slrDeg, supportH = 0, tailDropDeg, legToHeel, overhang = 3 }: LegsUpWallInput): Calculated<LegsUpWall> {
+export function legsUpWall({
+  stature,
+  measured,
+  slrDeg,
+  supportH = 0,
+  tailDropDeg,
+  legToHeel,
+  overhang = 3,
+}: LegsUpWallInput): Calculated<LegsUpWall> {
   const bad = amiss([
     ['stature', stature, ...statureRange],
     ['slrDeg', slrDeg, 0, 130],

@@ -16,7 +16,12 @@ export interface MatsWallInput {
 }
 
 /** How many mats stand against a wall that doors and radiators divide [formula book 5i]. */
-export function matsWall({ segments, matW = 61, gap = 30, margin = 15 }: MatsWallInput): Calculated<{ readonly perSegment: readonly number[]; readonly total: number }> {
+export function matsWall({
+  segments,
+  matW = 61,
+  gap = 30,
+  margin = 15,
+}: MatsWallInput): Calculated<{ readonly perSegment: readonly number[]; readonly total: number }> {
   const lengths = segments.map((length, at): Checked => [`segments[${String(at)}]`, length, 0])
   const bad = amiss([...lengths, ['matW', matW, positive], ['gap', gap, 0], ['margin', margin, 0]])
   if (bad) return bad
@@ -44,7 +49,16 @@ export interface MatsRoom {
 }
 
 /** How many mats a room takes, all lying one way: the better of the two [formula book 5i]. */
-export function matsRoom({ X, Y, matW = 61, matL = 183, gap = 30, rowGap = 60, margin = 30, teacher = 0 }: MatsRoomInput): Calculated<MatsRoom> {
+export function matsRoom({
+  X,
+  Y,
+  matW = 61,
+  matL = 183,
+  gap = 30,
+  rowGap = 60,
+  margin = 30,
+  teacher = 0,
+}: MatsRoomInput): Calculated<MatsRoom> {
   const bad = amiss([
     ['X', X, 0],
     ['Y', Y, 0],
@@ -57,7 +71,12 @@ export function matsRoom({ X, Y, matW = 61, matL = 183, gap = 30, rowGap = 60, m
   ])
   if (bad) return bad
   const depth = Y - teacher
-  const laid = (orientation: MatsRoom['orientation'], acrossX: number, alongY: number): MatsRoom => ({ orientation, acrossX, alongY, total: acrossX * alongY })
+  const laid = (orientation: MatsRoom['orientation'], acrossX: number, alongY: number): MatsRoom => ({
+    orientation,
+    acrossX,
+    alongY,
+    total: acrossX * alongY,
+  })
   const a = laid('lengthAlongY', fit(X, matW, gap, margin), fit(depth, matL, rowGap, margin))
   const b = laid('lengthAlongX', fit(X, matL, rowGap, margin), fit(depth, matW, gap, margin))
   return calculated(b.total > a.total ? b : a)

@@ -39,7 +39,12 @@ const oneKnee: PartLoad = { share: 0.07, contactCm2: 120 }
 const byCase: Readonly<Record<LoadCase, Partial<Record<BodyPart, PartLoad>>>> = {
   lying: {},
   reclined: { pelvis: seat },
-  folded: { head: { share: 0.05, contactCm2: 60 }, chest: { share: 0.37, contactCm2: 900 }, pelvis: seat, thighs: oneKnee },
+  folded: {
+    head: { share: 0.05, contactCm2: 60 },
+    chest: { share: 0.37, contactCm2: 900 },
+    pelvis: seat,
+    thighs: oneKnee,
+  },
   seated: { head: { share: 0.05, contactCm2: 60 }, pelvis: seat },
   prone: { pelvis: { share: 0.31, contactCm2: 500 } },
 }

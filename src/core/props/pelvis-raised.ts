@@ -27,8 +27,21 @@ const mostHeadPad = 0.02
  * Lying with the pelvis raised: the slope, and how far the head is below the heart [formula book 5c].
  * `UNREACHABLE`; warns `STEEP` and `NECK_FLEXED_UNDER_LOAD`.
  */
-export function pelvisRaised({ stature, measured, pelvisH, shoulderPad = 0, headPad = 0, slopeLen }: PelvisRaisedInput): Calculated<PelvisRaised> {
-  const badStature = amiss([['stature', stature], ['pelvisH', pelvisH], ['shoulderPad', shoulderPad], ['headPad', headPad], ['slopeLen', slopeLen ?? 0]])
+export function pelvisRaised({
+  stature,
+  measured,
+  pelvisH,
+  shoulderPad = 0,
+  headPad = 0,
+  slopeLen,
+}: PelvisRaisedInput): Calculated<PelvisRaised> {
+  const badStature = amiss([
+    ['stature', stature],
+    ['pelvisH', pelvisH],
+    ['shoulderPad', shoulderPad],
+    ['headPad', headPad],
+    ['slopeLen', slopeLen ?? 0],
+  ])
   if (badStature) return badStature
   const { trunk, heartToShoulder } = bodyOf(stature, measured)
   const q = slopeLen ?? trunk

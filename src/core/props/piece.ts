@@ -26,7 +26,18 @@ export interface Piece {
 }
 
 /** A cupboard's own size of a kind, in whole millimetres. */
-export type OwnSizes = Readonly<Partial<Record<PropKind, { readonly length?: number | undefined; readonly width?: number | undefined; readonly height?: number | undefined }>>>
+export type OwnSizes = Readonly<
+  Partial<
+    Record<
+      PropKind,
+      {
+        readonly length?: number | undefined
+        readonly width?: number | undefined
+        readonly height?: number | undefined
+      }
+    >
+  >
+>
 
 /** The kinds with the sizes that were measured in place of the usual ones. */
 export function sizedKinds(kinds: PropSpecs, own: OwnSizes): PropSpecs {
@@ -66,7 +77,9 @@ function faces({ lengthCm: l, widthCm: w, heightCm: h, rank }: PropSpec, turn: S
   if (turn === 'side') return { along: h, across: l, height: w }
   if (turn === 'end') return { along: h, across: w, height: l }
   if (turn === 'lengthwise') return { along: l, across: w, height: h }
-  return rank === 0 || turn === 'crosswise' || turn === undefined ? { along: Math.min(l, w), across: Math.max(l, w), height: h } : { along: w, across: l, height: h }
+  return rank === 0 || turn === 'crosswise' || turn === undefined
+    ? { along: Math.min(l, w), across: Math.max(l, w), height: h }
+    : { along: w, across: l, height: h }
 }
 
 /** One piece of an item as it is folded and turned. Refusals are those of {@link fold}, with the item's folds as `ops[i]`. */
@@ -86,17 +99,31 @@ export function pieceOf(item: Pick<SetUpItem, 'id' | 'kind' | 'folds' | 'turn'>,
   })
 }
 
-function sheetPiece(base: Pick<Piece, 'itemId' | 'kind' | 'rank'>, { folds = [], turn }: Pick<SetUpItem, 'folds' | 'turn'>, spec: PropSpec): Calculated<Piece> {
+function sheetPiece(
+  base: Pick<Piece, 'itemId' | 'kind' | 'rank'>,
+  { folds = [], turn }: Pick<SetUpItem, 'folds' | 'turn'>,
+  spec: PropSpec,
+): Calculated<Piece> {
   const folded = fold({ L: spec.lengthCm, W: spec.widthCm, t: spec.loadedCm ?? spec.heightCm, ops: folds.map(inCm) })
   if (!folded.ok) return folded
   const sheet = folded.value
-  const [long, short] = sheet.roll ? [sheet.length, sheet.diameter] : [Math.max(sheet.L, sheet.W), Math.min(sheet.L, sheet.W)]
+  const [long, short] = sheet.roll
+    ? [sheet.length, sheet.diameter]
+    : [Math.max(sheet.L, sheet.W), Math.min(sheet.L, sheet.W)]
   const [along, across] = turn === 'lengthwise' ? [long, short] : [short, long]
   const piece = sheet.roll
     ? { height: sheet.diameter, material: spec.rolledMaterial ?? spec.material, layer: { t: sheet.diameter, n: 1 } }
     : { height: sheet.layers * spec.heightCm, material: spec.material, layer: { t: spec.heightCm, n: sheet.layers } }
   return calculated(
-    { ...base, along, across, ...piece, round: sheet.roll, roundSeen: sheet.roll && turn !== 'lengthwise', footprintCm2: long * short },
+    {
+      ...base,
+      along,
+      across,
+      ...piece,
+      round: sheet.roll,
+      roundSeen: sheet.roll && turn !== 'lengthwise',
+      footprintCm2: long * short,
+    },
     folded.warnings,
   )
 }

@@ -36,7 +36,8 @@ export interface PilesInput {
 export const usualMassKg = (statureCm: number): number => 24.2 * (statureCm / 100) ** 2
 
 /** Whether an item carries something: not laid over or round the body, and of a kind with a height. */
-export const isUnder = ({ lies, kind }: Pick<SetUpItem, 'lies' | 'kind'>, kinds: PropSpecs): boolean => lies === undefined && carries(kinds[kind])
+export const isUnder = ({ lies, kind }: Pick<SetUpItem, 'lies' | 'kind'>, kinds: PropSpecs): boolean =>
+  lies === undefined && carries(kinds[kind])
 
 /**
  * The piles of a set-up under the body's parts, in the order the parts are first named, each with its height under the

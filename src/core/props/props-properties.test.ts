@@ -1,5 +1,18 @@
 import fc from 'fast-check'
-import { bodyOf, boundAngle, childsPose, childsPoseInv, findStacks, fold, forwardFold, forwardFoldHold, incline, kneeBolster, legsUpWall, stackHeight } from '#core/props'
+import {
+  bodyOf,
+  boundAngle,
+  childsPose,
+  childsPoseInv,
+  findStacks,
+  fold,
+  forwardFold,
+  forwardFoldHold,
+  incline,
+  kneeBolster,
+  legsUpWall,
+  stackHeight,
+} from '#core/props'
 import type { Calculated, FoldOp, Stocked } from '#core/props'
 
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true })
@@ -19,7 +32,9 @@ test('folding keeps area times layers, and the order of folds does not matter to
       const [one, other] = [value(fold({ ...sheet, ops })), value(fold({ ...sheet, ops: ops.toReversed() }))]
       if (!one || !other || one.roll || other.roll) return
       expect(one.L * one.W * one.layers).toBeCloseTo(200 * 150, 5)
-      expect([one.L, one.W, one.layers].map((n) => n.toFixed(6))).toEqual([other.L, other.W, other.layers].map((n) => n.toFixed(6)))
+      expect([one.L, one.W, one.layers].map((n) => n.toFixed(6))).toEqual(
+        [other.L, other.W, other.layers].map((n) => n.toFixed(6)),
+      )
     }),
   )
 })
@@ -28,7 +43,9 @@ test('a roll’s diameter depends on volume and length alone: folding first only
   fc.assert(
     fc.property(number(0.2, 1), (t) => {
       const once = value(fold({ L: 200, W: 150, t, ops: [{ op: 'halfL' }, { op: 'halfW' }, { op: 'rollL' }] }))
-      const again = value(fold({ L: 200, W: 150, t, ops: [{ op: 'halfL' }, { op: 'halfW' }, { op: 'halfL' }, { op: 'rollL' }] }))
+      const again = value(
+        fold({ L: 200, W: 150, t, ops: [{ op: 'halfL' }, { op: 'halfW' }, { op: 'halfL' }, { op: 'rollL' }] }),
+      )
       if (!once?.roll || !again?.roll) throw new Error('not rolled')
       expect(again.diameter).toBeCloseTo(once.diameter, 8)
       expect(again.turns).toBeLessThan(once.turns)
@@ -37,7 +54,10 @@ test('a roll’s diameter depends on volume and length alone: folding first only
 })
 
 test('a stack goes down with the load, never below what its materials keep', () => {
-  const layers = [{ material: 'foamBlock', t: 10 }, { material: 'blanket', t: 0.7, n: 8 }]
+  const layers = [
+    { material: 'foamBlock', t: 10 },
+    { material: 'blanket', t: 0.7, n: 8 },
+  ]
   fc.assert(
     fc.property(number(0, 250), number(0, 250), number(20, 2000), (a, b, contactCm2) => {
       const height = (loadKg: number) => value(stackHeight({ layers, loadKg, contactCm2 }))?.height ?? Number.NaN
@@ -54,8 +74,14 @@ test('knees over a support: the two bones, laid out from hip to heel, end where 
       const legs = value(kneeBolster({ stature: h, supportH, heelLift }))
       if (!legs) return
       const { thigh, shank, hipAboveBack, heelR } = bodyOf(h)
-      const knee = { x: thigh * Math.cos(radians(legs.hipFlex)), y: hipAboveBack + thigh * Math.sin(radians(legs.hipFlex)) }
-      const heel = { x: knee.x + shank * Math.cos(radians(legs.shankAngle)), y: knee.y - shank * Math.sin(radians(legs.shankAngle)) }
+      const knee = {
+        x: thigh * Math.cos(radians(legs.hipFlex)),
+        y: hipAboveBack + thigh * Math.sin(radians(legs.hipFlex)),
+      }
+      const heel = {
+        x: knee.x + shank * Math.cos(radians(legs.shankAngle)),
+        y: knee.y - shank * Math.sin(radians(legs.shankAngle)),
+      }
       expect(heel.x).toBeCloseTo(legs.hipToHeel, 6)
       expect(heel.y).toBeCloseTo(heelR + heelLift, 6)
     }),
@@ -78,7 +104,10 @@ test('child’s pose and its inverse undo each other', () => {
     fc.property(stature, number(1, 40), number(0, 20), (h, bolsterTop, seatPad) => {
       const pose = value(childsPose({ stature: h, bolsterTop, seatPad }))
       if (!pose || pose.torsoAngle < -20 || pose.torsoAngle > 60) return
-      expect(value(childsPoseInv({ stature: h, torsoAngle: pose.torsoAngle, seatPad }))?.bolsterTop).toBeCloseTo(bolsterTop, 6)
+      expect(value(childsPoseInv({ stature: h, torsoAngle: pose.torsoAngle, seatPad }))?.bolsterTop).toBeCloseTo(
+        bolsterTop,
+        6,
+      )
     }),
   )
 })
@@ -109,37 +138,75 @@ test('an incline’s shoulders stand as high as the trunk reaches from the seat'
 
 test('in a held fold the forehead only sinks, and layers go out one after the other within the hold', () => {
   fc.assert(
-    fc.property(stature, number(90, 140), number(0, 20), number(0, 30), number(10, 900), (h, hipFlexDeg, seatH, gainDeg, holdS) => {
-      const held = value(forwardFoldHold({ stature: h, hipFlexDeg, seatH, gainDeg, holdS }))
-      const start = value(forwardFold({ stature: h, hipFlexDeg, seatH }))
-      if (!held || !start) return
-      expect(held.startH).toBe(start.headSupportH)
-      expect(held.removeAtS.length).toBe(Math.max(0, Math.floor(held.drop / 2)))
-      held.removeAtS.forEach((s, at) => {
-        expect(s).toBeGreaterThanOrEqual(held.removeAtS[at - 1] ?? 0)
-        expect(s).toBeLessThanOrEqual(holdS)
-      })
-    }),
+    fc.property(
+      stature,
+      number(90, 140),
+      number(0, 20),
+      number(0, 30),
+      number(10, 900),
+      (h, hipFlexDeg, seatH, gainDeg, holdS) => {
+        const held = value(forwardFoldHold({ stature: h, hipFlexDeg, seatH, gainDeg, holdS }))
+        const start = value(forwardFold({ stature: h, hipFlexDeg, seatH }))
+        if (!held || !start) return
+        expect(held.startH).toBe(start.headSupportH)
+        expect(held.removeAtS.length).toBe(Math.max(0, Math.floor(held.drop / 2)))
+        held.removeAtS.forEach((s, at) => {
+          expect(s).toBeGreaterThanOrEqual(held.removeAtS[at - 1] ?? 0)
+          expect(s).toBeLessThanOrEqual(holdS)
+        })
+      },
+    ),
   )
 })
 
-const options = fc.uniqueArray(fc.record({ opt: fc.constantFrom('flat', 'side', 'end'), h: number(0.5, 20), foot: fc.tuple(number(8, 80), number(8, 80)), round: fc.boolean() }), {
-  selector: ({ opt }) => opt,
-  minLength: 1,
-  maxLength: 3,
-})
-const stock = fc.uniqueArray(fc.record({ kind: fc.constantFrom('a', 'b', 'c', 'd'), rank: fc.integer({ min: 0, max: 2 }), count: fc.integer({ min: 0, max: 3 }), options }), {
-  selector: ({ kind }) => kind,
-  maxLength: 4,
-})
+const options = fc.uniqueArray(
+  fc.record({
+    opt: fc.constantFrom('flat', 'side', 'end'),
+    h: number(0.5, 20),
+    foot: fc.tuple(number(8, 80), number(8, 80)),
+    round: fc.boolean(),
+  }),
+  {
+    selector: ({ opt }) => opt,
+    minLength: 1,
+    maxLength: 3,
+  },
+)
+const stock = fc.uniqueArray(
+  fc.record({
+    kind: fc.constantFrom('a', 'b', 'c', 'd'),
+    rank: fc.integer({ min: 0, max: 2 }),
+    count: fc.integer({ min: 0, max: 3 }),
+    options,
+  }),
+  {
+    selector: ({ kind }) => kind,
+    maxLength: 4,
+  },
+)
 
 /** Every valid stack by building all ordered lists of pieces and keeping those in the book's order. */
 function bruteStacks(inventory: readonly Stocked[], maxPieces: number): Map<string, number> {
-  const pieces = inventory.flatMap(({ kind, rank, options: ways }) => ways.map((way) => ({ kind, rank, ...way, long: Math.max(...way.foot), short: Math.min(...way.foot), mm: Math.floor(10 * way.h + 0.5) })))
+  const pieces = inventory.flatMap(({ kind, rank, options: ways }) =>
+    ways.map((way) => ({
+      kind,
+      rank,
+      ...way,
+      long: Math.max(...way.foot),
+      short: Math.min(...way.foot),
+      mm: Math.floor(10 * way.h + 0.5),
+    })),
+  )
   type Piece = (typeof pieces)[number]
   const found = new Map<string, number>()
   const before = (a: Piece, b: Piece): boolean => {
-    const keys: [number | string, number | string][] = [[a.rank, b.rank], [-a.long * a.short, -b.long * b.short], [-a.short, -b.short], [a.kind, b.kind], [a.opt, b.opt]]
+    const keys: [number | string, number | string][] = [
+      [a.rank, b.rank],
+      [-a.long * a.short, -b.long * b.short],
+      [-a.short, -b.short],
+      [a.kind, b.kind],
+      [a.opt, b.opt],
+    ]
     const first = keys.find(([x, y]) => x !== y)
     return !first || first[0] < first[1]
   }
@@ -153,7 +220,9 @@ function bruteStacks(inventory: readonly Stocked[], maxPieces: number): Map<stri
     if (stack.length === maxPieces) return
     for (const upper of pieces) {
       const lower = stack.at(-1)
-      const enough = stack.filter(({ kind }) => kind === upper.kind).length < (inventory.find(({ kind }) => kind === upper.kind)?.count ?? 0)
+      const enough =
+        stack.filter(({ kind }) => kind === upper.kind).length <
+        (inventory.find(({ kind }) => kind === upper.kind)?.count ?? 0)
       if (!enough || upper.mm <= 0) continue
       if (lower) {
         if (!before(lower, upper)) continue

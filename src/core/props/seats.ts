@@ -25,8 +25,16 @@ export interface SeatCross {
 const mostSeat = 30
 
 /** The seat that brings the knees no higher than the hips, and what fills under them [formula book 5d]. `USE_CHAIR` past 30 cm. */
-export function seatCross({ stature, measured, thighUpDeg, kneeH0, margin = 2, coupling = 0.25 }: SeatCrossInput): Calculated<SeatCross> {
-  const knee = kneeH0 === undefined ? (['thighUpDeg', thighUpDeg, -30, 60] as const) : (['kneeH0', kneeH0, 0, 60] as const)
+export function seatCross({
+  stature,
+  measured,
+  thighUpDeg,
+  kneeH0,
+  margin = 2,
+  coupling = 0.25,
+}: SeatCrossInput): Calculated<SeatCross> {
+  const knee =
+    kneeH0 === undefined ? (['thighUpDeg', thighUpDeg, -30, 60] as const) : (['kneeH0', kneeH0, 0, 60] as const)
   const bad = amiss([['stature', stature, ...statureRange], knee, ['margin', margin], ['coupling', coupling, 0, 0.8]])
   if (bad) return bad
   const body = bodyOf(stature, measured)
@@ -43,8 +51,17 @@ export interface ChairFeet {
 }
 
 /** What goes under the feet, or onto the seat, so that the thighs lie level on a chair [formula book 5d]. */
-export function chairFeet({ stature, measured, seatH, popliteal }: OfBody & { readonly seatH: number; readonly popliteal?: number }): Calculated<ChairFeet> {
-  const bad = amiss([['stature', stature, ...statureRange], ['seatH', seatH, 20, 80], ['popliteal', popliteal ?? 1, Number.MIN_VALUE]])
+export function chairFeet({
+  stature,
+  measured,
+  seatH,
+  popliteal,
+}: OfBody & { readonly seatH: number; readonly popliteal?: number }): Calculated<ChairFeet> {
+  const bad = amiss([
+    ['stature', stature, ...statureRange],
+    ['seatH', seatH, 20, 80],
+    ['popliteal', popliteal ?? 1, Number.MIN_VALUE],
+  ])
   if (bad) return bad
   const difference = seatH - (popliteal ?? bodyOf(stature, measured).popliteal)
   return calculated({ footSupport: Math.max(0, difference), seatRaise: Math.max(0, -difference) })

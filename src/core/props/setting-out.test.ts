@@ -3,13 +3,26 @@ import { findStacks, inventoryFor, itemsOfStack, pieceOf, pilesOf, sizedKinds, u
 import { namedFolds, propKinds } from '#library/prop-kinds'
 import { bellowsHouse } from '#server/demo/bellows-house'
 
-const blanket = (under: SetUpItem['under'], more: Partial<SetUpItem> = {}): SetUpItem => ({ id: `${under} blanket`, kind: 'blanket', count: 1, under, folds: [...namedFolds.standard], ...more })
-const folds = { quarter: namedFolds.quarter, standard: namedFolds.standard, narrow: namedFolds.narrow, roll: namedFolds.roll }
+const blanket = (under: SetUpItem['under'], more: Partial<SetUpItem> = {}): SetUpItem => ({
+  id: `${under} blanket`,
+  kind: 'blanket',
+  count: 1,
+  under,
+  folds: [...namedFolds.standard],
+  ...more,
+})
+const folds = {
+  quarter: namedFolds.quarter,
+  standard: namedFolds.standard,
+  narrow: namedFolds.narrow,
+  roll: namedFolds.roll,
+}
 const demo = { cupboard: bellowsHouse.cupboard, kinds: propKinds, folds, posture: 'lying' as const, massKg: 70 }
 
 describe('a prop as it lies', () => {
   test('a block turns on each of its faces, its long side across the body', () => {
-    const lying = (turn: SetUpItem['turn']) => pieceOf({ id: 'b', kind: 'foamBlock', ...(turn ? { turn } : {}) }, propKinds.foamBlock)
+    const lying = (turn: SetUpItem['turn']) =>
+      pieceOf({ id: 'b', kind: 'foamBlock', ...(turn ? { turn } : {}) }, propKinds.foamBlock)
     expect(lying('flat')).toMatchObject({ ok: true, value: { along: 15, across: 23, height: 10 } })
     expect(lying('side')).toMatchObject({ ok: true, value: { along: 10, across: 23, height: 15 } })
     expect(lying('end')).toMatchObject({ ok: true, value: { along: 10, across: 15, height: 23 } })
@@ -17,7 +30,8 @@ describe('a prop as it lies', () => {
   })
 
   test('a bolster goes across or along; a round one shows its round end only across', () => {
-    const lying = (kind: 'rectBolster' | 'roundBolster', turn: SetUpItem['turn']) => pieceOf({ id: 'b', kind, ...(turn ? { turn } : {}) }, propKinds[kind])
+    const lying = (kind: 'rectBolster' | 'roundBolster', turn: SetUpItem['turn']) =>
+      pieceOf({ id: 'b', kind, ...(turn ? { turn } : {}) }, propKinds[kind])
     expect(lying('rectBolster', 'lengthwise')).toMatchObject({ value: { along: 66, across: 30 } })
     expect(lying('rectBolster', 'crosswise')).toMatchObject({ value: { along: 30, across: 66 } })
     expect(lying('roundBolster', 'crosswise')).toMatchObject({ value: { round: true, roundSeen: true } })
@@ -25,7 +39,9 @@ describe('a prop as it lies', () => {
   })
 
   test('a folded blanket is computed from its loose layers, a roll from its hand-tight diameter', () => {
-    expect(pieceOf(blanket('head'), propKinds.blanket)).toMatchObject({ value: { along: 50, across: 75, layer: { t: 0.7, n: 8 }, material: 'blanket' } })
+    expect(pieceOf(blanket('head'), propKinds.blanket)).toMatchObject({
+      value: { along: 50, across: 75, layer: { t: 0.7, n: 8 }, material: 'blanket' },
+    })
     const roll = pieceOf(blanket('knees', { folds: [...namedFolds.roll] }), propKinds.blanket)
     expect(roll.ok && roll.value.height).toBeCloseTo(16.8, 1)
     expect(roll).toMatchObject({ value: { material: 'blanketRoll', round: true } })
@@ -48,16 +64,29 @@ describe('what lies under a part', () => {
   })
 
   test('two equal piles share what lies on them, and their items', () => {
-    expect(piles([blanket('arms', { count: 2, piles: 2 })])).toMatchObject({ ok: true, value: [{ part: 'arms', piles: 2, pieces: [expect.objectContaining({ kind: 'blanket' })] }] })
+    expect(piles([blanket('arms', { count: 2, piles: 2 })])).toMatchObject({
+      ok: true,
+      value: [{ part: 'arms', piles: 2, pieces: [expect.objectContaining({ kind: 'blanket' })] }],
+    })
   })
 
   test('what lies over the body or has no height is in no pile', () => {
-    expect(piles([blanket('belly', { lies: 'over' }), { id: 's', kind: 'strap', count: 1, under: 'thighs' }, { id: 'w', kind: 'wall', count: 1, under: 'feet' }])).toMatchObject({ ok: true, value: [] })
+    expect(
+      piles([
+        blanket('belly', { lies: 'over' }),
+        { id: 's', kind: 'strap', count: 1, under: 'thighs' },
+        { id: 'w', kind: 'wall', count: 1, under: 'feet' },
+      ]),
+    ).toMatchObject({ ok: true, value: [] })
   })
 
   test('a fold that cannot be made names the item and the operation', () => {
     const refused = piles([blanket('head'), blanket('knees', { folds: [...namedFolds.narrow, ...namedFolds.narrow] })])
-    expect(refused).toMatchObject({ ok: false, code: 'FOLD_TOO_THICK', field: expect.stringMatching(/^items\[1\]\.ops\[\d\]$/) })
+    expect(refused).toMatchObject({
+      ok: false,
+      code: 'FOLD_TOO_THICK',
+      field: expect.stringMatching(/^items\[1\]\.ops\[\d\]$/),
+    })
   })
 })
 
@@ -66,13 +95,26 @@ describe('reaching a height with the demo cupboard', () => {
 
   test('only what there is and what can be built with is offered, in every way it can lie', () => {
     const { stocked, layings } = under('head', 1)
-    expect(stocked.map(({ kind }) => kind).toSorted()).toEqual(['blanket', 'chair', 'corkBlock', 'foamBlock', 'longPillow', 'rectBolster', 'roundBolster'])
-    expect(stocked.find(({ kind }) => kind === 'foamBlock')?.options.map(({ opt }) => opt)).toEqual(['flat', 'side', 'end'])
+    expect(stocked.map(({ kind }) => kind).toSorted()).toEqual([
+      'blanket',
+      'chair',
+      'corkBlock',
+      'foamBlock',
+      'longPillow',
+      'rectBolster',
+      'roundBolster',
+    ])
+    expect(stocked.find(({ kind }) => kind === 'foamBlock')?.options.map(({ opt }) => opt)).toEqual([
+      'flat',
+      'side',
+      'end',
+    ])
     expect(layings.get('blanket:narrow')).toMatchObject({ kind: 'blanket', folds: [...namedFolds.narrow] })
   })
 
   test('heights are under the body: the more lies on a bolster, the lower it is', () => {
-    const height = (part: SetUpItem['under']) => under(part, 1).stocked.find(({ kind }) => kind === 'rectBolster')?.options[0]?.h ?? 0
+    const height = (part: SetUpItem['under']) =>
+      under(part, 1).stocked.find(({ kind }) => kind === 'rectBolster')?.options[0]?.h ?? 0
     expect(height('pelvis')).toBeLessThan(height('head'))
   })
 
@@ -94,7 +136,9 @@ describe('reaching a height with the demo cupboard', () => {
 
   test('two of the same lie as one item of two, each side its own', () => {
     const inventory = under('knees', 2)
-    expect(itemsOfStack('foamBlock:flat|foamBlock:flat|blanket:standard', inventory, 'knees', 2, (at) => `n${String(at)}`)).toMatchObject([
+    expect(
+      itemsOfStack('foamBlock:flat|foamBlock:flat|blanket:standard', inventory, 'knees', 2, (at) => `n${String(at)}`),
+    ).toMatchObject([
       { kind: 'foamBlock', count: 4, piles: 2, turn: 'flat' },
       { kind: 'blanket', count: 2, piles: 2 },
     ])

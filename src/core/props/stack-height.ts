@@ -48,13 +48,19 @@ const gravity = 9.81
 /** Pressure in kPa of a mass in kg on an area in cm². */
 const pressure = (loadKg: number, areaCm2: number): number => (10 * loadKg * gravity) / areaCm2
 
-const materialOf = (known: Readonly<Record<string, Material>>, material: string): Material | undefined => (Object.hasOwn(known, material) ? known[material] : undefined)
+const materialOf = (known: Readonly<Record<string, Material>>, material: string): Material | undefined =>
+  Object.hasOwn(known, material) ? known[material] : undefined
 
 /** Share of its height a material loses under a pressure. */
 const lost = ({ cMax, p50 }: Material, kPa: number): number => (cMax * kPa) / (kPa + p50)
 
 /** The height of a stack under a body, and of each of its layers, in cm [formula book 3]. `UNKNOWN_MATERIAL`. */
-export function stackHeight({ layers, loadKg, contactCm2, own = {} }: StackHeightInput): Calculated<{ readonly height: number; readonly parts: readonly number[] }> {
+export function stackHeight({
+  layers,
+  loadKg,
+  contactCm2,
+  own = {},
+}: StackHeightInput): Calculated<{ readonly height: number; readonly parts: readonly number[] }> {
   const numbers = layers.flatMap(({ t, n = 1, footprintCm2 = 1 }, at): Checked[] => [
     [`layers[${String(at)}].t`, t, 0],
     [`layers[${String(at)}].n`, n, 0],
@@ -84,7 +90,13 @@ const mostLost = 0.9
 /** A material as it was measured, loose and under a known load: its `p50` is kept, `cMax` follows [formula book 3]. */
 export function calibrate({ p50, looseH, loadedH, loadKg, contactCm2 }: CalibrateInput): Calculated<Material> {
   const least = Number.MIN_VALUE
-  const bad = amiss([['p50', p50, least], ['looseH', looseH, least], ['loadedH', loadedH, 0, looseH], ['loadKg', loadKg, least, 250], ['areaCm2', contactCm2, least]])
+  const bad = amiss([
+    ['p50', p50, least],
+    ['looseH', looseH, least],
+    ['loadedH', loadedH, 0, looseH],
+    ['loadKg', loadKg, least, 250],
+    ['areaCm2', contactCm2, least],
+  ])
   if (bad) return bad
   const kPa = pressure(loadKg, contactCm2)
   const share = 1 - loadedH / looseH

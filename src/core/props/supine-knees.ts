@@ -21,7 +21,13 @@ export interface BoundAngle {
 }
 
 /** Reclined bound angle: how high the support under each thigh is [formula book 5f]. `UNREACHABLE` for the heels' distance. */
-export function boundAngle({ stature, measured, abductionDeg, heelGap = 20, frac = 0.85 }: BoundAngleInput): Calculated<BoundAngle> {
+export function boundAngle({
+  stature,
+  measured,
+  abductionDeg,
+  heelGap = 20,
+  frac = 0.85,
+}: BoundAngleInput): Calculated<BoundAngle> {
   const bad = amiss([
     ['stature', stature, ...statureRange],
     ['abductionDeg', abductionDeg, 0, 90],
@@ -57,8 +63,17 @@ const kneesHigh = 60
  * Lying with the knees over a support: a linkage of two bars [formula book 5g]. `UNREACHABLE`; warns
  * `NO_CONTACT` where the straight legs do not touch it, and `KNEES_HIGH`.
  */
-export function kneeBolster({ stature, measured, supportH, heelLift = 0 }: OfBody & { readonly supportH: number; readonly heelLift?: number }): Calculated<KneeBolster> {
-  const bad = amiss([['stature', stature, ...statureRange], ['supportH', supportH, 0, 80], ['heelLift', heelLift, 0, 60]])
+export function kneeBolster({
+  stature,
+  measured,
+  supportH,
+  heelLift = 0,
+}: OfBody & { readonly supportH: number; readonly heelLift?: number }): Calculated<KneeBolster> {
+  const bad = amiss([
+    ['stature', stature, ...statureRange],
+    ['supportH', supportH, 0, 80],
+    ['heelLift', heelLift, 0, 60],
+  ])
   if (bad) return bad
   const { thigh, shank, hipAboveBack: zh, heelR, kneeR } = bodyOf(stature, measured)
   const za = heelR + heelLift

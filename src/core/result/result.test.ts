@@ -8,5 +8,7 @@ test('a value is changed, a refusal passes through as it is', () => {
 
 test('a refusal that would be a mistake of the program throws its code and path', () => {
   expect(orThrow(ok('value'))).toBe('value')
-  expect(() => orThrow(refused('UNKNOWN_POSE', 'blocks[0].poseId', { id: 'x' }))).toThrow('UNKNOWN_POSE at blocks[0].poseId {"id":"x"}')
+  expect(() => orThrow(refused('UNKNOWN_POSE', 'blocks[0].poseId', { id: 'x' }))).toThrow(
+    'UNKNOWN_POSE at blocks[0].poseId {"id":"x"}',
+  )
 })

@@ -31,7 +31,9 @@ export function compareSessions(before: Session, after: Session): Difference[] {
       ...(inOrder.has(former.at) ? [] : [{ kind: 'moved', block, from: former.at, to } as const]),
     ]
   })
-  const dropped = before.blocks.filter(({ id }) => !now.has(id)).map((block): Difference => ({ kind: 'dropped', block }))
+  const dropped = before.blocks
+    .filter(({ id }) => !now.has(id))
+    .map((block): Difference => ({ kind: 'dropped', block }))
   return [...details, ...blocks, ...dropped]
 }
 

@@ -20,7 +20,9 @@ export function formOf(pose: Pose, variant: Variant | undefined, answers: Answer
   const last = <K extends keyof Meaning>(key: K) => meanings.findLast((meaning) => meaning[key] !== undefined)?.[key]
   const said = meanings.flatMap(({ setUp }) => setUp ?? [])
   const lines =
-    answers.energyLines === 'on' && pose.energyLines.length > 0 ? [`Along the ${pose.energyLines.join(' and ')} line`] : []
+    answers.energyLines === 'on' && pose.energyLines.length > 0
+      ? [`Along the ${pose.energyLines.join(' and ')} line`]
+      : []
   const comingOut = withRoll(last('comingOut') ?? pose.comingOut, answers.roll)
   const families = last('families') ?? variant?.families
   const { sensation, props } = variant ?? {}

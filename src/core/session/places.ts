@@ -14,11 +14,7 @@ export function usualBlocksEnd(session: Session): number {
  * Where a new block goes: after the chosen one, never after the closing, a closing always last.
  * Undefined when there is a closing already and another is asked for.
  */
-export function insertionIndex(
-  session: Session,
-  kind: BlockKind,
-  afterId: string | undefined,
-): number | undefined {
+export function insertionIndex(session: Session, kind: BlockKind, afterId: string | undefined): number | undefined {
   const end = usualBlocksEnd(session)
   if (kind === 'closing') return end === session.blocks.length ? end : undefined
   const after = afterId === undefined ? -1 : indexOfBlock(session, afterId)

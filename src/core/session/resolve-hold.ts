@@ -37,7 +37,10 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
   if (!breathOver.ok) return breathOver
   const answers = applicable(answersOf(block, walk, own?.answers), base)
   const { pose, setUpWords } = formOf(base, variant, answers)
-  const change = changeTo(block, walk, pose.base.enter, { value: pose.times.changeS ?? 0, from: own ? 'own pose' : 'shipped' })
+  const change = changeTo(block, walk, pose.base.enter, {
+    value: pose.times.changeS ?? 0,
+    from: own ? 'own pose' : 'shipped',
+  })
   const sides: readonly HoldSide[] = pose.sides ? sideOrder(block, walk, answers) : ['both']
   const phases = block.phases ?? []
   return ok({
@@ -67,13 +70,7 @@ const applicable = (answers: Answers, pose: Pose): Answers => ({
   ),
 })
 
-function holdOf(
-  block: HoldBlock,
-  pose: Pose,
-  side: HoldSide,
-  walk: Walk,
-  phases: readonly Phase[],
-): Seconds {
+function holdOf(block: HoldBlock, pose: Pose, side: HoldSide, walk: Walk, phases: readonly Phase[]): Seconds {
   if (block.hold) return holdSecondsOf(block.hold, side)
   const fixed = phases.reduce((sum, phase) => sum + fixedS(phase), 0)
   const usual = usualHold(pose, walk.session.practice, walk.session.level).usualS
@@ -133,11 +130,7 @@ function timesOf(
   }
 }
 
-function resolveBreathOver(
-  block: HoldBlock,
-  index: number,
-  walk: Walk,
-): Result<ResolvedBreathOver | undefined> {
+function resolveBreathOver(block: HoldBlock, index: number, walk: Walk): Result<ResolvedBreathOver | undefined> {
   const over = block.breathOver
   if (!over) return ok(undefined)
   const path = `blocks[${String(index)}].breathOver.techniqueId`

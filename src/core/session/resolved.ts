@@ -116,10 +116,4 @@ export interface ResolvedClosing extends Of<ClosingBlock>, WithChange {
   readonly answers: Answers
 }
 
-export type Resolved =
-  | ResolvedTalk
-  | ResolvedHold
-  | ResolvedMovement
-  | ResolvedBreath
-  | ResolvedRest
-  | ResolvedClosing
+export type Resolved = ResolvedTalk | ResolvedHold | ResolvedMovement | ResolvedBreath | ResolvedRest | ResolvedClosing

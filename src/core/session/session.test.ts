@@ -4,14 +4,33 @@ import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
 import { sessions } from '#testing/arbitraries'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
-import { applyEdit, compareSessions, finalRestFloorS, insertionIndex, linkHold, mirrorText, orderEdits, orderShifted, orderWith, resolveSession, setHoldSide, sideParts, storeSideText, turnSideWord } from './index.ts'
+import {
+  applyEdit,
+  compareSessions,
+  finalRestFloorS,
+  insertionIndex,
+  linkHold,
+  mirrorText,
+  orderEdits,
+  orderShifted,
+  orderWith,
+  resolveSession,
+  setHoldSide,
+  sideParts,
+  storeSideText,
+  turnSideWord,
+} from './index.ts'
 import type { Catalog, Edit, ResolvedHold } from './index.ts'
 
 const edits = (session: Session): fc.Arbitrary<Edit> => {
   const ids = fc.constantFrom(...session.blocks.map((block) => block.id), 'nobody')
   const place = fc.integer({ min: -1, max: session.blocks.length + 1 })
   return fc.oneof(
-    fc.record({ type: fc.constant('insert' as const), at: place, block: fc.constantFrom(aTalk('new'), aClosing({ id: 'end' })) }),
+    fc.record({
+      type: fc.constant('insert' as const),
+      at: place,
+      block: fc.constantFrom(aTalk('new'), aClosing({ id: 'end' })),
+    }),
     fc.record({ type: fc.constant('remove' as const), id: ids }),
     fc.record({ type: fc.constant('move' as const), id: ids, to: place }),
     fc.record({ type: fc.constant('replace' as const), block: ids.map((id) => aTalk(id, 77)) }),
@@ -70,7 +89,10 @@ test('a time is taken from the block, then the session, then the own pose, then 
   const shipped = shippedCatalog.poses.get('deer')
   if (!shipped) throw new Error('deer is on the shelf')
   const learned: Catalog = { ...shippedCatalog, learned: new Map([['deer', { settleS: 21 }]]) }
-  const own: Catalog = { ...learned, ownPoses: new Map([['deer', { ...shipped, times: { ...shipped.times, settleS: 22 } }]]) }
+  const own: Catalog = {
+    ...learned,
+    ownPoses: new Map([['deer', { ...shipped, times: { ...shipped.times, settleS: 22 } }]]),
+  }
   const general = aSession([aHold('deer')], { times: { settleS: 23 } })
   const particular = aSession([aHold('deer', { times: { settleS: 24 } })], { times: { settleS: 23 } })
   const settle = (session: Session, catalog: Catalog) => resolvedHold(session, catalog).times.settleS
@@ -86,7 +108,9 @@ test('an answer is taken from the block, then the session, then the own pose, th
   expect(answered(aSession([aHold('deer')]))).toBe('movement')
   expect(answered(aSession([aHold('deer')], { answers: { betweenSides: 'nothing' } }))).toBe('nothing')
   expect(
-    answered(aSession([aHold('deer', { answers: { betweenSides: 'stillness' } })], { answers: { betweenSides: 'nothing' } })),
+    answered(
+      aSession([aHold('deer', { answers: { betweenSides: 'stillness' } })], { answers: { betweenSides: 'nothing' } }),
+    ),
   ).toBe('stillness')
 })
 
@@ -97,8 +121,15 @@ test('where the school puts nothing between the sides, nothing is planned betwee
 
 test('the first side is the school’s, alternates from pose to pose where asked, and a block decides for itself', () => {
   const first = (session: Session) =>
-    orThrow(resolveSession(session, shippedCatalog)).map((block) => (block.kind === 'hold' ? block.sides[0]?.side : null))
-  const three = [aHold('deer', { id: 'a' }), aHold('sphinx'), aHold('deer', { id: 'b' }), aHold('deer', { id: 'c', firstSide: 'right' })]
+    orThrow(resolveSession(session, shippedCatalog)).map((block) =>
+      block.kind === 'hold' ? block.sides[0]?.side : null,
+    )
+  const three = [
+    aHold('deer', { id: 'a' }),
+    aHold('sphinx'),
+    aHold('deer', { id: 'b' }),
+    aHold('deer', { id: 'c', firstSide: 'right' }),
+  ]
   expect(first(aSession(three))).toEqual(['left', 'both', 'left', 'right'])
   expect(first(aSession(three, { answers: { firstSide: 'alternate' } }))).toEqual(['left', 'both', 'right', 'right'])
 })
@@ -109,7 +140,11 @@ test('the change before a block follows the base positions, and is nothing at th
   )
   expect(first).toMatchObject({ fromPosition: undefined, changeS: { value: 0 } })
   expect(talk).not.toHaveProperty('changeS')
-  expect(second).toMatchObject({ fromPosition: 'prone', toPosition: 'seated', changeS: { value: 20, from: 'position' } })
+  expect(second).toMatchObject({
+    fromPosition: 'prone',
+    toPosition: 'seated',
+    changeS: { value: 20, from: 'position' },
+  })
 })
 
 test.each([
@@ -146,17 +181,31 @@ test('several edits are one step: all are done and taken back together, or none 
     ),
   )
   const two = aSession([aTalk('a'), aTalk('b')])
-  expect(applyEdit(two, { type: 'several', edits: [{ type: 'remove', id: 'a' }, { type: 'remove', id: 'nobody' }] }).ok).toBe(false)
+  expect(
+    applyEdit(two, {
+      type: 'several',
+      edits: [
+        { type: 'remove', id: 'a' },
+        { type: 'remove', id: 'nobody' },
+      ],
+    }).ok,
+  ).toBe(false)
 })
 
-const sideTexts = fc.array(fc.constantFrom('left', 'right', '{this}', '{other}', 'knee', 'Left', 'quiet', ','), { maxLength: 8 }).map((parts) => parts.join(' '))
+const sideTexts = fc
+  .array(fc.constantFrom('left', 'right', '{this}', '{other}', 'knee', 'Left', 'quiet', ','), { maxLength: 8 })
+  .map((parts) => parts.join(' '))
 
 test('words for a side are shown for the left and stored for both, and untouched text stays as it was', () => {
   fc.assert(
     fc.property(sideTexts, (stored) => {
       const shown = mirrorText(stored, 'left')
       expect(storeSideText(stored, shown, 'left')).toBe(stored)
-      expect(sideParts(stored, 'left').map(({ text }) => text).join('')).toBe(shown)
+      expect(
+        sideParts(stored, 'left')
+          .map(({ text }) => text)
+          .join(''),
+      ).toBe(shown)
     }),
   )
 })
@@ -193,18 +242,27 @@ const orders = fc.uniqueArray(fc.constantFrom('a', 'b', 'c', 'd', 'e', 'f'), { m
 
 test('moves bring blocks into any order, groups stay together, and a shift passes nobody of the group', () => {
   fc.assert(
-    fc.property(orders, fc.subarray(['a', 'b', 'c', 'd', 'e', 'f']), fc.nat(6), fc.constantFrom(1 as const, -1 as const), (ids, some, at, by) => {
-      const session = aSession(ids.map((id) => aTalk(id)))
-      const taken = new Set(some)
-      const orderOf = (order: readonly string[]) => orThrow(applyEdit(session, { type: 'several', edits: orderEdits(session, order) })).session.blocks.map(({ id }) => id)
-      const together = orderWith(ids, taken, at)
-      expect(orderOf(together)).toEqual(together)
-      expect(together.filter((id) => !taken.has(id))).toEqual(ids.filter((id) => !taken.has(id)))
-      const shifted = orderShifted(ids, taken, by, ids.length)
-      expect(orderOf(shifted)).toEqual(shifted)
-      expect(shifted.filter((id) => taken.has(id))).toEqual(ids.filter((id) => taken.has(id)))
-      expect(ids.every((id, index) => Math.abs(shifted.indexOf(id) - index) <= ids.length)).toBe(true)
-    }),
+    fc.property(
+      orders,
+      fc.subarray(['a', 'b', 'c', 'd', 'e', 'f']),
+      fc.nat(6),
+      fc.constantFrom(1 as const, -1 as const),
+      (ids, some, at, by) => {
+        const session = aSession(ids.map((id) => aTalk(id)))
+        const taken = new Set(some)
+        const orderOf = (order: readonly string[]) =>
+          orThrow(applyEdit(session, { type: 'several', edits: orderEdits(session, order) })).session.blocks.map(
+            ({ id }) => id,
+          )
+        const together = orderWith(ids, taken, at)
+        expect(orderOf(together)).toEqual(together)
+        expect(together.filter((id) => !taken.has(id))).toEqual(ids.filter((id) => !taken.has(id)))
+        const shifted = orderShifted(ids, taken, by, ids.length)
+        expect(orderOf(shifted)).toEqual(shifted)
+        expect(shifted.filter((id) => taken.has(id))).toEqual(ids.filter((id) => taken.has(id)))
+        expect(ids.every((id, index) => Math.abs(shifted.indexOf(id) - index) <= ids.length)).toBe(true)
+      },
+    ),
   )
   expect(orderShifted(['a', 'b', 'c', 'd'], new Set(['b', 'c']), -1, 4)).toEqual(['b', 'c', 'a', 'd'])
   expect(orderShifted(['a', 'b', 'c', 'd'], new Set(['a', 'c']), -1, 4)).toEqual(['a', 'c', 'b', 'd'])

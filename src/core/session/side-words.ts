@@ -34,7 +34,9 @@ export function storeSideText(before: string, typed: string, side: Side): string
   const shown = former.map(({ text }) => text).join('')
   const head = sharedStart(shown, typed)
   const tail = sharedEnd(shown, typed, head)
-  const plainAt = new Set(startsOf(former).flatMap(({ part, start }) => (part.kind === 'side' && !part.bound ? [start] : [])))
+  const plainAt = new Set(
+    startsOf(former).flatMap(({ part, start }) => (part.kind === 'side' && !part.bound ? [start] : [])),
+  )
   const wasPlain = (start: number, end: number): boolean => {
     if (end <= head) return plainAt.has(start)
     return start >= typed.length - tail && plainAt.has(start - typed.length + shown.length)

@@ -18,36 +18,131 @@ function led(blocks: Block[], answers: SomeAnswers): { said: string[]; done: str
 
 /** Where each question of the handbook's table shows, and what is heard or done for each answer. */
 const shows: { [Q in Question]: { blocks: Block[]; answers: [Answers[Q], RegExp][] } } = {
-  movementInHold: { blocks: [aHold('deer')], answers: [['none', /Be still; move if anything/], ['announced', /Small adjustments are welcome; move if/]] },
-  muscles: { blocks: [aHold('deer')], answers: [['released', /Muscles soft; no more than/], ['lightly', /A light tone keeps the line/]] },
-  sensationCeiling: { blocks: [aHold('deer')], answers: [[2, /nothing stretches, no more than 2 of 10/], [5, /no more than 5 of 10/], [6, /no more than 6 of 10/], [7, /no more than 7 of 10/]] },
-  afterHold: { blocks: [aHold('sphinx')], answers: [['stillness', /afterRest stillness/], ['movement', /afterRest movement/]] },
-  betweenSides: { blocks: [aHold('deer')], answers: [['nothing', /^(?!.*betweenSides)/s], ['stillness', /betweenSides stillness/], ['movement', /betweenSides movement/]] },
-  firstSide: { blocks: [aHold('deer'), aHold('figure-four-lying')], answers: [['left', /hold {2}left.*hold {2}right.*hold {2}left/s], ['right', /hold {2}right.*hold {2}left.*hold {2}right/s], ['alternate', /hold {2}left.*hold {2}right.*hold {2}right.*hold {2}left/s]] },
-  roll: { blocks: [aHold('calves-on-a-chair'), aClosing()], answers: [['right', /roll to the right, or the side you prefer.*Roll to the right, or/s], ['left', /roll to the left, or the side you prefer.*Roll to the left, or/s], ['either', /roll to one side, or the side you prefer.*Roll to one side/s]] },
-  throatSound: { blocks: [{ kind: 'breath', id: 'b', techniqueId: 'soft-throat-breath' }], answers: [['onlyYou', /a sound only you can hear/], ['teacherToo', /a sound I can just hear/]] },
-  throatStrength: { blocks: [{ kind: 'breath', id: 'b', techniqueId: 'soft-throat-breath' }], answers: [['softer', /softer as the breath slows/], ['stronger', /stronger as the breath slows/]] },
-  wallDistance: { blocks: [aHold('legs-up-the-wall')], answers: [['computed', /as far from the wall as the backs of the legs ask/], ['handsWidth', /A hand’s width to a foot from the wall/], ['overBolster', /pelvis over it/]] },
-  comingOutOfFolds: { blocks: [aHold('long-leg-fold')], answers: [['handsHelp', /alk.*head last/], ['rollUp', /roll up slowly from the tailbone/]] },
-  headBelowHeart: { blocks: [aHold('hanging-fold')], answers: [['allowed', /^(?!.*level with the heart)/s], ['avoided', /the head stays level with the heart/]] },
-  energyLines: { blocks: [aHold('deer')], answers: [['off', /^(?!.*Along the)/s], ['on', /Along the gall bladder and liver line/]] },
+  movementInHold: {
+    blocks: [aHold('deer')],
+    answers: [
+      ['none', /Be still; move if anything/],
+      ['announced', /Small adjustments are welcome; move if/],
+    ],
+  },
+  muscles: {
+    blocks: [aHold('deer')],
+    answers: [
+      ['released', /Muscles soft; no more than/],
+      ['lightly', /A light tone keeps the line/],
+    ],
+  },
+  sensationCeiling: {
+    blocks: [aHold('deer')],
+    answers: [
+      [2, /nothing stretches, no more than 2 of 10/],
+      [5, /no more than 5 of 10/],
+      [6, /no more than 6 of 10/],
+      [7, /no more than 7 of 10/],
+    ],
+  },
+  afterHold: {
+    blocks: [aHold('sphinx')],
+    answers: [
+      ['stillness', /afterRest stillness/],
+      ['movement', /afterRest movement/],
+    ],
+  },
+  betweenSides: {
+    blocks: [aHold('deer')],
+    answers: [
+      ['nothing', /^(?!.*betweenSides)/s],
+      ['stillness', /betweenSides stillness/],
+      ['movement', /betweenSides movement/],
+    ],
+  },
+  firstSide: {
+    blocks: [aHold('deer'), aHold('figure-four-lying')],
+    answers: [
+      ['left', /hold {2}left.*hold {2}right.*hold {2}left/s],
+      ['right', /hold {2}right.*hold {2}left.*hold {2}right/s],
+      ['alternate', /hold {2}left.*hold {2}right.*hold {2}right.*hold {2}left/s],
+    ],
+  },
+  roll: {
+    blocks: [aHold('calves-on-a-chair'), aClosing()],
+    answers: [
+      ['right', /roll to the right, or the side you prefer.*Roll to the right, or/s],
+      ['left', /roll to the left, or the side you prefer.*Roll to the left, or/s],
+      ['either', /roll to one side, or the side you prefer.*Roll to one side/s],
+    ],
+  },
+  throatSound: {
+    blocks: [{ kind: 'breath', id: 'b', techniqueId: 'soft-throat-breath' }],
+    answers: [
+      ['onlyYou', /a sound only you can hear/],
+      ['teacherToo', /a sound I can just hear/],
+    ],
+  },
+  throatStrength: {
+    blocks: [{ kind: 'breath', id: 'b', techniqueId: 'soft-throat-breath' }],
+    answers: [
+      ['softer', /softer as the breath slows/],
+      ['stronger', /stronger as the breath slows/],
+    ],
+  },
+  wallDistance: {
+    blocks: [aHold('legs-up-the-wall')],
+    answers: [
+      ['computed', /as far from the wall as the backs of the legs ask/],
+      ['handsWidth', /A hand’s width to a foot from the wall/],
+      ['overBolster', /pelvis over it/],
+    ],
+  },
+  comingOutOfFolds: {
+    blocks: [aHold('long-leg-fold')],
+    answers: [
+      ['handsHelp', /alk.*head last/],
+      ['rollUp', /roll up slowly from the tailbone/],
+    ],
+  },
+  headBelowHeart: {
+    blocks: [aHold('hanging-fold')],
+    answers: [
+      ['allowed', /^(?!.*level with the heart)/s],
+      ['avoided', /the head stays level with the heart/],
+    ],
+  },
+  energyLines: {
+    blocks: [aHold('deer')],
+    answers: [
+      ['off', /^(?!.*Along the)/s],
+      ['on', /Along the gall bladder and liver line/],
+    ],
+  },
 }
 
-test.each(Object.entries(shows))('the answer to %s changes what is compiled or said', (question, { blocks, answers }) => {
-  const heard = answers.map(([answer, pattern]) => {
-    const { said, done, totalMs } = led(blocks, { [question]: answer })
-    const all = [...said, ...done].join('\n')
-    expect(all).toMatch(pattern)
-    return `${all} ${String(totalMs)}`
-  })
-  expect(new Set(heard).size).toBe(answers.length)
-})
+test.each(Object.entries(shows))(
+  'the answer to %s changes what is compiled or said',
+  (question, { blocks, answers }) => {
+    const heard = answers.map(([answer, pattern]) => {
+      const { said, done, totalMs } = led(blocks, { [question]: answer })
+      const all = [...said, ...done].join('\n')
+      expect(all).toMatch(pattern)
+      return `${all} ${String(totalMs)}`
+    })
+    expect(new Set(heard).size).toBe(answers.length)
+  },
+)
 
 test('every answer there is has been tried', () => {
   const possible: Record<string, readonly unknown[]> = Object.fromEntries(
-    Object.entries(answerSchemas).map(([question, schema]) => [question, 'options' in schema ? schema.options.map((option: unknown) => (typeof option === 'object' && option !== null && 'value' in option ? option.value : option)) : []]),
+    Object.entries(answerSchemas).map(([question, schema]) => [
+      question,
+      'options' in schema
+        ? schema.options.map((option: unknown) =>
+            typeof option === 'object' && option !== null && 'value' in option ? option.value : option,
+          )
+        : [],
+    ]),
   )
-  for (const [question, { answers }] of Object.entries(shows)) expect(answers.map(([answer]) => answer)).toEqual(possible[question])
+  for (const [question, { answers }] of Object.entries(shows))
+    expect(answers.map(([answer]) => answer)).toEqual(possible[question])
 })
 
 test('an answer about the wall makes a raised pelvis of legs up, with its families', () => {
@@ -72,6 +167,10 @@ test('a variant says its change on both sides, and brings its own props and fami
 })
 
 test('a change takes at least what it takes to fetch what the pose needs', () => {
-  const { segments } = orThrow(compileTimeline(aSession([aHold('constructive-rest'), aHold('calves-on-a-chair')]), shippedCatalog))
-  expect(segments.filter(({ doing }) => doing.kind === 'change').map(({ startMs, endMs }) => (endMs - startMs) / 1000)).toEqual([30])
+  const { segments } = orThrow(
+    compileTimeline(aSession([aHold('constructive-rest'), aHold('calves-on-a-chair')]), shippedCatalog),
+  )
+  expect(
+    segments.filter(({ doing }) => doing.kind === 'change').map(({ startMs, endMs }) => (endMs - startMs) / 1000),
+  ).toEqual([30])
 })

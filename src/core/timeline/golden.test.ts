@@ -67,22 +67,24 @@ test('two sides apart with phases stand where they were worked out by hand', () 
     ],
     { schoolId: 'yin' },
   )
-  expect(lines(session)).toEqual([
-    '0 right setUp',
-    '25 right settle',
-    '35 right hold upright',
-    '55 right hold twisted',
-    '85 right hold folded',
-    '215 right comingOut',
-    '225 - betweenSides',
-    '265 right setUp',
-    '278 right settle',
-    '288 right hold upright',
-    '308 right hold twisted',
-    '338 right hold folded',
-    '438 right comingOut',
-    '448 both afterRest',
-  ].map((line, index) => (index >= 7 && index <= 12 ? line.replace('right', 'left') : line)))
+  expect(lines(session)).toEqual(
+    [
+      '0 right setUp',
+      '25 right settle',
+      '35 right hold upright',
+      '55 right hold twisted',
+      '85 right hold folded',
+      '215 right comingOut',
+      '225 - betweenSides',
+      '265 right setUp',
+      '278 right settle',
+      '288 right hold upright',
+      '308 right hold twisted',
+      '338 right hold folded',
+      '438 right comingOut',
+      '448 both afterRest',
+    ].map((line, index) => (index >= 7 && index <= 12 ? line.replace('right', 'left') : line)),
+  )
   const { cues, totalMs } = orThrow(compileTimeline(session, shippedCatalog))
   expect(totalMs).toBe(493_000)
   expect(cues.filter(({ id }) => id === 'half').map(({ atMs, text }) => [atMs, text])).toEqual([

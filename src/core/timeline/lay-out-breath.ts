@@ -80,7 +80,5 @@ function countsText(name: string, pattern: ResolvedBreath['pattern']): string {
     ...(pattern.empty > 0 ? [`hold empty ${String(pattern.empty / 2)}`] : []),
   ]
   const counts = `in ${String(pattern.in / 2)}, out ${String(pattern.out / 2)}`
-  return held.length === 0
-    ? `${name}: ${counts}`
-    : `${name}: ${counts}, ${held.join(', ')}; leave it at any breath`
+  return held.length === 0 ? `${name}: ${counts}` : `${name}: ${counts}, ${held.join(', ')}; leave it at any breath`
 }

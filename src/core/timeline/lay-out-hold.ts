@@ -66,7 +66,8 @@ function settling({ pose, answers }: ResolvedHold): PieceCue[] {
   if (pose.sensation.to <= noStretch) return []
   const muscles = answers.muscles === 'released' ? 'Muscles soft' : 'A light tone keeps the line'
   const most = `no more than ${String(answers.sensationCeiling)} of 10`
-  const text = answers.sensationCeiling <= noStretch ? `Ease off until nothing stretches, ${most}` : `${muscles}; ${most}`
+  const text =
+    answers.sensationCeiling <= noStretch ? `Ease off until nothing stretches, ${most}` : `${muscles}; ${most}`
   return [{ id: 'settling', at: { fromStartS: 0 }, text }]
 }
 

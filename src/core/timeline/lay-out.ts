@@ -41,12 +41,7 @@ const layOutRest = ({ block }: ResolvedRest): Piece[] => [
 function layOutClosing(closing: ResolvedClosing): Piece[] {
   const { roll } = closing.answers
   const rollText = roll === 'either' ? `Roll to one side, right ${orPreferred}` : `Roll to the ${roll}, ${orPreferred}`
-  const step = (
-    name: 'finalRest' | 'comingOut' | 'roll' | 'sittingUp',
-    seconds: number,
-    text: string,
-    sound = true,
-  ) =>
+  const step = (name: 'finalRest' | 'comingOut' | 'roll' | 'sittingUp', seconds: number, text: string, sound = true) =>
     piece({ kind: 'closing', step: name }, 'both', seconds, [
       { id: name, at: { fromStartS: 0 }, text, ...(sound ? { sound: bowl } : {}) },
     ])
@@ -54,7 +49,12 @@ function layOutClosing(closing: ResolvedClosing): Piece[] {
     step('finalRest', closing.finalRestS.value, `On the back, ${orPreferred}; ${ifAnythingTingles}`, false),
     step('comingOut', closing.comingOutS.value, 'Fuller breath, fingers and toes, bend the knees'),
     step('roll', closing.rollS.value, rollText, false),
-    step('sittingUp', closing.sittingUpS.value, withOwnWords('Press up with the hands, head last, and sit', closing.block.text), false),
+    step(
+      'sittingUp',
+      closing.sittingUpS.value,
+      withOwnWords('Press up with the hands, head last, and sit', closing.block.text),
+      false,
+    ),
   ]
 }
 

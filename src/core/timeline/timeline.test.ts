@@ -43,7 +43,8 @@ test('each side holds exactly what the document plans for it', () => {
               .filter(({ blockId, doing, side: on }) => blockId === block.id && doing.kind === 'hold' && on === side)
               .map(lengthMs),
           )
-        const planned = 'holdS' in hold ? { left: hold.holdS, right: hold.holdS } : { left: hold.leftS, right: hold.rightS }
+        const planned =
+          'holdS' in hold ? { left: hold.holdS, right: hold.holdS } : { left: hold.leftS, right: hold.rightS }
         if (shippedCatalog.poses.get(block.poseId)?.sides) {
           expect({ left: held('left'), right: held('right') }).toEqual({
             left: planned.left * 1000,
@@ -60,9 +61,7 @@ test('each side holds exactly what the document plans for it', () => {
 test('the second side carries every cue of the first, mirrored, at the same moment of its hold', () => {
   fc.assert(
     fc.property(sessions(), (session) => {
-      const linked = session.blocks.map((block) =>
-        block.kind === 'hold' ? { ...block, hold: { holdS: 300 } } : block,
-      )
+      const linked = session.blocks.map((block) => (block.kind === 'hold' ? { ...block, hold: { holdS: 300 } } : block))
       const { segments, cues } = compile({ ...session, blocks: linked })
       for (const block of linked) {
         if (block.kind !== 'hold' || !shippedCatalog.poses.get(block.poseId)?.sides) continue
@@ -112,7 +111,9 @@ test('a breath over a hold tiles its side, whole rounds first', () => {
         expect(lane[0]?.startMs).toBe(side[0]?.startMs)
         expect(lane.at(-1)?.endMs).toBe(side.at(-1)?.endMs)
         expect(lane.filter(({ startMs }, index) => index > 0 && startMs !== lane[index - 1]?.endMs)).toEqual([])
-        expect(lane.findIndex(({ part }) => part === 'natural')).toBe(lane.at(-1)?.part === 'natural' ? lane.length - 1 : -1)
+        expect(lane.findIndex(({ part }) => part === 'natural')).toBe(
+          lane.at(-1)?.part === 'natural' ? lane.length - 1 : -1,
+        )
       }
     }),
   )
@@ -154,12 +155,14 @@ test('replacing a pose leaves every change alone but its own and the next one', 
   const poseIds = ['deer', 'sphinx', 'side-rest', 'lean-on-a-chair', 'legs-up-the-wall']
   const session = aSession(poseIds.map((poseId) => aHold(poseId)))
   const changes = ({ segments }: Timeline) =>
-    poseIds.map((_, index) => segments.find(({ blockIndex, doing }) => blockIndex === index && doing.kind === 'change')?.doing)
+    poseIds.map(
+      (_, index) => segments.find(({ blockIndex, doing }) => blockIndex === index && doing.kind === 'change')?.doing,
+    )
   const before = changes(compile(session))
   const after = changes(compile({ ...session, blocks: session.blocks.with(2, aHold('wide-knee-fold')) }))
-  expect(before.map((change, index) => change === after[index] || JSON.stringify(change) === JSON.stringify(after[index]))).toEqual(
-    [true, true, false, false, true],
-  )
+  expect(
+    before.map((change, index) => change === after[index] || JSON.stringify(change) === JSON.stringify(after[index])),
+  ).toEqual([true, true, false, false, true])
 })
 
 test('the segment at an instant is the one a plain search finds, and none before 0 or from the end on', () => {

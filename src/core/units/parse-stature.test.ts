@@ -13,12 +13,24 @@ describe('a stature as it is typed', () => {
   })
 
   test('a bare number in metres or inches is asked about, never converted by itself', () => {
-    expect(parseStature('1.7')).toMatchObject({ ok: false, code: 'STATURE_UNIT', facts: { likelyCm: 170, inches: false } })
-    expect(parseStature('67')).toMatchObject({ ok: false, code: 'STATURE_UNIT', facts: { likelyCm: 170, inches: true } })
+    expect(parseStature('1.7')).toMatchObject({
+      ok: false,
+      code: 'STATURE_UNIT',
+      facts: { likelyCm: 170, inches: false },
+    })
+    expect(parseStature('67')).toMatchObject({
+      ok: false,
+      code: 'STATURE_UNIT',
+      facts: { likelyCm: 170, inches: true },
+    })
   })
 
   test('what no adult is, or no number at all, is refused with the limits', () => {
-    expect(parseStature('110')).toMatchObject({ ok: false, code: 'STATURE_RANGE', facts: { leastCm: 120, mostCm: 220 } })
+    expect(parseStature('110')).toMatchObject({
+      ok: false,
+      code: 'STATURE_RANGE',
+      facts: { leastCm: 120, mostCm: 220 },
+    })
     expect(parseStature('tall')).toMatchObject({ ok: false, code: 'NOT_A_STATURE' })
   })
 })

@@ -1,5 +1,14 @@
 import fc from 'fast-check'
-import { formatDuration, foldMarks, holdLimits, parseDuration, sayableSeconds, sessionLimits, stepDown, stepUp } from './index.ts'
+import {
+  formatDuration,
+  foldMarks,
+  holdLimits,
+  parseDuration,
+  sayableSeconds,
+  sessionLimits,
+  stepDown,
+  stepUp,
+} from './index.ts'
 
 const seconds = (text: string, limits = holdLimits) => {
   const read = parseDuration(text, limits)

@@ -47,7 +47,8 @@ export const conditions: readonly CautionCondition[] = [
     name: 'Birth in the last 12 weeks, or later with symptoms',
     asks: 'When, which kind of birth, check-up done? Bleeding, heaviness, leaking, belly doming, mood?',
     notes: 'Caesarean also sets {surg_abdo}; raised clot risk about 6 weeks.',
-    severe: 'Before check-up or still bleeding. Heavy bleeding, severe headache, breathlessness, swollen leg = emergency.',
+    severe:
+      'Before check-up or still bleeding. Heavy bleeding, severe headache, breathlessness, swollen leg = emergency.',
     alwaysSevere: false,
     gate: 'none',
     severeGate: 'clear',
@@ -65,7 +66,8 @@ export const conditions: readonly CautionCondition[] = [
     id: 'htn_unctrl',
     name: 'High blood pressure, above target, untreated or unknown',
     asks: 'Last reading? Headache, vision change, chest pain?',
-    severe: 'About 180/120 or above (urgent advice); with chest pain, severe headache, vision change, weakness or confusion = emergency.',
+    severe:
+      'About 180/120 or above (urgent advice); with chest pain, severe headache, vision change, weakness or confusion = emergency.',
     alwaysSevere: false,
     gate: 'clear',
     severeGate: 'stop',
@@ -84,7 +86,8 @@ export const conditions: readonly CautionCondition[] = [
     id: 'heart',
     name: 'Heart or great-vessel disease',
     asks: 'Which, last event, device or stent date, breathless flat, ankle swelling, chest pain?',
-    severe: 'Heart failure, event/operation/device under 12 weeks, unstable rhythm, severe valve disease, lung-artery pressure. New chest pain = emergency.',
+    severe:
+      'Heart failure, event/operation/device under 12 weeks, unstable rhythm, severe valve disease, lung-artery pressure. New chest pain = emergency.',
     alwaysSevere: false,
     gate: 'clear',
     severeGate: 'clear',
@@ -296,7 +299,8 @@ export const conditions: readonly CautionCondition[] = [
     id: 'neck',
     name: 'Neck pain or injury',
     asks: 'Arm pain, tingling, whiplash, dizzy on turning?',
-    severe: 'Arm symptoms, injury under 12 weeks, dizziness. Sudden unusual neck pain with headache, dizziness or face signs = emergency.',
+    severe:
+      'Arm symptoms, injury under 12 weeks, dizziness. Sudden unusual neck pain with headache, dizziness or face signs = emergency.',
     alwaysSevere: false,
     gate: 'none',
     severeGate: 'clear',

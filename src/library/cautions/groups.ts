@@ -5,5 +5,14 @@ export const cautionGroups: Readonly<Record<string, readonly string[]>> = {
   '@eye': ['eye_pressure', 'eye_retina'],
   '@pressure': ['htn_unctrl', 'heart', 'stroke_aneurysm', 'head_injury', 'eye_pressure', 'eye_retina'],
   '@flat': ['heart', 'asthma_copd', 'resp_acute', 'reflux', 'ate_recently'],
-  '@strong': ['br_hold_in', 'br_hold_out', 'br_lock_chin', 'br_lock_abdo', 'br_lock_root', 'br_abdo_pump', 'br_skullshine', 'br_bellows'],
+  '@strong': [
+    'br_hold_in',
+    'br_hold_out',
+    'br_lock_chin',
+    'br_lock_abdo',
+    'br_lock_root',
+    'br_abdo_pump',
+    'br_skullshine',
+    'br_bellows',
+  ],
 }

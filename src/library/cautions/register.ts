@@ -78,6 +78,8 @@ export const familiesWithoutPose: Readonly<Partial<Record<Family, string>>> = {
 /** The first ceiling of a pose's hold in seconds a side: the strictest of its families. */
 export function firstCeilingS({ families, sensation }: Pick<Pose, 'families' | 'sensation'>, level: Level): number {
   const isSupported = sensation.to <= supportedSensation && !families.includes('head_low')
-  const minutes = families.map((family) => ((isSupported && supportedCeilings[family]) || ceilings[family])[column[level]])
+  const minutes = families.map(
+    (family) => ((isSupported && supportedCeilings[family]) || ceilings[family])[column[level]],
+  )
   return Math.min(...minutes) * 60
 }

@@ -4,17 +4,31 @@ import { blanket, block, bolster, book, cover, pillow, setUpsOf, towel } from '.
 /** Set-ups face down, kneeling, on all fours and on the side. */
 export const setUpsFaceDown: readonly SetUp[] = [
   ...setUpsOf('wide-knee-fold', {
-    full: [blanket('pelvis', 'narrow'), bolster('chest', 'lengthwise'), blanket('chest', 'narrow', { turn: 'lengthwise' }), towel('ankles', 'narrow')],
+    full: [
+      blanket('pelvis', 'narrow'),
+      bolster('chest', 'lengthwise'),
+      blanket('chest', 'narrow', { turn: 'lengthwise' }),
+      towel('ankles', 'narrow'),
+    ],
     few: [bolster('chest', 'lengthwise'), blanket('pelvis', 'narrow')],
     household: [pillow('chest', 'lengthwise', { count: 2 }), towel('pelvis', 'narrow')],
   }),
   ...setUpsOf('knees-together-fold', {
-    full: [blanket('pelvis', 'narrow'), blanket('head', 'narrow'), blanket('knees', 'longHalf', { turn: 'lengthwise' })],
+    full: [
+      blanket('pelvis', 'narrow'),
+      blanket('head', 'narrow'),
+      blanket('knees', 'longHalf', { turn: 'lengthwise' }),
+    ],
     few: [blanket('pelvis', 'narrow'), blanket('head', 'square')],
     household: [towel('pelvis', 'narrow'), pillow('head', 'crosswise')],
   }),
   ...setUpsOf('heel-sit', {
-    full: [blanket('shins', 'longHalf', { turn: 'lengthwise' }), block('pelvis', 'flat'), towel('pelvis', 'square', { turn: 'lengthwise' }), towel('ankles', 'narrow')],
+    full: [
+      blanket('shins', 'longHalf', { turn: 'lengthwise' }),
+      block('pelvis', 'flat'),
+      towel('pelvis', 'square', { turn: 'lengthwise' }),
+      towel('ankles', 'narrow'),
+    ],
     few: [block('pelvis', 'flat'), towel('pelvis', 'square', { turn: 'lengthwise' })],
     household: [pillow('pelvis', 'crosswise')],
   }),
@@ -89,12 +103,20 @@ export const setUpsFaceDown: readonly SetUp[] = [
     household: [towel('thighs', 'standard')],
   }),
   ...setUpsOf('side-rest', {
-    full: [blanket('head', 'square'), bolster('knees', 'lengthwise'), blanket('arms', 'narrow', { turn: 'lengthwise' })],
+    full: [
+      blanket('head', 'square'),
+      bolster('knees', 'lengthwise'),
+      blanket('arms', 'narrow', { turn: 'lengthwise' }),
+    ],
     few: [blanket('head', 'square'), blanket('knees', 'narrow', { turn: 'lengthwise' })],
     household: [pillow('head', 'crosswise'), pillow('knees', 'lengthwise', { count: 2 })],
   }),
   ...setUpsOf('side-over-a-bolster', {
-    full: [bolster('lowBack', 'crosswise'), blanket('head', 'thirds'), blanket('knees', 'narrow', { turn: 'lengthwise' })],
+    full: [
+      bolster('lowBack', 'crosswise'),
+      blanket('head', 'thirds'),
+      blanket('knees', 'narrow', { turn: 'lengthwise' }),
+    ],
     few: [blanket('lowBack', 'roll'), blanket('head', 'thirds')],
     household: [towel('lowBack', 'roll'), pillow('head', 'crosswise')],
   }),

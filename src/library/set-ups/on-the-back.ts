@@ -1,5 +1,19 @@
 import type { SetUp } from '#model/set-up'
-import { blanket, block, bolster, book, chair, corkBlock, cover, eyePillow, pillow, setUpsOf, strap, towel, wall } from './parts.ts'
+import {
+  blanket,
+  block,
+  bolster,
+  book,
+  chair,
+  corkBlock,
+  cover,
+  eyePillow,
+  pillow,
+  setUpsOf,
+  strap,
+  towel,
+  wall,
+} from './parts.ts'
 
 /** Set-ups on the back and at the wall. */
 export const setUpsOnTheBack: readonly SetUp[] = [
@@ -24,8 +38,19 @@ export const setUpsOnTheBack: readonly SetUp[] = [
       blanket('arms', 'standard', { count: 2, piles: 2, turn: 'lengthwise' }),
       blanket('knees', 'roll'),
     ],
-    few: [blanket('pelvis', 'standard'), block('upperBack', 'side'), bolster('upperBack', 'lengthwise'), blanket('head', 'standard'), blanket('knees', 'roll')],
-    household: [blanket('pelvis', 'standard'), pillow('upperBack', 'lengthwise', { count: 2 }), towel('head', 'square'), blanket('knees', 'roll')],
+    few: [
+      blanket('pelvis', 'standard'),
+      block('upperBack', 'side'),
+      bolster('upperBack', 'lengthwise'),
+      blanket('head', 'standard'),
+      blanket('knees', 'roll'),
+    ],
+    household: [
+      blanket('pelvis', 'standard'),
+      pillow('upperBack', 'lengthwise', { count: 2 }),
+      towel('head', 'square'),
+      blanket('knees', 'roll'),
+    ],
   }),
   ...setUpsOf('reclined-bound-angle', {
     full: [
@@ -37,7 +62,12 @@ export const setUpsOnTheBack: readonly SetUp[] = [
       blanket('knees', 'narrow', { count: 2, piles: 2, turn: 'lengthwise' }),
       eyePillow,
     ],
-    few: [blanket('pelvis', 'spinePad'), bolster('upperBack', 'lengthwise'), blanket('head', 'standard'), blanket('knees', 'roll', { count: 2, piles: 2, turn: 'lengthwise' })],
+    few: [
+      blanket('pelvis', 'spinePad'),
+      bolster('upperBack', 'lengthwise'),
+      blanket('head', 'standard'),
+      blanket('knees', 'roll', { count: 2, piles: 2, turn: 'lengthwise' }),
+    ],
     household: [towel('head', 'square'), blanket('knees', 'roll', { count: 2, piles: 2, turn: 'lengthwise' })],
   }),
   ...setUpsOf('calves-on-a-chair', {
@@ -82,12 +112,23 @@ export const setUpsOnTheBack: readonly SetUp[] = [
     household: [towel('upperBack', 'thinRoll'), towel('head', 'square')],
   }),
   ...setUpsOf('long-heart-opener', {
-    full: [blanket('pelvis', 'standard'), bolster('upperBack', 'lengthwise'), blanket('head', 'standard'), blanket('knees', 'roll'), blanket('arms', 'standard', { count: 2, piles: 2, turn: 'lengthwise' })],
+    full: [
+      blanket('pelvis', 'standard'),
+      bolster('upperBack', 'lengthwise'),
+      blanket('head', 'standard'),
+      blanket('knees', 'roll'),
+      blanket('arms', 'standard', { count: 2, piles: 2, turn: 'lengthwise' }),
+    ],
     few: [blanket('upperBack', 'spinePad', { turn: 'lengthwise' }), blanket('head', 'standard')],
     household: [pillow('upperBack', 'lengthwise'), towel('head', 'square')],
   }),
   ...setUpsOf('draped-over-rolls', {
-    full: [blanket('upperBack', 'thinRoll'), blanket('head', 'spinePad'), towel('neck', 'roll'), bolster('knees', 'crosswise')],
+    full: [
+      blanket('upperBack', 'thinRoll'),
+      blanket('head', 'spinePad'),
+      towel('neck', 'roll'),
+      bolster('knees', 'crosswise'),
+    ],
     few: [blanket('upperBack', 'standard'), blanket('head', 'quarter'), blanket('knees', 'roll')],
     household: [towel('upperBack', 'thinRoll'), towel('head', 'square'), pillow('knees', 'crosswise', { count: 2 })],
   }),
@@ -104,13 +145,39 @@ export const setUpsOnTheBack: readonly SetUp[] = [
       towel('pelvis', 'square'),
       blanket('head', 'standard'),
     ],
-    few: [corkBlock('pelvis', 'flat'), towel('pelvis', 'square'), bolster('upperBack', 'lengthwise'), blanket('head', 'standard')],
-    household: [book('pelvis', 'flat'), towel('pelvis', 'square'), pillow('upperBack', 'lengthwise', { count: 2 }), towel('head', 'square')],
+    few: [
+      corkBlock('pelvis', 'flat'),
+      towel('pelvis', 'square'),
+      bolster('upperBack', 'lengthwise'),
+      blanket('head', 'standard'),
+    ],
+    household: [
+      book('pelvis', 'flat'),
+      towel('pelvis', 'square'),
+      pillow('upperBack', 'lengthwise', { count: 2 }),
+      towel('head', 'square'),
+    ],
   }),
   ...setUpsOf('half-reclined-hero', {
-    full: [corkBlock('pelvis', 'flat'), towel('pelvis', 'square'), block('upperBack', 'side'), bolster('upperBack', 'lengthwise'), blanket('head', 'standard')],
-    few: [corkBlock('pelvis', 'flat'), towel('pelvis', 'square'), bolster('upperBack', 'lengthwise'), blanket('head', 'quarter')],
-    household: [book('pelvis', 'flat'), towel('pelvis', 'square'), pillow('upperBack', 'lengthwise', { count: 2 }), towel('head', 'square')],
+    full: [
+      corkBlock('pelvis', 'flat'),
+      towel('pelvis', 'square'),
+      block('upperBack', 'side'),
+      bolster('upperBack', 'lengthwise'),
+      blanket('head', 'standard'),
+    ],
+    few: [
+      corkBlock('pelvis', 'flat'),
+      towel('pelvis', 'square'),
+      bolster('upperBack', 'lengthwise'),
+      blanket('head', 'quarter'),
+    ],
+    household: [
+      book('pelvis', 'flat'),
+      towel('pelvis', 'square'),
+      pillow('upperBack', 'lengthwise', { count: 2 }),
+      towel('head', 'square'),
+    ],
   }),
   ...setUpsOf('legs-up-the-wall', {
     full: [wall('feet'), blanket('head', 'quarter'), cover, eyePillow],

@@ -18,7 +18,10 @@ const turned =
 /** A sheet in one of the folds teachers name. */
 const folded =
   (kind: PropKind) =>
-  (under: BodyPart, fold: FoldName, more: More = {}): Laid => ({ ...lay(kind, under, more), folds: [...namedFolds[fold]] })
+  (under: BodyPart, fold: FoldName, more: More = {}): Laid => ({
+    ...lay(kind, under, more),
+    folds: [...namedFolds[fold]],
+  })
 
 export const blanket = folded('blanket')
 export const towel = folded('towel')
@@ -47,7 +50,11 @@ export interface Told {
   readonly notes?: Partial<Record<SetUp['extent'], string>>
 }
 
-const usualNames: Readonly<Record<SetUp['extent'], string>> = { full: 'With all of it', few: 'With few props', household: 'With what a house has' }
+const usualNames: Readonly<Record<SetUp['extent'], string>> = {
+  full: 'With all of it',
+  few: 'With few props',
+  household: 'With what a house has',
+}
 
 /** The set-ups of one pose: full, with few props, and with household things or none. */
 export function setUpsOf(poseId: string, { names = {}, figures = {}, notes = {}, ...by }: Told): SetUp[] {

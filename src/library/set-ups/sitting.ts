@@ -4,7 +4,12 @@ import { blanket, block, bolster, book, chair, cover, cushion, pillow, setUpsOf,
 /** Set-ups sitting, on a chair and standing. */
 export const setUpsSitting: readonly SetUp[] = [
   ...setUpsOf('long-leg-fold', {
-    full: [blanket('pelvis', 'narrow'), towel('knees', 'roll'), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
+    full: [
+      blanket('pelvis', 'narrow'),
+      towel('knees', 'roll'),
+      bolster('head', 'crosswise', { count: 2 }),
+      blanket('head', 'square'),
+    ],
     few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'square')],
     household: [blanket('pelvis', 'narrow'), chair('head'), towel('head', 'square')],
     names: { few: 'Head on a chair' },
@@ -22,7 +27,12 @@ export const setUpsSitting: readonly SetUp[] = [
     names: { full: 'Head on a chair' },
   }),
   ...setUpsOf('bound-angle-seated', {
-    full: [blanket('pelvis', 'narrow'), blanket('knees', 'narrow', { count: 2, piles: 2, turn: 'lengthwise' }), chair('head'), blanket('head', 'standard')],
+    full: [
+      blanket('pelvis', 'narrow'),
+      blanket('knees', 'narrow', { count: 2, piles: 2, turn: 'lengthwise' }),
+      chair('head'),
+      blanket('head', 'standard'),
+    ],
     few: [blanket('pelvis', 'narrow'), chair('head')],
     household: [blanket('pelvis', 'narrow'), chair('head'), towel('head', 'standard')],
   }),
@@ -83,14 +93,29 @@ export const setUpsSitting: readonly SetUp[] = [
     household: [chair('pelvis'), book('feet', 'flat', { count: 2, piles: 2 })],
   }),
   ...setUpsOf('lean-on-a-chair', {
-    full: [chair('pelvis'), chair('head'), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square'), blanket('feet', 'standard')],
+    full: [
+      chair('pelvis'),
+      chair('head'),
+      bolster('head', 'crosswise', { count: 2 }),
+      blanket('head', 'square'),
+      blanket('feet', 'standard'),
+    ],
     few: [chair('pelvis'), chair('head'), bolster('head', 'crosswise', { count: 2 })],
-    household: [chair('pelvis'), chair('head'), pillow('head', 'crosswise', { count: 4 }), book('feet', 'flat', { count: 2, piles: 2 })],
+    household: [
+      chair('pelvis'),
+      chair('head'),
+      pillow('head', 'crosswise', { count: 4 }),
+      book('feet', 'flat', { count: 2, piles: 2 }),
+    ],
   }),
   ...setUpsOf('chair-twist', {
     full: [chair('pelvis'), blanket('feet', 'standard'), { ...block('thighs', 'side'), lies: 'between' }],
     few: [chair('pelvis'), { ...block('thighs', 'side'), lies: 'between' }],
-    household: [chair('pelvis'), { ...book('thighs', 'flat'), lies: 'between' }, book('feet', 'flat', { count: 2, piles: 2 })],
+    household: [
+      chair('pelvis'),
+      { ...book('thighs', 'flat'), lies: 'between' },
+      book('feet', 'flat', { count: 2, piles: 2 }),
+    ],
   }),
   ...setUpsOf('chair-figure-four', {
     full: [chair('pelvis'), blanket('feet', 'standard')],

@@ -1,7 +1,15 @@
 import type { Technique } from '#model/technique'
 import { second, stopSigns, uncounted } from './parts.ts'
 
-const seated = { counted: false, inPersonOnly: true, nose: 'clear', seat: 'seat', basePosition: 'seated', setUpS: 0, stopSigns } as const
+const seated = {
+  counted: false,
+  inPersonOnly: true,
+  nose: 'clear',
+  seat: 'seat',
+  basePosition: 'seated',
+  setUpS: 0,
+  stopSigns,
+} as const
 const strong = { ...seated, strong: true, foodGapH: 4 } as const
 
 /**
@@ -31,9 +39,19 @@ export const inPersonTechniques: readonly Technique[] = [
     counted: true,
     purpose: 'To rest for a moment on a full breath.',
     how: ['In, a pause of one or two counts, out without a gasp.', 'Throat and face stay soft; the pause ends itself.'],
-    preparation: ['Even breath and long exhale have been steady for months.', 'The length is said before the round begins.'],
-    lessons: ['A pause of one count in every third breath.', 'One count in every breath, six rounds.', 'Two counts, in person.'],
-    startsWhen: { words: 'At stage 4 of the ladder: week 16 at the earliest, in person.', easy: ['even-breath', 'long-exhale'] },
+    preparation: [
+      'Even breath and long exhale have been steady for months.',
+      'The length is said before the round begins.',
+    ],
+    lessons: [
+      'A pause of one count in every third breath.',
+      'One count in every breath, six rounds.',
+      'Two counts, in person.',
+    ],
+    startsWhen: {
+      words: 'At stage 4 of the ladder: week 16 at the earliest, in person.',
+      easy: ['even-breath', 'long-exhale'],
+    },
     pattern: { in: 8, full: 4, out: 16, empty: 0 },
     pace: second,
     amount: { sets: 1, roundsPerSet: 6 },
@@ -47,9 +65,19 @@ export const inPersonTechniques: readonly Technique[] = [
     names: { english: 'Pause after the exhale', sanskrit: 'bāhya kumbhaka', others: ['Hold empty'] },
     counted: true,
     purpose: 'To rest for a moment on an empty breath.',
-    how: ['Out, a pause of one or two counts, in without a gasp.', 'The next inhale comes unhurried; if it does not, the pause was too long.'],
-    preparation: ['The pause after the inhale has been steady for months.', 'The length is said before the round begins.'],
-    lessons: ['A pause of one count in every third breath.', 'One count in every breath, six rounds.', 'Two counts, in person.'],
+    how: [
+      'Out, a pause of one or two counts, in without a gasp.',
+      'The next inhale comes unhurried; if it does not, the pause was too long.',
+    ],
+    preparation: [
+      'The pause after the inhale has been steady for months.',
+      'The length is said before the round begins.',
+    ],
+    lessons: [
+      'A pause of one count in every third breath.',
+      'One count in every breath, six rounds.',
+      'Two counts, in person.',
+    ],
     startsWhen: { words: 'At stage 5 of the ladder: month 8 at the earliest, in person.', easy: ['pause-full'] },
     pattern: { in: 8, full: 0, out: 16, empty: 2 },
     pace: second,
@@ -75,7 +103,10 @@ export const inPersonTechniques: readonly Technique[] = [
     cautionId: 'br_lock_chin',
     names: { english: 'Chin lock', sanskrit: 'jālandhara bandha', others: ['Throat lock'] },
     purpose: 'To lower the chin to the lifted breastbone during a pause, as some schools teach it.',
-    how: ['Lift the breastbone, lengthen the back of the neck, lower the chin.', 'Raise the head before the breath moves.'],
+    how: [
+      'Lift the breastbone, lengthen the back of the neck, lower the chin.',
+      'Raise the head before the breath moves.',
+    ],
     preparation: ['The matching pause is steady.', 'A teacher is present.'],
     lessons: ['The movement alone, breath free.', 'With a pause of one count.'],
     startsWhen: { words: 'When the matching pause is steady; a teacher is present.', easy: ['pause-full'] },
@@ -87,7 +118,10 @@ export const inPersonTechniques: readonly Technique[] = [
     cautionId: 'br_lock_abdo',
     names: { english: 'Abdominal lock', sanskrit: 'uḍḍīyāna bandha', others: ['Flying up'] },
     purpose: 'To let the belly be drawn in and up on an empty pause, as some schools teach it.',
-    how: ['Only empty: after the exhale the ribs widen and the belly is drawn in.', 'Let the belly go before the inhale.'],
+    how: [
+      'Only empty: after the exhale the ribs widen and the belly is drawn in.',
+      'Let the belly go before the inhale.',
+    ],
     preparation: ['The pause after the exhale is steady.', 'A teacher is present.'],
     lessons: ['Standing, hands on the thighs, one time.', 'Three times, with natural breath between.'],
     startsWhen: { words: 'When the pause after the exhale is steady; a teacher is present.', easy: ['pause-empty'] },
@@ -113,9 +147,16 @@ export const inPersonTechniques: readonly Technique[] = [
     cautionId: 'br_skullshine',
     names: { english: 'Short exhales', sanskrit: 'kapālabhāti', others: ['Skull shining'] },
     purpose: 'To exhale in short active strokes and let the inhale come by itself.',
-    how: ['The belly moves the exhale; the inhale is let in.', 'About one stroke a second, then a minute of natural breath.'],
+    how: [
+      'The belly moves the exhale; the inhale is let in.',
+      'About one stroke a second, then a minute of natural breath.',
+    ],
     preparation: ['Even breath has been steady for eight weeks.', 'Never followed by a pause.'],
-    lessons: ['Five slow strokes.', 'Ten strokes, a minute of natural breath.', 'Two rounds of ten to twenty, in person.'],
+    lessons: [
+      'Five slow strokes.',
+      'Ten strokes, a minute of natural breath.',
+      'Two rounds of ten to twenty, in person.',
+    ],
     startsWhen: { words: 'When even breath has been steady for eight weeks; in person.', easy: ['even-breath'] },
     ...uncounted(60),
   },

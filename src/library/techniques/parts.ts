@@ -11,4 +11,9 @@ export const stopSigns = [
 export const second = { num: 1000, den: 1 }
 
 /** Amounts that most techniques share: what a new block starts with. */
-export const uncounted = (naturalS: number) => ({ pace: second, amount: { naturalS }, restBetweenSetsS: 0, countedRounds: 0 })
+export const uncounted = (naturalS: number) => ({
+  pace: second,
+  amount: { naturalS },
+  restBetweenSetsS: 0,
+  countedRounds: 0,
+})

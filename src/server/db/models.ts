@@ -1,5 +1,12 @@
 import { DataTypes } from 'sequelize'
-import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, ModelStatic, Sequelize } from 'sequelize'
+import type {
+  CreationOptional,
+  InferAttributes,
+  InferCreationAttributes,
+  Model,
+  ModelStatic,
+  Sequelize,
+} from 'sequelize'
 
 type Row<M extends Model> = Model<InferAttributes<M>, InferCreationAttributes<M>>
 
@@ -121,7 +128,11 @@ export function defineModels(sequelize: Sequelize): Models {
       plain('sessionHistory'),
     ),
     notes: sequelize.define<NoteRow>('note', { name: key(), value: short() }, plain('notes')),
-    places: sequelize.define<PlaceRow>('place', { id: key(), name: short(), lengthUnit: short(), rooms: text() }, plain('places')),
+    places: sequelize.define<PlaceRow>(
+      'place',
+      { id: key(), name: short(), lengthUnit: short(), rooms: text() },
+      plain('places'),
+    ),
     cupboard: sequelize.define<CupboardRow>(
       'cupboardItem',
       { id: key(), placeId: short(), kind: short(), count: whole(), sizeMm: { type: DataTypes.TEXT, allowNull: true } },
@@ -129,7 +140,13 @@ export function defineModels(sequelize: Sequelize): Models {
     ),
     people: sequelize.define<PersonRow>(
       'person',
-      { id: key(), name: short(), level: short(), statureMm: { type: DataTypes.INTEGER, allowNull: true }, document: text() },
+      {
+        id: key(),
+        name: short(),
+        level: short(),
+        statureMm: { type: DataTypes.INTEGER, allowNull: true },
+        document: text(),
+      },
       plain('people'),
     ),
     ledClasses: sequelize.define<LedClassRow>(

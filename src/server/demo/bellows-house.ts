@@ -43,7 +43,16 @@ const told: readonly Told[] = [
   ['Berit Oosterlo', 'experienced', 1680, [], 14],
   ['Corvin Maas', 'new', 1770, [{ id: 'htn_ctrl', severe: 'no' }], 7],
   ['Dunja Ferrel', 'regular', 1630, [{ id: 'hypotension', severe: 'no' }], 35],
-  ['Edda Quint', 'regular', 1590, [{ id: 'osteoporosis', severe: 'no' }, { id: 'elder', severe: 'no' }], 14],
+  [
+    'Edda Quint',
+    'regular',
+    1590,
+    [
+      { id: 'osteoporosis', severe: 'no' },
+      { id: 'elder', severe: 'no' },
+    ],
+    14,
+  ],
   ['Falk Immering', 'new', 1910, [{ id: 'hamstring', severe: 'unsure', side: 'right' }], 7],
   ['Gesine Palland', 'regular', 1720, [], 49],
   ['Henk Zuurveld', 'experienced', 1790, [{ id: 'reflux', severe: 'no' }], 28],

@@ -90,7 +90,13 @@ export const sundayLongRest: Session = {
   schoolId: 'restorative',
   purpose: 'Five shapes that carry everything.',
   blocks: [
-    { kind: 'talk', id: 'arrive', title: 'Arrive', text: 'Fetch everything once: bolster, blocks, blankets, chair. The stop signs', s: 300 },
+    {
+      kind: 'talk',
+      id: 'arrive',
+      title: 'Arrive',
+      text: 'Fetch everything once: bolster, blocks, blankets, chair. The stop signs',
+      s: 300,
+    },
     { kind: 'hold', id: 'fold', poseId: 'wide-knee-fold', hold: { holdS: 300 } },
     { kind: 'hold', id: 'incline', poseId: 'inclined-rest', hold: { holdS: 720 } },
     { kind: 'hold', id: 'bound', poseId: 'reclined-bound-angle', hold: { holdS: 600 } },

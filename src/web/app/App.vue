@@ -12,7 +12,12 @@ const store = useSessionStore()
 /** The views in the order of the work; one that is not built yet is absent. */
 const views = computed(() => {
   const params = store.document ? { id: store.document.id } : undefined
-  const plan = params ? [{ name: 'plan', words: 'Plan', params }, { name: 'props', words: 'Props', params }] : []
+  const plan = params
+    ? [
+        { name: 'plan', words: 'Plan', params },
+        { name: 'props', words: 'Props', params },
+      ]
+    : []
   // There is nothing to lead in a session of no blocks.
   const lead = params && store.document?.blocks.length ? [{ name: 'lead', words: 'Lead', params }] : []
   return [...plan, ...lead, { name: 'journal', words: 'Journal', params: {} }]
@@ -35,9 +40,13 @@ watch(
     <header class="bar">
       <RouterLink class="mark" :to="{ name: 'sessions' }">Zovrin</RouterLink>
       <nav aria-label="Views">
-        <RouterLink v-for="view in views" :key="view.name" :to="{ name: view.name, params: view.params }">{{ view.words }}</RouterLink>
+        <RouterLink v-for="view in views" :key="view.name" :to="{ name: view.name, params: view.params }">{{
+          view.words
+        }}</RouterLink>
       </nav>
-      <RouterLink v-if="running" class="running" :to="{ name: 'lead', params: { id: running.led.sessionId } }">{{ running.led.document.name }} is running: go back to it</RouterLink>
+      <RouterLink v-if="running" class="running" :to="{ name: 'lead', params: { id: running.led.sessionId } }"
+        >{{ running.led.document.name }} is running: go back to it</RouterLink
+      >
       <span class="grow" />
       <RouterView name="bar" />
     </header>

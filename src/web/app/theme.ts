@@ -30,7 +30,24 @@ const ink = {
 
 /** PrimeVue's styled mode on Zovrin's tokens, with only the components that are used. */
 const preset = definePreset(
-  { ...base, components: { button, checkbox, dialog, inputnumber, inputtext, menu, multiselect, progressbar, select, selectbutton, slider, textarea, togglebutton } },
+  {
+    ...base,
+    components: {
+      button,
+      checkbox,
+      dialog,
+      inputnumber,
+      inputtext,
+      menu,
+      multiselect,
+      progressbar,
+      select,
+      selectbutton,
+      slider,
+      textarea,
+      togglebutton,
+    },
+  },
   {
     semantic: {
       primary: ink,

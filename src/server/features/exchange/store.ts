@@ -35,10 +35,16 @@ export function exchange({ models, inTransaction }: Database, own: OwnStore, ses
     async take(envelope: Envelope): Promise<Imported> {
       return inTransaction(async (transaction) => {
         const ownThings = await own.list(transaction)
-        const rows = await models.sessions.findAll({ where: { id: (envelope.sessions ?? []).map(({ id }) => id) }, transaction })
+        const rows = await models.sessions.findAll({
+          where: { id: (envelope.sessions ?? []).map(({ id }) => id) },
+          transaction,
+        })
         const there = new Map(rows.map(({ id, document }) => [id, migrateDocument(JSON.parse(document))]))
         const plan = planImport(envelope, { own: ownThings, sessions: there, shippedIds }, nanoid)
-        refuseUnknown(plan.sessions, plan.blocks, [...ownThings, ...plan.own.map((thing) => ({ ...thing, version: 1 }) as OwnThing)])
+        refuseUnknown(plan.sessions, plan.blocks, [
+          ...ownThings,
+          ...plan.own.map((thing) => ({ ...thing, version: 1 }) as OwnThing),
+        ])
         await models.ownThings.bulkCreate(
           plan.own.map(({ kind, document }) => ({
             kind,
@@ -66,7 +72,9 @@ function refuseUnknown(sessions: readonly Session[], blocks: readonly Block[], o
   const catalog = withOwn(shippedCatalog, own)
   const [school = ''] = catalog.schools.keys()
   const named = [
-    ...sessions.flatMap((session, index) => unknownReferences(session, catalog).map(({ path, id }) => ({ path: `sessions[${String(index)}].${path}`, id }))),
+    ...sessions.flatMap((session, index) =>
+      unknownReferences(session, catalog).map(({ path, id }) => ({ path: `sessions[${String(index)}].${path}`, id })),
+    ),
     ...unknownReferences({ schoolId: school, blocks: [...blocks] }, catalog),
   ]
   if (named.length === 0) return
@@ -77,7 +85,11 @@ function refuseUnknown(sessions: readonly Session[], blocks: readonly Block[], o
     sentence: `${path} names "${id}", which is neither shipped nor in the file: add it under own, or choose another.`,
   }))
   const more = refusals.length > 1 ? ` And ${String(refusals.length - 1)} more.` : ''
-  throw new ProblemError('DOCUMENT_REFUSED', { first: `${refusals[0]?.sentence ?? ''}${more}` }, { path: refusals[0]?.path ?? '', refusals })
+  throw new ProblemError(
+    'DOCUMENT_REFUSED',
+    { first: `${refusals[0]?.sentence ?? ''}${more}` },
+    { path: refusals[0]?.path ?? '', refusals },
+  )
 }
 
 export type Exchange = ReturnType<typeof exchange>

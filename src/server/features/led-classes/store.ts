@@ -31,7 +31,10 @@ export function ledClassStore({ models, inTransaction }: Database) {
     async list(): Promise<LedClassLine[]> {
       const rows = await models.ledClasses.findAll({
         attributes: { exclude: ['document'] },
-        order: [['startedAt', 'DESC'], ['id', 'ASC']],
+        order: [
+          ['startedAt', 'DESC'],
+          ['id', 'ASC'],
+        ],
       })
       return rows.map(({ id, sessionId, name, startedAt, endedAt, plannedS, ledS, people }) => ({
         id,

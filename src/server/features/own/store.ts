@@ -18,11 +18,23 @@ export function ownStore(database: Database, clock: Clock) {
   const { models, inTransaction } = database
 
   const list = async (transaction?: Transaction): Promise<OwnThing[]> => {
-    const rows = await models.ownThings.findAll({ order: [['kind', 'ASC'], ['name', 'ASC'], ['id', 'ASC']], transaction })
+    const rows = await models.ownThings.findAll({
+      order: [
+        ['kind', 'ASC'],
+        ['name', 'ASC'],
+        ['id', 'ASC'],
+      ],
+      transaction,
+    })
     return rows.flatMap(({ kind, version, document }) => read(kind, version, document))
   }
 
-  const lockedRow = async (kind: OwnKind, id: string, based: number, transaction: Transaction): Promise<OwnThingRow | undefined> => {
+  const lockedRow = async (
+    kind: OwnKind,
+    id: string,
+    based: number,
+    transaction: Transaction,
+  ): Promise<OwnThingRow | undefined> => {
     const row = await models.ownThings.findOne({ where: { kind, id }, transaction })
     if (!row && based > 0) throw new ProblemError('UNKNOWN_OWN', { kind, id })
     if (row && row.version !== based) throw new ProblemError('VERSION_STALE', { based, current: row.version })
@@ -45,7 +57,14 @@ export function ownStore(database: Database, clock: Clock) {
         const all = await list(transaction)
         checkReferences(thing, all)
         if (kind === 'pose') await checkVariantsKept(document.id, thing as OwnThing, all, transaction)
-        const columns = { kind, id: document.id, name: nameOf(thing), version: based + 1, document: JSON.stringify(document), savedAt: clock.now() }
+        const columns = {
+          kind,
+          id: document.id,
+          name: nameOf(thing),
+          version: based + 1,
+          document: JSON.stringify(document),
+          savedAt: clock.now(),
+        }
         await (row ? row.update(columns, { transaction }) : models.ownThings.create(columns, { transaction }))
         return { ...thing, version: based + 1 } as OwnThing
       })
@@ -59,18 +78,32 @@ export function ownStore(database: Database, clock: Clock) {
         const all = await list(transaction)
         const uses = await usesOf(database, kind, id, all, transaction)
         if (uses.length > 0) throw new ProblemError('IN_USE', { name: row.name, where: placesText(uses) })
-        const variants = all.flatMap((thing) => (kind === 'pose' && thing.kind === 'variant' && thing.document.poseId === id ? [thing.document.id] : []))
-        if (variants.length > 0) await models.ownThings.destroy({ where: { kind: 'variant', id: variants }, transaction })
+        const variants = all.flatMap((thing) =>
+          kind === 'pose' && thing.kind === 'variant' && thing.document.poseId === id ? [thing.document.id] : [],
+        )
+        if (variants.length > 0)
+          await models.ownThings.destroy({ where: { kind: 'variant', id: variants }, transaction })
         await row.destroy({ transaction })
       })
     },
   }
 
-  async function checkVariantsKept(id: string, pose: OwnThing, all: readonly OwnThing[], transaction: Transaction): Promise<void> {
-    const catalog = withOwn(shippedCatalog, [...all.filter((thing) => thing.kind !== 'pose' || thing.document.id !== id), pose])
+  async function checkVariantsKept(
+    id: string,
+    pose: OwnThing,
+    all: readonly OwnThing[],
+    transaction: Transaction,
+  ): Promise<void> {
+    const catalog = withOwn(shippedCatalog, [
+      ...all.filter((thing) => thing.kind !== 'pose' || thing.document.id !== id),
+      pose,
+    ])
     const kept = new Set(poseIn(catalog, id)?.variants.map((variant) => variant.id))
-    const lost = (await usesOf(database, 'pose', id, [], transaction)).filter(({ variantId }) => variantId !== undefined && !kept.has(variantId))
-    if (lost.length > 0) throw new ProblemError('IN_USE', { name: `The variant ${String(lost[0]?.variantId)}`, where: placesText(lost) })
+    const lost = (await usesOf(database, 'pose', id, [], transaction)).filter(
+      ({ variantId }) => variantId !== undefined && !kept.has(variantId),
+    )
+    if (lost.length > 0)
+      throw new ProblemError('IN_USE', { name: `The variant ${String(lost[0]?.variantId)}`, where: placesText(lost) })
   }
 }
 

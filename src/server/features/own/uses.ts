@@ -19,7 +19,12 @@ export async function usesOf(
   own: readonly OwnThing[],
   transaction: Transaction,
 ): Promise<Use[]> {
-  const rows = await models.sessions.findAll({ attributes: ['name', 'document'], where: { deletedAt: null }, order: [['name', 'ASC']], transaction })
+  const rows = await models.sessions.findAll({
+    attributes: ['name', 'document'],
+    where: { deletedAt: null },
+    order: [['name', 'ASC']],
+    transaction,
+  })
   const inSessions = rows.flatMap(({ name, document }) =>
     usesIn(migrateDocument(JSON.parse(document)), kind, id).map((variantId): Use => ({
       where: name,

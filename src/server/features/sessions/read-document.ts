@@ -16,7 +16,11 @@ export function readSessionDocument(body: unknown, catalog: Catalog): Session {
   if (!read.success) throw documentRefused(read.error)
   const compiled = compileTimeline(read.data, catalog)
   if (!compiled.ok) {
-    throw new ProblemError('UNKNOWN_REFERENCE', { path: compiled.path, id: String(compiled.facts['id']) }, { path: compiled.path })
+    throw new ProblemError(
+      'UNKNOWN_REFERENCE',
+      { path: compiled.path, id: String(compiled.facts['id']) },
+      { path: compiled.path },
+    )
   }
   return read.data
 }

@@ -68,7 +68,10 @@ export function sessionRoutes(store: SessionStore, catalog: () => Promise<Catalo
 }
 
 function reply(response: Response, { document, version }: StoredSession): void {
-  response.set('ETag', `"${String(version)}"`).set('Cache-Control', 'no-store').json(document)
+  response
+    .set('ETag', `"${String(version)}"`)
+    .set('Cache-Control', 'no-store')
+    .json(document)
 }
 
 /** Why a version is kept, where the window says so. */

@@ -89,7 +89,10 @@ export function sessionStore({ models, inTransaction }: Database, clock: Clock) 
       const rows = await models.sessions.findAll({
         attributes: ['id', 'name', 'practice', 'lengthS', 'savedAt', 'archivedAt', 'isTemplate'],
         where: { deletedAt: null },
-        order: [['savedAt', 'DESC'], ['id', 'ASC']],
+        order: [
+          ['savedAt', 'DESC'],
+          ['id', 'ASC'],
+        ],
       })
       const led = await lastLed()
       return rows.map(({ id, name, practice, lengthS, savedAt, archivedAt, isTemplate }) => ({
@@ -123,7 +126,10 @@ export function sessionStore({ models, inTransaction }: Database, clock: Clock) 
       const add = async (transaction: Transaction): Promise<StoredSession> => {
         const taken = await models.sessions.findByPk(document.id, { transaction })
         if (taken) throw new ProblemError('ID_TAKEN', { id: document.id })
-        await models.sessions.create({ ...columns(document), version: 1, archivedAt: null, deletedAt: null }, { transaction })
+        await models.sessions.create(
+          { ...columns(document), version: 1, archivedAt: null, deletedAt: null },
+          { transaction },
+        )
         return { document, version: 1 }
       }
       return within ? add(within) : inTransaction(add)

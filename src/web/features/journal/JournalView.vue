@@ -20,8 +20,13 @@ const when = (instant: string) => DateTime.fromISO(instant).toFormat('ccc d LLL 
   <div class="page">
     <div class="page-sheet">
       <h1>Journal</h1>
-      <p v-if="state === 'away'" role="status">Zovrin’s server does not answer, so the journal cannot be read. Start it, then reload this page.</p>
-      <p v-else-if="state === 'ready' && lines.length === 0">Every class you lead is written here: what was planned, what was held, side by side. Open a session and choose Lead.</p>
+      <p v-if="state === 'away'" role="status">
+        Zovrin’s server does not answer, so the journal cannot be read. Start it, then reload this page.
+      </p>
+      <p v-else-if="state === 'ready' && lines.length === 0">
+        Every class you lead is written here: what was planned, what was held, side by side. Open a session and choose
+        Lead.
+      </p>
       <table v-else-if="lines.length > 0" class="list">
         <thead>
           <tr>
@@ -35,7 +40,9 @@ const when = (instant: string) => DateTime.fromISO(instant).toFormat('ccc d LLL 
         <tbody>
           <tr v-for="line in lines" :key="line.id">
             <td>{{ when(line.startedAt) }}</td>
-            <th scope="row"><RouterLink :to="{ name: 'led-class', params: { id: line.id } }">{{ line.name }}</RouterLink></th>
+            <th scope="row">
+              <RouterLink :to="{ name: 'led-class', params: { id: line.id } }">{{ line.name }}</RouterLink>
+            </th>
             <td class="figure">{{ formatDuration(line.plannedS) }}</td>
             <td class="figure">{{ line.endedAt === null ? 'not finished' : formatDuration(line.ledS) }}</td>
             <td class="figure">{{ line.people === 0 ? '' : line.people }}</td>

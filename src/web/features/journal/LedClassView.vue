@@ -25,10 +25,15 @@ onMounted(async () => {
 const done = computed(() => {
   if (!led.value) return undefined
   const { plan, log, startedAt, endedAt, conductedMs } = led.value
-  const endMs = endedAt === undefined ? Math.max(conductedMs ?? 0, log.at(-1)?.atMs ?? 0) : Date.parse(endedAt) - Date.parse(startedAt)
+  const endMs =
+    endedAt === undefined
+      ? Math.max(conductedMs ?? 0, log.at(-1)?.atMs ?? 0)
+      : Date.parse(endedAt) - Date.parse(startedAt)
   return meantAndDone(plan as unknown as LeadPlan, log as LeadEvent[], endMs)
 })
-const longestMs = computed(() => Math.max(60_000, ...(done.value?.holds ?? []).flatMap(({ plannedMs, heldMs }) => [plannedMs, heldMs])))
+const longestMs = computed(() =>
+  Math.max(60_000, ...(done.value?.holds ?? []).flatMap(({ plannedMs, heldMs }) => [plannedMs, heldMs])),
+)
 const share = (ms: number) => `${String((ms / longestMs.value) * 100)}%`
 const nameOf = ({ blockId }: HeldRow) => led.value?.resolved[blockId]?.name ?? ''
 const isFirstOf = (index: number) => done.value?.holds[index - 1]?.blockId !== done.value?.holds[index]?.blockId
@@ -37,13 +42,19 @@ const apart = ({ plannedMs, heldMs }: HeldRow) => {
   return seconds === 0 ? 'as planned' : `${formatMs(Math.abs(seconds) * 1000)} ${seconds > 0 ? 'longer' : 'shorter'}`
 }
 const sideNames = { left: 'left', right: 'right', both: '' } as const
-const when = computed(() => (led.value ? DateTime.fromISO(led.value.startedAt).toFormat('ccc d LLL yyyy, HH:mm', { locale: 'en' }) : ''))
+const when = computed(() =>
+  led.value ? DateTime.fromISO(led.value.startedAt).toFormat('ccc d LLL yyyy, HH:mm', { locale: 'en' }) : '',
+)
 
 /** Hands the class to the teacher as a CSV file. */
 async function exportCsv(): Promise<void> {
   if (!led.value || !done.value) return
   const { ledClassCsv } = await import('#formats/led-class-csv')
-  download(ledClassCsv(led.value, done.value), `${led.value.startedAt.slice(0, 10)} ${led.value.document.name}.csv`, 'text/csv;charset=utf-8')
+  download(
+    ledClassCsv(led.value, done.value),
+    `${led.value.startedAt.slice(0, 10)} ${led.value.document.name}.csv`,
+    'text/csv;charset=utf-8',
+  )
 }
 </script>
 
@@ -54,7 +65,11 @@ async function exportCsv(): Promise<void> {
         <div>
           <p class="soft"><RouterLink :to="{ name: 'journal' }">Journal</RouterLink> · {{ when }}</p>
           <h1>{{ led.document.name }}</h1>
-          <p>{{ formatMs(done.ledMs) }} led, {{ formatMs(done.plannedMs) }} planned{{ led.people > 0 ? `, ${String(led.people)} people` : '' }}{{ done.left ? '; left early' : '' }}{{ led.endedAt === undefined ? '; not finished' : '' }}</p>
+          <p>
+            {{ formatMs(done.ledMs) }} led, {{ formatMs(done.plannedMs) }} planned{{
+              led.people > 0 ? `, ${String(led.people)} people` : ''
+            }}{{ done.left ? '; left early' : '' }}{{ led.endedAt === undefined ? '; not finished' : '' }}
+          </p>
         </div>
         <Button severity="secondary" outlined label="Export as CSV" icon="pi pi-download" @click="exportCsv" />
       </header>
@@ -62,25 +77,47 @@ async function exportCsv(): Promise<void> {
       <h2>Meant and done</h2>
       <p class="soft">Upper line: planned. Lower bar: held.</p>
       <ol class="holds">
-        <li v-for="(row, index) in done.holds" :key="`${row.blockId}${row.side}`" :class="[row.side, { first: isFirstOf(index) }]">
+        <li
+          v-for="(row, index) in done.holds"
+          :key="`${row.blockId}${row.side}`"
+          :class="[row.side, { first: isFirstOf(index) }]"
+        >
           <span class="name">{{ isFirstOf(index) ? nameOf(row) : '' }}</span>
           <span class="side">{{ sideNames[row.side] }}</span>
-          <span class="bars" role="img" :aria-label="`planned ${formatMs(row.plannedMs)}, held ${formatMs(row.heldMs)}`"><i class="meant" :style="{ width: share(row.plannedMs) }" /><i class="done" :style="{ width: share(row.heldMs) }" /></span>
-          <span class="figure">{{ formatMs(row.heldMs) }} <small>of {{ formatMs(row.plannedMs) }}</small></span>
-          <span class="apart">{{ apart(row) }}{{ row.attempts > 0 ? `, begun again ${String(row.attempts)}×` : '' }}</span>
+          <span class="bars" role="img" :aria-label="`planned ${formatMs(row.plannedMs)}, held ${formatMs(row.heldMs)}`"
+            ><i class="meant" :style="{ width: share(row.plannedMs) }" /><i
+              class="done"
+              :style="{ width: share(row.heldMs) }"
+          /></span>
+          <span class="figure"
+            >{{ formatMs(row.heldMs) }} <small>of {{ formatMs(row.plannedMs) }}</small></span
+          >
+          <span class="apart"
+            >{{ apart(row) }}{{ row.attempts > 0 ? `, begun again ${String(row.attempts)}×` : '' }}</span
+          >
         </li>
       </ol>
       <h2>Other times</h2>
       <table class="list others">
         <thead>
-          <tr><th scope="col">What</th><th scope="col" class="figure">Planned</th><th scope="col" class="figure">Took</th></tr>
+          <tr>
+            <th scope="col">What</th>
+            <th scope="col" class="figure">Planned</th>
+            <th scope="col" class="figure">Took</th>
+          </tr>
         </thead>
         <tbody>
-          <tr v-for="row in done.others" :key="row.kind"><th scope="row">{{ otherNames[row.kind] ?? row.kind }}</th><td class="figure">{{ formatMs(row.plannedMs) }}</td><td class="figure">{{ formatMs(row.tookMs) }}</td></tr>
+          <tr v-for="row in done.others" :key="row.kind">
+            <th scope="row">{{ otherNames[row.kind] ?? row.kind }}</th>
+            <td class="figure">{{ formatMs(row.plannedMs) }}</td>
+            <td class="figure">{{ formatMs(row.tookMs) }}</td>
+          </tr>
         </tbody>
       </table>
     </div>
-    <p v-else-if="state === 'missing'" class="page-sheet">This class is not in the journal. <RouterLink :to="{ name: 'journal' }">Open the journal</RouterLink></p>
+    <p v-else-if="state === 'missing'" class="page-sheet">
+      This class is not in the journal. <RouterLink :to="{ name: 'journal' }">Open the journal</RouterLink>
+    </p>
   </div>
 </template>
 

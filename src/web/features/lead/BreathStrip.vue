@@ -11,7 +11,9 @@ const behindMs = 22_000
 const aheadMs = 22_000
 const inset = 8
 
-const stretches = computed(() => breathLine(props.plan, props.state, props.state.nowMs - behindMs, props.state.nowMs + aheadMs))
+const stretches = computed(() =>
+  breathLine(props.plan, props.state, props.state.nowMs - behindMs, props.state.nowMs + aheadMs),
+)
 const x = (ms: number) => ((ms - props.state.nowMs + behindMs) / (behindMs + aheadMs)) * width
 const y = (fill: number) => props.height - inset - fill * (props.height - 2 * inset)
 

@@ -11,7 +11,10 @@ import { ports } from '#web/shared/ports.ts'
 import { clockText, endOf, nextStart } from './promised-end.ts'
 
 const props = defineProps<{ session: Session; totalMs: number; fetch: readonly string[] }>()
-const emit = defineEmits<{ start: [details: { people: number; startsAtMs: number | undefined; promisedMoreMs: number }]; soundCheck: [] }>()
+const emit = defineEmits<{
+  start: [details: { people: number; startsAtMs: number | undefined; promisedMoreMs: number }]
+  soundCheck: []
+}>()
 
 const people = ref<number | null>(null)
 const startText = ref('')
@@ -21,13 +24,22 @@ const now = ref(ports().epochMs())
 useIntervalFn(() => (now.value = ports().epochMs()), 5000)
 
 const startsAtMs = computed(() => nextStart(startText.value, now.value))
-const promised = computed(() => endOf({ startsAtMs: startsAtMs.value, nowMs: now.value, lengthS: props.session.lengthS, totalMs: props.totalMs, moreMs: moreMin.value * 60_000 }))
+const promised = computed(() =>
+  endOf({
+    startsAtMs: startsAtMs.value,
+    nowMs: now.value,
+    lengthS: props.session.lengthS,
+    totalMs: props.totalMs,
+    moreMs: moreMin.value * 60_000,
+  }),
+)
 
 function start(): void {
   emit('start', { people: people.value ?? 0, startsAtMs: startsAtMs.value, promisedMoreMs: moreMin.value * 60_000 })
 }
 function check(): void {
-  mend.value = startText.value.trim() !== '' && startsAtMs.value === undefined ? 'Type the time as 19:00, or leave it empty.' : ''
+  mend.value =
+    startText.value.trim() !== '' && startsAtMs.value === undefined ? 'Type the time as 19:00, or leave it empty.' : ''
 }
 </script>
 
@@ -47,7 +59,9 @@ function check(): void {
       </div>
     </div>
     <div class="promise">
-      <span>Promised end <b>{{ clockText(promised) }}</b></span>
+      <span
+        >Promised end <b>{{ clockText(promised) }}</b></span
+      >
       <Button severity="secondary" outlined label="−1 min" @click="moreMin -= 1" />
       <Button severity="secondary" outlined label="+1 min" @click="moreMin += 1" />
     </div>
@@ -58,7 +72,10 @@ function check(): void {
       <RouterLink :to="{ name: 'plan', params: { id: session.id } }">Back to Plan</RouterLink>
     </div>
     <p class="notice">Say first: “{{ teacherPrompt }}”</p>
-    <p class="notice">Zovrin gives no medical advice: a doctor or licensed therapist decides. Say the stop signs before you begin; X shows them at any time.</p>
+    <p class="notice">
+      Zovrin gives no medical advice: a doctor or licensed therapist decides. Say the stop signs before you begin; X
+      shows them at any time.
+    </p>
   </div>
 </template>
 

@@ -12,13 +12,19 @@ const props = defineProps<{ led: LedClass; plan: LeadPlan; state: LeadState; see
 
 const segment = computed(() => props.seen.segment)
 const kind = computed(() => segment.value?.doing.kind)
-const side = computed(() => (segment.value?.side === 'left' || segment.value?.side === 'right' ? segment.value.side : undefined))
+const side = computed(() =>
+  segment.value?.side === 'left' || segment.value?.side === 'right' ? segment.value.side : undefined,
+)
 const isHold = computed(() => kind.value === 'hold')
 /** What lies between holds is told with the block it belongs to; a talk or rest is that block itself. */
 const isBetween = computed(() => !['hold', 'breath', 'movement', 'talk', 'rest'].includes(kind.value ?? ''))
 const isBreath = computed(() => kind.value === 'breath')
 const breath = computed(() => breathNow(props.plan, props.state))
-const hasStrip = computed(() => isBreath.value || (isHold.value && segment.value !== undefined && props.plan.over[segment.value.blockId] !== undefined))
+const hasStrip = computed(
+  () =>
+    isBreath.value ||
+    (isHold.value && segment.value !== undefined && props.plan.over[segment.value.blockId] !== undefined),
+)
 const partWords = { in: 'in', full: 'hold full', out: 'out', empty: 'hold empty' } as const
 const breathWords = computed(() => {
   if (!breath.value) return 'own breath'
@@ -26,10 +32,17 @@ const breathWords = computed(() => {
   return part === 'full' || part === 'empty' ? `${partWords[part]} ${String(counts)}` : partWords[part]
 })
 const otherName = computed(() => (side.value === 'left' ? 'Right' : 'Left'))
-const isSecond = computed(() => segment.value !== undefined && props.plan.segments.some((other) => other.blockId === segment.value?.blockId && other.mirrors !== undefined && other.side === side.value))
+const isSecond = computed(
+  () =>
+    segment.value !== undefined &&
+    props.plan.segments.some(
+      (other) => other.blockId === segment.value?.blockId && other.mirrors !== undefined && other.side === side.value,
+    ),
+)
 const otherWords = computed(() => {
   const more = Math.round(props.seen.otherSideMoreMs / 1000)
-  const than = more === 0 ? 'as planned' : `${formatDuration(Math.abs(more))} ${more > 0 ? 'longer' : 'shorter'} than planned`
+  const than =
+    more === 0 ? 'as planned' : `${formatDuration(Math.abs(more))} ${more > 0 ? 'longer' : 'shorter'} than planned`
   if (more === 0) return than
   return isSecond.value ? `as it was done, ${than}` : `${than}, as the ${side.value ?? ''}`
 })
@@ -38,20 +51,33 @@ const closing = computed(() => (kind.value === 'closing' ? segment.value : undef
 </script>
 
 <template>
-  <div class="stage" :class="[side ?? 'both', { breath: isBreath, paused: paused !== null, strip: hasStrip && !isBreath }]">
+  <div
+    class="stage"
+    :class="[side ?? 'both', { breath: isBreath, paused: paused !== null, strip: hasStrip && !isBreath }]"
+  >
     <section class="lit" aria-label="Now">
       <p class="where">
-        <template v-if="side"><b>{{ segment ? sideName(segment) : '' }}</b> · {{ segment ? sideInBody(led, segment) : '' }}</template>
+        <template v-if="side"
+          ><b>{{ segment ? sideName(segment) : '' }}</b> · {{ segment ? sideInBody(led, segment) : '' }}</template
+        >
         <template v-else-if="closing">Closing</template>
         <template v-else-if="segment && isBetween">{{ blockTitle(led, segment) }}</template>
         <template v-else>{{ isBreath && breath ? `round ${breath.round} of ${breath.rounds}` : '' }}</template>
       </p>
       <template v-if="paused && paused.kind === 'hold'">
         <div class="clocks">
-          <div><p class="clock small">{{ formatMs(seen.pausedForMs ?? 0) }}</p><p class="under">paused, they stay</p></div>
-          <div><p class="clock small">{{ formatMs(seen.heldMs) }}</p><p class="under">in the shape</p></div>
+          <div>
+            <p class="clock small">{{ formatMs(seen.pausedForMs ?? 0) }}</p>
+            <p class="under">paused, they stay</p>
+          </div>
+          <div>
+            <p class="clock small">{{ formatMs(seen.heldMs) }}</p>
+            <p class="under">in the shape</p>
+          </div>
         </div>
-        <p v-if="seen.pastCapMs > 0" class="line">{{ formatMs(seen.pastCapMs) }} past the first ceiling for this shape</p>
+        <p v-if="seen.pastCapMs > 0" class="line">
+          {{ formatMs(seen.pastCapMs) }} past the first ceiling for this shape
+        </p>
       </template>
       <template v-else-if="paused">
         <p class="clock small">{{ formatMs(seen.pausedForMs ?? 0) }}</p>
@@ -63,8 +89,18 @@ const closing = computed(() => (kind.value === 'closing' ? segment.value : undef
         <div class="breath-line"><BreathStrip :plan="plan" :state="state" :height="180" /></div>
       </template>
       <p v-else class="clock" data-testid="clock">{{ formatMs(seen.leftMs) }}</p>
-      <p v-if="segment" class="name" :class="{ quiet: isBreath }">{{ isBreath ? `${blockTitle(led, segment)}, ${formatMs(seen.leftMs)} left` : isHold ? blockTitle(led, segment) : segmentTitle(led, segment) }}</p>
-      <p v-if="segment && isHold && !paused" class="cue">{{ seen.nextCue ? `${seen.nextCue.text} in ${formatMs(seen.nextCue.inMs)}` : '' }}</p>
+      <p v-if="segment" class="name" :class="{ quiet: isBreath }">
+        {{
+          isBreath
+            ? `${blockTitle(led, segment)}, ${formatMs(seen.leftMs)} left`
+            : isHold
+              ? blockTitle(led, segment)
+              : segmentTitle(led, segment)
+        }}
+      </p>
+      <p v-if="segment && isHold && !paused" class="cue">
+        {{ seen.nextCue ? `${seen.nextCue.text} in ${formatMs(seen.nextCue.inMs)}` : '' }}
+      </p>
       <p v-else-if="segment && !isBreath && !isHold" class="cue">{{ toSay(led, plan, segment) }}</p>
     </section>
     <section class="other" aria-label="Next">
@@ -72,7 +108,10 @@ const closing = computed(() => (kind.value === 'closing' ? segment.value : undef
         <p class="label">{{ isSecond ? `${otherName} was` : `${otherName} will match` }}</p>
         <p class="match" data-testid="match">{{ formatMs(seen.otherSideMs) }}</p>
         <p class="label">{{ otherWords }}</p>
-        <p v-if="isSecond && seen.cappedFromMs !== undefined" class="label">stops at {{ formatMs(seen.heldMs + seen.leftMs) }}; Enter makes it as long as the {{ otherName.toLowerCase() }}</p>
+        <p v-if="isSecond && seen.cappedFromMs !== undefined" class="label">
+          stops at {{ formatMs(seen.heldMs + seen.leftMs) }}; Enter makes it as long as the
+          {{ otherName.toLowerCase() }}
+        </p>
       </template>
       <template v-if="seen.next">
         <p class="label">Next</p>
@@ -84,7 +123,11 @@ const closing = computed(() => (kind.value === 'closing' ? segment.value : undef
     <div v-if="hasStrip && !isBreath" class="strip-line">
       <BreathStrip :plan="plan" :state="state" :height="90" />
       <p class="strip-count">{{ breath ? `${partWords[breath.part]} ${breath.count}` : 'own breath' }}</p>
-      <p class="strip-round">{{ segment ? plan.over[segment.blockId]?.name.toLowerCase() : '' }} over it{{ breath ? ` · round ${breath.round} of ${breath.rounds}` : '' }}</p>
+      <p class="strip-round">
+        {{ segment ? plan.over[segment.blockId]?.name.toLowerCase() : '' }} over it{{
+          breath ? ` · round ${breath.round} of ${breath.rounds}` : ''
+        }}
+      </p>
     </div>
   </div>
 </template>

@@ -70,9 +70,17 @@ function start(details: { people: number; startsAtMs: number | undefined; promis
   const session = store.document
   if (!session || !store.timeline) return
   const startedAtMs = ports().epochMs()
-  const promisedEndMs = endOf({ startsAtMs: details.startsAtMs, nowMs: startedAtMs, lengthS: session.lengthS, totalMs: store.timeline.totalMs, moreMs: details.promisedMoreMs })
+  const promisedEndMs = endOf({
+    startsAtMs: details.startsAtMs,
+    nowMs: startedAtMs,
+    lengthS: session.lengthS,
+    totalMs: store.timeline.totalMs,
+    moreMs: details.promisedMoreMs,
+  })
   const ceilingS = (pose: Parameters<typeof firstCeilingS>[0]) => firstCeilingS(pose, session.level)
-  lead.begin(ledRecord(session, store.timeline, ceilingS, { id: nanoid(), people: details.people, startedAtMs, promisedEndMs }))
+  lead.begin(
+    ledRecord(session, store.timeline, ceilingS, { id: nanoid(), people: details.people, startedAtMs, promisedEndMs }),
+  )
   stage.value = 'led'
   void lead.letSoundThrough()
   void store.keepInHistory('lead')
@@ -119,10 +127,18 @@ const counted = computed(() => {
   const segment = seen.value?.segment
   if (!segment) return false
   const { kind } = segment.doing
-  return kind === 'breath' || kind === 'movement' || (kind === 'hold' && plan.value?.over[segment.blockId] !== undefined)
+  return (
+    kind === 'breath' || kind === 'movement' || (kind === 'hold' && plan.value?.over[segment.blockId] !== undefined)
+  )
 })
-const canMatch = computed(() => seen.value?.cappedFromMs !== undefined || (seen.value?.segment !== undefined && state.value?.capped[seen.value.segment.blockId] !== undefined))
-const awakeWords = computed(() => (lead.staysAwake.value ? 'screen stays on' : 'the screen may go dark: keep it awake by hand'))
+const canMatch = computed(
+  () =>
+    seen.value?.cappedFromMs !== undefined ||
+    (seen.value?.segment !== undefined && state.value?.capped[seen.value.segment.blockId] !== undefined),
+)
+const awakeWords = computed(() =>
+  lead.staysAwake.value ? 'screen stays on' : 'the screen may go dark: keep it awake by hand',
+)
 </script>
 
 <template>
@@ -130,15 +146,26 @@ const awakeWords = computed(() => (lead.staysAwake.value ? 'screen stays on' : '
     <template v-if="stage === 'led' && led && plan && state && seen && isRunning">
       <header>
         <b>{{ led.document.name }}</b>
-        <span>{{ clockText(lead.startedAtMs() + state.nowMs) }} · ends {{ clockText(lead.startedAtMs() + seen.endsAtMs) }}</span>
-        <span v-if="behindS >= 30" data-testid="behind">{{ formatMs(behindS * 1000) }} behind the promised {{ clockText(Date.parse(led.promisedEnd)) }}</span>
+        <span
+          >{{ clockText(lead.startedAtMs() + state.nowMs) }} · ends
+          {{ clockText(lead.startedAtMs() + seen.endsAtMs) }}</span
+        >
+        <span v-if="behindS >= 30" data-testid="behind"
+          >{{ formatMs(behindS * 1000) }} behind the promised {{ clockText(Date.parse(led.promisedEnd)) }}</span
+        >
         <i />
         <span>{{ awakeWords }}</span>
         <span v-if="lead.saveState.value === 'retrying'">not saved: retrying</span>
-        <button type="button" tabindex="-1" @pointerdown.prevent @click="dim = (dim + 1) % 4">dim {{ dim + 1 }} of 4</button>
+        <button type="button" tabindex="-1" @pointerdown.prevent @click="dim = (dim + 1) % 4">
+          dim {{ dim + 1 }} of 4
+        </button>
         <button type="button" tabindex="-1" @pointerdown.prevent @click="leaving = true">Leave</button>
       </header>
-      <div v-if="!lead.isHeard.value" class="hush" role="alert">Touch or press any key for the bells<template v-if="lead.missed.value > 0">; {{ lead.missed.value }} missed</template></div>
+      <div v-if="!lead.isHeard.value" class="hush" role="alert">
+        Touch or press any key for the bells<template v-if="lead.missed.value > 0"
+          >; {{ lead.missed.value }} missed</template
+        >
+      </div>
       <main :class="{ 'with-card': cardShown }">
         <LeadStage :led="led" :plan="plan" :state="state" :seen="seen" />
         <StopCard v-if="cardShown" @close="cardShown = false" />
@@ -156,21 +183,55 @@ const awakeWords = computed(() => (lead.staysAwake.value ? 'screen stays on' : '
         </section>
       </main>
       <footer>
-        <button type="button" tabindex="-1" @pointerdown.prevent @click="press(isPaused ? 'resume' : 'pause')">{{ isPaused ? 'Go on' : 'Pause' }} <kbd>space</kbd></button>
+        <button type="button" tabindex="-1" @pointerdown.prevent @click="press(isPaused ? 'resume' : 'pause')">
+          {{ isPaused ? 'Go on' : 'Pause' }} <kbd>space</kbd>
+        </button>
         <button type="button" tabindex="-1" @pointerdown.prevent @click="press('stay')">Stay 30 s <kbd>+</kbd></button>
-        <button type="button" tabindex="-1" @pointerdown.prevent @click="press(isPaused && state.pause?.kind === 'hold' ? 'theyComeOut' : 'end')">{{ endLabel }} <kbd>→</kbd></button>
+        <button
+          type="button"
+          tabindex="-1"
+          @pointerdown.prevent
+          @click="press(isPaused && state.pause?.kind === 'hold' ? 'theyComeOut' : 'end')"
+        >
+          {{ endLabel }} <kbd>→</kbd>
+        </button>
         <button type="button" tabindex="-1" @pointerdown.prevent @click="press('back')">Back <kbd>←</kbd></button>
-        <button v-if="canMatch" type="button" tabindex="-1" @pointerdown.prevent @click="press('match')">As long as the {{ seen.segment?.side === 'left' ? 'right' : 'left' }} <kbd>Enter</kbd></button>
-        <button v-if="counted" type="button" tabindex="-1" class="free" @pointerdown.prevent @click="press('freely')">Breathe freely <kbd>O</kbd></button>
-        <button type="button" tabindex="-1" @pointerdown.prevent @click="press('stopCard')">Stop signs <kbd>X</kbd></button>
+        <button v-if="canMatch" type="button" tabindex="-1" @pointerdown.prevent @click="press('match')">
+          As long as the {{ seen.segment?.side === 'left' ? 'right' : 'left' }} <kbd>Enter</kbd>
+        </button>
+        <button v-if="counted" type="button" tabindex="-1" class="free" @pointerdown.prevent @click="press('freely')">
+          Breathe freely <kbd>O</kbd>
+        </button>
+        <button type="button" tabindex="-1" @pointerdown.prevent @click="press('stopCard')">
+          Stop signs <kbd>X</kbd>
+        </button>
         <button type="button" tabindex="-1" @pointerdown.prevent @click="press('mark')">Mark <kbd>M</kbd></button>
         <button type="button" tabindex="-1" @pointerdown.prevent @click="press('bell')">Bell <kbd>B</kbd></button>
       </footer>
     </template>
-    <LeadEnd v-else-if="stage === 'led' && led && state" :name="led.document.name" :led-ms="state.nowMs" :planned-ms="led.plan.totalMs" :left="state.left" :save-state="lead.saveState.value" @save="save" />
-    <LeadBefore v-else-if="stage === 'before' && store.document && store.timeline" :session="store.document" :total-ms="store.timeline.totalMs" :fetch="fetchList(store.timeline)" @start="start" @sound-check="lead.soundCheck" />
-    <p v-else-if="stage === 'elsewhere'" class="alone">A class is being led in another window of this browser. Close it there first, then reload this page.</p>
-    <p v-else-if="stage === 'before'" class="alone">This session could not be opened. <RouterLink to="/sessions">Open the list of sessions</RouterLink></p>
+    <LeadEnd
+      v-else-if="stage === 'led' && led && state"
+      :name="led.document.name"
+      :led-ms="state.nowMs"
+      :planned-ms="led.plan.totalMs"
+      :left="state.left"
+      :save-state="lead.saveState.value"
+      @save="save"
+    />
+    <LeadBefore
+      v-else-if="stage === 'before' && store.document && store.timeline"
+      :session="store.document"
+      :total-ms="store.timeline.totalMs"
+      :fetch="fetchList(store.timeline)"
+      @start="start"
+      @sound-check="lead.soundCheck"
+    />
+    <p v-else-if="stage === 'elsewhere'" class="alone">
+      A class is being led in another window of this browser. Close it there first, then reload this page.
+    </p>
+    <p v-else-if="stage === 'before'" class="alone">
+      This session could not be opened. <RouterLink to="/sessions">Open the list of sessions</RouterLink>
+    </p>
   </div>
 </template>
 

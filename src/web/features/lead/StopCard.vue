@@ -12,7 +12,9 @@ defineEmits<{ close: [] }>()
       <li v-for="sign in stopCard.signs" :key="sign">{{ sign }}</li>
     </ul>
     <p>{{ stopCard.comingOut }}</p>
-    <p><b>{{ stopCard.emergency }}</b></p>
+    <p>
+      <b>{{ stopCard.emergency }}</b>
+    </p>
     <Button severity="secondary" outlined label="Close" @click="$emit('close')" />
   </section>
 </template>

@@ -11,5 +11,7 @@ export function fetchList({ blocks }: Timeline): string[] {
       if (kind !== 'wall') most.set(kind, Math.max(most.get(kind) ?? 0, count))
     }
   }
-  return [...most].map(([kind, count]) => `${String(count)} ${count === 1 ? propNames[kind].one : propNames[kind].many}`)
+  return [...most].map(
+    ([kind, count]) => `${String(count)} ${count === 1 ? propNames[kind].one : propNames[kind].many}`,
+  )
 }

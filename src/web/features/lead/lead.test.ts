@@ -40,7 +40,8 @@ test('while paused, Space goes on and the arrow is: they come out', () => {
 })
 
 test('the first ceiling is the strictest family’s, more for fully supported forms', () => {
-  const pose = (families: string[], to: number) => ({ families, sensation: { from: 0, to } }) as unknown as Parameters<typeof firstCeilingS>[0]
+  const pose = (families: string[], to: number) =>
+    ({ families, sensation: { from: 0, to } }) as unknown as Parameters<typeof firstCeilingS>[0]
   expect(firstCeilingS(pose(['side_sit'], 5), 'regular')).toBe(240)
   expect(firstCeilingS(pose(['child'], 3), 'regular')).toBe(300)
   expect(firstCeilingS(pose(['child'], 2), 'regular')).toBe(600)

@@ -30,8 +30,18 @@ async function settle(choice: () => Promise<void>): Promise<void> {
 </script>
 
 <template>
-  <Dialog :visible="store.conflict !== undefined" modal :closable="false" :close-on-escape="false" header="Changed in another window" :style="{ width: '520px' }">
-    <p>This session was saved elsewhere after you opened it here. Nothing of yours is saved over it, and nothing is lost: the version you do not keep goes to the session’s history.</p>
+  <Dialog
+    :visible="store.conflict !== undefined"
+    modal
+    :closable="false"
+    :close-on-escape="false"
+    header="Changed in another window"
+    :style="{ width: '520px' }"
+  >
+    <p>
+      This session was saved elsewhere after you opened it here. Nothing of yours is saved over it, and nothing is lost:
+      the version you do not keep goes to the session’s history.
+    </p>
     <dl>
       <dt>Yours</dt>
       <dd>{{ mine }}</dd>

@@ -28,11 +28,29 @@ function setPace(value: number | null): void {
   <div class="pattern">
     <div v-for="{ part, words, least } in counts" :key="part">
       <label :for="`count-${part}`">{{ words }}, counts</label>
-      <InputNumber :input-id="`count-${part}`" fluid :min="least" :max="64" :step="0.5" :max-fraction-digits="1" :model-value="pattern[part] / 2" @update:model-value="setCounts(part, $event)" />
+      <InputNumber
+        :input-id="`count-${part}`"
+        fluid
+        :min="least"
+        :max="64"
+        :step="0.5"
+        :max-fraction-digits="1"
+        :model-value="pattern[part] / 2"
+        @update:model-value="setCounts(part, $event)"
+      />
     </div>
     <div>
       <label for="count-pace">One count, s</label>
-      <InputNumber input-id="count-pace" fluid :min="0.25" :max="10" :step="0.1" :max-fraction-digits="2" :model-value="paceS" @update:model-value="setPace" />
+      <InputNumber
+        input-id="count-pace"
+        fluid
+        :min="0.25"
+        :max="10"
+        :step="0.1"
+        :max-fraction-digits="2"
+        :model-value="paceS"
+        @update:model-value="setPace"
+      />
     </div>
   </div>
 </template>

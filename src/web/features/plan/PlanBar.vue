@@ -9,7 +9,9 @@ import { usePlan } from './use-plan.ts'
 
 const { store, document, timeline, undo, redo } = usePlan()
 
-const gauge = computed(() => (timeline.value && document.value ? gaugeOf(timeline.value, document.value.lengthS) : undefined))
+const gauge = computed(() =>
+  timeline.value && document.value ? gaugeOf(timeline.value, document.value.lengthS) : undefined,
+)
 
 const saveWords = {
   saved: 'saved',
@@ -26,22 +28,56 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
 
 <template>
   <template v-if="document && gauge">
-    <span class="save" :class="store.state" role="status" :title="store.problem?.detail">{{ saveWords[store.state] }}</span>
+    <span class="save" :class="store.state" role="status" :title="store.problem?.detail">{{
+      saveWords[store.state]
+    }}</span>
     <span class="steps">
-      <Button text icon="pi pi-undo" :disabled="undoWords === undefined" :aria-label="undoWords ? `Undo: ${undoWords}` : 'Nothing to undo'" :title="undoWords ? `Undo: ${undoWords}` : 'Nothing to undo'" @click="undo" />
-      <Button text icon="pi pi-undo redo" :disabled="redoWords === undefined" :aria-label="redoWords ? `Redo: ${redoWords}` : 'Nothing to redo'" :title="redoWords ? `Redo: ${redoWords}` : 'Nothing to redo'" @click="redo" />
+      <Button
+        text
+        icon="pi pi-undo"
+        :disabled="undoWords === undefined"
+        :aria-label="undoWords ? `Undo: ${undoWords}` : 'Nothing to undo'"
+        :title="undoWords ? `Undo: ${undoWords}` : 'Nothing to undo'"
+        @click="undo"
+      />
+      <Button
+        text
+        icon="pi pi-undo redo"
+        :disabled="redoWords === undefined"
+        :aria-label="redoWords ? `Redo: ${redoWords}` : 'Nothing to redo'"
+        :title="redoWords ? `Redo: ${redoWords}` : 'Nothing to redo'"
+        @click="redo"
+      />
     </span>
     <div class="gauge">
       <div class="top">
-        <RouterLink class="name" :to="{ name: 'sessions' }" :title="`${document.name}: open the list of sessions`">{{ document.name }}</RouterLink>
-        <span class="time" data-testid="gauge"><b>{{ formatMs(timeline?.totalMs ?? 0) }}</b> of {{ formatDuration(document.lengthS) }}<span class="spare"> · {{ gauge.words }}</span></span>
+        <RouterLink class="name" :to="{ name: 'sessions' }" :title="`${document.name}: open the list of sessions`">{{
+          document.name
+        }}</RouterLink>
+        <span class="time" data-testid="gauge"
+          ><b>{{ formatMs(timeline?.totalMs ?? 0) }}</b> of {{ formatDuration(document.lengthS)
+          }}<span class="spare"> · {{ gauge.words }}</span></span
+        >
       </div>
       <div class="bar" role="img" :aria-label="gauge.label">
-        <i v-for="part in gauge.parts" :key="part.kind" :class="part.kind" :style="{ width: `${part.percent}%` }" :title="part.words" />
+        <i
+          v-for="part in gauge.parts"
+          :key="part.kind"
+          :class="part.kind"
+          :style="{ width: `${part.percent}%` }"
+          :title="part.words"
+        />
         <u v-if="gauge.wantedPercent < 100" :style="{ left: `${gauge.wantedPercent}%` }" />
       </div>
     </div>
-    <Button v-if="document.blocks.length > 0" class="fit" text label="Fit" title="Make it fit (F)" @click="showFits()" />
+    <Button
+      v-if="document.blocks.length > 0"
+      class="fit"
+      text
+      label="Fit"
+      title="Make it fit (F)"
+      @click="showFits()"
+    />
     <LeadLink v-if="document.blocks.length > 0" :session-id="document.id" />
   </template>
 </template>

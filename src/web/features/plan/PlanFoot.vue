@@ -17,10 +17,21 @@ const worst = computed(() => open.value.find(({ finding }) => finding.grade !== 
 
 <template>
   <template v-if="document && tally">
-    <FootFindings v-if="isChecked" :grade="worst?.grade" :counted="counted" :first="worst ? wordsOf(worst).title : ''" none="Nothing needs a look" :aria-expanded="shown" @press="shown = !shown" />
+    <FootFindings
+      v-if="isChecked"
+      :grade="worst?.grade"
+      :counted="counted"
+      :first="worst ? wordsOf(worst).title : ''"
+      none="Nothing needs a look"
+      :aria-expanded="shown"
+      @press="shown = !shown"
+    />
     <AdviceNote />
     <span class="grow" />
-    <span v-if="tally.leftMs + tally.rightMs > 0" class="sides" data-testid="sides">Left {{ formatMs(tally.leftMs) }} · Right {{ formatMs(tally.rightMs) }} · {{ evennessWords(tally.leftMs, tally.rightMs) }}</span>
+    <span v-if="tally.leftMs + tally.rightMs > 0" class="sides" data-testid="sides"
+      >Left {{ formatMs(tally.leftMs) }} · Right {{ formatMs(tally.rightMs) }} ·
+      {{ evennessWords(tally.leftMs, tally.rightMs) }}</span
+    >
   </template>
   <AdviceNote v-else />
 </template>

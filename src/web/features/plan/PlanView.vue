@@ -62,7 +62,8 @@ watch(chosenId, (id) => {
 })
 
 function goLead(): void {
-  if (store.document && store.document.blocks.length > 0) void router.push({ name: 'lead', params: { id: store.document.id } })
+  if (store.document && store.document.blocks.length > 0)
+    void router.push({ name: 'lead', params: { id: store.document.id } })
 }
 
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
@@ -73,7 +74,15 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   else undo()
 })
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (event.key !== '/' || !letterKeys.value || isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return
+  if (
+    event.key !== '/' ||
+    !letterKeys.value ||
+    isTyping(event.target) ||
+    event.ctrlKey ||
+    event.metaKey ||
+    event.altKey
+  )
+    return
   event.preventDefault()
   shelf.value?.focusFind()
 })

@@ -12,7 +12,8 @@ function resolved(block: Block): Resolved {
   if (!only) throw new Error('nothing was resolved')
   return only
 }
-const breath = (amount: object): Block => ({ kind: 'breath', id: 'breath', techniqueId: 'even-breath', amount }) as Block
+const breath = (amount: object): Block =>
+  ({ kind: 'breath', id: 'breath', techniqueId: 'even-breath', amount }) as Block
 const movement: Block = { kind: 'movement', id: 'wave', movementId: 'hollow-and-round', rounds: 6 }
 const rest: Block = { kind: 'rest', id: 'rest', s: 120 }
 const linked = aHold('deer', { hold: { holdS: 210 } })
@@ -28,7 +29,11 @@ describe('one step longer or shorter', () => {
     ['breath that fills a time', breath({ fillS: 240, roundsPerSet: 6 }), { amount: { fillS: 270, roundsPerSet: 6 } }],
     ['counted breath, by a round', breath({ sets: 2, roundsPerSet: 9 }), { amount: { sets: 2, roundsPerSet: 10 } }],
     ['a hold, both sides together', linked, { hold: { holdS: 240 } }],
-    ['sides that were unlinked, each by its own step', apart, { hold: { leftS: 270, rightS: 210, why: 'a stiff hip' } }],
+    [
+      'sides that were unlinked, each by its own step',
+      apart,
+      { hold: { leftS: 270, rightS: 210, why: 'a stiff hip' } },
+    ],
   ])('%s', (_, block, longer) => {
     expect(steppedBlock(resolved(block), stepUp, undefined)).toMatchObject(longer)
   })
@@ -38,12 +43,16 @@ describe('one step longer or shorter', () => {
   })
 
   test('a hold without a time of its own steps from its usual one', () => {
-    expect(steppedBlock(resolved(aHold('sphinx')), stepUp, undefined)).toMatchObject({ hold: { holdS: expect.any(Number) as number } })
+    expect(steppedBlock(resolved(aHold('sphinx')), stepUp, undefined)).toMatchObject({
+      hold: { holdS: expect.any(Number) as number },
+    })
   })
 
   test('rounds never go below one', () => {
     expect(steppedBlock(resolved({ ...movement, rounds: 1 }), stepDown, undefined)).toMatchObject({ rounds: 1 })
-    expect(steppedBlock(resolved(breath({ sets: 1, roundsPerSet: 1 })), stepDown, undefined)).toMatchObject({ amount: { roundsPerSet: 1 } })
+    expect(steppedBlock(resolved(breath({ sets: 1, roundsPerSet: 1 })), stepDown, undefined)).toMatchObject({
+      amount: { roundsPerSet: 1 },
+    })
   })
 })
 
@@ -65,7 +74,9 @@ describe('a lower edge that is drawn', () => {
     expect(timedBlock(resolved(aClosing()), 420)).toMatchObject({ finalRestS: 420 })
     expect(timedBlock(resolved(linked), 120)).toMatchObject({ hold: { holdS: 120 } })
     expect(timedBlock(resolved(apart), 180)).toMatchObject({ hold: { leftS: 180, rightS: 120 } })
-    expect(timedBlock(resolved(breath({ fillS: 240, roundsPerSet: 6 })), 300)).toMatchObject({ amount: { fillS: 300, roundsPerSet: 6 } })
+    expect(timedBlock(resolved(breath({ fillS: 240, roundsPerSet: 6 })), 300)).toMatchObject({
+      amount: { fillS: 300, roundsPerSet: 6 },
+    })
     expect(timedBlock(resolved(movement), 300)).toBeUndefined()
   })
 })
@@ -77,7 +88,9 @@ describe('room for phases', () => {
   ]
   test('a hold is never shorter than its fixed phases and half a minute', () => {
     expect(withRoomForPhases({ ...linked, phases, hold: { holdS: 60 } })).toMatchObject({ hold: { holdS: 120 } })
-    expect(withRoomForPhases({ ...linked, phases, hold: { leftS: 60, rightS: 150 } })).toMatchObject({ hold: { leftS: 120, rightS: 150 } })
+    expect(withRoomForPhases({ ...linked, phases, hold: { leftS: 60, rightS: 150 } })).toMatchObject({
+      hold: { leftS: 120, rightS: 150 },
+    })
   })
   test('where there is room the block is the same', () => {
     const roomy = { ...linked, phases, hold: { holdS: 120 } }

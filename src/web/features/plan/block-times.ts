@@ -28,9 +28,14 @@ function steppedBreath({ block, amount }: Extract<Resolved, { kind: 'breath' }>,
   return { ...block, amount: { ...amount, roundsPerSet: Math.max(1, amount.roundsPerSet + Math.sign(step(60) - 60)) } }
 }
 
-function steppedHold(resolved: Extract<Resolved, { kind: 'hold' }>, step: Step, side: 'left' | 'right' | undefined): Block {
+function steppedHold(
+  resolved: Extract<Resolved, { kind: 'hold' }>,
+  step: Step,
+  side: 'left' | 'right' | undefined,
+): Block {
   const { block, sides } = resolved
-  const secondsOn = (which: 'left' | 'right') => sides.find((held) => held.side === which || held.side === 'both')?.holdS ?? 0
+  const secondsOn = (which: 'left' | 'right') =>
+    sides.find((held) => held.side === which || held.side === 'both')?.holdS ?? 0
   const linked = !block.hold || 'holdS' in block.hold
   if (side && sides.length > 1) {
     const hold = block.hold ?? { holdS: secondsOn('left') }
@@ -47,7 +52,11 @@ export function drawnSeconds(resolved: Resolved): number | undefined {
   if (resolved.kind === 'talk' || resolved.kind === 'rest') return resolved.block.s
   if (resolved.kind === 'closing') return resolved.finalRestS.value
   if (resolved.kind !== 'breath') return undefined
-  return 'naturalS' in resolved.amount ? resolved.amount.naturalS : 'fillS' in resolved.amount ? resolved.amount.fillS : undefined
+  return 'naturalS' in resolved.amount
+    ? resolved.amount.naturalS
+    : 'fillS' in resolved.amount
+      ? resolved.amount.fillS
+      : undefined
 }
 
 /** The block with the time its lower edge was drawn to; undefined where it has none. */
@@ -60,13 +69,18 @@ export function timedBlock(resolved: Resolved, seconds: number): Block | undefin
       return { ...resolved.block, finalRestS: seconds }
     case 'breath':
       if ('naturalS' in resolved.amount) return { ...resolved.block, amount: { naturalS: seconds } }
-      return 'fillS' in resolved.amount ? { ...resolved.block, amount: { ...resolved.amount, fillS: seconds } } : undefined
+      return 'fillS' in resolved.amount
+        ? { ...resolved.block, amount: { ...resolved.amount, fillS: seconds } }
+        : undefined
     case 'hold': {
       const { hold } = resolved.block
       if (!hold || 'holdS' in hold) return { ...resolved.block, hold: { holdS: seconds } }
       // Sides that were unlinked keep what lies between them.
       const by = seconds - holdSecondsOf(hold, 'both')
-      return { ...resolved.block, hold: { ...hold, leftS: Math.max(5, hold.leftS + by), rightS: Math.max(5, hold.rightS + by) } }
+      return {
+        ...resolved.block,
+        hold: { ...hold, leftS: Math.max(5, hold.leftS + by), rightS: Math.max(5, hold.rightS + by) },
+      }
     }
     case 'movement':
       return undefined

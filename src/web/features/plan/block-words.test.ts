@@ -40,28 +40,30 @@ test.each<[Block, string, string]>([
 test('a side is told in the body’s terms, with what is used', () => {
   expect(sideWords(resolved(aHold('deer')), 'left')).toBe('left knee in front, right knee behind · blanket, block')
   expect(sideWords(resolved(aHold('crescent-lying')), 'right')).toBe('bend to the right, left side long')
-  expect(sideWords(resolved({ kind: 'movement', id: 'm', movementId: 'leg-raise-lying' }), 'left')).toBe('left leg moves, right knee bent')
+  expect(sideWords(resolved({ kind: 'movement', id: 'm', movementId: 'leg-raise-lying' }), 'left')).toBe(
+    'left leg moves, right knee bent',
+  )
 })
 
 test('a screen reader hears name, side, time and place', () => {
   const session = aSession(Array.from({ length: 14 }, (_, index) => aTalk(`talk-${String(index)}`)))
-  expect(wingLabel({ name: 'Deer', bank: 'left', seconds: 210, blockIndex: 6 }, session)).toBe('Deer, left, 3:30, block 7 of 14')
-  expect(wingLabel({ name: 'Sphinx', bank: 'pair', seconds: 180, blockIndex: 0 }, session)).toBe('Sphinx, 3:00, block 1 of 14')
+  expect(wingLabel({ name: 'Deer', bank: 'left', seconds: 210, blockIndex: 6 }, session)).toBe(
+    'Deer, left, 3:30, block 7 of 14',
+  )
+  expect(wingLabel({ name: 'Sphinx', bank: 'pair', seconds: 180, blockIndex: 0 }, session)).toBe(
+    'Sphinx, 3:00, block 1 of 14',
+  )
 })
 
 test('the moment of a cue and its sound are said as a teacher says them', () => {
-  expect([{ fromStartS: 0 }, { fromStartS: 30 }, { share: 0.5 }, { share: 0.25 }, { beforeEndS: 20 }].map(momentWords)).toEqual([
-    'at the start',
-    'at 0:30',
-    'half time',
-    'after 25 %',
-    '0:20 before the end',
-  ])
-  expect([soundWords(undefined), soundWords({ kind: 'wood', strokes: 1 }), soundWords({ kind: 'lowBell', strokes: 3 })]).toEqual([
-    '',
-    'wood, one stroke',
-    'low bell, 3 strokes',
-  ])
+  expect(
+    [{ fromStartS: 0 }, { fromStartS: 30 }, { share: 0.5 }, { share: 0.25 }, { beforeEndS: 20 }].map(momentWords),
+  ).toEqual(['at the start', 'at 0:30', 'half time', 'after 25 %', '0:20 before the end'])
+  expect([
+    soundWords(undefined),
+    soundWords({ kind: 'wood', strokes: 1 }),
+    soundWords({ kind: 'lowBell', strokes: 3 }),
+  ]).toEqual(['', 'wood, one stroke', 'low bell, 3 strokes'])
 })
 
 test('a copy is the same block under another id, and shares nothing with it', () => {

@@ -57,7 +57,9 @@ export function sideWords(resolved: Resolved, side: 'left' | 'right'): string {
 }
 
 const propsLine = ({ pose }: Extract<Resolved, { kind: 'hold' }>): string =>
-  pose.props.map(({ kind, count }) => (count === 1 ? propNames[kind].one : `${String(count)} ${propNames[kind].many}`)).join(', ')
+  pose.props
+    .map(({ kind, count }) => (count === 1 ? propNames[kind].one : `${String(count)} ${propNames[kind].many}`))
+    .join(', ')
 
 const breathOverLine = ({ breathOver }: Extract<Resolved, { kind: 'hold' }>): string =>
   breathOver ? `${breathOver.technique.names.english.toLowerCase()} ${patternText(breathOver.pattern)} over it` : ''
@@ -67,7 +69,9 @@ function breathLine({ pattern, amount }: Extract<Resolved, { kind: 'breath' }>):
   const ratio = patternText(pattern)
   if ('fillS' in amount) return `${ratio}, fills ${formatDuration(amount.fillS)}`
   const { sets, roundsPerSet } = amount
-  return sets === 1 ? `${ratio}, ${String(roundsPerSet)} rounds` : `${ratio}, ${String(sets)} sets of ${String(roundsPerSet)}`
+  return sets === 1
+    ? `${ratio}, ${String(roundsPerSet)} rounds`
+    : `${ratio}, ${String(sets)} sets of ${String(roundsPerSet)}`
 }
 
 const restNames = { nothing: 'other side', stillness: 'stillness', movement: 'other side' } as const
@@ -80,12 +84,14 @@ export function ribWords(segments: readonly Segment[], practice: Practice): stri
     const time = formatDuration((endMs - startMs) / 1000)
     if (doing.kind === 'movement') words.push(`rest ${time}`)
     if (doing.kind === 'afterRest') words.push(`${afterRestName(practice)} ${time}`)
-    if (doing.kind === 'betweenSides' && doing.form === 'stillness') words.push(`${restNames.stillness} ${time}`, 'other side')
+    if (doing.kind === 'betweenSides' && doing.form === 'stillness')
+      words.push(`${restNames.stillness} ${time}`, 'other side')
     if (doing.kind === 'betweenSides' && doing.form !== 'stillness') words.push(restNames[doing.form])
     if (doing.kind === 'change') words.push(doing.text ?? changeWords(doing.from, doing.to) ?? '')
   }
   const said = words.filter((word) => word !== '')
-  if (said.length === 0) said.push(segments.some(({ doing }) => doing.kind === 'setUp' && doing.second) ? 'other side' : lonely(segments))
+  if (said.length === 0)
+    said.push(segments.some(({ doing }) => doing.kind === 'setUp' && doing.second) ? 'other side' : lonely(segments))
   return said.some((word) => /\d/.test(word)) ? said.join(' · ') : `${said.join(' · ')} ${formatDuration(totalS)}`
 }
 

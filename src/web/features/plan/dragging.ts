@@ -25,4 +25,5 @@ export const vDraggable: Directive<HTMLElement, Dragged> = {
   },
 }
 
-export const draggedOf = (data: Record<string | symbol, unknown>): Dragged | undefined => data['dragged'] as Dragged | undefined
+export const draggedOf = (data: Record<string | symbol, unknown>): Dragged | undefined =>
+  data['dragged'] as Dragged | undefined

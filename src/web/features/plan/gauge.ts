@@ -23,7 +23,12 @@ export function gaugeOf(timeline: Timeline, wantedS: number) {
       words: `${formatMs(tally[sum])} ${word}`,
     }))
   const words = spareWords(wholeSeconds(timeline.totalMs), wantedS)
-  return { parts, words, wantedPercent: ((wantedS * 1000) / wholeMs) * 100, label: [words, ...parts.map((part) => part.words)].join(', ') }
+  return {
+    parts,
+    words,
+    wantedPercent: ((wantedS * 1000) / wholeMs) * 100,
+    label: [words, ...parts.map((part) => part.words)].join(', '),
+  }
 }
 
 function spareWords(totalS: number, wantedS: number): string {

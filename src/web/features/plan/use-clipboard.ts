@@ -16,8 +16,10 @@ export function useClipboard(isTyping: (target: EventTarget | null) => boolean):
   const plan = usePlan()
   const own = useOwnStore()
 
-  const chosenBlocks = (): Block[] => plan.document.value?.blocks.filter(({ id }) => plan.chosenIds.value.includes(id)) ?? []
-  const belongsToText = (event: ClipboardEvent): boolean => isTyping(event.target) || document.getSelection()?.isCollapsed === false
+  const chosenBlocks = (): Block[] =>
+    plan.document.value?.blocks.filter(({ id }) => plan.chosenIds.value.includes(id)) ?? []
+  const belongsToText = (event: ClipboardEvent): boolean =>
+    isTyping(event.target) || document.getSelection()?.isCollapsed === false
 
   function copy(event: ClipboardEvent): Block[] {
     if (belongsToText(event)) return []
@@ -47,7 +49,9 @@ export function useClipboard(isTyping: (target: EventTarget | null) => boolean):
   async function paste(text: string): Promise<void> {
     const envelope = blocksEnvelope(text)
     if (!envelope) {
-      plan.tell('The clipboard holds no blocks: choose some and press Ctrl + C first. Whole sessions are imported in the list of sessions.')
+      plan.tell(
+        'The clipboard holds no blocks: choose some and press Ctrl + C first. Whole sessions are imported in the list of sessions.',
+      )
       return
     }
     if (text === lastCopied) {
@@ -59,7 +63,11 @@ export function useClipboard(isTyping: (target: EventTarget | null) => boolean):
       await own.load()
       put(reply.value.blocks)
     } else {
-      plan.tell(reply.kind === 'away' ? 'Zovrin’s server does not answer: what another window copied can be pasted when it is back.' : reply.problem.detail)
+      plan.tell(
+        reply.kind === 'away'
+          ? 'Zovrin’s server does not answer: what another window copied can be pasted when it is back.'
+          : reply.problem.detail,
+      )
     }
   }
 
@@ -76,7 +84,13 @@ export function useClipboard(isTyping: (target: EventTarget | null) => boolean):
 function blocksEnvelope(text: string): { blocks: Block[] } | undefined {
   try {
     const read: unknown = JSON.parse(text)
-    const isOne = typeof read === 'object' && read !== null && 'format' in read && read.format === 'zovrin.session' && 'blocks' in read && Array.isArray(read.blocks)
+    const isOne =
+      typeof read === 'object' &&
+      read !== null &&
+      'format' in read &&
+      read.format === 'zovrin.session' &&
+      'blocks' in read &&
+      Array.isArray(read.blocks)
     return isOne ? (read as { blocks: Block[] }) : undefined
   } catch {
     return undefined

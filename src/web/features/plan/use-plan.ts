@@ -2,7 +2,15 @@ import { storeToRefs } from 'pinia'
 import { computed, ref } from 'vue'
 import type { Block } from '#model/block'
 import type { Session } from '#model/session'
-import { indexOfBlock, insertionIndex, leastHoldOf, orderEdits, orderShifted, orderWith, usualBlocksEnd } from '#core/session'
+import {
+  indexOfBlock,
+  insertionIndex,
+  leastHoldOf,
+  orderEdits,
+  orderShifted,
+  orderWith,
+  usualBlocksEnd,
+} from '#core/session'
 import type { Edit } from '#core/session'
 import { formatDuration, stepDown, stepUp } from '#core/units'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
@@ -100,7 +108,13 @@ export function usePlan() {
     if (!session || first === undefined) return
     const at = indexOfBlock(session, first)
     const words = several(many, 'remove')
-    if (!editAll(many.map((id) => ({ type: 'remove', id })), words)) return
+    if (
+      !editAll(
+        many.map((id) => ({ type: 'remove', id })),
+        words,
+      )
+    )
+      return
     const left = document.value?.blocks ?? []
     choose((left[at] ?? left[at - 1])?.id)
     tell(words.replace('remove', 'removed'))
@@ -115,9 +129,17 @@ export function usePlan() {
     const closing = end === session.blocks.length ? blocks.filter(({ kind }) => kind === 'closing').slice(0, 1) : []
     const place = Math.min(at, end)
     const copies = [...usual, ...closing].map(copyBlock)
-    const edits = copies.map((block, index): Edit => ({ type: 'insert', at: block.kind === 'closing' ? session.blocks.length + copies.length - 1 : place + index, block }))
+    const edits = copies.map((block, index): Edit => ({
+      type: 'insert',
+      at: block.kind === 'closing' ? session.blocks.length + copies.length - 1 : place + index,
+      block,
+    }))
     if (!editAll(edits, words)) {
-      tell(copies.length === 0 ? 'There is a closing already: a session has one, at its end.' : 'A session holds up to 200 blocks.')
+      tell(
+        copies.length === 0
+          ? 'There is a closing already: a session has one, at its end.'
+          : 'A session holds up to 200 blocks.',
+      )
       return
     }
     chosenId.value = copies[0]?.id
@@ -130,7 +152,15 @@ export function usePlan() {
     const last = many.at(-1)
     if (!session || last === undefined) return
     const blocks = session.blocks.filter(({ id, kind }) => many.includes(id) && kind !== 'closing')
-    if (blocks.length > 0) insertAll(blocks, indexOfBlock(session, last) + 1, several(blocks.map(({ id }) => id), 'duplicate'))
+    if (blocks.length > 0)
+      insertAll(
+        blocks,
+        indexOfBlock(session, last) + 1,
+        several(
+          blocks.map(({ id }) => id),
+          'duplicate',
+        ),
+      )
   }
 
   function reorder(order: readonly string[], many: readonly string[]): void {
@@ -152,7 +182,10 @@ export function usePlan() {
   function replace(block: Block, words: string): void {
     const roomy = withRoomForPhases(block)
     store.edit({ type: 'replace', block: roomy }, words)
-    if (roomy !== block) tell(`Its phases need ${formatDuration(leastHoldOf(roomy.kind === 'hold' ? (roomy.phases ?? []) : []))}: the hold keeps at least that.`)
+    if (roomy !== block)
+      tell(
+        `Its phases need ${formatDuration(leastHoldOf(roomy.kind === 'hold' ? (roomy.phases ?? []) : []))}: the hold keeps at least that.`,
+      )
   }
 
   /** One step longer or shorter; with a side, that side alone, which unlinks the two and says so. */
@@ -164,7 +197,9 @@ export function usePlan() {
     if (!next) return
     const apart = side !== undefined
     replace(next, `${longer ? 'lengthen' : 'shorten'} ${blockName(resolved)}`)
-    tell(`${blockName(resolved)} ${longer ? 'longer' : 'shorter'}${apart ? ` on the ${side} only: the sides are unlinked` : ''}`)
+    tell(
+      `${blockName(resolved)} ${longer ? 'longer' : 'shorter'}${apart ? ` on the ${side} only: the sides are unlinked` : ''}`,
+    )
   }
 
   /** The time of a block as its lower edge was drawn; both sides of a hold change together. */

@@ -18,9 +18,20 @@ const wordsOf = (finding: (typeof findings.value)[number]) => comfortWords(findi
       <li v-for="finding in findings" :key="finding.code" :class="{ counted: finding.grade !== 'tip' }">
         <FindingMark :grade="finding.grade" />
         <div>
-          <p><b><span class="visually-hidden">{{ grades[finding.grade] }}: </span>{{ wordsOf(finding).title }}</b></p>
+          <p>
+            <b
+              ><span class="visually-hidden">{{ grades[finding.grade] }}: </span>{{ wordsOf(finding).title }}</b
+            >
+          </p>
           <p class="mend">{{ wordsOf(finding).mend }}</p>
-          <Button v-if="mends[finding.code]" size="small" severity="secondary" outlined :label="mendWords(mends[finding.code]!, kinds)" @click="put(mends[finding.code]!.items)" />
+          <Button
+            v-if="mends[finding.code]"
+            size="small"
+            severity="secondary"
+            outlined
+            :label="mendWords(mends[finding.code]!, kinds)"
+            @click="put(mends[finding.code]!.items)"
+          />
         </div>
       </li>
     </ul>

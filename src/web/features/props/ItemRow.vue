@@ -10,7 +10,15 @@ import { namedFolds } from '#library/prop-kinds'
 import type { FoldName } from '#library/prop-kinds'
 import { propNames } from '#library/prop-names'
 import { lengthNumber } from '#web/shared/figures/length-words.ts'
-import { countedProp, defaultTurn, foldNameOf, foldNames, itemWords, partNames, turnChoices } from '#web/shared/figures/prop-words.ts'
+import {
+  countedProp,
+  defaultTurn,
+  foldNameOf,
+  foldNames,
+  itemWords,
+  partNames,
+  turnChoices,
+} from '#web/shared/figures/prop-words.ts'
 import { useProps } from './use-props.ts'
 
 /** One item of a set-up: what it is and how high it comes; opened, its kind, count, fold and turn can be changed. */
@@ -21,21 +29,36 @@ const { kinds, elevation, unit, change, remove } = useProps()
 const id = useId()
 const everyKind = Object.keys(propNames) as PropKind[]
 const spec = computed(() => kinds.value[props.item.kind])
-const loaded = computed(() => elevation.value?.piles.flatMap(({ pieces }) => pieces).filter(({ itemId }) => itemId === props.item.id) ?? [])
+const loaded = computed(
+  () => elevation.value?.piles.flatMap(({ pieces }) => pieces).filter(({ itemId }) => itemId === props.item.id) ?? [],
+)
 /** Of two equal piles each has its share. */
 const height = computed(() => {
   const sum = loaded.value.reduce((all, piece) => all + piece.loaded, 0)
   return loaded.value.length > 0 ? `${lengthNumber(sum, unit.value)} ${unit.value}` : '—'
 })
 const layers = computed(() => loaded.value[0]?.layer.n ?? 1)
-const detail = computed(() => (spec.value.shape === 'sheet' && layers.value > 1 ? `${String(layers.value)} layers` : ''))
+const detail = computed(() =>
+  spec.value.shape === 'sheet' && layers.value > 1 ? `${String(layers.value)} layers` : '',
+)
 
 const kindChoices = computed(() =>
-  everyKind.filter((kind) => kind === props.item.kind || (carries(kinds.value[kind]) && carries(spec.value) && props.item.lies === undefined)).map((value) => ({ value, words: propNames[value].one })),
+  everyKind
+    .filter(
+      (kind) =>
+        kind === props.item.kind ||
+        (carries(kinds.value[kind]) && carries(spec.value) && props.item.lies === undefined),
+    )
+    .map((value) => ({ value, words: propNames[value].one })),
 )
 const foldChoices = computed(() => {
-  const named = (Object.keys(foldNames) as FoldName[]).map((value) => ({ value: value as string, words: foldNames[value] }))
-  return foldNameOf(props.item.folds ?? []) ? named : [...named, { value: '', words: `${String(props.item.folds?.length ?? 0)} folds` }]
+  const named = (Object.keys(foldNames) as FoldName[]).map((value) => ({
+    value: value as string,
+    words: foldNames[value],
+  }))
+  return foldNameOf(props.item.folds ?? [])
+    ? named
+    : [...named, { value: '', words: `${String(props.item.folds?.length ?? 0)} folds` }]
 })
 const turns = computed(() => [...turnChoices(spec.value)])
 const step = computed(() => props.item.piles ?? 1)
@@ -43,7 +66,12 @@ const step = computed(() => props.item.piles ?? 1)
 function setKind(kind: PropKind): void {
   const isSheet = kinds.value[kind].shape === 'sheet'
   const { folds, ...rest } = props.item
-  change(props.item.id, { ...rest, kind, turn: isSheet || kinds.value[kind].shape === 'cylinder' ? props.item.turn : defaultTurn(kinds.value[kind]), folds: isSheet ? (folds ?? [...namedFolds.standard]) : undefined })
+  change(props.item.id, {
+    ...rest,
+    kind,
+    turn: isSheet || kinds.value[kind].shape === 'cylinder' ? props.item.turn : defaultTurn(kinds.value[kind]),
+    folds: isSheet ? (folds ?? [...namedFolds.standard]) : undefined,
+  })
 }
 const setFold = (name: FoldName) => {
   change(props.item.id, { folds: [...namedFolds[name]] })
@@ -59,23 +87,73 @@ const setCount = (count: number | null) => {
 <template>
   <li class="item">
     <button type="button" class="line" :aria-expanded="isOpen" :aria-controls="`${id}-parts`" @click="emit('toggle')">
-      <span>{{ itemWords(item, spec) }}<small v-if="detail">{{ detail }}</small></span>
+      <span
+        >{{ itemWords(item, spec) }}<small v-if="detail">{{ detail }}</small></span
+      >
       <b>{{ height }}</b>
     </button>
     <div v-if="isOpen" :id="`${id}-parts`" class="parts">
       <label :for="`${id}-kind`">Kind</label>
-      <Select :input-id="`${id}-kind`" :model-value="item.kind" :options="kindChoices" option-label="words" option-value="value" fluid size="small" :aria-label="`Kind under the ${partNames[item.under].toLowerCase()}`" @update:model-value="setKind" />
+      <Select
+        :input-id="`${id}-kind`"
+        :model-value="item.kind"
+        :options="kindChoices"
+        option-label="words"
+        option-value="value"
+        fluid
+        size="small"
+        :aria-label="`Kind under the ${partNames[item.under].toLowerCase()}`"
+        @update:model-value="setKind"
+      />
       <label :for="`${id}-count`">{{ item.piles === 2 ? 'Both sides together' : 'How many' }}</label>
-      <InputNumber :input-id="`${id}-count`" :model-value="item.count" :min="step" :max="20" :step="step" show-buttons fluid size="small" @update:model-value="setCount" />
+      <InputNumber
+        :input-id="`${id}-count`"
+        :model-value="item.count"
+        :min="step"
+        :max="20"
+        :step="step"
+        show-buttons
+        fluid
+        size="small"
+        @update:model-value="setCount"
+      />
       <template v-if="spec.shape === 'sheet'">
         <label :for="`${id}-fold`">Fold</label>
-        <Select :input-id="`${id}-fold`" :model-value="foldNameOf(item.folds ?? []) ?? ''" :options="foldChoices" option-label="words" option-value="value" fluid size="small" aria-label="Fold" @update:model-value="setFold" />
+        <Select
+          :input-id="`${id}-fold`"
+          :model-value="foldNameOf(item.folds ?? []) ?? ''"
+          :options="foldChoices"
+          option-label="words"
+          option-value="value"
+          fluid
+          size="small"
+          aria-label="Fold"
+          @update:model-value="setFold"
+        />
       </template>
       <template v-if="turns.length > 0 && item.lies === undefined">
         <label :for="`${id}-turn`">Turned</label>
-        <Select :input-id="`${id}-turn`" :model-value="item.turn ?? defaultTurn(spec)" :options="turns" option-label="words" option-value="value" fluid size="small" aria-label="Turned" @update:model-value="setTurn" />
+        <Select
+          :input-id="`${id}-turn`"
+          :model-value="item.turn ?? defaultTurn(spec)"
+          :options="turns"
+          option-label="words"
+          option-value="value"
+          fluid
+          size="small"
+          aria-label="Turned"
+          @update:model-value="setTurn"
+        />
       </template>
-      <Button class="away" size="small" text severity="secondary" icon="pi pi-times" :label="`Take ${countedProp(item.kind, item.count)} away`" @click="remove(item.id)" />
+      <Button
+        class="away"
+        size="small"
+        text
+        severity="secondary"
+        icon="pi pi-times"
+        :label="`Take ${countedProp(item.kind, item.count)} away`"
+        @click="remove(item.id)"
+      />
     </div>
   </li>
 </template>

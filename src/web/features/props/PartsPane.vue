@@ -17,7 +17,11 @@ import { useProps } from './use-props.ts'
 const { chosen, setUp, items, elevation, unit, isTried, put, undo, asShipped } = useProps()
 
 /** The parts that have something, in the order of the body. */
-const parts = computed(() => bodyParts.filter((part) => items.value.some(({ under }) => under === part)).map((part) => ({ part, items: items.value.filter(({ under }) => under === part) })))
+const parts = computed(() =>
+  bodyParts
+    .filter((part) => items.value.some(({ under }) => under === part))
+    .map((part) => ({ part, items: items.value.filter(({ under }) => under === part) })),
+)
 const sumOf = (part: BodyPart): string | undefined => {
   const there = elevation.value?.piles.filter((pile) => pile.part === part) ?? []
   const pieces = there[0]?.pieces.length ?? 0
@@ -31,7 +35,13 @@ const addTo = ref<BodyPart | null>(null)
 const addChoices = bodyParts.map((value) => ({ value, words: partNames[value] }))
 function add(part: BodyPart | null): void {
   if (part === null) return
-  const item: SetUpItem = { id: freeId(items.value), kind: 'blanket', count: 1, under: part, folds: [...namedFolds.standard] }
+  const item: SetUpItem = {
+    id: freeId(items.value),
+    kind: 'blanket',
+    count: 1,
+    under: part,
+    folds: [...namedFolds.standard],
+  }
   const last = items.value.findLastIndex(({ under }) => under === part)
   const at = last < 0 ? items.value.length : last + 1
   put([...items.value.slice(0, at), item, ...items.value.slice(at)])
@@ -50,19 +60,41 @@ function add(part: BodyPart | null): void {
   </p>
   <ComfortList />
   <section v-for="{ part, items: there } in parts" :key="part" class="part">
-    <h3>{{ partNames[part] }}<span v-if="sumOf(part)" class="sum">{{ sumOf(part) }} in all</span></h3>
-    <ul><ItemRow v-for="item in there" :key="item.id" :item="item" :is-open="openId === item.id" @toggle="openId = openId === item.id ? undefined : item.id" /></ul>
+    <h3>
+      {{ partNames[part] }}<span v-if="sumOf(part)" class="sum">{{ sumOf(part) }} in all</span>
+    </h3>
+    <ul>
+      <ItemRow
+        v-for="item in there"
+        :key="item.id"
+        :item="item"
+        :is-open="openId === item.id"
+        @toggle="openId = openId === item.id ? undefined : item.id"
+      />
+    </ul>
   </section>
   <p v-if="items.length === 0" class="part none">Nothing lies under this one.</p>
   <div class="part add">
-    <Select v-model="addTo" :options="addChoices" option-label="words" option-value="value" placeholder="Add a blanket under…" size="small" fluid aria-label="Add a blanket under a part" @update:model-value="add" />
+    <Select
+      v-model="addTo"
+      :options="addChoices"
+      option-label="words"
+      option-value="value"
+      placeholder="Add a blanket under…"
+      size="small"
+      fluid
+      aria-label="Add a blanket under a part"
+      @update:model-value="add"
+    />
   </div>
   <div class="part"><ReachHeight /></div>
   <section v-if="chosen" class="part">
     <h3>If there is none</h3>
     <p class="note">{{ mirrorText(chosen.withoutProps, 'left') }}</p>
   </section>
-  <p class="part note">Heights are under this person’s weight, within about 15 %. Look at them again at 1 and 3 minutes.</p>
+  <p class="part note">
+    Heights are under this person’s weight, within about 15 %. Look at them again at 1 and 3 minutes.
+  </p>
 </template>
 
 <style scoped>

@@ -7,7 +7,9 @@ const store = useSessionStore()
 
 <template>
   <template v-if="store.document">
-    <RouterLink class="name" :to="{ name: 'sessions' }" :title="`${store.document.name}: open the list of sessions`">{{ store.document.name }}</RouterLink>
+    <RouterLink class="name" :to="{ name: 'sessions' }" :title="`${store.document.name}: open the list of sessions`">{{
+      store.document.name
+    }}</RouterLink>
     <LeadLink v-if="store.document.blocks.length > 0" :session-id="store.document.id" />
   </template>
 </template>

@@ -11,9 +11,13 @@ const worst = computed(() => toLookAt.value.find(({ finding }) => finding.grade 
 const counted = computed(() => {
   const musts = toLookAt.value.filter(({ finding }) => finding.grade === 'must').length
   const looks = toLookAt.value.length - musts
-  return [musts > 0 ? `${String(musts)} must be mended` : '', looks > 0 ? `${String(looks)} to look at` : ''].filter((part) => part !== '').join(', ')
+  return [musts > 0 ? `${String(musts)} must be mended` : '', looks > 0 ? `${String(looks)} to look at` : '']
+    .filter((part) => part !== '')
+    .join(', ')
 })
-const first = computed(() => (worst.value ? `${worst.value.used.name}: ${comfortWords(worst.value.finding, unit.value).title}` : ''))
+const first = computed(() =>
+  worst.value ? `${worst.value.used.name}: ${comfortWords(worst.value.finding, unit.value).title}` : '',
+)
 function goThere(): void {
   if (worst.value) chosenKey.value = worst.value.used.key
 }

@@ -17,7 +17,21 @@ import StatureField from './StatureField.vue'
 import { useProps } from './use-props.ts'
 
 const route = useRoute()
-const { store, used, chosen, chosenSetUp, setUp, figure, statureCm, elevation, measures, findings, kinds, unit, loadPlaces } = useProps()
+const {
+  store,
+  used,
+  chosen,
+  chosenSetUp,
+  setUp,
+  figure,
+  statureCm,
+  elevation,
+  measures,
+  findings,
+  kinds,
+  unit,
+  loadPlaces,
+} = useProps()
 watch(
   () => String(route.params['id'] ?? ''),
   (id) => void store.open(id),
@@ -35,25 +49,47 @@ const views = [
   { value: 'side', words: 'From the side' },
   { value: 'above', words: 'From above' },
 ]
-const seenFrom = computed(() => (view.value === 'above' ? 'seen from above' : figure.value?.kind === 'side' ? 'seen from the front' : 'seen from the right'))
+const seenFrom = computed(() =>
+  view.value === 'above'
+    ? 'seen from above'
+    : figure.value?.kind === 'side'
+      ? 'seen from the front'
+      : 'seen from the right',
+)
 
 /** Paper has a width of its own. */
 const printing = useMediaQuery('print')
-const size = computed(() => (printing.value ? { width: 680, height: 430 } : { width: Math.max(280, Math.floor(width.value)), height: Math.max(200, Math.floor(height.value)) }))
+const size = computed(() =>
+  printing.value
+    ? { width: 680, height: 430 }
+    : { width: Math.max(280, Math.floor(width.value)), height: Math.max(200, Math.floor(height.value)) },
+)
 const drawing = computed(() => {
   if (!elevation.value || width.value === 0) return undefined
   const input = { elevation: elevation.value, measures: measures.value, ...size.value, unit: unit.value }
-  return view.value === 'above' ? drawAbove({ ...input, mat: kinds.value.mat, onSide: figure.value?.kind === 'side' }) : drawElevation(input)
+  return view.value === 'above'
+    ? drawAbove({ ...input, mat: kinds.value.mat, onSide: figure.value?.kind === 'side' })
+    : drawElevation(input)
 })
 
 const choices = computed(() => chosen.value?.choices.map(({ id, name }) => ({ value: id, words: name })) ?? [])
 function choose(id: string | null): void {
   if (chosen.value && id !== null) chosenSetUp.value.set(chosen.value.key, id)
 }
-const told = computed(() => measures.value.filter(({ mark }) => mark === undefined).map((measure) => captionWords(measure, unit.value)))
-const steady = computed(() => !findings.value.some(({ code }) => code.startsWith('STACK_') || code === 'ON_ROUND' || code === 'BLOCK_ON_END'))
-const sub = computed(() => (chosen.value ? `${basePositionNames[chosen.value.base as BasePosition]} · ${seenFrom.value} · person of ${String(statureCm.value)} cm` : ''))
-const spoken = computed(() => [`${chosen.value?.name ?? ''}, ${sub.value}`, ...(drawing.value?.labels.map(({ text }) => text) ?? [])].join('; '))
+const told = computed(() =>
+  measures.value.filter(({ mark }) => mark === undefined).map((measure) => captionWords(measure, unit.value)),
+)
+const steady = computed(
+  () => !findings.value.some(({ code }) => code.startsWith('STACK_') || code === 'ON_ROUND' || code === 'BLOCK_ON_END'),
+)
+const sub = computed(() =>
+  chosen.value
+    ? `${basePositionNames[chosen.value.base as BasePosition]} · ${seenFrom.value} · person of ${String(statureCm.value)} cm`
+    : '',
+)
+const spoken = computed(() =>
+  [`${chosen.value?.name ?? ''}, ${sub.value}`, ...(drawing.value?.labels.map(({ text }) => text) ?? [])].join('; '),
+)
 
 /** Below this width the right pane is a drawer [design]. */
 const narrow = useMediaQuery('(max-width: 1179px)')
@@ -69,27 +105,59 @@ const drawerOpen = ref(false)
           <h1>{{ chosen.name }}</h1>
           <p class="sub">{{ sub }}</p>
         </div>
-        <SelectButton class="views" :model-value="view" :options="views" option-label="words" option-value="value" :allow-empty="false" size="small" aria-label="Seen from" @update:model-value="chosenView = $event" />
+        <SelectButton
+          class="views"
+          :model-value="view"
+          :options="views"
+          option-label="words"
+          option-value="value"
+          :allow-empty="false"
+          size="small"
+          aria-label="Seen from"
+          @update:model-value="chosenView = $event"
+        />
       </header>
       <div v-if="chosen && choices.length > 0" class="choices">
-        <SelectButton :model-value="setUp?.id" :options="choices" option-label="words" option-value="value" :allow-empty="false" size="small" aria-label="Which set-up" @update:model-value="choose" />
+        <SelectButton
+          :model-value="setUp?.id"
+          :options="choices"
+          option-label="words"
+          option-value="value"
+          :allow-empty="false"
+          size="small"
+          aria-label="Which set-up"
+          @update:model-value="choose"
+        />
       </div>
       <div ref="frame" class="frame">
         <FigureDrawing v-if="drawing" :drawing="drawing" :words="spoken" />
-        <p v-else-if="chosen && !figure" class="nothing">This pose has no figure yet. A pose of your own takes the figure of the pose it was made from.</p>
-        <p v-else-if="chosen && !elevation" class="nothing">{{ findings.length > 0 ? 'This cannot be drawn as it stands: what is wrong stands at the right.' : '' }}</p>
-        <p v-else-if="used.length === 0" class="nothing">Nothing lies here yet. <RouterLink :to="{ name: 'plan', params: { id: store.document.id } }">Add a pose in Plan</RouterLink>.</p>
+        <p v-else-if="chosen && !figure" class="nothing">
+          This pose has no figure yet. A pose of your own takes the figure of the pose it was made from.
+        </p>
+        <p v-else-if="chosen && !elevation" class="nothing">
+          {{ findings.length > 0 ? 'This cannot be drawn as it stands: what is wrong stands at the right.' : '' }}
+        </p>
+        <p v-else-if="used.length === 0" class="nothing">
+          Nothing lies here yet.
+          <RouterLink :to="{ name: 'plan', params: { id: store.document.id } }">Add a pose in Plan</RouterLink>.
+        </p>
       </div>
       <footer v-if="chosen && elevation">
         <p v-if="told.length > 0" class="told">
-          <span v-for="one in told" :key="one.words">{{ one.words }} <b>{{ one.value }}</b></span>
+          <span v-for="one in told" :key="one.words"
+            >{{ one.words }} <b>{{ one.value }}</b></span
+          >
         </p>
         <p v-if="drawing && drawing.left.length > 0" class="told">Also: {{ drawing.left.join(', ') }}</p>
-        <p class="estimate">{{ steady ? 'Stacks steady' : 'A stack wants a look' }} · heights are estimates within 15 %, comfort decides</p>
+        <p class="estimate">
+          {{ steady ? 'Stacks steady' : 'A stack wants a look' }} · heights are estimates within 15 %, comfort decides
+        </p>
         <StatureField v-model="statureCm" />
       </footer>
     </section>
-    <SidePane v-model:open="drawerOpen" label="Under each part" opener="Under each part"><PartsPane v-if="chosen" /></SidePane>
+    <SidePane v-model:open="drawerOpen" label="Under each part" opener="Under each part"
+      ><PartsPane v-if="chosen"
+    /></SidePane>
   </div>
   <SessionAway v-else />
 </template>

@@ -75,13 +75,25 @@ interface Offer {
   readonly height: string
   readonly braced: boolean
 }
-const offer = (key: string, height: number, cls: string): Offer => ({ key, words: wordsOf(key), height: lengthText(height, unit.value), braced: cls === 'brace' })
-const offers = computed<readonly Offer[]>(() => (found.value.ok ? found.value.value.best.map(({ key, height, cls }) => offer(key, height, cls)) : []))
+const offer = (key: string, height: number, cls: string): Offer => ({
+  key,
+  words: wordsOf(key),
+  height: lengthText(height, unit.value),
+  braced: cls === 'brace',
+})
+const offers = computed<readonly Offer[]>(() =>
+  found.value.ok ? found.value.value.best.map(({ key, height, cls }) => offer(key, height, cls)) : [],
+)
 const count = computed(() => (found.value.ok ? found.value.value.count : 0))
 /** The nearest there is, where nothing comes to the height. */
 const nearest = computed<readonly Offer[]>(() => {
   if (found.value.ok) return []
-  const extra = found.value.extra as { readonly below?: { readonly height: number; readonly key: string } | null; readonly above?: { readonly height: number; readonly key: string } | null } | undefined
+  const extra = found.value.extra as
+    | {
+        readonly below?: { readonly height: number; readonly key: string } | null
+        readonly above?: { readonly height: number; readonly key: string } | null
+      }
+    | undefined
   return [extra?.below, extra?.above].flatMap((one) => (one ? [offer(one.key, one.height, 'ok')] : []))
 })
 
@@ -101,23 +113,71 @@ function take(key: string): void {
       <label :for="`${id}-part`">Part</label>
       <label :for="`${id}-height`">Height, {{ unit }}</label>
       <label :for="`${id}-tol`">Give or take</label>
-      <Select v-model="part" :input-id="`${id}-part`" :options="parts" option-label="words" option-value="value" fluid size="small" aria-label="Part to build under" />
-      <InputNumber v-model="wanted" :input-id="`${id}-height`" :min="0.5" :max="120 / perUnit" :step="0.5" :max-fraction-digits="2" fluid size="small" />
-      <InputNumber v-model="tolerance" :input-id="`${id}-tol`" :min="0" :max="10 / perUnit" :step="0.5" :max-fraction-digits="2" fluid size="small" />
+      <Select
+        v-model="part"
+        :input-id="`${id}-part`"
+        :options="parts"
+        option-label="words"
+        option-value="value"
+        fluid
+        size="small"
+        aria-label="Part to build under"
+      />
+      <InputNumber
+        v-model="wanted"
+        :input-id="`${id}-height`"
+        :min="0.5"
+        :max="120 / perUnit"
+        :step="0.5"
+        :max-fraction-digits="2"
+        fluid
+        size="small"
+      />
+      <InputNumber
+        v-model="tolerance"
+        :input-id="`${id}-tol`"
+        :min="0"
+        :max="10 / perUnit"
+        :step="0.5"
+        :max-fraction-digits="2"
+        fluid
+        size="small"
+      />
     </div>
-    <p class="note">From {{ place ? `the cupboard of ${place.name}` : 'a few usual props' }}, under this person’s weight.</p>
+    <p class="note">
+      From {{ place ? `the cupboard of ${place.name}` : 'a few usual props' }}, under this person’s weight.
+    </p>
     <ul v-if="offers.length > 0">
       <li v-for="one in offers" :key="one.key">
-        <span>{{ one.words }} · {{ one.height }}<small v-if="one.braced">braced against a wall or another prop</small></span>
-        <Button size="small" text severity="secondary" label="Use" :aria-label="`Use ${one.words}`" @click="take(one.key)" />
+        <span
+          >{{ one.words }} · {{ one.height
+          }}<small v-if="one.braced">braced against a wall or another prop</small></span
+        >
+        <Button
+          size="small"
+          text
+          severity="secondary"
+          label="Use"
+          :aria-label="`Use ${one.words}`"
+          @click="take(one.key)"
+        />
       </li>
     </ul>
     <template v-else>
-      <p class="note" role="status">Nothing here comes to {{ lengthText(wantedCm, unit) }}.{{ nearest.length > 0 ? ' The nearest:' : '' }}</p>
+      <p class="note" role="status">
+        Nothing here comes to {{ lengthText(wantedCm, unit) }}.{{ nearest.length > 0 ? ' The nearest:' : '' }}
+      </p>
       <ul>
         <li v-for="one in nearest" :key="one.key">
           <span>{{ one.words }} · {{ one.height }}</span>
-          <Button size="small" text severity="secondary" label="Use" :aria-label="`Use ${one.words}`" @click="take(one.key)" />
+          <Button
+            size="small"
+            text
+            severity="secondary"
+            label="Use"
+            :aria-label="`Use ${one.words}`"
+            @click="take(one.key)"
+          />
         </li>
       </ul>
     </template>

@@ -17,7 +17,9 @@ const { used, chosen, chosenKey, itemsOf } = useProps()
         </button>
       </li>
     </ul>
-    <p v-else class="none">A session’s poses stand here with what they lie on. This one has none yet: add a pose in Plan.</p>
+    <p v-else class="none">
+      A session’s poses stand here with what they lie on. This one has none yet: add a pose in Plan.
+    </p>
   </nav>
 </template>
 

@@ -28,7 +28,10 @@ function take(): void {
     likelyCm.value = Number(read.facts['likelyCm'])
     mend.value = `${String(read.facts['text'])} looks like ${read.facts['inches'] === true ? 'inches' : 'metres'}.`
   } else {
-    mend.value = read.code === 'STATURE_RANGE' ? `The sums hold for ${String(statureLimits.leastCm)} to ${String(statureLimits.mostCm)} cm.` : 'Type a height as 170, 1.7 m or 67 in.'
+    mend.value =
+      read.code === 'STATURE_RANGE'
+        ? `The sums hold for ${String(statureLimits.leastCm)} to ${String(statureLimits.mostCm)} cm.`
+        : 'Type a height as 170, 1.7 m or 67 in.'
   }
 }
 const takeLikely = () => {
@@ -39,10 +42,35 @@ const takeLikely = () => {
 <template>
   <div class="stature">
     <label :for="id">Height of the person, cm</label>
-    <InputText :id="id" v-model="text" class="field" inputmode="decimal" autocomplete="off" :invalid="mend !== ''" :aria-describedby="mend ? `${id}-mend` : undefined" @blur="take" @keydown.enter="take" />
-    <Slider v-model="cm" class="slider" :min="150" :max="195" :step="1" :pt="{ handle: { 'aria-label': 'Height of the person, from 150 to 195 cm' } }" />
+    <InputText
+      :id="id"
+      v-model="text"
+      class="field"
+      inputmode="decimal"
+      autocomplete="off"
+      :invalid="mend !== ''"
+      :aria-describedby="mend ? `${id}-mend` : undefined"
+      @blur="take"
+      @keydown.enter="take"
+    />
+    <Slider
+      v-model="cm"
+      class="slider"
+      :min="150"
+      :max="195"
+      :step="1"
+      :pt="{ handle: { 'aria-label': 'Height of the person, from 150 to 195 cm' } }"
+    />
     <p v-if="mend" :id="`${id}-mend`" class="mend" role="alert">
-      {{ mend }} <Button v-if="likelyCm !== undefined" size="small" severity="secondary" outlined :label="`Take ${likelyCm} cm`" @click="takeLikely" />
+      {{ mend }}
+      <Button
+        v-if="likelyCm !== undefined"
+        size="small"
+        severity="secondary"
+        outlined
+        :label="`Take ${likelyCm} cm`"
+        @click="takeLikely"
+      />
     </p>
   </div>
 </template>

@@ -61,7 +61,12 @@ export const useProps = createSharedComposable(() => {
   const place = computed(() => places.value[0])
   const unit = computed(() => place.value?.lengthUnit ?? 'cm')
   const cupboard = computed(() => place.value?.cupboard ?? usualCupboard)
-  const kinds = computed(() => sizedKinds(propKinds, Object.fromEntries((place.value?.cupboard ?? []).flatMap(({ kind, sizeMm }) => (sizeMm ? [[kind, sizeMm]] : [])))))
+  const kinds = computed(() =>
+    sizedKinds(
+      propKinds,
+      Object.fromEntries((place.value?.cupboard ?? []).flatMap(({ kind, sizeMm }) => (sizeMm ? [[kind, sizeMm]] : []))),
+    ),
+  )
 
   const used = computed<readonly Used[]>(() =>
     (store.document?.blocks ?? []).flatMap((block): Used[] => {
@@ -73,15 +78,29 @@ export const useProps = createSharedComposable(() => {
       const origin = own.catalog.ownPoses.get(poseId)?.copiedFrom
       const shipped = setUps.filter((setUp) => setUp.poseId === poseId || setUp.poseId === origin)
       const ownItems = block.kind === 'hold' ? block.setUpItems : undefined
-      const mine: SetUp[] = ownItems ? [{ id: `${block.id} own`, poseId, name: 'As in this session', extent: 'full', items: ownItems }] : []
+      const mine: SetUp[] = ownItems
+        ? [{ id: `${block.id} own`, poseId, name: 'As in this session', extent: 'full', items: ownItems }]
+        : []
       const name = block.kind === 'closing' ? 'Final rest' : pose.names.english
       const wanted = block.kind === 'hold' ? block.setUpId : undefined
-      return [{ key: `${store.document?.id ?? ''} ${block.id}`, poseId, name, figure: pose.figure, withoutProps: pose.withoutProps, base: pose.base.enter, choices: [...mine, ...shipped], wanted: ownItems ? undefined : wanted }]
+      return [
+        {
+          key: `${store.document?.id ?? ''} ${block.id}`,
+          poseId,
+          name,
+          figure: pose.figure,
+          withoutProps: pose.withoutProps,
+          base: pose.base.enter,
+          choices: [...mine, ...shipped],
+          wanted: ownItems ? undefined : wanted,
+        },
+      ]
     }),
   )
 
   const chosen = computed(() => used.value.find(({ key }) => key === chosenKey.value) ?? used.value[0])
-  const setUpOf = (one: Used): SetUp | undefined => one.choices.find(({ id }) => id === (chosenSetUp.value.get(one.key) ?? one.wanted)) ?? one.choices[0]
+  const setUpOf = (one: Used): SetUp | undefined =>
+    one.choices.find(({ id }) => id === (chosenSetUp.value.get(one.key) ?? one.wanted)) ?? one.choices[0]
   const keyOf = (one: Used): string => `${one.key} ${setUpOf(one)?.id ?? ''}`
   const itemsOf = (one: Used): readonly SetUpItem[] => tried.value.get(keyOf(one))?.at(-1) ?? setUpOf(one)?.items ?? []
 
@@ -90,7 +109,15 @@ export const useProps = createSharedComposable(() => {
   const figure = computed(() => setUp.value?.figure ?? chosen.value?.figure)
   const isTried = computed(() => chosen.value !== undefined && (tried.value.get(keyOf(chosen.value))?.length ?? 0) > 0)
 
-  const input = computed(() => figure.value && { figure: figure.value, items: items.value, kinds: kinds.value, who: { statureCm: statureCm.value } })
+  const input = computed(
+    () =>
+      figure.value && {
+        figure: figure.value,
+        items: items.value,
+        kinds: kinds.value,
+        who: { statureCm: statureCm.value },
+      },
+  )
   const assessed = computed(() => input.value && assess(input.value))
   /** The last that could be drawn stays in view while a change cannot be. */
   const elevation = computed(() => (assessed.value?.elevation.ok ? assessed.value.elevation.value : undefined))
@@ -122,16 +149,55 @@ export const useProps = createSharedComposable(() => {
   /** What every set-up of the session wants looked at, for the foot line. */
   const toLookAt = shallowRef<readonly { readonly finding: ComfortFinding; readonly used: Used }[]>([])
   watchDebounced(
-    () => used.value.map((one) => ({ used: one, figure: setUpOf(one)?.figure ?? one.figure, items: itemsOf(one), kinds: kinds.value, who: { statureCm: statureCm.value } })),
+    () =>
+      used.value.map((one) => ({
+        used: one,
+        figure: setUpOf(one)?.figure ?? one.figure,
+        items: itemsOf(one),
+        kinds: kinds.value,
+        who: { statureCm: statureCm.value },
+      })),
     (all) => {
       toLookAt.value = all.flatMap(({ used: one, figure: drawn, ...rest }) =>
-        drawn ? assess({ figure: drawn, ...rest }).findings.flatMap((finding) => (finding.grade === 'tip' ? [] : [{ finding, used: one }])) : [],
+        drawn
+          ? assess({ figure: drawn, ...rest }).findings.flatMap((finding) =>
+              finding.grade === 'tip' ? [] : [{ finding, used: one }],
+            )
+          : [],
       )
     },
     { debounce: restMs, immediate: true },
   )
 
-  return { store, used, chosen, chosenKey, chosenSetUp, setUp, setUpOf, itemsOf, items, figure, isTried, statureCm, place, unit, cupboard, kinds, input, elevation, measures, findings, toLookAt, change, remove, put, undo, asShipped, loadPlaces }
+  return {
+    store,
+    used,
+    chosen,
+    chosenKey,
+    chosenSetUp,
+    setUp,
+    setUpOf,
+    itemsOf,
+    items,
+    figure,
+    isTried,
+    statureCm,
+    place,
+    unit,
+    cupboard,
+    kinds,
+    input,
+    elevation,
+    measures,
+    findings,
+    toLookAt,
+    change,
+    remove,
+    put,
+    undo,
+    asShipped,
+    loadPlaces,
+  }
 })
 
 /** A change of kind leaves behind folds and turns that mean nothing for it. */

@@ -70,32 +70,74 @@ const rows = computed(() => {
 const sum = computed(() => {
   if (!chosen.value) return ''
   const spareS = lengthS.value - Math.ceil(chosen.value.totalMs / 1000)
-  return spareS === 0 ? `${formatMs(chosen.value.totalMs)}, fits to the second` : `${formatMs(chosen.value.totalMs)}, ${formatDuration(spareS)} to spare`
+  return spareS === 0
+    ? `${formatMs(chosen.value.totalMs)}, fits to the second`
+    : `${formatMs(chosen.value.totalMs)}, ${formatDuration(spareS)} to spare`
 })
 function take(): void {
   if (!chosen.value) return
   // Ids of its own, so that two sessions chosen alike never share a block.
-  emit('take', { ...chosen.value.session, blocks: chosen.value.session.blocks.map((block) => ({ ...block, id: nanoid() })) })
+  emit('take', {
+    ...chosen.value.session,
+    blocks: chosen.value.session.blocks.map((block) => ({ ...block, id: nanoid() })),
+  })
 }
 </script>
 
 <template>
-  <Dialog :visible="true" modal header="Choose a session for me" :style="{ width: 'min(980px, 96vw)' }" @update:visible="emit('close')">
+  <Dialog
+    :visible="true"
+    modal
+    header="Choose a session for me"
+    :style="{ width: 'min(980px, 96vw)' }"
+    @update:visible="emit('close')"
+  >
     <div class="choose">
       <form @submit.prevent>
         <DurationField label="Length" :seconds="lengthS" :limits="chooserLimits" @change="lengthS = $event" />
         <label for="choose-practice">Practice</label>
-        <Select v-model="practice" label-id="choose-practice" aria-label="Practice" :options="practiceChoices" option-label="words" option-value="value" fluid />
+        <Select
+          v-model="practice"
+          label-id="choose-practice"
+          aria-label="Practice"
+          :options="practiceChoices"
+          option-label="words"
+          option-value="value"
+          fluid
+        />
         <label for="choose-level">Level</label>
-        <Select v-model="level" label-id="choose-level" aria-label="Level" :options="levelChoices" option-label="words" option-value="value" fluid />
+        <Select
+          v-model="level"
+          label-id="choose-level"
+          aria-label="Level"
+          :options="levelChoices"
+          option-label="words"
+          option-value="value"
+          fluid
+        />
         <label for="choose-areas">Areas, up to three</label>
-        <MultiSelect v-model="targets" input-id="choose-areas" :options="targetChoices" option-label="words" option-value="value" :selection-limit="mostTargets" :show-toggle-all="false" placeholder="usual for the practice" fluid />
+        <MultiSelect
+          v-model="targets"
+          input-id="choose-areas"
+          :options="targetChoices"
+          option-label="words"
+          option-value="value"
+          :selection-limit="mostTargets"
+          :show-toggle-all="false"
+          placeholder="usual for the practice"
+          fluid
+        />
         <div class="another">
           <Button severity="secondary" outlined label="Another one" @click="variation += 1" />
-          <span>No. <b data-testid="variation">{{ variation }}</b></span>
+          <span
+            >No. <b data-testid="variation">{{ variation }}</b></span
+          >
           <Button v-if="variation > 1" text severity="secondary" label="The one before" @click="variation -= 1" />
         </div>
-        <p class="note">The same wishes and number give the same session. Nobody’s complaints are known here: see the cautions in Plan.</p>
+        <p class="note">
+          The same wishes and number give the same session. Nobody’s complaints are known here: see the cautions in
+          Plan.
+        </p>
       </form>
       <div class="result" aria-live="polite">
         <div v-if="isSlow">
@@ -104,11 +146,20 @@ function take(): void {
         </div>
         <p v-if="isBroken" role="alert">Nothing could be chosen here. Reload the page when Zovrin’s server answers.</p>
         <template v-if="chosen">
-          <p class="sum"><b>{{ sum }}</b></p>
-          <p v-if="chosen.missed.length > 0" class="missed">No room or no pose for: {{ chosen.missed.map((target) => targetNames[target]).join(', ') }}.</p>
+          <p class="sum">
+            <b>{{ sum }}</b>
+          </p>
+          <p v-if="chosen.missed.length > 0" class="missed">
+            No room or no pose for: {{ chosen.missed.map((target) => targetNames[target]).join(', ') }}.
+          </p>
           <table class="list">
             <thead>
-              <tr><th scope="col" class="figure">From</th><th scope="col">Block</th><th scope="col" class="figure">Takes</th><th scope="col">Chosen as</th></tr>
+              <tr>
+                <th scope="col" class="figure">From</th>
+                <th scope="col">Block</th>
+                <th scope="col" class="figure">Takes</th>
+                <th scope="col">Chosen as</th>
+              </tr>
             </thead>
             <tbody>
               <tr v-for="row in rows" :key="row.id">

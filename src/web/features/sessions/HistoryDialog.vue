@@ -52,7 +52,11 @@ async function look(line: KeptLine): Promise<void> {
   chosen.value = line
   kept.value = reply.value
 }
-const differences = computed(() => (kept.value && now.value ? compareSessions(kept.value, now.value.document).map((one) => differenceWords(one, own.catalog)) : []))
+const differences = computed(() =>
+  kept.value && now.value
+    ? compareSessions(kept.value, now.value.document).map((one) => differenceWords(one, own.catalog))
+    : [],
+)
 
 async function bringBack(): Promise<void> {
   if (!kept.value || !now.value) return
@@ -65,16 +69,23 @@ async function bringBack(): Promise<void> {
 <template>
   <Dialog visible modal :header="`History of ${name}`" :style="{ width: '720px' }" @update:visible="emit('close')">
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <p v-else-if="lines.length === 0">Nothing is kept of this session yet. A state is kept when it is saved, at most every five minutes, and before each class.</p>
+    <p v-else-if="lines.length === 0">
+      Nothing is kept of this session yet. A state is kept when it is saved, at most every five minutes, and before each
+      class.
+    </p>
     <div v-else class="two">
       <ul aria-label="Kept states, newest first">
         <li v-for="line in lines" :key="line.id">
-          <button type="button" :aria-pressed="chosen?.id === line.id" @click="look(line)">{{ when(line.keptAt) }}<small>{{ reasonWords[line.reason] ?? line.reason }}</small></button>
+          <button type="button" :aria-pressed="chosen?.id === line.id" @click="look(line)">
+            {{ when(line.keptAt) }}<small>{{ reasonWords[line.reason] ?? line.reason }}</small>
+          </button>
         </li>
       </ul>
       <div v-if="chosen" class="differs">
         <h3>Since then</h3>
-        <ul v-if="differences.length > 0"><li v-for="text in differences" :key="text">{{ text }}</li></ul>
+        <ul v-if="differences.length > 0">
+          <li v-for="text in differences" :key="text">{{ text }}</li>
+        </ul>
         <p v-else>Nothing has changed.</p>
         <Button v-if="differences.length > 0" label="Bring back this state" @click="bringBack" />
         <p v-if="differences.length > 0" class="note">The state it has now is kept in the history too.</p>

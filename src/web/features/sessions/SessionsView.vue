@@ -23,7 +23,8 @@ onMounted(sessions.load)
 
 const practiceWords = computed(() => new Map(practiceChoices.map(({ value, words }) => [value, words])))
 const practices = [{ value: '-', words: 'Every practice' }, ...practiceChoices]
-const dayOf = (at: string | null) => (at === null || at === '' ? '' : DateTime.fromISO(at).toFormat('ccc d LLL yyyy', { locale: 'en' }))
+const dayOf = (at: string | null) =>
+  at === null || at === '' ? '' : DateTime.fromISO(at).toFormat('ccc d LLL yyyy', { locale: 'en' })
 
 const tabs: { value: Shown; words: string }[] = [
   { value: 'sessions', words: 'Sessions' },
@@ -98,24 +99,56 @@ const nothing = computed(() => {
       <header>
         <h1>Sessions</h1>
         <span class="grow" />
-        <input ref="file" class="visually-hidden" type="file" accept="application/json,.json" aria-label="File to import" tabindex="-1" @change="takeFile" />
+        <input
+          ref="file"
+          class="visually-hidden"
+          type="file"
+          accept="application/json,.json"
+          aria-label="File to import"
+          tabindex="-1"
+          @change="takeFile"
+        />
         <Button severity="secondary" outlined label="Import" @click="file?.click()" />
         <Button severity="secondary" outlined label="Choose one for me" @click="choosing = true" />
         <Button label="New session" icon="pi pi-plus" @click="sessions.begin" />
       </header>
-      <div v-if="problems.length > 0" class="problem" role="alert"><p v-for="text in problems" :key="text">{{ text }}</p></div>
-      <p v-if="state === 'away'" class="problem" role="status">Zovrin’s server does not answer. These sessions are kept in this browser and can be worked on; they are saved when it is back.</p>
+      <div v-if="problems.length > 0" class="problem" role="alert">
+        <p v-for="text in problems" :key="text">{{ text }}</p>
+      </div>
+      <p v-if="state === 'away'" class="problem" role="status">
+        Zovrin’s server does not answer. These sessions are kept in this browser and can be worked on; they are saved
+        when it is back.
+      </p>
       <div class="told" role="status" aria-live="polite">
-        <p v-if="told">{{ told.words }}. <Button v-if="told.undo" text size="small" severity="secondary" label="Undo" @click="told.undo()" /></p>
+        <p v-if="told">
+          {{ told.words }}.
+          <Button v-if="told.undo" text size="small" severity="secondary" label="Undo" @click="told.undo()" />
+        </p>
       </div>
       <div v-if="state === 'ready'" class="tools">
         <div class="tabs" role="group" aria-label="Which sessions">
-          <button v-for="tab in tabs" :key="tab.value" type="button" :aria-pressed="shown === tab.value" @click="shown = tab.value">{{ tab.words }} <small>{{ tab.value === 'templates' ? counts.templates + templates.length : counts[tab.value] }}</small></button>
+          <button
+            v-for="tab in tabs"
+            :key="tab.value"
+            type="button"
+            :aria-pressed="shown === tab.value"
+            @click="shown = tab.value"
+          >
+            {{ tab.words }}
+            <small>{{ tab.value === 'templates' ? counts.templates + templates.length : counts[tab.value] }}</small>
+          </button>
         </div>
         <span class="grow" />
         <label class="visually-hidden" for="sessions-find">Find a session</label>
         <InputText id="sessions-find" v-model="wanted" placeholder="Find a session" autocomplete="off" />
-        <Select aria-label="Practice" :model-value="practice || '-'" :options="practices" option-label="words" option-value="value" @update:model-value="practice = $event === '-' ? '' : $event" />
+        <Select
+          aria-label="Practice"
+          :model-value="practice || '-'"
+          :options="practices"
+          option-label="words"
+          option-value="value"
+          @update:model-value="practice = $event === '-' ? '' : $event"
+        />
       </div>
       <table v-if="found.length > 0" class="list">
         <thead>
@@ -131,7 +164,17 @@ const nothing = computed(() => {
         <tbody>
           <tr v-for="line in found" :key="line.id">
             <th scope="row">
-              <InputText v-if="renaming === line.id" :id="`rename-${line.id}`" :aria-label="`New name of ${line.name}`" fluid maxlength="120" :default-value="line.name" @keydown.enter="endRename(line, ($event.target as HTMLInputElement).value)" @keydown.esc="endRename(line, undefined)" @blur="endRename(line, ($event.target as HTMLInputElement).value)" />
+              <InputText
+                v-if="renaming === line.id"
+                :id="`rename-${line.id}`"
+                :aria-label="`New name of ${line.name}`"
+                fluid
+                maxlength="120"
+                :default-value="line.name"
+                @keydown.enter="endRename(line, ($event.target as HTMLInputElement).value)"
+                @keydown.esc="endRename(line, undefined)"
+                @blur="endRename(line, ($event.target as HTMLInputElement).value)"
+              />
               <RouterLink v-else :to="{ name: 'plan', params: { id: line.id } }">{{ line.name }}</RouterLink>
             </th>
             <td>{{ practiceWords.get(line.practice) }}</td>
@@ -139,8 +182,24 @@ const nothing = computed(() => {
             <td>{{ line.lastLed === null ? 'not yet' : dayOf(line.lastLed) }}</td>
             <td>{{ dayOf(line.savedAt) }}</td>
             <td v-if="state === 'ready'" class="figure acts">
-              <Button v-if="shown === 'templates'" size="small" severity="secondary" outlined label="Begin from it" :aria-label="`Begin from ${line.name}`" @click="sessions.beginFromOwn(line)" />
-              <Button text size="small" severity="secondary" icon="pi pi-ellipsis-h" :aria-label="`More for ${line.name}`" aria-haspopup="menu" @click="openMenu($event, line)" />
+              <Button
+                v-if="shown === 'templates'"
+                size="small"
+                severity="secondary"
+                outlined
+                label="Begin from it"
+                :aria-label="`Begin from ${line.name}`"
+                @click="sessions.beginFromOwn(line)"
+              />
+              <Button
+                text
+                size="small"
+                severity="secondary"
+                icon="pi pi-ellipsis-h"
+                :aria-label="`More for ${line.name}`"
+                aria-haspopup="menu"
+                @click="openMenu($event, line)"
+              />
             </td>
           </tr>
         </tbody>
@@ -151,18 +210,38 @@ const nothing = computed(() => {
         <table class="list">
           <tbody>
             <tr v-for="template in templates" :key="template.id">
-              <th scope="row">{{ template.name }}<small>{{ template.purpose }}</small></th>
+              <th scope="row">
+                {{ template.name }}<small>{{ template.purpose }}</small>
+              </th>
               <td>{{ practiceWords.get(template.practice) }}</td>
               <td class="figure">{{ formatDuration(template.lengthS) }}</td>
-              <td class="figure"><Button size="small" severity="secondary" outlined label="Begin from it" :aria-label="`Begin from ${template.name}`" @click="sessions.beginFrom(template)" /></td>
+              <td class="figure">
+                <Button
+                  size="small"
+                  severity="secondary"
+                  outlined
+                  label="Begin from it"
+                  :aria-label="`Begin from ${template.name}`"
+                  @click="sessions.beginFrom(template)"
+                />
+              </td>
             </tr>
           </tbody>
         </table>
       </template>
       <Menu ref="menu" :model="items" popup />
       <ChooseDialog v-if="choosing" @close="choosing = false" @take="sessions.open" />
-      <HistoryDialog v-if="historyOf" :id="historyOf.id" :name="historyOf.name" @close="historyOf = undefined" @brought-back="broughtBack(historyOf)" />
-      <p class="schema">Sessions leave and come in as open JSON documents. <a href="/schemas/zovrin-session.schema.json" download>Their published schema</a></p>
+      <HistoryDialog
+        v-if="historyOf"
+        :id="historyOf.id"
+        :name="historyOf.name"
+        @close="historyOf = undefined"
+        @brought-back="broughtBack(historyOf)"
+      />
+      <p class="schema">
+        Sessions leave and come in as open JSON documents.
+        <a href="/schemas/zovrin-session.schema.json" download>Their published schema</a>
+      </p>
     </div>
   </div>
 </template>

@@ -38,13 +38,21 @@ export function useSessions() {
       return
     }
     // With the server away, what this browser has seen can still be opened.
-    lines.value = (await allKnown()).map(({ document }) => ({ ...document, savedAt: '', archived: false, template: false, lastLed: null }))
+    lines.value = (await allKnown()).map(({ document }) => ({
+      ...document,
+      savedAt: '',
+      archived: false,
+      template: false,
+      lastLed: null,
+    }))
     state.value = 'away'
   }
 
   const fits = (line: SessionLine): boolean => {
     const where = line.archived ? 'away' : line.template ? 'templates' : 'sessions'
-    const named = foldMarks(wanted.value).split(/\s+/).every((word) => foldMarks(line.name).includes(word))
+    const named = foldMarks(wanted.value)
+      .split(/\s+/)
+      .every((word) => foldMarks(line.name).includes(word))
     return where === shown.value && named && (practice.value === '' || line.practice === practice.value)
   }
   const found = computed(() => lines.value.filter(fits))
@@ -67,7 +75,16 @@ export function useSessions() {
   }
 
   const begin = (): Promise<void> =>
-    open({ schema: 1, id: nanoid(), name: 'New session', practice: 'mixed', level: 'regular', lengthS: 3600, schoolId: 'mixed', blocks: [] })
+    open({
+      schema: 1,
+      id: nanoid(),
+      name: 'New session',
+      practice: 'mixed',
+      level: 'regular',
+      lengthS: 3600,
+      schoolId: 'mixed',
+      blocks: [],
+    })
 
   /** A new session that begins as a copy of a template. */
   const beginFrom = (template: Session): Promise<void> => open({ ...structuredClone(template), id: nanoid() })
@@ -86,7 +103,10 @@ export function useSessions() {
     if (!read) return
     const copy = { ...read.document, id: nanoid(), name: `${line.name.slice(0, 113)}, copy` }
     if (!settled(await createSession(copy))) return
-    told.value = { words: `${line.name} duplicated`, undo: () => change(copy.id, { deleted: true }, 'The copy is gone again') }
+    told.value = {
+      words: `${line.name} duplicated`,
+      undo: () => change(copy.id, { deleted: true }, 'The copy is gone again'),
+    }
     await load()
   }
 
@@ -97,11 +117,19 @@ export function useSessions() {
     const read = await documentOf(line)
     if (!read) return
     if (!settled(await saveSession({ ...read.document, name: name.trim() }, read.version))) return
-    told.value = { words: `${line.name} is now called ${name.trim()}`, undo: () => rename({ ...line, name: name.trim() }, line.name) }
+    told.value = {
+      words: `${line.name} is now called ${name.trim()}`,
+      undo: () => rename({ ...line, name: name.trim() }, line.name),
+    }
     await load()
   }
 
-  async function change(id: string, next: { archived?: boolean; template?: boolean; deleted?: boolean }, words: string, back?: () => Promise<void>): Promise<void> {
+  async function change(
+    id: string,
+    next: { archived?: boolean; template?: boolean; deleted?: boolean },
+    words: string,
+    back?: () => Promise<void>,
+  ): Promise<void> {
     if (store.document?.id === id && next.deleted) await store.close()
     if (!settled(await setSessionState(id, next))) return
     if (next.deleted && lastOpenedId() === id) rememberOpened(null)
@@ -109,15 +137,20 @@ export function useSessions() {
     await load()
   }
   const archive = ({ id, name }: SessionLine, archived: boolean) =>
-    change(id, { archived }, archived ? `${name} is put away` : `${name} is back in the list`, () => change(id, { archived: !archived }, archived ? `${name} is back in the list` : `${name} is put away`))
+    change(id, { archived }, archived ? `${name} is put away` : `${name} is back in the list`, () =>
+      change(id, { archived: !archived }, archived ? `${name} is back in the list` : `${name} is put away`),
+    )
   const makeTemplate = ({ id, name }: SessionLine, template: boolean) =>
-    change(id, { template }, template ? `${name} is a template now` : `${name} is a session again`, () => change(id, { template: !template }, template ? `${name} is a session again` : `${name} is a template now`))
+    change(id, { template }, template ? `${name} is a template now` : `${name} is a session again`, () =>
+      change(id, { template: !template }, template ? `${name} is a session again` : `${name} is a template now`),
+    )
   const remove = ({ id, name }: SessionLine) =>
     change(id, { deleted: true }, `${name} is deleted`, () => change(id, { deleted: false }, `${name} is back`))
 
   async function exportOne({ id, name }: SessionLine): Promise<void> {
     const reply = await exportSession(id)
-    if (settled(reply) && reply.kind === 'ok') download(JSON.stringify(reply.value, null, 2), fileName(name, 'zovrin.json'), 'application/json')
+    if (settled(reply) && reply.kind === 'ok')
+      download(JSON.stringify(reply.value, null, 2), fileName(name, 'zovrin.json'), 'application/json')
   }
 
   async function importFile(file: File): Promise<void> {
@@ -125,7 +158,9 @@ export function useSessions() {
     try {
       envelope = JSON.parse(await file.text())
     } catch {
-      problems.value = [`${file.name} is not JSON: choose a file that Zovrin wrote, or one made to its published schema.`]
+      problems.value = [
+        `${file.name} is not JSON: choose a file that Zovrin wrote, or one made to its published schema.`,
+      ]
       return
     }
     const reply = await importEnvelope(envelope)
@@ -142,7 +177,29 @@ export function useSessions() {
     await load()
   }
 
-  return { lines, state, shown, wanted, practice, found, counts, told, problems, load, open, begin, beginFrom, beginFromOwn, duplicate, rename, archive, makeTemplate, remove, exportOne, importFile }
+  return {
+    lines,
+    state,
+    shown,
+    wanted,
+    practice,
+    found,
+    counts,
+    told,
+    problems,
+    load,
+    open,
+    begin,
+    beginFrom,
+    beginFromOwn,
+    duplicate,
+    rename,
+    archive,
+    makeTemplate,
+    remove,
+    exportOne,
+    importFile,
+  }
 }
 
 const counted = (count: number, word: string): string => `${String(count)} ${word}${count === 1 ? '' : 's'}`

@@ -2,7 +2,18 @@
 import { cautionBook } from '#library/cautions/book'
 import { conditions } from '#library/cautions/conditions'
 import { differences } from '#library/cautions/differences'
-import { backOff, beforeBreathWork, comeOutNow, comingOutByShape, comingOutOrder, emergency, firstAid, warmAndCold, weakestEvidence, youngAndOld } from '#library/cautions/in-the-room'
+import {
+  backOff,
+  beforeBreathWork,
+  comeOutNow,
+  comingOutByShape,
+  comingOutOrder,
+  emergency,
+  firstAid,
+  warmAndCold,
+  weakestEvidence,
+  youngAndOld,
+} from '#library/cautions/in-the-room'
 import { sayCaution } from '#library/cautions/say'
 import { stages } from '#library/cautions/stages'
 import { disclaimer, stopCard, teacherPrompt } from '#library/cautions/wording'
@@ -30,40 +41,80 @@ const rooms = [
     <article class="page-sheet cautions-page">
       <h1>About the cautions</h1>
       <p class="disclaimer">{{ disclaimer }}</p>
-      <p class="soft">{{ cautionBook.rules.length }} rules over {{ conditions.length }} conditions, written from general teaching knowledge. Each says how well it is founded; rules marked “teaching custom” rest on custom. {{ weakestEvidence }}</p>
+      <p class="soft">
+        {{ cautionBook.rules.length }} rules over {{ conditions.length }} conditions, written from general teaching
+        knowledge. Each says how well it is founded; rules marked “teaching custom” rest on custom.
+        {{ weakestEvidence }}
+      </p>
       <section>
         <h2>Said before every class</h2>
         <p>“{{ teacherPrompt }}”</p>
       </section>
       <section class="stop">
         <h2>{{ stopCard.lead }}</h2>
-        <ul class="plain"><li v-for="sign in stopCard.signs" :key="sign">{{ sign }}</li></ul>
+        <ul class="plain">
+          <li v-for="sign in stopCard.signs" :key="sign">{{ sign }}</li>
+        </ul>
         <p>{{ stopCard.comingOut }}</p>
-        <p><b>{{ stopCard.emergency }}</b></p>
+        <p>
+          <b>{{ stopCard.emergency }}</b>
+        </p>
       </section>
       <section v-for="list in lists" :key="list.what">
         <h2>{{ list.what }}</h2>
-        <ul class="plain"><li v-for="sign in list.signs" :key="sign">{{ sign }}</li></ul>
+        <ul class="plain">
+          <li v-for="sign in list.signs" :key="sign">{{ sign }}</li>
+        </ul>
       </section>
       <section v-for="room in rooms" :key="room.title">
         <h2>{{ room.title }}</h2>
-        <ul class="plain"><li v-for="text in room.lines" :key="text">{{ text }}</li></ul>
+        <ul class="plain">
+          <li v-for="text in room.lines" :key="text">{{ text }}</li>
+        </ul>
       </section>
       <section>
         <h2>The breath’s stages <small>convention, not evidence: teaching custom</small></h2>
         <table class="list">
-          <thead><tr><th scope="col">Stage</th><th scope="col">Ratio</th><th scope="col">Counts</th><th scope="col">Earliest</th><th scope="col">Moves on when</th></tr></thead>
+          <thead>
+            <tr>
+              <th scope="col">Stage</th>
+              <th scope="col">Ratio</th>
+              <th scope="col">Counts</th>
+              <th scope="col">Earliest</th>
+              <th scope="col">Moves on when</th>
+            </tr>
+          </thead>
           <tbody>
-            <tr v-for="stage in stages" :key="stage.stage"><th scope="row">{{ stage.stage }}</th><td>{{ stage.ratio }}</td><td>{{ stage.counts }}</td><td>{{ stage.earliest }}</td><td>{{ stage.movesOnWhen }}</td></tr>
+            <tr v-for="stage in stages" :key="stage.stage">
+              <th scope="row">{{ stage.stage }}</th>
+              <td>{{ stage.ratio }}</td>
+              <td>{{ stage.counts }}</td>
+              <td>{{ stage.earliest }}</td>
+              <td>{{ stage.movesOnWhen }}</td>
+            </tr>
           </tbody>
         </table>
       </section>
       <section>
         <h2>Where schools differ</h2>
         <table class="list">
-          <thead><tr><th scope="col">On</th><th scope="col">One side</th><th scope="col">The other</th><th scope="col">Here, unless you decide otherwise</th></tr></thead>
+          <thead>
+            <tr>
+              <th scope="col">On</th>
+              <th scope="col">One side</th>
+              <th scope="col">The other</th>
+              <th scope="col">Here, unless you decide otherwise</th>
+            </tr>
+          </thead>
           <tbody>
-            <tr v-for="one in differences" :key="one.topic"><th scope="row">{{ sayCaution(one.topic) }}</th><td>{{ sayCaution(one.oneSide) }}</td><td>{{ sayCaution(one.otherSide) }}</td><td>{{ sayCaution(one.shipped) }} <small>{{ sayCaution(one.why) }}</small></td></tr>
+            <tr v-for="one in differences" :key="one.topic">
+              <th scope="row">{{ sayCaution(one.topic) }}</th>
+              <td>{{ sayCaution(one.oneSide) }}</td>
+              <td>{{ sayCaution(one.otherSide) }}</td>
+              <td>
+                {{ sayCaution(one.shipped) }} <small>{{ sayCaution(one.why) }}</small>
+              </td>
+            </tr>
           </tbody>
         </table>
       </section>
@@ -76,7 +127,10 @@ const rooms = [
               {{ sayCaution(condition.asks) }}
               <small v-if="condition.notes"> {{ sayCaution(condition.notes) }}</small>
               <small v-if="gateWords[condition.gate]"> {{ gateWords[condition.gate] }}</small>
-              <small v-if="condition.severe"> <b>Severe:</b> {{ sayCaution(condition.severe) }} {{ condition.severeGate === condition.gate ? '' : gateWords[condition.severeGate] }}</small>
+              <small v-if="condition.severe">
+                <b>Severe:</b> {{ sayCaution(condition.severe) }}
+                {{ condition.severeGate === condition.gate ? '' : gateWords[condition.severeGate] }}</small
+              >
             </dd>
           </template>
         </dl>

@@ -12,9 +12,15 @@ const router = useRouter()
 const { session, found, chosen, wanted, choose, clear } = useShelf()
 
 const groups = computed(() =>
-  facets.map((facet) => ({ facet, counts: countAnswers(found.value, chosen.value, facet), on: chosen.value[facet.key] ?? [] })),
+  facets.map((facet) => ({
+    facet,
+    counts: countAnswers(found.value, chosen.value, facet),
+    on: chosen.value[facet.key] ?? [],
+  })),
 )
-const isFiltered = computed(() => wanted.value !== '' || Object.values(chosen.value).some((values) => values.length > 0))
+const isFiltered = computed(
+  () => wanted.value !== '' || Object.values(chosen.value).some((values) => values.length > 0),
+)
 /** Open at first: what most look for. */
 const openAtFirst = new Set(['kind', 'base', 'target'])
 
@@ -32,14 +38,29 @@ function tick(key: string, value: string, on: boolean): void {
   <section class="filters" aria-label="Find and filter">
     <header>
       <h2>Shelf</h2>
-      <RouterLink v-if="session.document" class="back" :to="{ name: 'plan', params: { id: session.document.id } }">Back to the plan</RouterLink>
+      <RouterLink v-if="session.document" class="back" :to="{ name: 'plan', params: { id: session.document.id } }"
+        >Back to the plan</RouterLink
+      >
     </header>
     <label class="visually-hidden" for="shelf-all-find">Find by any name</label>
-    <InputText id="shelf-all-find" v-model="wanted" class="find" placeholder="Find by any name" autocomplete="off" @update:model-value="showList" />
+    <InputText
+      id="shelf-all-find"
+      v-model="wanted"
+      class="find"
+      placeholder="Find by any name"
+      autocomplete="off"
+      @update:model-value="showList"
+    />
     <Button v-if="isFiltered" class="clear" size="small" text severity="secondary" label="Clear all" @click="clear" />
     <div class="facets">
-      <details v-for="{ facet, counts, on } in groups" :key="facet.key" :open="openAtFirst.has(facet.key) || on.length > 0">
-        <summary>{{ facet.title }}<b v-if="on.length > 0"> · {{ on.length }}</b></summary>
+      <details
+        v-for="{ facet, counts, on } in groups"
+        :key="facet.key"
+        :open="openAtFirst.has(facet.key) || on.length > 0"
+      >
+        <summary>
+          {{ facet.title }}<b v-if="on.length > 0"> · {{ on.length }}</b>
+        </summary>
         <ul>
           <li v-for="{ value, words } in facet.options" :key="value">
             <label :class="{ nothing: !counts.get(value) && !on.includes(value) }">

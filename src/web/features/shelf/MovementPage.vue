@@ -14,7 +14,12 @@ const say = (text: string) => mirrorText(text, props.movement.sides ? 'left' : '
 const partWords = { in: 'inhale', out: 'exhale', stay: 'stay, breathing freely', retention: 'hold the breath' } as const
 const line = computed(() => {
   const { base, sides, rounds } = props.movement
-  return [basePositionNames[base.enter], sides ? 'each side' : 'both sides at once', 'with the breath', `${String(rounds)} rounds`].join(' · ')
+  return [
+    basePositionNames[base.enter],
+    sides ? 'each side' : 'both sides at once',
+    'with the breath',
+    `${String(rounds)} rounds`,
+  ].join(' · ')
 })
 </script>
 
@@ -36,23 +41,36 @@ const line = computed(() => {
         <section>
           <h2>One round</h2>
           <dl class="pairs">
-            <div v-for="(part, index) in movement.parts" :key="index"><dt>{{ say(part.does) }} <span class="soft">{{ partWords[part.part] }}</span></dt><dd>{{ part.halfCounts / 2 }} counts</dd></div>
+            <div v-for="(part, index) in movement.parts" :key="index">
+              <dt>
+                {{ say(part.does) }} <span class="soft">{{ partWords[part.part] }}</span>
+              </dt>
+              <dd>{{ part.halfCounts / 2 }} counts</dd>
+            </div>
           </dl>
-          <p class="soft">Set-up {{ formatDuration(movement.setUpS) }}, rest after {{ formatDuration(movement.restS) }}.</p>
+          <p class="soft">
+            Set-up {{ formatDuration(movement.setUpS) }}, rest after {{ formatDuration(movement.restS) }}.
+          </p>
         </section>
       </div>
       <div class="column">
         <section>
           <h2>What the teacher looks for</h2>
-          <ul class="plain"><li v-for="text in movement.looksFor" :key="text">{{ say(text) }}</li></ul>
+          <ul class="plain">
+            <li v-for="text in movement.looksFor" :key="text">{{ say(text) }}</li>
+          </ul>
         </section>
         <section>
           <h2>What goes wrong</h2>
-          <ul class="plain"><li v-for="text in movement.mistakes" :key="text">{{ say(text) }}</li></ul>
+          <ul class="plain">
+            <li v-for="text in movement.mistakes" :key="text">{{ say(text) }}</li>
+          </ul>
         </section>
         <section>
           <h2>Coming out</h2>
-          <ol><li v-for="step in movement.comingOut" :key="step">{{ say(step) }}</li></ol>
+          <ol>
+            <li v-for="step in movement.comingOut" :key="step">{{ say(step) }}</li>
+          </ol>
         </section>
       </div>
     </div>

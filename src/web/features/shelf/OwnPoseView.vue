@@ -38,7 +38,8 @@ const away = ref(false)
 const others = ref('')
 
 /** The draft of a new pose is kept apart from that of a pose being edited. */
-const draftKey = typeof route.params['id'] === 'string' ? route.params['id'] : `new ${String(route.query['from'] ?? '')}`
+const draftKey =
+  typeof route.params['id'] === 'string' ? route.params['id'] : `new ${String(route.query['from'] ?? '')}`
 const isNew = computed(() => route.name === 'own-pose-new')
 
 onMounted(async () => {
@@ -68,18 +69,36 @@ function discard(): void {
   wasKept.value = false
   begin(fresh())
 }
-watch(draft, (now, before) => {
-  if (now && before) keepDraft(draftKey, now)
-}, { deep: true })
+watch(
+  draft,
+  (now, before) => {
+    if (now && before) keepDraft(draftKey, now)
+  },
+  { deep: true },
+)
 
-const refusals = computed(() => new Map((problem.value?.refusals ?? []).map(({ path, sentence }) => [path.replace(/\[.*$/, ''), sentence])))
+const refusals = computed(
+  () => new Map((problem.value?.refusals ?? []).map(({ path, sentence }) => [path.replace(/\[.*$/, ''), sentence])),
+)
 const refusal = (path: string) => refusals.value.get(path)
 
-const choices = <T extends string>(values: readonly T[], names: Readonly<Record<T, string>>) => values.map((value) => ({ value, words: names[value] }))
+const choices = <T extends string>(values: readonly T[], names: Readonly<Record<T, string>>) =>
+  values.map((value) => ({ value, words: names[value] }))
 const bases = choices(basePositions, basePositionNames)
-const practices = [{ value: 'restorative' as const, words: 'restorative' }, { value: 'yin' as const, words: 'yin' }]
-const turns = [{ value: 'never', words: 'The head is not turned' }, { value: 'half time', words: 'Turned, and the other way from half time' }]
-const counterChoices = computed(() => [...own.catalog.ownPoses.values(), ...own.catalog.poses.values()].filter(({ id }) => id !== draft.value?.id).map(({ id, names }) => ({ value: id, words: names.english })).sort((a, b) => a.words.localeCompare(b.words)))
+const practices = [
+  { value: 'restorative' as const, words: 'restorative' },
+  { value: 'yin' as const, words: 'yin' },
+]
+const turns = [
+  { value: 'never', words: 'The head is not turned' },
+  { value: 'half time', words: 'Turned, and the other way from half time' },
+]
+const counterChoices = computed(() =>
+  [...own.catalog.ownPoses.values(), ...own.catalog.poses.values()]
+    .filter(({ id }) => id !== draft.value?.id)
+    .map(({ id, names }) => ({ value: id, words: names.english }))
+    .sort((a, b) => a.words.localeCompare(b.words)),
+)
 
 /** In an each-side pose words are written for the left side and kept for both. */
 const read = (text: string) => (draft.value?.sides ? mirrorText(text, 'left') : text)
@@ -92,7 +111,11 @@ function setSided(sided: boolean): void {
   else delete pose.sides
 }
 function setOthers(): void {
-  if (draft.value) draft.value.names.others = others.value.split(',').map((name) => name.trim()).filter((name) => name !== '')
+  if (draft.value)
+    draft.value.names.others = others.value
+      .split(',')
+      .map((name) => name.trim())
+      .filter((name) => name !== '')
 }
 function setSanskrit(typed: string): void {
   const names = draft.value?.names
@@ -113,29 +136,52 @@ async function save(): Promise<void> {
   else away.value = true
   if (outcome.kind !== 'done') document.querySelector('.own-pose')?.scrollTo({ top: 0 })
 }
-const mends = computed(() => problem.value?.refusals?.map(({ sentence }) => sentence) ?? (problem.value ? [problem.value.detail] : []))
+const mends = computed(
+  () => problem.value?.refusals?.map(({ sentence }) => sentence) ?? (problem.value ? [problem.value.detail] : []),
+)
 </script>
 
 <template>
   <div class="page own-pose">
     <form v-if="draft" class="page-sheet" @submit.prevent="save">
       <h1>{{ isNew ? 'A pose of your own' : draft.names.english }}</h1>
-      <p v-if="wasKept" class="kept">What you had typed and not saved is here again. <Button text size="small" severity="secondary" label="Start afresh" @click="discard" /></p>
+      <p v-if="wasKept" class="kept">
+        What you had typed and not saved is here again.
+        <Button text size="small" severity="secondary" label="Start afresh" @click="discard" />
+      </p>
       <div v-if="mends.length > 0 || away" class="refused" role="alert">
         <b>Not saved yet.</b>
-        <span v-if="away"> Zovrin’s server does not answer; what you typed is kept in this browser. Start the server, then save again.</span>
-        <ul><li v-for="mend in mends" :key="mend">{{ mend }}</li></ul>
+        <span v-if="away">
+          Zovrin’s server does not answer; what you typed is kept in this browser. Start the server, then save
+          again.</span
+        >
+        <ul>
+          <li v-for="mend in mends" :key="mend">{{ mend }}</li>
+        </ul>
       </div>
 
       <h2>Names</h2>
       <div class="three">
         <div>
           <label for="pose-name">English name</label>
-          <InputText id="pose-name" v-model="draft.names.english" fluid maxlength="120" :invalid="refusal('names.english') !== undefined" />
+          <InputText
+            id="pose-name"
+            v-model="draft.names.english"
+            fluid
+            maxlength="120"
+            :invalid="refusal('names.english') !== undefined"
+          />
         </div>
         <div>
           <label for="pose-sanskrit">Sanskrit, if in use</label>
-          <InputText id="pose-sanskrit" fluid maxlength="120" lang="sa-Latn" :model-value="draft.names.sanskrit ?? ''" @change="setSanskrit(($event.target as HTMLInputElement).value)" />
+          <InputText
+            id="pose-sanskrit"
+            fluid
+            maxlength="120"
+            lang="sa-Latn"
+            :model-value="draft.names.sanskrit ?? ''"
+            @change="setSanskrit(($event.target as HTMLInputElement).value)"
+          />
         </div>
         <div>
           <label for="pose-others">Other names, with commas between</label>
@@ -147,30 +193,83 @@ const mends = computed(() => problem.value?.refusals?.map(({ sentence }) => sent
       <div class="three">
         <div>
           <label id="pose-enter">Entered from</label>
-          <Select v-model="draft.base.enter" aria-labelledby="pose-enter" fluid :options="bases" option-label="words" option-value="value" />
+          <Select
+            v-model="draft.base.enter"
+            aria-labelledby="pose-enter"
+            fluid
+            :options="bases"
+            option-label="words"
+            option-value="value"
+          />
         </div>
         <div>
           <label id="pose-leave">Comes out into</label>
-          <Select v-model="draft.base.leave" aria-labelledby="pose-leave" fluid :options="bases" option-label="words" option-value="value" />
+          <Select
+            v-model="draft.base.leave"
+            aria-labelledby="pose-leave"
+            fluid
+            :options="bases"
+            option-label="words"
+            option-value="value"
+          />
         </div>
         <div>
           <label id="pose-sided">Sides</label>
-          <Select aria-labelledby="pose-sided" fluid :model-value="draft.sides !== undefined" :options="[{ value: false, words: 'both at once' }, { value: true, words: 'each side' }]" option-label="words" option-value="value" @update:model-value="setSided" />
+          <Select
+            aria-labelledby="pose-sided"
+            fluid
+            :model-value="draft.sides !== undefined"
+            :options="[
+              { value: false, words: 'both at once' },
+              { value: true, words: 'each side' },
+            ]"
+            option-label="words"
+            option-value="value"
+            @update:model-value="setSided"
+          />
         </div>
       </div>
       <div v-if="draft.sides" class="two">
         <div>
           <label for="pose-left">Left, in the body’s terms</label>
-          <InputText id="pose-left" v-model="draft.sides.left" fluid maxlength="300" placeholder="left knee bent, right leg long" />
+          <InputText
+            id="pose-left"
+            v-model="draft.sides.left"
+            fluid
+            maxlength="300"
+            placeholder="left knee bent, right leg long"
+          />
         </div>
         <div>
           <label for="pose-right">Right, in the body’s terms</label>
-          <InputText id="pose-right" v-model="draft.sides.right" fluid maxlength="300" placeholder="right knee bent, left leg long" :invalid="refusal('sides.right') !== undefined" />
+          <InputText
+            id="pose-right"
+            v-model="draft.sides.right"
+            fluid
+            maxlength="300"
+            placeholder="right knee bent, left leg long"
+            :invalid="refusal('sides.right') !== undefined"
+          />
         </div>
       </div>
-      <TickList v-model="draft.targets" legend="Felt in" :options="choices(targets, targetNames)" :refusal="refusal('targets')" />
-      <TickList v-model="draft.directions" legend="Direction" :options="choices(directions, directionNames)" :refusal="refusal('directions')" />
-      <TickList v-model="draft.places" legend="Place in a session" :options="choices(placesInSession, placeNames)" :refusal="refusal('places')" />
+      <TickList
+        v-model="draft.targets"
+        legend="Felt in"
+        :options="choices(targets, targetNames)"
+        :refusal="refusal('targets')"
+      />
+      <TickList
+        v-model="draft.directions"
+        legend="Direction"
+        :options="choices(directions, directionNames)"
+        :refusal="refusal('directions')"
+      />
+      <TickList
+        v-model="draft.places"
+        legend="Place in a session"
+        :options="choices(placesInSession, placeNames)"
+        :refusal="refusal('places')"
+      />
       <TickList v-model="draft.practices" legend="Practice" :options="practices" :refusal="refusal('practices')" />
       <div class="three">
         <div>
@@ -184,42 +283,131 @@ const mends = computed(() => problem.value?.refusals?.map(({ sentence }) => sent
         </div>
         <div>
           <label id="pose-level">Usually from</label>
-          <Select v-model="draft.fromLevel" aria-labelledby="pose-level" fluid :options="levelChoices" option-label="words" option-value="value" />
+          <Select
+            v-model="draft.fromLevel"
+            aria-labelledby="pose-level"
+            fluid
+            :options="levelChoices"
+            option-label="words"
+            option-value="value"
+          />
         </div>
       </div>
 
       <h2>Cautions</h2>
       <p class="note">Tick every family the shape belongs to: its cautions and its first ceilings come from there.</p>
-      <TickList v-model="draft.families" legend="Families" :options="choices(families, familyNames)" :refusal="refusal('families')" />
+      <TickList
+        v-model="draft.families"
+        legend="Families"
+        :options="choices(families, familyNames)"
+        :refusal="refusal('families')"
+      />
 
       <h2>Times</h2>
       <HoldsTable v-model="draft.holds" :refusals="refusals" />
       <div class="times">
-        <DurationField label="Set-up, new" :seconds="draft.times.setUpS.new" :limits="betweenLimits" @change="draft.times.setUpS.new = $event" />
-        <DurationField label="regular" :seconds="draft.times.setUpS.regular" :limits="betweenLimits" @change="draft.times.setUpS.regular = $event" />
-        <DurationField label="experienced" :seconds="draft.times.setUpS.experienced" :limits="betweenLimits" @change="draft.times.setUpS.experienced = $event" />
-        <DurationField label="Settle" :seconds="draft.times.settleS" :limits="betweenLimits" @change="draft.times.settleS = $event" />
-        <DurationField label="Coming out" :seconds="draft.times.comingOutS" :limits="betweenLimits" @change="draft.times.comingOutS = $event" />
-        <DurationField v-if="draft.sides" label="Between sides" :seconds="draft.times.betweenSidesS" :limits="betweenLimits" @change="draft.times.betweenSidesS = $event" />
-        <DurationField label="After-rest, restorative" :seconds="draft.times.afterRestS.restorative" :limits="betweenLimits" @change="draft.times.afterRestS.restorative = $event" />
-        <DurationField label="After-rest, yin" :seconds="draft.times.afterRestS.yin" :limits="betweenLimits" @change="draft.times.afterRestS.yin = $event" />
+        <DurationField
+          label="Set-up, new"
+          :seconds="draft.times.setUpS.new"
+          :limits="betweenLimits"
+          @change="draft.times.setUpS.new = $event"
+        />
+        <DurationField
+          label="regular"
+          :seconds="draft.times.setUpS.regular"
+          :limits="betweenLimits"
+          @change="draft.times.setUpS.regular = $event"
+        />
+        <DurationField
+          label="experienced"
+          :seconds="draft.times.setUpS.experienced"
+          :limits="betweenLimits"
+          @change="draft.times.setUpS.experienced = $event"
+        />
+        <DurationField
+          label="Settle"
+          :seconds="draft.times.settleS"
+          :limits="betweenLimits"
+          @change="draft.times.settleS = $event"
+        />
+        <DurationField
+          label="Coming out"
+          :seconds="draft.times.comingOutS"
+          :limits="betweenLimits"
+          @change="draft.times.comingOutS = $event"
+        />
+        <DurationField
+          v-if="draft.sides"
+          label="Between sides"
+          :seconds="draft.times.betweenSidesS"
+          :limits="betweenLimits"
+          @change="draft.times.betweenSidesS = $event"
+        />
+        <DurationField
+          label="After-rest, restorative"
+          :seconds="draft.times.afterRestS.restorative"
+          :limits="betweenLimits"
+          @change="draft.times.afterRestS.restorative = $event"
+        />
+        <DurationField
+          label="After-rest, yin"
+          :seconds="draft.times.afterRestS.yin"
+          :limits="betweenLimits"
+          @change="draft.times.afterRestS.yin = $event"
+        />
       </div>
 
       <h2>Words</h2>
-      <p v-if="draft.sides" class="note">Write for the left side: left and right change over by themselves on the other.</p>
+      <p v-if="draft.sides" class="note">
+        Write for the left side: left and right change over by themselves on the other.
+      </p>
       <span class="label">Cues</span>
       <CueEditor v-model="draft.cues" :sided="draft.sides !== undefined" />
-      <LinesField v-model="draft.looksFor" label="What the teacher looks for" note="one a line" :read="read" :write="write" :refusal="refusal('looksFor')" />
-      <LinesField v-model="draft.mistakes" label="What goes wrong" note="one a line" :read="read" :write="write" :refusal="refusal('mistakes')" />
-      <LinesField v-model="draft.comingOut" label="Coming out" note="one step a line, in order" :read="read" :write="write" :refusal="refusal('comingOut')" />
+      <LinesField
+        v-model="draft.looksFor"
+        label="What the teacher looks for"
+        note="one a line"
+        :read="read"
+        :write="write"
+        :refusal="refusal('looksFor')"
+      />
+      <LinesField
+        v-model="draft.mistakes"
+        label="What goes wrong"
+        note="one a line"
+        :read="read"
+        :write="write"
+        :refusal="refusal('mistakes')"
+      />
+      <LinesField
+        v-model="draft.comingOut"
+        label="Coming out"
+        note="one step a line, in order"
+        :read="read"
+        :write="write"
+        :refusal="refusal('comingOut')"
+      />
       <div class="two">
         <div>
           <label for="pose-head">Where the head rests</label>
-          <InputText id="pose-head" v-model="draft.head.rests" fluid maxlength="300" :invalid="refusal('head.rests') !== undefined" />
+          <InputText
+            id="pose-head"
+            v-model="draft.head.rests"
+            fluid
+            maxlength="300"
+            :invalid="refusal('head.rests') !== undefined"
+          />
         </div>
         <div>
           <label id="pose-turned">Whether it is turned</label>
-          <Select v-model="draft.head.turned" aria-labelledby="pose-turned" fluid :options="turns" option-label="words" option-value="value" />
+          <Select
+            v-model="draft.head.turned"
+            aria-labelledby="pose-turned"
+            fluid
+            :options="turns"
+            option-label="words"
+            option-value="value"
+          />
         </div>
       </div>
 
@@ -227,7 +415,13 @@ const mends = computed(() => problem.value?.refusals?.map(({ sentence }) => sent
       <span class="label">Props, per person</span>
       <PropRows v-model="draft.props" />
       <label for="pose-without">Its form without them</label>
-      <InputText id="pose-without" v-model="draft.withoutProps" fluid maxlength="300" :invalid="refusal('withoutProps') !== undefined" />
+      <InputText
+        id="pose-without"
+        v-model="draft.withoutProps"
+        fluid
+        maxlength="300"
+        :invalid="refusal('withoutProps') !== undefined"
+      />
       <details>
         <summary>Counterposes, what it warms and wants warm, energy lines</summary>
         <TickList v-model="draft.counterposes" legend="Counterposes" :options="counterChoices" />
@@ -242,7 +436,9 @@ const mends = computed(() => problem.value?.refusals?.map(({ sentence }) => sent
         <span class="note">What you type is kept in this browser until it is saved.</span>
       </div>
     </form>
-    <div v-else class="page-sheet"><p>There is no pose of your own here. <RouterLink :to="{ name: 'shelf' }">See all of the shelf</RouterLink>.</p></div>
+    <div v-else class="page-sheet">
+      <p>There is no pose of your own here. <RouterLink :to="{ name: 'shelf' }">See all of the shelf</RouterLink>.</p>
+    </div>
   </div>
 </template>
 

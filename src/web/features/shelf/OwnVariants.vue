@@ -31,7 +31,9 @@ const lines = computed(() =>
 
 function begin(document?: Draft): void {
   refused.value = ''
-  draft.value = document ? { ...document } : { id: nanoid(), poseId: props.pose.id, name: '', grade: 'easier', change: '' }
+  draft.value = document
+    ? { ...document }
+    : { id: nanoid(), poseId: props.pose.id, name: '', grade: 'easier', change: '' }
 }
 
 async function save(): Promise<void> {
@@ -42,12 +44,21 @@ async function save(): Promise<void> {
   }
   const outcome = await own.put('variant', draft.value)
   if (outcome.kind === 'done') draft.value = undefined
-  else refused.value = outcome.kind === 'refused' ? outcome.problem.detail : 'Zovrin’s server does not answer: it is not saved yet. Start it and try again.'
+  else
+    refused.value =
+      outcome.kind === 'refused'
+        ? outcome.problem.detail
+        : 'Zovrin’s server does not answer: it is not saved yet. Start it and try again.'
 }
 
 async function remove(id: string): Promise<void> {
   const outcome = await own.remove('variant', id)
-  refused.value = outcome.kind === 'refused' ? outcome.problem.detail : outcome.kind === 'away' ? 'Zovrin’s server does not answer: nothing was removed.' : ''
+  refused.value =
+    outcome.kind === 'refused'
+      ? outcome.problem.detail
+      : outcome.kind === 'away'
+        ? 'Zovrin’s server does not answer: nothing was removed.'
+        : ''
 }
 </script>
 
@@ -57,8 +68,22 @@ async function remove(id: string): Promise<void> {
       <b>{{ name }}</b> <small>{{ gradeWords[grade] }}{{ thing ? ', your own' : '' }}</small>
       <span class="change">{{ change }}</span>
       <template v-if="thing?.kind === 'variant'">
-        <Button text size="small" severity="secondary" label="Edit" :aria-label="`Edit ${name}`" @click="begin(thing.document)" />
-        <Button text size="small" severity="secondary" label="Delete" :aria-label="`Delete ${name}`" @click="remove(id)" />
+        <Button
+          text
+          size="small"
+          severity="secondary"
+          label="Edit"
+          :aria-label="`Edit ${name}`"
+          @click="begin(thing.document)"
+        />
+        <Button
+          text
+          size="small"
+          severity="secondary"
+          label="Delete"
+          :aria-label="`Delete ${name}`"
+          @click="remove(id)"
+        />
       </template>
     </li>
   </ul>
@@ -66,7 +91,14 @@ async function remove(id: string): Promise<void> {
     <label for="variant-name">Name of the form</label>
     <InputText id="variant-name" v-model="draft.name" fluid maxlength="120" />
     <label id="variant-grade">How strong it is</label>
-    <Select v-model="draft.grade" aria-labelledby="variant-grade" fluid :options="gradeChoices" option-label="words" option-value="value" />
+    <Select
+      v-model="draft.grade"
+      aria-labelledby="variant-grade"
+      fluid
+      :options="gradeChoices"
+      option-label="words"
+      option-value="value"
+    />
     <label for="variant-change">What changes</label>
     <InputText id="variant-change" v-model="draft.change" fluid maxlength="300" />
     <div class="acts">

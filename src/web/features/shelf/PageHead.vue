@@ -15,11 +15,17 @@ const print = () => {
 <template>
   <header class="head">
     <RouterLink class="back" :to="{ name: 'shelf' }">All of the shelf</RouterLink>
-    <h1>{{ names.english }} <i v-if="names.sanskrit" lang="sa-Latn">{{ names.sanskrit }}</i></h1>
+    <h1>
+      {{ names.english }} <i v-if="names.sanskrit" lang="sa-Latn">{{ names.sanskrit }}</i>
+    </h1>
     <p v-if="names.others.length > 0" class="soft">also {{ names.others.join(', ') }}</p>
     <p class="line">{{ line }}</p>
     <div class="acts">
-      <Button v-if="thing && session.document" :label="`Add to ${session.document.name}`" @click="add(thing, names.english)" />
+      <Button
+        v-if="thing && session.document"
+        :label="`Add to ${session.document.name}`"
+        @click="add(thing, names.english)"
+      />
       <slot />
       <Button severity="secondary" outlined icon="pi pi-print" label="Print" @click="print" />
     </div>

@@ -31,19 +31,30 @@ const levelWords = { new: 'everyone', regular: 'regular people and up', experien
 const isOwn = computed(() => own.find('pose', props.pose.id) !== undefined)
 const side = computed(() => (props.pose.sides ? 'left' : 'both'))
 const say = (text: string) => mirrorText(text, side.value)
-const named = <T extends string>(values: readonly T[], names: Readonly<Record<T, string>>) => values.map((value) => names[value]).join(', ')
+const named = <T extends string>(values: readonly T[], names: Readonly<Record<T, string>>) =>
+  values.map((value) => names[value]).join(', ')
 
 const line = computed(() => {
   const { base, sides, practices, sensation } = props.pose
   const leave = base.leave === base.enter ? '' : `, left ${basePositionNames[base.leave]}`
-  return [`${basePositionNames[base.enter]}${leave}`, sides ? 'each side' : 'both sides at once', practices.join(' and '), `felt ${String(sensation.from)}–${String(sensation.to)} of 10`].join(' · ')
+  return [
+    `${basePositionNames[base.enter]}${leave}`,
+    sides ? 'each side' : 'both sides at once',
+    practices.join(' and '),
+    `felt ${String(sensation.from)}–${String(sensation.to)} of 10`,
+  ].join(' · ')
 })
 const holds = computed(() =>
   (['restorative', 'yin'] as const).map((practice) => ({
     practice,
     cells: levels.map((level) => {
       const { fromS, usualS, toS } = props.pose.holds[practice][level]
-      return { level, range: `${formatDuration(fromS)}–${formatDuration(toS)}`, usual: formatDuration(usualS), past: toS > firstCeilingS(props.pose, level) }
+      return {
+        level,
+        range: `${formatDuration(fromS)}–${formatDuration(toS)}`,
+        usual: formatDuration(usualS),
+        past: toS > firstCeilingS(props.pose, level),
+      }
     }),
   })),
 )
@@ -59,26 +70,52 @@ const times = computed(() => {
     ['After-rest, restorative · yin', `${formatDuration(afterRestS.restorative)} · ${formatDuration(afterRestS.yin)}`],
   ] as const
 })
-const cues = computed(() => props.pose.cues.map((cue) => ({ id: cue.id, when: momentWords(cue.at), text: [say(cue.text ?? ''), soundWords(cue.sound)].filter(Boolean).join(', ') })))
+const cues = computed(() =>
+  props.pose.cues.map((cue) => ({
+    id: cue.id,
+    when: momentWords(cue.at),
+    text: [say(cue.text ?? ''), soundWords(cue.sound)].filter(Boolean).join(', '),
+  })),
+)
 const counters = computed(() => props.pose.counterposes.flatMap((id) => poseIn(own.catalog, id) ?? []))
-const practised = computed(() => ({ families: props.pose.families, props: cautionProps(props.pose.props.map(({ kind }) => kind)) }))
+const practised = computed(() => ({
+  families: props.pose.families,
+  props: cautionProps(props.pose.props.map(({ kind }) => kind)),
+}))
 const school = computed(() => own.catalog.schools.get(session.document?.schoolId ?? 'mixed'))
 const answers = computed(() => (school.value ? { ...school.value.answers, ...session.document?.answers } : undefined))
-const comingOut = computed(() => (answers.value ? formOf(props.pose, undefined, answers.value).pose.comingOut : props.pose.comingOut))
+const comingOut = computed(() =>
+  answers.value ? formOf(props.pose, undefined, answers.value).pose.comingOut : props.pose.comingOut,
+)
 const withLines = ref(answers.value?.energyLines === 'on')
 
 async function remove(): Promise<void> {
   const outcome = await own.remove('pose', props.pose.id)
   if (outcome.kind === 'done') await router.push({ name: 'shelf' })
-  else refused.value = outcome.kind === 'refused' ? outcome.problem.detail : 'Zovrin’s server does not answer: nothing was removed. Start it and try again.'
+  else
+    refused.value =
+      outcome.kind === 'refused'
+        ? outcome.problem.detail
+        : 'Zovrin’s server does not answer: nothing was removed. Start it and try again.'
 }
 </script>
 
 <template>
   <article class="shelf-page">
     <PageHead :names="pose.names" :line="line" :thing="{ kind: 'hold', id: pose.id }">
-      <Button v-if="isOwn" severity="secondary" outlined label="Edit" @click="router.push({ name: 'own-pose-edit', params: { id: pose.id } })" />
-      <Button severity="secondary" outlined label="Copy as your own" @click="router.push({ name: 'own-pose-new', query: { from: pose.id } })" />
+      <Button
+        v-if="isOwn"
+        severity="secondary"
+        outlined
+        label="Edit"
+        @click="router.push({ name: 'own-pose-edit', params: { id: pose.id } })"
+      />
+      <Button
+        severity="secondary"
+        outlined
+        label="Copy as your own"
+        @click="router.push({ name: 'own-pose-new', query: { from: pose.id } })"
+      />
       <Button v-if="isOwn" severity="secondary" outlined label="Delete" @click="remove" />
     </PageHead>
     <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
@@ -88,13 +125,34 @@ async function remove(): Promise<void> {
         <section>
           <h2>What it does</h2>
           <dl class="pairs">
-            <div><dt>Felt in</dt><dd>{{ named(pose.targets, targetNames) }}</dd></div>
-            <div><dt>Direction</dt><dd>{{ named(pose.directions, directionNames) }}</dd></div>
-            <div><dt>Place in a session</dt><dd>{{ named(pose.places, placeNames) }}</dd></div>
-            <div v-if="pose.warms.length > 0"><dt>Warms</dt><dd>{{ named(pose.warms, targetNames) }}</dd></div>
-            <div v-if="pose.wantsWarm.length > 0"><dt>Wants warm</dt><dd>{{ named(pose.wantsWarm, targetNames) }}</dd></div>
-            <div><dt>Usual for</dt><dd>{{ levelWords[pose.fromLevel] }}</dd></div>
-            <div><dt>Cautions of</dt><dd>{{ named(pose.families, familyNames) }}</dd></div>
+            <div>
+              <dt>Felt in</dt>
+              <dd>{{ named(pose.targets, targetNames) }}</dd>
+            </div>
+            <div>
+              <dt>Direction</dt>
+              <dd>{{ named(pose.directions, directionNames) }}</dd>
+            </div>
+            <div>
+              <dt>Place in a session</dt>
+              <dd>{{ named(pose.places, placeNames) }}</dd>
+            </div>
+            <div v-if="pose.warms.length > 0">
+              <dt>Warms</dt>
+              <dd>{{ named(pose.warms, targetNames) }}</dd>
+            </div>
+            <div v-if="pose.wantsWarm.length > 0">
+              <dt>Wants warm</dt>
+              <dd>{{ named(pose.wantsWarm, targetNames) }}</dd>
+            </div>
+            <div>
+              <dt>Usual for</dt>
+              <dd>{{ levelWords[pose.fromLevel] }}</dd>
+            </div>
+            <div>
+              <dt>Cautions of</dt>
+              <dd>{{ named(pose.families, familyNames) }}</dd>
+            </div>
           </dl>
           <template v-if="pose.sides">
             <p class="soft">Left: {{ pose.sides.left }}.</p>
@@ -105,12 +163,19 @@ async function remove(): Promise<void> {
           <h2>Usual hold <small>shortest–longest, and where a new block starts</small></h2>
           <table class="holds">
             <thead>
-              <tr><th /><th v-for="choice in levelChoices" :key="choice.value" scope="col">{{ choice.words }}</th></tr>
+              <tr>
+                <th />
+                <th v-for="choice in levelChoices" :key="choice.value" scope="col">{{ choice.words }}</th>
+              </tr>
             </thead>
             <tbody>
               <tr v-for="{ practice, cells } in holds" :key="practice">
                 <th scope="row">{{ practice }}</th>
-                <td v-for="cell in cells" :key="cell.level">{{ cell.range }} <small>{{ cell.usual }}</small><small v-if="cell.past" class="past"> past the first ceiling</small></td>
+                <td v-for="cell in cells" :key="cell.level">
+                  {{ cell.range }} <small>{{ cell.usual }}</small><small v-if="cell.past" class="past">
+                    past the first ceiling</small
+                  >
+                </td>
               </tr>
               <tr>
                 <th scope="row">first ceiling</th>
@@ -126,14 +191,19 @@ async function remove(): Promise<void> {
         <section>
           <h2>Props <small>per person; heights and folds are not computed yet</small></h2>
           <ul v-if="pose.props.length > 0">
-            <li v-for="prop in pose.props" :key="prop.kind">{{ prop.count }} {{ prop.count === 1 ? propNames[prop.kind].one : propNames[prop.kind].many }}</li>
+            <li v-for="prop in pose.props" :key="prop.kind">
+              {{ prop.count }} {{ prop.count === 1 ? propNames[prop.kind].one : propNames[prop.kind].many }}
+            </li>
           </ul>
           <p class="soft">Without: {{ say(pose.withoutProps) }}</p>
         </section>
         <section>
           <h2>Times around it</h2>
           <dl class="pairs">
-            <div v-for="[name, figure] in times" :key="name"><dt>{{ name }}</dt><dd>{{ figure }}</dd></div>
+            <div v-for="[name, figure] in times" :key="name">
+              <dt>{{ name }}</dt>
+              <dd>{{ figure }}</dd>
+            </div>
           </dl>
         </section>
       </div>
@@ -141,16 +211,23 @@ async function remove(): Promise<void> {
         <section>
           <h2>Cues <small v-if="pose.sides">as for the left side; the right side has them mirrored</small></h2>
           <dl class="pairs">
-            <div v-for="cue in cues" :key="cue.id"><dt>{{ cue.when }}</dt><dd>{{ cue.text }}</dd></div>
+            <div v-for="cue in cues" :key="cue.id">
+              <dt>{{ cue.when }}</dt>
+              <dd>{{ cue.text }}</dd>
+            </div>
           </dl>
         </section>
         <section>
           <h2>What the teacher looks for</h2>
-          <ul class="plain"><li v-for="text in pose.looksFor" :key="text">{{ say(text) }}</li></ul>
+          <ul class="plain">
+            <li v-for="text in pose.looksFor" :key="text">{{ say(text) }}</li>
+          </ul>
         </section>
         <section>
           <h2>What goes wrong</h2>
-          <ul class="plain"><li v-for="text in pose.mistakes" :key="text">{{ say(text) }}</li></ul>
+          <ul class="plain">
+            <li v-for="text in pose.mistakes" :key="text">{{ say(text) }}</li>
+          </ul>
         </section>
         <section>
           <h2>Head</h2>
@@ -158,11 +235,19 @@ async function remove(): Promise<void> {
         </section>
         <section>
           <h2>Coming out</h2>
-          <ol><li v-for="step in comingOut" :key="step">{{ say(step) }}</li></ol>
+          <ol>
+            <li v-for="step in comingOut" :key="step">{{ say(step) }}</li>
+          </ol>
         </section>
         <section v-if="counters.length > 0">
           <h2>Counterposes</h2>
-          <ul class="plain"><li v-for="counter in counters" :key="counter.id"><RouterLink :to="{ name: 'shelf-page', params: { id: counter.id } }">{{ counter.names.english }}</RouterLink></li></ul>
+          <ul class="plain">
+            <li v-for="counter in counters" :key="counter.id">
+              <RouterLink :to="{ name: 'shelf-page', params: { id: counter.id } }">{{
+                counter.names.english
+              }}</RouterLink>
+            </li>
+          </ul>
         </section>
         <section v-if="pose.energyLines.length > 0">
           <h2>Energy lines <small>part of the teaching in some schools</small></h2>

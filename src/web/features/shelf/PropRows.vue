@@ -29,9 +29,30 @@ const drop = (index: number) => {
 <template>
   <ul>
     <li v-for="(prop, index) in list" :key="index">
-      <InputNumber :aria-label="`How many, prop ${index + 1}`" fluid :min="1" :max="20" :model-value="prop.count" @update:model-value="set(index, { count: $event ?? 1 })" />
-      <Select :aria-label="`Kind of prop ${index + 1}`" fluid :model-value="prop.kind" :options="kinds" option-label="words" option-value="value" @update:model-value="set(index, { kind: $event })" />
-      <Button text severity="secondary" icon="pi pi-times" :aria-label="`Remove prop ${index + 1}`" @click="drop(index)" />
+      <InputNumber
+        :aria-label="`How many, prop ${index + 1}`"
+        fluid
+        :min="1"
+        :max="20"
+        :model-value="prop.count"
+        @update:model-value="set(index, { count: $event ?? 1 })"
+      />
+      <Select
+        :aria-label="`Kind of prop ${index + 1}`"
+        fluid
+        :model-value="prop.kind"
+        :options="kinds"
+        option-label="words"
+        option-value="value"
+        @update:model-value="set(index, { kind: $event })"
+      />
+      <Button
+        text
+        severity="secondary"
+        icon="pi pi-times"
+        :aria-label="`Remove prop ${index + 1}`"
+        @click="drop(index)"
+      />
     </li>
   </ul>
   <Button v-if="list.length < 12" size="small" text severity="secondary" label="Add a prop" @click="add" />

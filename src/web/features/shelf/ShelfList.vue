@@ -13,7 +13,11 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 const levelWords = { new: 'everyone', regular: 'regular and up', experienced: 'experienced' } as const
 const whom = ({ thing, fromLevel }: ShelfEntry) => (thing ? levelWords[fromLevel] : 'in person only')
 const otherNames = ({ sanskrit, others }: ShelfEntry) => [...(sanskrit ? [sanskrit] : []), ...others].join(', ')
-const counted = computed(() => (shown.value.length === entries.value.length ? `${String(entries.value.length)} on the shelf` : `${String(shown.value.length)} of ${String(entries.value.length)}`))
+const counted = computed(() =>
+  shown.value.length === entries.value.length
+    ? `${String(entries.value.length)} on the shelf`
+    : `${String(shown.value.length)} of ${String(entries.value.length)}`,
+)
 
 /** Arrow keys walk the names. */
 function walk(event: KeyboardEvent, by: number): void {
@@ -49,24 +53,47 @@ function walk(event: KeyboardEvent, by: number): void {
             <span class="named">
               <ShelfGlyph :glyph="entry.kind === 'breath' ? 'breath' : entry.base" />
               <span>
-                <RouterLink class="name" :to="{ name: 'shelf-page', params: { id: entry.id } }" @keydown.down="walk($event, 1)" @keydown.up="walk($event, -1)">{{ entry.name }}</RouterLink>
+                <RouterLink
+                  class="name"
+                  :to="{ name: 'shelf-page', params: { id: entry.id } }"
+                  @keydown.down="walk($event, 1)"
+                  @keydown.up="walk($event, -1)"
+                  >{{ entry.name }}</RouterLink
+                >
                 <span v-if="entry.isOwn" class="own">your own</span>
                 <small>{{ otherNames(entry) }}</small>
               </span>
             </span>
           </th>
-          <td>{{ capital(basePositionNames[entry.base]) }}<small>{{ entry.kind === 'movement' ? 'movement, ' : '' }}{{ entry.kind === 'breath' ? 'breath' : entry.sided ? 'each side' : 'both at once' }}</small></td>
+          <td>
+            {{ capital(basePositionNames[entry.base])
+            }}<small
+              >{{ entry.kind === 'movement' ? 'movement, ' : ''
+              }}{{ entry.kind === 'breath' ? 'breath' : entry.sided ? 'each side' : 'both at once' }}</small
+            >
+          </td>
           <td class="felt">{{ entry.targets.map((target) => targetNames[target]).join(', ') }}</td>
           <td class="figure">{{ entry.usual }}</td>
           <td>{{ whom(entry) }}</td>
           <td v-if="session.document" class="figure">
-            <Button v-if="entry.thing" size="small" severity="secondary" outlined icon="pi pi-plus" :aria-label="`Add ${entry.name} to ${session.document.name}`" :title="`Add to ${session.document.name}`" @click="add(entry.thing, entry.name)" />
+            <Button
+              v-if="entry.thing"
+              size="small"
+              severity="secondary"
+              outlined
+              icon="pi pi-plus"
+              :aria-label="`Add ${entry.name} to ${session.document.name}`"
+              :title="`Add to ${session.document.name}`"
+              @click="add(entry.thing, entry.name)"
+            />
           </td>
         </tr>
       </tbody>
     </table>
     <div v-else class="none">
-      <p>Nothing on the shelf fits{{ wanted === '' ? ' all of what is ticked' : ` “${wanted}” and what is ticked` }}.</p>
+      <p>
+        Nothing on the shelf fits{{ wanted === '' ? ' all of what is ticked' : ` “${wanted}” and what is ticked` }}.
+      </p>
       <Button severity="secondary" outlined label="Clear all" @click="clear" />
     </div>
   </div>

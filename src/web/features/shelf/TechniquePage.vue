@@ -10,16 +10,32 @@ import './page.css'
 
 const props = defineProps<{ technique: Technique }>()
 const noseWords = { any: 'any', clear: 'clear', bothClear: 'both nostrils clear' } as const
-const seatWords = { any: 'any position', seat: 'an upright seat', seatOrIncline: 'an upright seat, or inclined', standOrSeat: 'a steady stand, or a seat near a wall' } as const
-const thing = computed<ShelfThing | undefined>(() => (props.technique.inPersonOnly ? undefined : { kind: 'breath', id: props.technique.id }))
-const line = computed(() => [basePositionNames[props.technique.basePosition], props.technique.counted ? 'counted' : 'not counted', ...(props.technique.inPersonOnly ? ['taught in person, one to one'] : [])].join(' · '))
+const seatWords = {
+  any: 'any position',
+  seat: 'an upright seat',
+  seatOrIncline: 'an upright seat, or inclined',
+  standOrSeat: 'a steady stand, or a seat near a wall',
+} as const
+const thing = computed<ShelfThing | undefined>(() =>
+  props.technique.inPersonOnly ? undefined : { kind: 'breath', id: props.technique.id },
+)
+const line = computed(() =>
+  [
+    basePositionNames[props.technique.basePosition],
+    props.technique.counted ? 'counted' : 'not counted',
+    ...(props.technique.inPersonOnly ? ['taught in person, one to one'] : []),
+  ].join(' · '),
+)
 const practised = computed(() => ({ families: [], breaths: [props.technique.cautionId] }))
 </script>
 
 <template>
   <article class="shelf-page">
     <PageHead :names="technique.names" :line="line" v-bind="thing ? { thing } : {}" />
-    <p v-if="technique.inPersonOnly" class="in-person">Taught in person after long preparation, and not offered to new people. Zovrin keeps it to be read and does not put it into a session.</p>
+    <p v-if="technique.inPersonOnly" class="in-person">
+      Taught in person after long preparation, and not offered to new people. Zovrin keeps it to be read and does not
+      put it into a session.
+    </p>
     <CautionList full :practised="practised" />
     <div class="columns">
       <div class="column">
@@ -29,30 +45,56 @@ const practised = computed(() => ({ families: [], breaths: [props.technique.caut
         </section>
         <section>
           <h2>How</h2>
-          <ol><li v-for="text in technique.how" :key="text">{{ text }}</li></ol>
+          <ol>
+            <li v-for="text in technique.how" :key="text">{{ text }}</li>
+          </ol>
         </section>
         <section>
           <h2>Lessons <small>each easy before the next</small></h2>
-          <ol><li v-for="text in technique.lessons" :key="text">{{ text }}</li></ol>
+          <ol>
+            <li v-for="text in technique.lessons" :key="text">{{ text }}</li>
+          </ol>
         </section>
       </div>
       <div class="column">
         <section>
           <h2>Before it</h2>
           <dl class="pairs">
-            <div v-if="technique.pattern"><dt>Counts</dt><dd>{{ patternText(technique.pattern) }}</dd></div>
-            <div v-if="technique.pattern"><dt>One round</dt><dd>{{ roundSecondsText(technique.pattern, technique.pace) }} s</dd></div>
-            <div><dt>After a meal</dt><dd>{{ technique.foodGapH === 0 ? 'at any time' : `${technique.foodGapH} h` }}</dd></div>
-            <div><dt>Nose</dt><dd>{{ noseWords[technique.nose] }}</dd></div>
-            <div><dt>Position</dt><dd>{{ seatWords[technique.seat] }}</dd></div>
-            <div><dt>New people</dt><dd>{{ technique.forNew ?? 'not offered' }}</dd></div>
+            <div v-if="technique.pattern">
+              <dt>Counts</dt>
+              <dd>{{ patternText(technique.pattern) }}</dd>
+            </div>
+            <div v-if="technique.pattern">
+              <dt>One round</dt>
+              <dd>{{ roundSecondsText(technique.pattern, technique.pace) }} s</dd>
+            </div>
+            <div>
+              <dt>After a meal</dt>
+              <dd>{{ technique.foodGapH === 0 ? 'at any time' : `${technique.foodGapH} h` }}</dd>
+            </div>
+            <div>
+              <dt>Nose</dt>
+              <dd>{{ noseWords[technique.nose] }}</dd>
+            </div>
+            <div>
+              <dt>Position</dt>
+              <dd>{{ seatWords[technique.seat] }}</dd>
+            </div>
+            <div>
+              <dt>New people</dt>
+              <dd>{{ technique.forNew ?? 'not offered' }}</dd>
+            </div>
           </dl>
           <p class="soft">{{ technique.startsWhen.words }}</p>
-          <ul class="plain"><li v-for="text in technique.preparation" :key="text">{{ text }}</li></ul>
+          <ul class="plain">
+            <li v-for="text in technique.preparation" :key="text">{{ text }}</li>
+          </ul>
         </section>
         <section>
           <h2>Stop signs <small>any one: let go, natural breath, eyes open, three minutes</small></h2>
-          <ul class="plain"><li v-for="text in technique.stopSigns" :key="text">{{ text }}</li></ul>
+          <ul class="plain">
+            <li v-for="text in technique.stopSigns" :key="text">{{ text }}</li>
+          </ul>
         </section>
       </div>
     </div>

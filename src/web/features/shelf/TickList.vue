@@ -14,7 +14,11 @@ function tick(value: T, on: boolean): void {
     <legend>{{ legend }}</legend>
     <div class="options">
       <label v-for="option in options" :key="option.value">
-        <Checkbox binary :model-value="picked.includes(option.value)" @update:model-value="tick(option.value, $event)" />
+        <Checkbox
+          binary
+          :model-value="picked.includes(option.value)"
+          @update:model-value="tick(option.value, $event)"
+        />
         {{ option.words }}
       </label>
     </div>

@@ -27,7 +27,11 @@ test('an answer carries its value and the version of its ETag', async () => {
 
 test('an answer of nothing is an answer', async () => {
   answer(() => new Response(null, { status: 204 }))
-  expect(await ask('/sessions/a/history', { method: 'POST', body: {} })).toEqual({ kind: 'ok', value: undefined, version: 0 })
+  expect(await ask('/sessions/a/history', { method: 'POST', body: {} })).toEqual({
+    kind: 'ok',
+    value: undefined,
+    version: 0,
+  })
 })
 
 test('a change is sent as JSON with the version it is based on and what else is asked', async () => {
@@ -40,7 +44,10 @@ test('a change is sent as JSON with the version it is based on and what else is 
 
 test('a problem the server names is handed on as it is', async () => {
   const problem = { code: 'VERSION_STALE', status: 412, detail: 'You changed version 1.' }
-  answer(() => new Response(JSON.stringify(problem), { status: 412, headers: { 'Content-Type': 'application/problem+json' } }))
+  answer(
+    () =>
+      new Response(JSON.stringify(problem), { status: 412, headers: { 'Content-Type': 'application/problem+json' } }),
+  )
   expect(await ask('/sessions/a')).toEqual({ kind: 'problem', problem })
 })
 

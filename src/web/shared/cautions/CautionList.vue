@@ -21,29 +21,40 @@ const alwaysCount = computed(() => listed.value.always.length)
     <details v-for="{ grade, who, lines } in own" :key="grade" class="grade" :class="grade">
       <summary>
         <CautionMark :grade="grade" />
-        <span class="who"><b>{{ gradeNames[grade] }}</b> {{ who.join(', ') }}</span>
+        <span class="who"
+          ><b>{{ gradeNames[grade] }}</b> {{ who.join(', ') }}</span
+        >
       </summary>
       <dl>
         <template v-for="line in lines" :key="line.id">
           <dt>{{ full ? line.whoInFull : line.who }}</dt>
-          <dd>{{ line.instead }}. <small>Why: {{ line.why }} ({{ line.marks }}).</small></dd>
+          <dd>
+            {{ line.instead }}. <small>Why: {{ line.why }} ({{ line.marks }}).</small>
+          </dd>
         </template>
       </dl>
     </details>
     <p v-if="own.length === 0" class="none">{{ noCautionListed }}</p>
     <details v-if="alwaysCount > 0" class="grade always">
-      <summary><span class="who"><b>In every pose</b> {{ alwaysCount }} more</span></summary>
+      <summary>
+        <span class="who"><b>In every pose</b> {{ alwaysCount }} more</span>
+      </summary>
       <template v-for="{ grade, lines } in always" :key="grade">
         <h4><CautionMark :grade="grade" /> {{ gradeNames[grade] }}</h4>
         <dl>
           <template v-for="line in lines" :key="line.id">
             <dt>{{ full ? line.whoInFull : line.who }}</dt>
-            <dd>{{ line.instead }}. <small>Why: {{ line.why }} ({{ line.marks }}).</small></dd>
+            <dd>
+              {{ line.instead }}. <small>Why: {{ line.why }} ({{ line.marks }}).</small>
+            </dd>
           </template>
         </dl>
       </template>
     </details>
-    <p class="advice">Usual cautions, not medical advice: a doctor or licensed therapist decides. <RouterLink :to="{ name: 'cautions' }">About them</RouterLink></p>
+    <p class="advice">
+      Usual cautions, not medical advice: a doctor or licensed therapist decides.
+      <RouterLink :to="{ name: 'cautions' }">About them</RouterLink>
+    </p>
   </section>
 </template>
 

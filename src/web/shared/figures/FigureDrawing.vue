@@ -6,7 +6,14 @@ import type { Drawing } from './drawing.ts'
 /** A figure on its props: maps a drawing's numbers to shapes and nothing more. `words` is what it says to who cannot see it. */
 const props = defineProps<{ drawing: Drawing; words: string }>()
 
-const materials: Readonly<Partial<Record<PropKind, string>>> = { rectBolster: 'bolster', roundBolster: 'bolster', foamBlock: 'block', corkBlock: 'block', book: 'block', chair: 'block' }
+const materials: Readonly<Partial<Record<PropKind, string>>> = {
+  rectBolster: 'bolster',
+  roundBolster: 'bolster',
+  foamBlock: 'block',
+  corkBlock: 'block',
+  book: 'block',
+  chair: 'block',
+}
 const behind = computed(() => props.drawing.limbs.filter(({ tone }) => tone === 'far'))
 const before = computed(() => props.drawing.limbs.filter(({ tone }) => tone !== 'far'))
 const structure = computed(() => props.drawing.lines.filter(({ is }) => is !== 'measure'))
@@ -35,7 +42,10 @@ const measured = computed(() => props.drawing.lines.filter(({ is }) => is === 'm
     <path v-for="line in measured" :key="line.key" class="measure" :d="line.path" />
     <g v-for="label in drawing.labels" :key="label.key">
       <template v-if="label.leader">
-        <path class="leader" :d="`M${label.leader[0].x} ${label.leader[0].y}L${label.leader[1].x} ${label.leader[1].y}`" />
+        <path
+          class="leader"
+          :d="`M${label.leader[0].x} ${label.leader[0].y}L${label.leader[1].x} ${label.leader[1].y}`"
+        />
         <circle class="dot" :cx="label.leader[0].x" :cy="label.leader[0].y" r="2.2" />
       </template>
       <text :x="label.box.left + 2" :y="label.box.bottom - 4">{{ label.text }}</text>

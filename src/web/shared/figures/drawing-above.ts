@@ -1,7 +1,19 @@
 import type { PropSpec } from '#model/prop'
 import { bonesOf, boundsOf, headCentre } from '#core/figure'
 import type { Bone, Elevation, PlacedProp } from '#core/figure'
-import { headShape, heapName, heapsOf, isArm, linePath, markLabel, markLines, narrowBelow, nearestLast, sized, toHead } from './drawing.ts'
+import {
+  headShape,
+  heapName,
+  heapsOf,
+  isArm,
+  linePath,
+  markLabel,
+  markLines,
+  narrowBelow,
+  nearestLast,
+  sized,
+  toHead,
+} from './drawing.ts'
 import type { DrawnLimb, Drawing, DrawingInput, Plot, Tone } from './drawing.ts'
 import { lengthNumber } from './length-words.ts'
 import type { Solid } from './occupied.ts'
@@ -23,16 +35,34 @@ interface Flat {
 }
 
 /** A figure and its props seen from above: the mat, the wall, the outlines; the right side of the body is below. */
-export function drawAbove({ elevation, measures, width, height, unit, mat, onSide }: DrawingInput & { readonly mat: Pick<PropSpec, 'lengthCm' | 'widthCm'>; readonly onSide: boolean }): Drawing {
+export function drawAbove({
+  elevation,
+  measures,
+  width,
+  height,
+  unit,
+  mat,
+  onSide,
+}: DrawingInput & { readonly mat: Pick<PropSpec, 'lengthCm' | 'widthCm'>; readonly onSide: boolean }): Drawing {
   const { skeleton, frame, props, wallX } = elevation
   const broad = onSide ? depths : breadths
-  const flesh = { hip: broad.hip * frame.stature, waist: broad.waist * frame.stature, shoulder: broad.shoulder * frame.stature }
+  const flesh = {
+    hip: broad.hip * frame.stature,
+    waist: broad.waist * frame.stature,
+    shoulder: broad.shoulder * frame.stature,
+  }
   const bones = bonesOf(skeleton, frame).map((bone) => broadened(bone, flesh))
   const head = headCentre(skeleton, frame)
   const reach = reachOf(elevation, bones, mat.widthCm)
   // Under the body, and at a wall up to it.
-  const matMiddle = wallX === undefined ? (reach.bodyLeft + reach.bodyRight) / 2 : wallX - (Math.sign(wallX - skeleton.hip.x) * mat.lengthCm) / 2
-  const [left, right] = [Math.min(reach.left, matMiddle - mat.lengthCm / 2), Math.max(reach.right, matMiddle + mat.lengthCm / 2)]
+  const matMiddle =
+    wallX === undefined
+      ? (reach.bodyLeft + reach.bodyRight) / 2
+      : wallX - (Math.sign(wallX - skeleton.hip.x) * mat.lengthCm) / 2
+  const [left, right] = [
+    Math.min(reach.left, matMiddle - mat.lengthCm / 2),
+    Math.max(reach.right, matMiddle + mat.lengthCm / 2),
+  ]
   const distances = measures.filter(({ mark }) => mark?.kind === 'distance')
   const far = reach.far + (distances.length > 0 ? beyondMat + distances.length * 9 : 0)
   const scale = Math.min((width - 2 * air) / (right - left), (height - 2 * air - 26) / (far + reach.far))
@@ -41,7 +71,11 @@ export function drawAbove({ elevation, measures, width, height, unit, mat, onSid
   const at = ({ x, z }: Flat): Px => ({ x: offset + x * scale, y: middleY + z * scale })
   // Marks lie in the picture's own plane: their heights stand for depths here.
   const plot: Plot = { scale, at: ({ x, y }) => at({ x, z: y }) }
-  const moved = distances.map((measure, index) => (measure.mark?.kind === 'distance' ? { ...measure, mark: { ...measure.mark, y: reach.far + beyondMat + index * 9 } } : measure))
+  const moved = distances.map((measure, index) =>
+    measure.mark?.kind === 'distance'
+      ? { ...measure, mark: { ...measure.mark, y: reach.far + beyondMat + index * 9 } }
+      : measure,
+  )
   const rects = props.map((prop) => ({ prop, core: cornersOf(prop).map(at) }))
   const marks = moved.flatMap((measure) => markLines(measure, plot).map((line) => ({ measure, line })))
   const wall = wallX === undefined ? [] : [[at({ x: wallX, z: -reach.far }), at({ x: wallX, z: far })]]
@@ -53,32 +87,65 @@ export function drawAbove({ elevation, measures, width, height, unit, mat, onSid
     ...marks.map(({ line }): Solid => ({ core: line, radius: 2 })),
   ]
   const isShort = width < narrowBelow
-  const wanted = [...moved.flatMap((measure) => markLabel(measure, plot, unit, isShort)), ...heapLabels(elevation, at, unit, isShort)]
-  const { placed, left: unplaced } = placeLabels({ labels: wanted, solids, room: { left: 4, top: 4, right: width - 4, bottom: height - 4 } })
+  const wanted = [
+    ...moved.flatMap((measure) => markLabel(measure, plot, unit, isShort)),
+    ...heapLabels(elevation, at, unit, isShort),
+  ]
+  const { placed, left: unplaced } = placeLabels({
+    labels: wanted,
+    solids,
+    room: { left: 4, top: 4, right: width - 4, bottom: height - 4 },
+  })
   return {
     width,
     height,
-    mat: roundedPath([{ x: matMiddle - mat.lengthCm / 2, z: mat.widthCm / 2 }, { x: matMiddle + mat.lengthCm / 2, z: mat.widthCm / 2 }, { x: matMiddle + mat.lengthCm / 2, z: -mat.widthCm / 2 }, { x: matMiddle - mat.lengthCm / 2, z: -mat.widthCm / 2 }].map(at), 4),
+    mat: roundedPath(
+      [
+        { x: matMiddle - mat.lengthCm / 2, z: mat.widthCm / 2 },
+        { x: matMiddle + mat.lengthCm / 2, z: mat.widthCm / 2 },
+        { x: matMiddle + mat.lengthCm / 2, z: -mat.widthCm / 2 },
+        { x: matMiddle - mat.lengthCm / 2, z: -mat.widthCm / 2 },
+      ].map(at),
+      4,
+    ),
     grid: [],
-    props: rects.map(({ prop: { piece, part }, core }, index) => ({ key: `${part} ${String(index)}`, kind: piece.kind, path: roundedPath(core, 2) })),
-    limbs: [...bones.map((bone) => limbAbove(toHead(bone, head), at, scale)), headShape(elevation, at, scale, 'near')].sort((a, b) => nearestLast[a.tone] - nearestLast[b.tone]),
+    props: rects.map(({ prop: { piece, part }, core }, index) => ({
+      key: `${part} ${String(index)}`,
+      kind: piece.kind,
+      path: roundedPath(core, 2),
+    })),
+    limbs: [
+      ...bones.map((bone) => limbAbove(toHead(bone, head), at, scale)),
+      headShape(elevation, at, scale, 'near'),
+    ].sort((a, b) => nearestLast[a.tone] - nearestLast[b.tone]),
     lines: [
       ...wall.map((line) => ({ key: 'wall', is: 'wall' as const, path: linePath(line) })),
-      ...marks.map(({ measure, line }, index) => ({ key: `${measure.what} ${String(index)}`, is: 'measure' as const, path: linePath(line) })),
+      ...marks.map(({ measure, line }, index) => ({
+        key: `${measure.what} ${String(index)}`,
+        is: 'measure' as const,
+        path: linePath(line),
+      })),
     ],
     labels: placed,
     left: unplaced.map(({ text }) => text),
   }
 }
 
-function broadened(bone: Bone, flesh: { readonly hip: number; readonly waist: number; readonly shoulder: number }): Bone {
+function broadened(
+  bone: Bone,
+  flesh: { readonly hip: number; readonly waist: number; readonly shoulder: number },
+): Bone {
   if (bone.name === 'lowTrunk') return { ...bone, ra: flesh.hip, rb: flesh.waist }
   return bone.name === 'ribCage' ? { ...bone, ra: flesh.waist, rb: flesh.shoulder } : bone
 }
 
 function limbAbove(bone: Bone, at: (point: Flat) => Px, scale: number): DrawnLimb {
   const tone: Tone = isArm(bone) ? 'far' : bone.side === undefined ? 'near' : 'body'
-  return { key: `${bone.side ?? ''} ${bone.name}`, tone, path: limbPath(at(bone.a), at(bone.b), bone.ra * scale, bone.rb * scale) }
+  return {
+    key: `${bone.side ?? ''} ${bone.name}`,
+    tone,
+    path: limbPath(at(bone.a), at(bone.b), bone.ra * scale, bone.rb * scale),
+  }
 }
 
 /** The rectangle of a prop, its corners in the order outlines want them. */
@@ -94,13 +161,36 @@ function cornersOf(prop: PlacedProp): readonly Flat[] {
 
 function reachOf({ frame, props, skeleton, wallX }: Elevation, bones: readonly Bone[], matWidth: number) {
   const head = headCentre(skeleton, frame)
-  const bodyXs = [...bones.flatMap(({ a, b, ra, rb }) => [a.x - ra, a.x + ra, b.x - rb, b.x + rb]), head.x - frame.headR, head.x + frame.headR]
-  const xs = [...bodyXs, ...props.flatMap((prop) => [boundsOf(prop).left, boundsOf(prop).right]), ...(wallX === undefined ? [] : [wallX])]
-  const zs = [...bones.flatMap(({ a, b, ra, rb }) => [Math.abs(a.z) + ra, Math.abs(b.z) + rb]), ...props.flatMap(({ zFrom, zTo }) => [Math.abs(zFrom), Math.abs(zTo)]), matWidth / 2]
-  return { left: Math.min(...xs), right: Math.max(...xs), bodyLeft: Math.min(...bodyXs), bodyRight: Math.max(...bodyXs), far: Math.max(...zs) + 2 }
+  const bodyXs = [
+    ...bones.flatMap(({ a, b, ra, rb }) => [a.x - ra, a.x + ra, b.x - rb, b.x + rb]),
+    head.x - frame.headR,
+    head.x + frame.headR,
+  ]
+  const xs = [
+    ...bodyXs,
+    ...props.flatMap((prop) => [boundsOf(prop).left, boundsOf(prop).right]),
+    ...(wallX === undefined ? [] : [wallX]),
+  ]
+  const zs = [
+    ...bones.flatMap(({ a, b, ra, rb }) => [Math.abs(a.z) + ra, Math.abs(b.z) + rb]),
+    ...props.flatMap(({ zFrom, zTo }) => [Math.abs(zFrom), Math.abs(zTo)]),
+    matWidth / 2,
+  ]
+  return {
+    left: Math.min(...xs),
+    right: Math.max(...xs),
+    bodyLeft: Math.min(...bodyXs),
+    bodyRight: Math.max(...bodyXs),
+    far: Math.max(...zs) + 2,
+  }
 }
 
-function heapLabels(elevation: Elevation, at: (point: Flat) => Px, unit: DrawingInput['unit'], isShort: boolean): readonly Wanted[] {
+function heapLabels(
+  elevation: Elevation,
+  at: (point: Flat) => Px,
+  unit: DrawingInput['unit'],
+  isShort: boolean,
+): readonly Wanted[] {
   return heapsOf(elevation).map(({ part, props }) => {
     const height = props.reduce((sum, { piece }) => sum + piece.loaded, 0)
     const widest = props.reduce((most, prop) => (prop.zTo - prop.zFrom > most.zTo - most.zFrom ? prop : most))

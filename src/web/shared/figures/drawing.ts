@@ -80,17 +80,31 @@ export function drawElevation({ elevation, measures, width, height, unit }: Draw
   const head = headCentre(skeleton, frame)
   const reach = reachOf(elevation, bones, measures)
   const tall = height - gutter.top - gutter.bottom
-  const scale = Math.min((width - gutter.left - gutter.right) / Math.max(usualWidthCm, reach.right - reach.left), tall / (reach.high - reach.low))
+  const scale = Math.min(
+    (width - gutter.left - gutter.right) / Math.max(usualWidthCm, reach.right - reach.left),
+    tall / (reach.high - reach.low),
+  )
   // What is low does not sit at the very bottom of a tall picture.
   const lift = (tall - (reach.high - reach.low) * scale) * restLifted
   const floorY = height - gutter.bottom + Math.min(0, reach.low) * scale - lift
   const middle = (gutter.left + width - gutter.right) / 2 - ((reach.left + reach.right) / 2) * scale
   const plot: Plot = { scale, at: ({ x, y }) => ({ x: middle + x * scale, y: floorY - y * scale }) }
   const frames = props.filter(({ piece }) => piece.kind === 'chair').flatMap((prop) => chairLines(prop, elevation))
-  const wall = wallX === undefined ? [] : [[{ x: wallX, y: 0 }, { x: wallX, y: reach.high }] as const]
+  const wall =
+    wallX === undefined
+      ? []
+      : [
+          [
+            { x: wallX, y: 0 },
+            { x: wallX, y: reach.high },
+          ] as const,
+        ]
   const isShort = width < narrowBelow
   const marks = measures.flatMap((measure) => markLines(measure, plot).map((line) => ({ measure, line })))
-  const limbSolids = bones.map(({ a, b, ra, rb }): Solid => ({ core: [plot.at(a), plot.at(b)], radius: Math.max(ra, rb) * scale }))
+  const limbSolids = bones.map(({ a, b, ra, rb }): Solid => ({
+    core: [plot.at(a), plot.at(b)],
+    radius: Math.max(ra, rb) * scale,
+  }))
   const propSolids = props.map(({ core, radius }): Solid => ({ core: core.map(plot.at), radius: radius * scale }))
   const lineSolids = [...frames, ...wall].map((line): Solid => ({ core: line.map(plot.at), radius: 2 }))
   const room: Box = { left: 4, top: 4, right: width - 4, bottom: height - 4 }
@@ -101,22 +115,52 @@ export function drawElevation({ elevation, measures, width, height, unit }: Draw
     ...propSolids,
     ...lineSolids,
     ...marks.map(({ line }): Solid => ({ core: line, radius: 2 })),
-    { core: [{ x: 0, y: floorY }, { x: width, y: floorY }], radius: 1.5 },
-    ...grid.map(({ y, text }): Solid => ({ core: [{ x: 6, y: y - 5 }, { x: 6 + text.length * letterPx, y: y - 5 }], radius: 9 })),
+    {
+      core: [
+        { x: 0, y: floorY },
+        { x: width, y: floorY },
+      ],
+      radius: 1.5,
+    },
+    ...grid.map(({ y, text }): Solid => ({
+      core: [
+        { x: 6, y: y - 5 },
+        { x: 6 + text.length * letterPx, y: y - 5 },
+      ],
+      radius: 9,
+    })),
   ]
-  const wanted = [...measures.flatMap((measure) => markLabel(measure, plot, unit, isShort)), ...pileLabels(elevation, measures, plot, unit, isShort)]
+  const wanted = [
+    ...measures.flatMap((measure) => markLabel(measure, plot, unit, isShort)),
+    ...pileLabels(elevation, measures, plot, unit, isShort),
+  ]
   const { placed, left } = placeLabels({ labels: wanted, solids, room })
   return {
     width,
     height,
     floorY,
     grid,
-    props: props.map(({ core, radius, piece, part }, index) => ({ key: `${part} ${String(index)}`, kind: piece.kind, path: roundedPath(core.map(plot.at), radius * scale) })),
-    limbs: [...bones.map((bone) => drawnLimb(toHead(bone, head), plot)), headShape(elevation, plot.at, scale, 'body')].sort((a, b) => nearestLast[a.tone] - nearestLast[b.tone]),
+    props: props.map(({ core, radius, piece, part }, index) => ({
+      key: `${part} ${String(index)}`,
+      kind: piece.kind,
+      path: roundedPath(core.map(plot.at), radius * scale),
+    })),
+    limbs: [
+      ...bones.map((bone) => drawnLimb(toHead(bone, head), plot)),
+      headShape(elevation, plot.at, scale, 'body'),
+    ].sort((a, b) => nearestLast[a.tone] - nearestLast[b.tone]),
     lines: [
-      ...frames.map((line, index) => ({ key: `chair ${String(index)}`, is: 'frame' as const, path: linePath(line.map(plot.at)) })),
+      ...frames.map((line, index) => ({
+        key: `chair ${String(index)}`,
+        is: 'frame' as const,
+        path: linePath(line.map(plot.at)),
+      })),
       ...wall.map((line) => ({ key: 'wall', is: 'wall' as const, path: linePath(line.map(plot.at)) })),
-      ...marks.map(({ measure, line }, index) => ({ key: `${measure.what} ${String(index)}`, is: 'measure' as const, path: linePath(line) })),
+      ...marks.map(({ measure, line }, index) => ({
+        key: `${measure.what} ${String(index)}`,
+        is: 'measure' as const,
+        path: linePath(line),
+      })),
     ],
     labels: placed,
     left: left.map(({ text }) => text),
@@ -125,7 +169,8 @@ export function drawElevation({ elevation, measures, width, height, unit }: Draw
 
 export const nearestLast: Readonly<Record<Tone, number>> = { far: 0, body: 1, near: 2 }
 
-export const linePath = (points: readonly Px[]): string => points.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join('')
+export const linePath = (points: readonly Px[]): string =>
+  points.map(({ x, y }, index) => `${index === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join('')
 
 export const isArm = ({ name }: Bone): boolean => name === 'upperArm' || name === 'forearm'
 
@@ -133,16 +178,29 @@ export const isArm = ({ name }: Bone): boolean => name === 'upperArm' || name ==
 export const toHead = (bone: Bone, head: Bone['b']): Bone => (bone.name === 'neck' ? { ...bone, b: head } : bone)
 
 /** The head: round, and drawn out a little to the crown. */
-export function headShape({ skeleton, frame }: Elevation, at: (point: Bone['b']) => Px, scale: number, tone: Tone): DrawnLimb {
+export function headShape(
+  { skeleton, frame }: Elevation,
+  at: (point: Bone['b']) => Px,
+  scale: number,
+  tone: Tone,
+): DrawnLimb {
   const head = headCentre(skeleton, frame)
   const { crown } = skeleton
-  const towards = { x: head.x + (crown.x - head.x) * 0.3, y: head.y + (crown.y - head.y) * 0.3, z: head.z + (crown.z - head.z) * 0.3 }
+  const towards = {
+    x: head.x + (crown.x - head.x) * 0.3,
+    y: head.y + (crown.y - head.y) * 0.3,
+    z: head.z + (crown.z - head.z) * 0.3,
+  }
   return { key: 'head', tone, path: limbPath(at(head), at(towards), frame.headR * scale, frame.headR * 0.84 * scale) }
 }
 
 function drawnLimb(bone: Bone, { at, scale }: Plot): DrawnLimb {
   const tone: Tone = bone.side === 'left' ? 'far' : bone.side === 'right' && isArm(bone) ? 'near' : 'body'
-  return { key: `${bone.side ?? ''} ${bone.name}`, tone, path: limbPath(at(bone.a), at(bone.b), bone.ra * scale, bone.rb * scale) }
+  return {
+    key: `${bone.side ?? ''} ${bone.name}`,
+    tone,
+    path: limbPath(at(bone.a), at(bone.b), bone.ra * scale, bone.rb * scale),
+  }
 }
 
 /** How far the figure, its props and the lines of its measures reach, cm. */
@@ -154,11 +212,22 @@ function reachOf({ frame, props, skeleton, wallX }: Elevation, bones: readonly B
     head.x + frame.headR,
     ...props.flatMap((prop) => [boundsOf(prop).left, boundsOf(prop).right]),
     ...(wallX === undefined ? [] : [wallX]),
-    ...measures.flatMap(({ mark }) => (mark?.kind === 'height' ? [mark.x] : mark?.kind === 'distance' ? [mark.from, mark.to] : [])),
+    ...measures.flatMap(({ mark }) =>
+      mark?.kind === 'height' ? [mark.x] : mark?.kind === 'distance' ? [mark.from, mark.to] : [],
+    ),
   ]
-  const ys = [...bones.flatMap(({ a, b, ra, rb }) => [a.y + ra, b.y + rb]), head.y + frame.headR, ...props.map((prop) => boundsOf(prop).high)]
+  const ys = [
+    ...bones.flatMap(({ a, b, ra, rb }) => [a.y + ra, b.y + rb]),
+    head.y + frame.headR,
+    ...props.map((prop) => boundsOf(prop).high),
+  ]
   const lows = measures.flatMap(({ mark }) => (mark?.kind === 'distance' ? [mark.y] : []))
-  return { left: Math.min(...xs), right: Math.max(...xs), high: Math.max(...ys) + (wallX === undefined ? 6 : 12), low: Math.min(0, ...lows) }
+  return {
+    left: Math.min(...xs),
+    right: Math.max(...xs),
+    high: Math.max(...ys) + (wallX === undefined ? 6 : 12),
+    low: Math.min(0, ...lows),
+  }
 }
 
 /** Lines across at heights one can count: closer together for what lies, further apart for what stands. */
@@ -167,18 +236,35 @@ function gridOf(highCm: number, { at, scale }: Plot, height: number, unit: Lengt
   const most = highCm / perUnit
   const step = [5, 10, 20, 50].find((each) => most / each <= 6.5 && each * perUnit * scale >= linePx) ?? 50
   const lines = Array.from({ length: Math.floor(most / step) }, (_, index) => (index + 1) * step)
-  return lines.map((line, index) => ({ y: at({ x: 0, y: line * perUnit }).y, text: index === lines.length - 1 ? `${String(line)} ${unit}` : String(line) })).filter(({ y }) => y > 8 && y < height)
+  return lines
+    .map((line, index) => ({
+      y: at({ x: 0, y: line * perUnit }).y,
+      text: index === lines.length - 1 ? `${String(line)} ${unit}` : String(line),
+    }))
+    .filter(({ y }) => y > 8 && y < height)
 }
 
 /** Backs and legs of a chair: only its seat carries. The back stands away from whoever sits on it or leans over it. */
-function chairLines(prop: PlacedProp, { skeleton }: Elevation): readonly (readonly { readonly x: number; readonly y: number }[])[] {
+function chairLines(
+  prop: PlacedProp,
+  { skeleton }: Elevation,
+): readonly (readonly { readonly x: number; readonly y: number }[])[] {
   const { left, right, low, high } = boundsOf(prop)
   const backAtRight = prop.part !== 'pelvis' && (left + right) / 2 > skeleton.hip.x
   const back = backAtRight ? right - 1 : left + 1
   return [
-    [{ x: left + 2, y: low }, { x: left + 2, y: 0 }],
-    [{ x: right - 2, y: low }, { x: right - 2, y: 0 }],
-    [{ x: back, y: high }, { x: back + (backAtRight ? 3 : -3), y: high + 35 }],
+    [
+      { x: left + 2, y: low },
+      { x: left + 2, y: 0 },
+    ],
+    [
+      { x: right - 2, y: low },
+      { x: right - 2, y: 0 },
+    ],
+    [
+      { x: back, y: high },
+      { x: back + (backAtRight ? 3 : -3), y: high + 35 },
+    ],
   ]
 }
 
@@ -189,16 +275,31 @@ export function markLines({ mark }: Measure, { at, scale }: Plot): readonly (rea
   if (!mark) return []
   if (mark.kind === 'height') {
     const [low, high] = [at({ x: mark.x, y: mark.from }), at({ x: mark.x, y: mark.to })]
-    return [[low, high], ...[low, high].map(({ x, y }) => [{ x: x - tick, y }, { x: x + tick, y }])]
+    return [
+      [low, high],
+      ...[low, high].map(({ x, y }) => [
+        { x: x - tick, y },
+        { x: x + tick, y },
+      ]),
+    ]
   }
   if (mark.kind === 'distance') {
     const [near, far] = [at({ x: mark.from, y: mark.y }), at({ x: mark.to, y: mark.y })]
-    return [[near, far], ...[near, far].map(({ x, y }) => [{ x, y: y - tick }, { x, y: y + tick }])]
+    return [
+      [near, far],
+      ...[near, far].map(({ x, y }) => [
+        { x, y: y - tick },
+        { x, y: y + tick },
+      ]),
+    ]
   }
   if (mark.kind === 'point') return []
   const radius = Math.max(26, 12 * scale)
   const centre = at(mark.at)
-  const on = (degrees: number): Px => ({ x: centre.x + radius * Math.cos((degrees * Math.PI) / 180), y: centre.y - radius * Math.sin((degrees * Math.PI) / 180) })
+  const on = (degrees: number): Px => ({
+    x: centre.x + radius * Math.cos((degrees * Math.PI) / 180),
+    y: centre.y - radius * Math.sin((degrees * Math.PI) / 180),
+  })
   return [Array.from({ length: 9 }, (_, index) => on(mark.from + ((mark.to - mark.from) * index) / 8))]
 }
 
@@ -209,12 +310,22 @@ export function markLabel(measure: Measure, plot: Plot, unit: LengthUnit, isShor
   if (!mark) return []
   const label = { key: what, ...sized(markWords(measure, unit, isShort)) }
   if (mark.kind === 'height') return [{ ...label, anchor: plot.at({ x: mark.x, y: mark.to }), rather: -90 }]
-  if (mark.kind === 'distance') return [{ ...label, anchor: plot.at({ x: (mark.from + mark.to) / 2, y: mark.y }), rather: 90 }]
+  if (mark.kind === 'distance')
+    return [{ ...label, anchor: plot.at({ x: (mark.from + mark.to) / 2, y: mark.y }), rather: 90 }]
   if (mark.kind === 'point') return [{ ...label, anchor: plot.at(mark.at), rather: -45 }]
   const radius = Math.max(26, 12 * plot.scale)
   const middle = (mark.from + mark.to) / 2
   const centre = plot.at(mark.at)
-  return [{ ...label, anchor: { x: centre.x + radius * Math.cos((middle * Math.PI) / 180), y: centre.y - radius * Math.sin((middle * Math.PI) / 180) }, rather: -middle }]
+  return [
+    {
+      ...label,
+      anchor: {
+        x: centre.x + radius * Math.cos((middle * Math.PI) / 180),
+        y: centre.y - radius * Math.sin((middle * Math.PI) / 180),
+      },
+      rather: -middle,
+    },
+  ]
 }
 
 /** What lies together: one pile, or what a slope is made of, told apart. */
@@ -238,10 +349,22 @@ export function heapsOf({ props }: Elevation): readonly Heap[] {
 }
 
 /** The measure that already tells the height of a pile under a part. */
-const toldBy: Readonly<Partial<Record<BodyPart, readonly Measure['what'][]>>> = { knees: ['kneesHeight'], shins: ['seatHeight'], thighs: ['kneesHeight'] }
+const toldBy: Readonly<Partial<Record<BodyPart, readonly Measure['what'][]>>> = {
+  knees: ['kneesHeight'],
+  shins: ['seatHeight'],
+  thighs: ['kneesHeight'],
+}
 
-function pileLabels(elevation: Elevation, measures: readonly Measure[], { at }: Plot, unit: LengthUnit, isShort: boolean): readonly Wanted[] {
-  const isTold = (part: BodyPart): boolean => measures.some(({ what, mark }) => mark !== undefined && (toldBy[part] ?? []).includes(what)) && !elevation.numbers.bound
+function pileLabels(
+  elevation: Elevation,
+  measures: readonly Measure[],
+  { at }: Plot,
+  unit: LengthUnit,
+  isShort: boolean,
+): readonly Wanted[] {
+  const isTold = (part: BodyPart): boolean =>
+    measures.some(({ what, mark }) => mark !== undefined && (toldBy[part] ?? []).includes(what)) &&
+    !elevation.numbers.bound
   return heapsOf(elevation)
     .filter(({ part }) => !isTold(part))
     .map(({ part, props }) => {

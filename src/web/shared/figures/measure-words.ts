@@ -45,7 +45,10 @@ export function markWords(measure: Measure, lengths: LengthUnit, isShort: boolea
 }
 
 /** What is told under the picture: its words, and its number to set off from them. */
-export const captionWords = (measure: Measure, lengths: LengthUnit): { readonly words: string; readonly value: string } => ({
+export const captionWords = (
+  measure: Measure,
+  lengths: LengthUnit,
+): { readonly words: string; readonly value: string } => ({
   words: words[measure.what],
   value: number(measure, lengths, true),
 })

@@ -14,9 +14,11 @@ export interface Solid {
   readonly radius: number
 }
 
-export const overlap = (a: Box, b: Box): boolean => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom
+export const overlap = (a: Box, b: Box): boolean =>
+  a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom
 
-const within = ({ left, top, right, bottom }: Box, { x, y }: Px): boolean => x >= left && x <= right && y >= top && y <= bottom
+const within = ({ left, top, right, bottom }: Box, { x, y }: Px): boolean =>
+  x >= left && x <= right && y >= top && y <= bottom
 
 function distanceToSegment({ x, y }: Px, a: Px, b: Px): number {
   const [dx, dy] = [b.x - a.x, b.y - a.y]
@@ -37,7 +39,8 @@ const cornersOf = ({ left, top, right, bottom }: Box): readonly Px[] => [
   { x: right, y: bottom },
   { x: left, y: bottom },
 ]
-const edgesOf = (core: readonly Px[]): readonly (readonly [Px, Px])[] => core.map((from, index) => [from, core[(index + 1) % core.length] ?? from])
+const edgesOf = (core: readonly Px[]): readonly (readonly [Px, Px])[] =>
+  core.map((from, index) => [from, core[(index + 1) % core.length] ?? from])
 
 function isInside({ x, y }: Px, core: readonly Px[]): boolean {
   let inside = false
@@ -48,7 +51,8 @@ function isInside({ x, y }: Px, core: readonly Px[]): boolean {
 }
 
 /** Whether a segment runs through a rectangle. */
-export const crosses = (a: Px, b: Px, box: Box): boolean => within(box, a) || within(box, b) || edgesOf(cornersOf(box)).some(([c, d]) => segmentsMeet(a, b, c, d))
+export const crosses = (a: Px, b: Px, box: Box): boolean =>
+  within(box, a) || within(box, b) || edgesOf(cornersOf(box)).some(([c, d]) => segmentsMeet(a, b, c, d))
 
 /** Whether a rectangle and something solid share any room. */
 export function covers({ core, radius }: Solid, box: Box): boolean {
@@ -61,5 +65,7 @@ export function covers({ core, radius }: Solid, box: Box): boolean {
   if (core.length > 2 && isInside({ x: box.left, y: box.top }, core)) return true
   if (edges.some(([a, b]) => crosses(a, b, box))) return true
   const nearCorner = corners.some((corner) => edges.some(([a, b]) => distanceToSegment(corner, a, b) < radius))
-  return nearCorner || core.some((corner) => edgesOf(corners).some(([a, b]) => distanceToSegment(corner, a, b) < radius))
+  return (
+    nearCorner || core.some((corner) => edgesOf(corners).some(([a, b]) => distanceToSegment(corner, a, b) < radius))
+  )
 }

@@ -6,7 +6,8 @@ export interface Px {
 
 const fixed = (value: number): string => String(Math.round(value * 100) / 100)
 const at = ({ x, y }: Px): string => `${fixed(x)} ${fixed(y)}`
-const arc = (radius: number, to: Px, isLong: boolean, sweep: 0 | 1): string => `A${fixed(radius)} ${fixed(radius)} 0 ${isLong ? '1' : '0'} ${String(sweep)} ${at(to)}`
+const arc = (radius: number, to: Px, isLong: boolean, sweep: 0 | 1): string =>
+  `A${fixed(radius)} ${fixed(radius)} 0 ${isLong ? '1' : '0'} ${String(sweep)} ${at(to)}`
 
 /** A disc as a path. */
 const discPath = ({ x, y }: Px, radius: number): string =>
@@ -19,7 +20,10 @@ export function limbPath(a: Px, b: Px, ra: number, rb: number): string {
   if (apart <= Math.abs(ra - rb) + 1e-6) return ra >= rb ? discPath(a, ra) : discPath(b, rb)
   const along = Math.atan2(dy, dx)
   const off = Math.acos((ra - rb) / apart)
-  const on = (centre: Px, radius: number, angle: number): Px => ({ x: centre.x + radius * Math.cos(angle), y: centre.y + radius * Math.sin(angle) })
+  const on = (centre: Px, radius: number, angle: number): Px => ({
+    x: centre.x + radius * Math.cos(angle),
+    y: centre.y + radius * Math.sin(angle),
+  })
   const [a1, a2] = [on(a, ra, along + off), on(a, ra, along - off)]
   const [b1, b2] = [on(b, rb, along + off), on(b, rb, along - off)]
   return `M${at(a1)}${arc(ra, a2, off < Math.PI / 2, 1)}L${at(b2)}${arc(rb, b1, off > Math.PI / 2, 1)}Z`

@@ -42,16 +42,28 @@ function boxAt({ anchor, width, height }: Wanted, away: number, degrees: number)
   return { left: x, top: y, right: x + width, bottom: y + height }
 }
 
-const grown = ({ left, top, right, bottom }: Box, by: number): Box => ({ left: left - by, top: top - by, right: right + by, bottom: bottom + by })
-const nearestOn = ({ left, top, right, bottom }: Box, { x, y }: Px): Px => ({ x: Math.max(left, Math.min(right, x)), y: Math.max(top, Math.min(bottom, y)) })
-const isIn = (inner: Box, outer: Box): boolean => inner.left >= outer.left && inner.right <= outer.right && inner.top >= outer.top && inner.bottom <= outer.bottom
+const grown = ({ left, top, right, bottom }: Box, by: number): Box => ({
+  left: left - by,
+  top: top - by,
+  right: right + by,
+  bottom: bottom + by,
+})
+const nearestOn = ({ left, top, right, bottom }: Box, { x, y }: Px): Px => ({
+  x: Math.max(left, Math.min(right, x)),
+  y: Math.max(top, Math.min(bottom, y)),
+})
+const isIn = (inner: Box, outer: Box): boolean =>
+  inner.left >= outer.left && inner.right <= outer.right && inner.top >= outer.top && inner.bottom <= outer.bottom
 
 /**
  * Places labels one after the other: each at the nearest place to its anchor, in the direction nearest to the one it
  * would rather have, where it touches no solid, no label and no label's line, and its own line runs through no label
  * and, if that can be had, over no other line. What finds no room is given back in `left`.
  */
-export function placeLabels({ labels, solids, room }: Placing): { readonly placed: readonly Placed[]; readonly left: readonly Wanted[] } {
+export function placeLabels({ labels, solids, room }: Placing): {
+  readonly placed: readonly Placed[]
+  readonly left: readonly Wanted[]
+} {
   const placed: Placed[] = []
   const left: Wanted[] = []
   for (const wanted of labels) {
@@ -62,15 +74,30 @@ export function placeLabels({ labels, solids, room }: Placing): { readonly place
   return { placed, left }
 }
 
-function firstFree(wanted: Wanted, placed: readonly Placed[], solids: readonly Solid[], room: Box, linesMayCross: boolean): Placed | undefined {
+function firstFree(
+  wanted: Wanted,
+  placed: readonly Placed[],
+  solids: readonly Solid[],
+  room: Box,
+  linesMayCross: boolean,
+): Placed | undefined {
   for (const away of rings) {
     for (const turn of turns) {
       const box = boxAt(wanted, away, wanted.rather + turn)
       if (!isIn(box, room)) continue
       const aired = grown(box, air)
-      if (placed.some((other) => overlap(aired, other.box) || (other.leader && crosses(...other.leader, aired)))) continue
+      if (placed.some((other) => overlap(aired, other.box) || (other.leader && crosses(...other.leader, aired))))
+        continue
       const leader = leaderOf(wanted, box)
-      if (leader && placed.some((other) => crosses(...leader, grown(other.box, air)) || (!linesMayCross && other.leader && segmentsMeet(...leader, ...other.leader)))) continue
+      if (
+        leader &&
+        placed.some(
+          (other) =>
+            crosses(...leader, grown(other.box, air)) ||
+            (!linesMayCross && other.leader && segmentsMeet(...leader, ...other.leader)),
+        )
+      )
+        continue
       if (solids.some((solid) => covers(solid, aired))) continue
       return { ...wanted, box, ...(leader ? { leader } : {}) }
     }

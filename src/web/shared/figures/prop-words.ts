@@ -46,7 +46,8 @@ export const foldNames: Readonly<Record<FoldName, string>> = {
 const sameFolds = (a: readonly FoldOp[], b: readonly FoldOp[]): boolean => JSON.stringify(a) === JSON.stringify(b)
 
 /** The name of a fold, undefined for one that teachers have no name for. */
-export const foldNameOf = (folds: readonly FoldOp[]): FoldName | undefined => (Object.keys(foldNames) as FoldName[]).find((name) => sameFolds(namedFolds[name], folds))
+export const foldNameOf = (folds: readonly FoldOp[]): FoldName | undefined =>
+  (Object.keys(foldNames) as FoldName[]).find((name) => sameFolds(namedFolds[name], folds))
 
 export const turnNames: Readonly<Record<PropTurn, string>> = {
   flat: 'flat',
@@ -64,13 +65,21 @@ function turnsOf({ shape, rank }: PropSpec): readonly PropTurn[] {
 }
 
 /** A block that lies flat the long way is still flat: the words say which way its long side goes. */
-const turnWords = (turn: PropTurn, { rank, shape }: PropSpec): string => (turn === 'lengthwise' && rank === 0 && shape === 'box' ? 'flat, long way' : turnNames[turn])
-export const turnChoices = (spec: PropSpec): readonly { readonly value: PropTurn; readonly words: string }[] => turnsOf(spec).map((value) => ({ value, words: turnWords(value, spec) }))
+const turnWords = (turn: PropTurn, { rank, shape }: PropSpec): string =>
+  turn === 'lengthwise' && rank === 0 && shape === 'box' ? 'flat, long way' : turnNames[turn]
+export const turnChoices = (spec: PropSpec): readonly { readonly value: PropTurn; readonly words: string }[] =>
+  turnsOf(spec).map((value) => ({ value, words: turnWords(value, spec) }))
 
 /** How many of a kind. */
-export const countedProp = (kind: PropKind, count: number): string => `${String(count)} ${count === 1 ? propNames[kind].one : propNames[kind].many}`
+export const countedProp = (kind: PropKind, count: number): string =>
+  `${String(count)} ${count === 1 ? propNames[kind].one : propNames[kind].many}`
 
-const liesNames: Readonly<Record<NonNullable<SetUpItem['lies']>, string>> = { over: 'laid over', around: 'round', between: 'between', behind: 'behind' }
+const liesNames: Readonly<Record<NonNullable<SetUpItem['lies']>, string>> = {
+  over: 'laid over',
+  around: 'round',
+  between: 'between',
+  behind: 'behind',
+}
 
 /** An item as it lies: how many of what, folded and turned how. */
 export function itemWords({ kind, count, folds, turn, piles, lies }: SetUpItem, spec: PropSpec): string {
@@ -78,11 +87,14 @@ export function itemWords({ kind, count, folds, turn, piles, lies }: SetUpItem, 
   const fold = !folds || folds.length === 0 ? '' : named ? foldNames[named] : `${String(folds.length)} folds`
   const turned = turn && turn !== defaultTurn(spec) ? turnWords(turn, spec) : ''
   const each = piles === 2 ? (count === 2 ? 'one each side' : `${String(count / 2)} each side`) : ''
-  return [countedProp(kind, count), fold, turned, each, lies ? liesNames[lies] : ''].filter((part) => part !== '').join(', ')
+  return [countedProp(kind, count), fold, turned, each, lies ? liesNames[lies] : '']
+    .filter((part) => part !== '')
+    .join(', ')
 }
 
 /** The turn nobody needs to be told. */
-export const defaultTurn = ({ shape, rank }: PropSpec): PropTurn => (shape === 'box' && rank === 0 ? 'flat' : 'crosswise')
+export const defaultTurn = ({ shape, rank }: PropSpec): PropTurn =>
+  shape === 'box' && rank === 0 ? 'flat' : 'crosswise'
 
 /** What a set-up takes, in one line. */
 export function takesWords(items: readonly Pick<SetUpItem, 'kind' | 'count'>[]): string {

@@ -6,7 +6,10 @@ import { answerFit } from './fit-work.ts'
 const sphinx = poses.find(({ id }) => id === 'sphinx')
 if (!sphinx) throw new Error('no sphinx')
 const own: OwnThing[] = [{ kind: 'pose', version: 1, document: { ...sphinx, id: 'my-sphinx' } } as OwnThing]
-const session = aSession([aHold('sphinx', { hold: { holdS: 300 } }), aHold('deer', { hold: { holdS: 240 } }), aClosing({ finalRestS: 360 })], { lengthS: 1200 })
+const session = aSession(
+  [aHold('sphinx', { hold: { holdS: 300 } }), aHold('deer', { hold: { holdS: 240 } }), aClosing({ finalRestS: 360 })],
+  { lengthS: 1200 },
+)
 
 test('every kind of question has its answer', () => {
   expect(answerFit({ kind: 'holds', own: [], session })).toMatchObject({ ok: true, value: { overMs: 0 } })

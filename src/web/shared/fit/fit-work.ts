@@ -13,12 +13,17 @@ export interface FitAsked {
   /** By the holds alone: shorter or longer. */
   holds: { readonly asks: { readonly session: Session }; readonly gives: Fit }
   fewer: { readonly asks: { readonly session: Session; readonly keepTargets: readonly Target[] }; readonly gives: Fit }
-  both: { readonly asks: { readonly session: Session; readonly keepTargets: readonly Target[]; readonly leastShare: number }; readonly gives: Fit }
+  both: {
+    readonly asks: { readonly session: Session; readonly keepTargets: readonly Target[]; readonly leastShare: number }
+    readonly gives: Fit
+  }
   order: { readonly asks: { readonly session: Session }; readonly gives: OrderSuggestion }
   choose: { readonly asks: { readonly wish: ChooserWish }; readonly gives: ChosenSession }
 }
 export type FitKind = keyof FitAsked
-export type FitQuestion = { [K in FitKind]: { readonly kind: K; readonly own: readonly OwnThing[] } & FitAsked[K]['asks'] }[FitKind]
+export type FitQuestion = {
+  [K in FitKind]: { readonly kind: K; readonly own: readonly OwnThing[] } & FitAsked[K]['asks']
+}[FitKind]
 
 /** Answers a question; the own things stand before the shipped ones. */
 export function answerFit(question: FitQuestion): Result<FitAsked[FitKind]['gives']> {

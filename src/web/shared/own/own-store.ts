@@ -8,7 +8,8 @@ import { listOwn, removeOwn, writeOwn } from '#web/shared/api/own.ts'
 import type { Reply } from '#web/shared/api/client.ts'
 
 /** What came of a change: done, refused with its problem, or the server away. */
-export type OwnOutcome = { readonly kind: 'done' } | { readonly kind: 'refused'; readonly problem: Problem } | { readonly kind: 'away' }
+export type OwnOutcome =
+  { readonly kind: 'done' } | { readonly kind: 'refused'; readonly problem: Problem } | { readonly kind: 'away' }
 
 const keptAs = 'zovrin.own'
 
@@ -37,7 +38,8 @@ export const useOwnStore = defineStore('own', () => {
     if (reply.kind === 'ok') take(reply.value)
   }
 
-  const find = (kind: OwnKind, id: string) => things.value.find((thing) => thing.kind === kind && thing.document.id === id)
+  const find = (kind: OwnKind, id: string) =>
+    things.value.find((thing) => thing.kind === kind && thing.document.id === id)
 
   async function put<K extends OwnKind>(kind: K, document: OwnDocuments[K]): Promise<OwnOutcome> {
     return settle(await writeOwn(kind, document, find(kind, document.id)?.version ?? 0))

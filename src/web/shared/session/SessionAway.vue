@@ -14,7 +14,10 @@ const store = useSessionStore()
     </template>
     <template v-else-if="store.opening === 'away'">
       <h1>Zovrin’s server does not answer</h1>
-      <p>This session was not opened in this browser before, so nothing of it is kept here. Start the server, then reload this page.</p>
+      <p>
+        This session was not opened in this browser before, so nothing of it is kept here. Start the server, then reload
+        this page.
+      </p>
     </template>
   </div>
 </template>

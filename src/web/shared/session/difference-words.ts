@@ -38,9 +38,13 @@ export function differenceWords(difference: Difference, catalog: Catalog): strin
   switch (difference.kind) {
     case 'detail': {
       const name = detailNames[difference.detail] ?? difference.detail
-      if (difference.detail === 'lengthS') return `length ${formatDuration(Number(difference.before))} to ${formatDuration(Number(difference.after))}`
-      const plain = (value: unknown) => typeof value === 'string' && value.length < 60 && difference.detail !== 'schoolId'
-      return plain(difference.before) && plain(difference.after) ? `${name} “${String(difference.before)}” to “${String(difference.after)}”` : `${name} changed`
+      if (difference.detail === 'lengthS')
+        return `length ${formatDuration(Number(difference.before))} to ${formatDuration(Number(difference.after))}`
+      const plain = (value: unknown) =>
+        typeof value === 'string' && value.length < 60 && difference.detail !== 'schoolId'
+      return plain(difference.before) && plain(difference.after)
+        ? `${name} “${String(difference.before)}” to “${String(difference.after)}”`
+        : `${name} changed`
     }
     case 'added':
       return `${plainBlockName(difference.block, catalog)} added`
@@ -64,8 +68,12 @@ function changedWords(before: Block, after: Block, catalog: Catalog): string {
 function timeOf(block: Block): string | undefined {
   if (block.kind === 'hold') return block.hold && holdText(block.hold)
   if (block.kind === 'talk' || block.kind === 'rest') return formatDuration(block.s)
-  return block.kind === 'closing' && block.finalRestS !== undefined ? `final rest ${formatDuration(block.finalRestS)}` : undefined
+  return block.kind === 'closing' && block.finalRestS !== undefined
+    ? `final rest ${formatDuration(block.finalRestS)}`
+    : undefined
 }
 
 const holdText = (hold: NonNullable<HoldBlock['hold']>): string =>
-  'holdS' in hold ? formatDuration(hold.holdS) : `left ${formatDuration(hold.leftS)}, right ${formatDuration(hold.rightS)}`
+  'holdS' in hold
+    ? formatDuration(hold.holdS)
+    : `left ${formatDuration(hold.leftS)}, right ${formatDuration(hold.rightS)}`

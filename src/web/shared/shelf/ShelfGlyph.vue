@@ -21,7 +21,14 @@ const lines: Readonly<Record<BasePosition | 'breath' | 'words', string>> = {
 
 <template>
   <svg class="glyph" :class="{ breath: glyph === 'breath' }" viewBox="0 0 24 24" aria-hidden="true">
-    <path :d="lines[glyph]" fill="none" stroke="currentColor" stroke-width="2.4" stroke-linecap="round" stroke-linejoin="round" />
+    <path
+      :d="lines[glyph]"
+      fill="none"
+      stroke="currentColor"
+      stroke-width="2.4"
+      stroke-linecap="round"
+      stroke-linejoin="round"
+    />
   </svg>
 </template>
 

@@ -32,7 +32,15 @@ export interface ShelfEntry {
 
 type Wanted = Pick<Session, 'practice' | 'level'>
 
-const kneeling: ReadonlySet<string> = new Set(['child', 'puppy', 'lunge', 'recl_kneel', 'heel_sit', 'all_fours', 'pigeon'])
+const kneeling: ReadonlySet<string> = new Set([
+  'child',
+  'puppy',
+  'lunge',
+  'recl_kneel',
+  'heel_sit',
+  'all_fours',
+  'pigeon',
+])
 const kneelingPositions: ReadonlySet<string> = new Set(['kneeling', 'allFours'])
 const minutesText = (seconds: number): string => String(Math.round(seconds / 6) / 10)
 

@@ -15,7 +15,10 @@ test('answers to one question add up, answers to several narrow', () => {
   const seated = ids({ kind: ['pose'], base: ['seated'] })
   const wall = ids({ kind: ['pose'], base: ['atWall'] })
   expect(ids({ kind: ['pose'], base: ['seated', 'atWall'] })).toHaveLength(seated.length + wall.length)
-  expect(ids({ base: ['seated'], direction: ['twist'], sides: ['each'] })).toEqual(['twist-over-a-bolster', 'seated-twist'])
+  expect(ids({ base: ['seated'], direction: ['twist'], sides: ['each'] })).toEqual([
+    'twist-over-a-bolster',
+    'seated-twist',
+  ])
 })
 
 test('no kneeling and no wall leave out what needs them', () => {
@@ -44,7 +47,11 @@ test('every count is what choosing that answer then shows', () => {
     for (const { value } of one.options) {
       const own: readonly string[] = (chosen as Record<string, string[]>)[one.key] ?? []
       const next = one.joins === 'all' ? [...new Set([...own, value])] : [value]
-      expect([one.key, value, counts.get(value)]).toEqual([one.key, value, filterShelf(entries, { ...chosen, [one.key]: next }).length])
+      expect([one.key, value, counts.get(value)]).toEqual([
+        one.key,
+        value,
+        filterShelf(entries, { ...chosen, [one.key]: next }).length,
+      ])
     }
   }
   expect(countAnswers(entries, {}, facet('kind')).get('pose')).toBe(shippedCatalog.poses.size)

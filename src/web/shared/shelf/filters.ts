@@ -24,7 +24,17 @@ const named = <T extends string>(values: readonly T[], names: Readonly<Record<T,
 const some = (values: (entry: ShelfEntry) => readonly string[]) => (entry: ShelfEntry, chosen: ReadonlySet<string>) =>
   values(entry).some((value) => chosen.has(value))
 
-const atHand = ['rectBolster', 'roundBolster', 'blanket', 'foamBlock', 'strap', 'chair', 'eyePillow', 'sandbag', 'seatCushion'] as const
+const atHand = [
+  'rectBolster',
+  'roundBolster',
+  'blanket',
+  'foamBlock',
+  'strap',
+  'chair',
+  'eyePillow',
+  'sandbag',
+  'seatCushion',
+] as const
 
 /** From the first class on. */
 const levels: readonly Level[] = ['new', 'regular', 'experienced']
@@ -51,9 +61,27 @@ export const facets: readonly Facet[] = [
     ],
     passes: some(({ isOwn }) => [isOwn ? 'own' : 'shipped']),
   },
-  { key: 'base', title: 'Base position', joins: 'any', options: named(basePositionsInOrder, basePositionNames), passes: some(({ base }) => [base]) },
-  { key: 'target', title: 'Target', joins: 'any', options: named(Object.keys(targetNames) as Target[], targetNames), passes: some((entry) => entry.targets) },
-  { key: 'direction', title: 'Direction', joins: 'any', options: named(Object.keys(directionNames) as Direction[], directionNames), passes: some((entry) => entry.directions) },
+  {
+    key: 'base',
+    title: 'Base position',
+    joins: 'any',
+    options: named(basePositionsInOrder, basePositionNames),
+    passes: some(({ base }) => [base]),
+  },
+  {
+    key: 'target',
+    title: 'Target',
+    joins: 'any',
+    options: named(Object.keys(targetNames) as Target[], targetNames),
+    passes: some((entry) => entry.targets),
+  },
+  {
+    key: 'direction',
+    title: 'Direction',
+    joins: 'any',
+    options: named(Object.keys(directionNames) as Direction[], directionNames),
+    passes: some((entry) => entry.directions),
+  },
   {
     key: 'practice',
     title: 'Practice',
@@ -84,7 +112,8 @@ export const facets: readonly Facet[] = [
       { value: 'regular', words: 'Regular' },
       { value: 'experienced', words: 'Experienced' },
     ],
-    passes: (entry, chosen) => levels.some((level) => chosen.has(level) && levels.indexOf(entry.fromLevel) <= levels.indexOf(level)),
+    passes: (entry, chosen) =>
+      levels.some((level) => chosen.has(level) && levels.indexOf(entry.fromLevel) <= levels.indexOf(level)),
   },
   {
     key: 'without',
@@ -100,7 +129,10 @@ export const facets: readonly Facet[] = [
     key: 'props',
     title: 'Props at hand, and no others',
     joins: 'all',
-    options: [{ value: 'none', words: 'No props' }, ...atHand.map((kind) => ({ value: kind, words: capital(propNames[kind].many) }))],
+    options: [
+      { value: 'none', words: 'No props' },
+      ...atHand.map((kind) => ({ value: kind, words: capital(propNames[kind].many) })),
+    ],
     passes: (entry, chosen) => entry.props.every((kind) => chosen.has(kind)),
   },
 ]
@@ -116,7 +148,11 @@ export const filterShelf = <T extends ShelfEntry>(entries: readonly T[], chosen:
   entries.filter((entry) => passesAll(entry, chosen))
 
 /** How many entries each answer would show, given the answers to the other questions. */
-export function countAnswers(entries: readonly ShelfEntry[], chosen: Chosen, facet: Facet): ReadonlyMap<string, number> {
+export function countAnswers(
+  entries: readonly ShelfEntry[],
+  chosen: Chosen,
+  facet: Facet,
+): ReadonlyMap<string, number> {
   const left = entries.filter((entry) => passesAll(entry, chosen, facet))
   const mine = facet.joins === 'all' ? (chosen[facet.key] ?? []) : []
   return new Map(

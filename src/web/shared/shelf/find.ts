@@ -17,7 +17,9 @@ const slips = (term: string): number | boolean => (term.length > 3 ? 0.25 : fals
  */
 export function makeFinder<T extends Named>(entries: readonly T[]): (wanted: string) => readonly T[] {
   const byId = new Map(entries.map((entry) => [entry.id, entry]))
-  const folded = new Map(entries.map((entry) => [entry.id, foldMarks([entry.name, entry.sanskrit ?? '', ...entry.others].join(' '))]))
+  const folded = new Map(
+    entries.map((entry) => [entry.id, foldMarks([entry.name, entry.sanskrit ?? '', ...entry.others].join(' '))]),
+  )
   const index = new MiniSearch<Named>({
     fields: ['name', 'sanskrit', 'others'],
     processTerm: foldMarks,
@@ -33,7 +35,9 @@ export function makeFinder<T extends Named>(entries: readonly T[]): (wanted: str
     if (wanted.trim() === '') return entries
     const begun = index.search(wanted)
     if (begun.length > 0) return inOrder(begun.map(({ id }) => String(id)))
-    const words = foldMarks(wanted).split(/\s+/).filter((word) => word !== '')
+    const words = foldMarks(wanted)
+      .split(/\s+/)
+      .filter((word) => word !== '')
     const held = entries.filter(({ id }) => words.every((word) => folded.get(id)?.includes(word)))
     return held.length > 0 ? held : inOrder(index.search(wanted, { fuzzy: slips }).map(({ id }) => String(id)))
   }

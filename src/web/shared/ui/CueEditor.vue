@@ -29,7 +29,8 @@ const sounds = [
   { value: 'lowBell', words: 'low bell' },
 ] as const
 
-const momentOf = ({ at }: Cue): Moment => ('share' in at ? (at.share === 0.5 ? 'half' : 'share') : 'beforeEndS' in at ? 'end' : 'start')
+const momentOf = ({ at }: Cue): Moment =>
+  'share' in at ? (at.share === 0.5 ? 'half' : 'share') : 'beforeEndS' in at ? 'end' : 'start'
 const secondsOf = ({ at }: Cue): number => ('fromStartS' in at ? at.fromStartS : 'beforeEndS' in at ? at.beforeEndS : 0)
 const momentChoices = (cue: Cue) => moments.filter(({ value }) => value !== 'share' || momentOf(cue) === 'share')
 function makeAt(moment: Moment, seconds: number): Cue['at'] {
@@ -51,7 +52,9 @@ function setSound(index: number, kind: Sound['kind'] | 'none'): void {
   cues.value = cues.value.map((cue, at) => {
     if (at !== index) return cue
     const { sound, ...silent } = cue
-    return kind === 'none' ? { ...silent, text: silent.text ?? '' } : { ...silent, sound: { kind, strokes: sound?.strokes ?? 1 } }
+    return kind === 'none'
+      ? { ...silent, text: silent.text ?? '' }
+      : { ...silent, sound: { kind, strokes: sound?.strokes ?? 1 } }
   })
 }
 const add = () => {
@@ -65,16 +68,61 @@ const drop = (index: number) => {
 <template>
   <ul class="cues">
     <li v-for="(cue, index) in cues" :key="cue.id">
-      <Select size="small" :aria-label="`When cue ${index + 1} is said`" :model-value="momentOf(cue)" :options="momentChoices(cue)" option-label="words" option-value="value" @update:model-value="set(index, { at: makeAt($event, secondsOf(cue) || 20) })" />
-      <DurationField v-if="momentOf(cue) === 'start' || momentOf(cue) === 'end'" hide-label :label="`Time of cue ${index + 1}`" :seconds="secondsOf(cue)" :limits="betweenLimits" @change="set(index, { at: makeAt(momentOf(cue), $event) })" />
+      <Select
+        size="small"
+        :aria-label="`When cue ${index + 1} is said`"
+        :model-value="momentOf(cue)"
+        :options="momentChoices(cue)"
+        option-label="words"
+        option-value="value"
+        @update:model-value="set(index, { at: makeAt($event, secondsOf(cue) || 20) })"
+      />
+      <DurationField
+        v-if="momentOf(cue) === 'start' || momentOf(cue) === 'end'"
+        hide-label
+        :label="`Time of cue ${index + 1}`"
+        :seconds="secondsOf(cue)"
+        :limits="betweenLimits"
+        @change="set(index, { at: makeAt(momentOf(cue), $event) })"
+      />
       <span v-else />
-      <Button text size="small" severity="secondary" icon="pi pi-times" :aria-label="`Remove cue ${index + 1}`" @click="drop(index)" />
+      <Button
+        text
+        size="small"
+        severity="secondary"
+        icon="pi pi-times"
+        :aria-label="`Remove cue ${index + 1}`"
+        @click="drop(index)"
+      />
       <div class="words">
-        <InputText :aria-label="`Words of cue ${index + 1}`" fluid maxlength="300" :model-value="shown(cue)" @change="setText(index, cue, ($event.target as HTMLInputElement).value)" />
+        <InputText
+          :aria-label="`Words of cue ${index + 1}`"
+          fluid
+          maxlength="300"
+          :model-value="shown(cue)"
+          @change="setText(index, cue, ($event.target as HTMLInputElement).value)"
+        />
         <SideText v-if="sided" :stored="cue.text ?? ''" @change="set(index, { text: $event })" />
         <div class="last">
-          <Select size="small" :aria-label="`Sound of cue ${index + 1}`" :model-value="cue.sound?.kind ?? 'none'" :options="sounds as never[]" option-label="words" option-value="value" @update:model-value="setSound(index, $event)" />
-          <Select v-if="phaseChoices.length > 1" size="small" :aria-label="`Phase of cue ${index + 1}`" :model-value="cue.phaseId ?? restPhase" :options="phaseChoices" option-label="words" option-value="value" @update:model-value="set(index, { phaseId: $event })" />
+          <Select
+            size="small"
+            :aria-label="`Sound of cue ${index + 1}`"
+            :model-value="cue.sound?.kind ?? 'none'"
+            :options="sounds as never[]"
+            option-label="words"
+            option-value="value"
+            @update:model-value="setSound(index, $event)"
+          />
+          <Select
+            v-if="phaseChoices.length > 1"
+            size="small"
+            :aria-label="`Phase of cue ${index + 1}`"
+            :model-value="cue.phaseId ?? restPhase"
+            :options="phaseChoices"
+            option-label="words"
+            option-value="value"
+            @update:model-value="set(index, { phaseId: $event })"
+          />
         </div>
       </div>
     </li>

@@ -10,10 +10,25 @@ const narrow = useMediaQuery('(max-width: 1179px)')
 
 <template>
   <aside v-show="!narrow || isOpen" class="pane" :class="{ narrow }" :aria-label="label">
-    <Button v-if="narrow" class="close" text severity="secondary" icon="pi pi-times" aria-label="Close" @click="isOpen = false" />
+    <Button
+      v-if="narrow"
+      class="close"
+      text
+      severity="secondary"
+      icon="pi pi-times"
+      aria-label="Close"
+      @click="isOpen = false"
+    />
     <slot />
   </aside>
-  <Button v-if="narrow && !isOpen" class="open-drawer" severity="secondary" outlined :label="opener" @click="isOpen = true" />
+  <Button
+    v-if="narrow && !isOpen"
+    class="open-drawer"
+    severity="secondary"
+    outlined
+    :label="opener"
+    @click="isOpen = true"
+  />
 </template>
 
 <style scoped>

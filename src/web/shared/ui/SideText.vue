@@ -21,7 +21,11 @@ const hasWords = computed(() => parts.value.some(({ part }) => part.kind === 'si
         type="button"
         :class="{ bound: part.bound }"
         :aria-pressed="part.bound"
-        :title="part.bound ? 'Changes over on the other side. Click to keep it as it stands.' : 'Stays as it stands. Click to let it change over on the other side.'"
+        :title="
+          part.bound
+            ? 'Changes over on the other side. Click to keep it as it stands.'
+            : 'Stays as it stands. Click to let it change over on the other side.'
+        "
         @click="emit('change', turnSideWord(stored, at, 'left'))"
         v-text="part.text"
       />

@@ -12,5 +12,7 @@ const soundNames = { bowl: 'bowl', wood: 'wood', lowBell: 'low bell' } as const
 
 export function soundWords(sound: Sound | undefined): string {
   if (!sound) return ''
-  return sound.strokes === 1 ? `${soundNames[sound.kind]}, one stroke` : `${soundNames[sound.kind]}, ${String(sound.strokes)} strokes`
+  return sound.strokes === 1
+    ? `${soundNames[sound.kind]}, one stroke`
+    : `${soundNames[sound.kind]}, ${String(sound.strokes)} strokes`
 }

@@ -10,4 +10,11 @@ export function download(text: string, name: string, type: string): void {
 
 /** A file name of a thing's own name: letters, figures and hyphens. */
 export const fileName = (name: string, ending: string): string =>
-  `${name.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'session'}.${ending}`
+  `${
+    name
+      .normalize('NFD')
+      .replace(/\p{M}/gu, '')
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '') || 'session'
+  }.${ending}`

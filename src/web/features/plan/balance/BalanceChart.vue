@@ -13,18 +13,31 @@ const colour = (tone: Tone) => tones.getPropertyValue(`--${tone}`).trim()
 
 const barHeightPx = 24
 const heightPx = computed(() => (props.chart.kind === 'bars' ? props.chart.rows.length * barHeightPx + 30 : 176))
-const inWords = computed(() => `${props.chart.title}: ${props.chart.rows.map(({ name, words }) => `${name} ${words}`).join(', ')}`)
+const inWords = computed(
+  () => `${props.chart.title}: ${props.chart.rows.map(({ name, words }) => `${name} ${words}`).join(', ')}`,
+)
 
 const bars = computed<Data<'bar'>>(() => ({
   labels: props.chart.rows.map(({ name, words }) => `${name}  ${words}`),
-  datasets: [{ data: props.chart.rows.map(({ value }) => value), backgroundColor: props.chart.rows.map(({ tone }) => colour(tone)), barThickness: 13 }],
+  datasets: [
+    {
+      data: props.chart.rows.map(({ value }) => value),
+      backgroundColor: props.chart.rows.map(({ tone }) => colour(tone)),
+      barThickness: 13,
+    },
+  ],
 }))
 const barOptions = computed<ChartOptions<'bar'>>(() => ({
   indexAxis: 'y',
   maintainAspectRatio: false,
   events: [],
   scales: {
-    x: { min: 0, ...(props.chart.most === undefined ? {} : { max: props.chart.most }), ticks: { maxTicksLimit: 5 }, grid: { color: '#dde4df' } },
+    x: {
+      min: 0,
+      ...(props.chart.most === undefined ? {} : { max: props.chart.most }),
+      ticks: { maxTicksLimit: 5 },
+      grid: { color: '#dde4df' },
+    },
     y: { grid: { display: false }, ticks: { color: '#1d2a2a', autoSkip: false } },
   },
 }))
@@ -33,7 +46,10 @@ const barOptions = computed<ChartOptions<'bar'>>(() => ({
 const steps = computed<Data<'line', { x: number; y: number | null }[]>>(() => ({
   datasets: [
     {
-      data: (props.chart.spans ?? []).flatMap(({ from, to, value }) => [{ x: from, y: value }, { x: to, y: value }]),
+      data: (props.chart.spans ?? []).flatMap(({ from, to, value }) => [
+        { x: from, y: value },
+        { x: to, y: value },
+      ]),
       borderColor: colour('both'),
       borderWidth: 3,
       pointRadius: 0,
@@ -50,13 +66,24 @@ const stepOptions = computed<ChartOptions<'line'>>(() => ({
   maintainAspectRatio: false,
   events: [],
   scales: {
-    x: { type: 'linear', min: 0, max: lastMinute.value, title: { display: true, text: 'minutes' }, ticks: { maxTicksLimit: 8 }, grid: { color: '#dde4df' } },
+    x: {
+      type: 'linear',
+      min: 0,
+      max: lastMinute.value,
+      title: { display: true, text: 'minutes' },
+      ticks: { maxTicksLimit: 8 },
+      grid: { color: '#dde4df' },
+    },
     y: {
       // Named levels have room above and below, so that no line lies on the frame.
       min: props.chart.levels ? -0.5 : 0,
       max: (props.chart.most ?? 10) + (props.chart.levels ? 0.5 : 0),
       grid: { color: '#dde4df' },
-      ticks: { stepSize: 2, autoSkip: false, callback: (value) => props.chart.levels?.[Number(value)] ?? String(value) },
+      ticks: {
+        stepSize: 2,
+        autoSkip: false,
+        callback: (value) => props.chart.levels?.[Number(value)] ?? String(value),
+      },
       ...(props.chart.levels ? { afterBuildTicks: namedTicks(props.chart.levels) } : {}),
     },
   },
@@ -65,7 +92,9 @@ const stepOptions = computed<ChartOptions<'line'>>(() => ({
 
 <template>
   <section>
-    <h2>{{ chart.title }} <small v-if="chart.unit">{{ chart.unit }}</small></h2>
+    <h2>
+      {{ chart.title }} <small v-if="chart.unit">{{ chart.unit }}</small>
+    </h2>
     <p v-if="chart.note" class="note">{{ chart.note }}</p>
     <div v-if="as === 'charts'" class="canvas" role="img" :aria-label="inWords" :style="{ height: `${heightPx}px` }">
       <Bar v-if="chart.kind === 'bars'" :data="bars" :options="barOptions" aria-hidden="true" />
@@ -73,7 +102,10 @@ const stepOptions = computed<ChartOptions<'line'>>(() => ({
     </div>
     <table v-else>
       <tbody>
-        <tr v-for="(row, at) in chart.rows" :key="at"><th scope="row">{{ row.name }}</th><td>{{ row.words }}</td></tr>
+        <tr v-for="(row, at) in chart.rows" :key="at">
+          <th scope="row">{{ row.name }}</th>
+          <td>{{ row.words }}</td>
+        </tr>
       </tbody>
     </table>
   </section>

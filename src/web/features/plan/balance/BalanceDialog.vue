@@ -19,7 +19,9 @@ const views = [
   { value: 'charts', words: 'Charts' },
   { value: 'tables', words: 'Tables' },
 ]
-const figures = computed(() => (document.value && timeline.value ? figuresOf(document.value, timeline.value, own.catalog) : undefined))
+const figures = computed(() =>
+  document.value && timeline.value ? figuresOf(document.value, timeline.value, own.catalog) : undefined,
+)
 const charts = computed(() => (figures.value && timeline.value ? chartsOf(figures.value, timeline.value.totalMs) : []))
 const below = computed(() => {
   const ms = figures.value?.headBelowMs ?? 0
@@ -28,10 +30,26 @@ const below = computed(() => {
 </script>
 
 <template>
-  <Dialog :visible="true" modal :style="{ width: 'min(1180px, 96vw)' }" aria-labelledby="balance-title" @update:visible="emit('close')">
+  <Dialog
+    :visible="true"
+    modal
+    :style="{ width: 'min(1180px, 96vw)' }"
+    aria-labelledby="balance-title"
+    @update:visible="emit('close')"
+  >
     <template #header>
-      <h1 id="balance-title">Balance <small>{{ below }}</small></h1>
-      <SelectButton v-model="as" class="views" :options="views" option-label="words" option-value="value" :allow-empty="false" aria-label="Shown as" />
+      <h1 id="balance-title">
+        Balance <small>{{ below }}</small>
+      </h1>
+      <SelectButton
+        v-model="as"
+        class="views"
+        :options="views"
+        option-label="words"
+        option-value="value"
+        :allow-empty="false"
+        aria-label="Shown as"
+      />
     </template>
     <div v-if="charts.length > 0" class="grid">
       <BalanceChart v-for="chart in charts" :key="chart.title" :chart="chart" :as="as" />

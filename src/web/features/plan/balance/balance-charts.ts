@@ -14,7 +14,12 @@ export interface ChartData {
   readonly note?: string
   readonly kind: 'bars' | 'steps'
   readonly unit: 'min' | '%' | 'of 10' | ''
-  readonly rows: readonly { readonly name: string; readonly value: number; readonly words: string; readonly tone: Tone }[]
+  readonly rows: readonly {
+    readonly name: string
+    readonly value: number
+    readonly words: string
+    readonly tone: Tone
+  }[]
   /** For steps: where each begins and ends, in minutes. */
   readonly spans?: readonly { readonly from: number; readonly to: number; readonly value: number | null }[]
   /** For steps of named values: their names from 0 up. */
@@ -23,14 +28,31 @@ export interface ChartData {
 }
 
 const minutes = (ms: Milliseconds): number => ms / 60_000
-const bar = (name: string, ms: Milliseconds, tone: Tone = 'both') => ({ name, value: minutes(ms), words: formatMs(ms), tone })
+const bar = (name: string, ms: Milliseconds, tone: Tone = 'both') => ({
+  name,
+  value: minutes(ms),
+  words: formatMs(ms),
+  tone,
+})
 
 /** The balance as charts, those that would be empty left out. */
 export function chartsOf(balance: Balance, totalMs: Milliseconds): ChartData[] {
   const { doings, leftMs, rightMs } = balance
   const charts: ChartData[] = [
-    { title: 'Areas', note: 'a hold counts for each of its areas', kind: 'bars', unit: 'min', rows: balance.byTarget.map(([target, ms]) => bar(targetNames[target], ms)) },
-    { title: 'Directions', note: 'a hold counts for each of its directions', kind: 'bars', unit: 'min', rows: balance.byDirection.map(([direction, ms]) => bar(directionNames[direction], ms)) },
+    {
+      title: 'Areas',
+      note: 'a hold counts for each of its areas',
+      kind: 'bars',
+      unit: 'min',
+      rows: balance.byTarget.map(([target, ms]) => bar(targetNames[target], ms)),
+    },
+    {
+      title: 'Directions',
+      note: 'a hold counts for each of its directions',
+      kind: 'bars',
+      unit: 'min',
+      rows: balance.byDirection.map(([direction, ms]) => bar(directionNames[direction], ms)),
+    },
     {
       title: 'Left and right',
       kind: 'bars',
@@ -41,7 +63,12 @@ export function chartsOf(balance: Balance, totalMs: Milliseconds): ChartData[] {
       title: 'What people do',
       kind: 'bars',
       unit: 'min',
-      rows: [bar('still', doings.stillMs, 'both'), bar('counted breath', doings.breathMs, 'breath'), bar('listening', doings.talkMs, 'rest'), bar('moving', doings.movingMs, 'between')].filter(({ value }) => value > 0),
+      rows: [
+        bar('still', doings.stillMs, 'both'),
+        bar('counted breath', doings.breathMs, 'breath'),
+        bar('listening', doings.talkMs, 'rest'),
+        bar('moving', doings.movingMs, 'between'),
+      ].filter(({ value }) => value > 0),
     },
     quietChart(balance),
     feltChart(balance, totalMs),
@@ -56,7 +83,12 @@ const quietChart = ({ quiet }: Balance): ChartData => ({
   kind: 'bars',
   unit: '%',
   most: 100,
-  rows: quiet.map(({ name, quiet: share }) => ({ name, value: share * 100, words: `${String(Math.round(share * 100))} %`, tone: 'both' })),
+  rows: quiet.map(({ name, quiet: share }) => ({
+    name,
+    value: share * 100,
+    words: `${String(Math.round(share * 100))} %`,
+    tone: 'both',
+  })),
 })
 
 function feltChart({ felt }: Balance, totalMs: Milliseconds): ChartData {
@@ -75,7 +107,12 @@ function feltChart({ felt }: Balance, totalMs: Milliseconds): ChartData {
     unit: 'of 10',
     most: 10,
     spans: last ? [...spans, { from: minutes(last.endMs), to: minutes(totalMs), value: null }] : [],
-    rows: felt.map(({ startMs, from, to }) => ({ name: `from ${formatMs(startMs)}`, value: (from + to) / 2, words: from === to ? String(from) : `${String(from)} to ${String(to)}`, tone: 'both' })),
+    rows: felt.map(({ startMs, from, to }) => ({
+      name: `from ${formatMs(startMs)}`,
+      value: (from + to) / 2,
+      words: from === to ? String(from) : `${String(from)} to ${String(to)}`,
+      tone: 'both',
+    })),
   }
 }
 
@@ -87,7 +124,16 @@ function positionsChart({ positions }: Balance): ChartData {
     unit: '',
     most: Math.max(1, levels.length - 1),
     levels: levels.map((position) => basePositionNames[position]),
-    spans: positions.map(({ startMs, endMs, position }) => ({ from: minutes(startMs), to: minutes(endMs), value: levels.indexOf(position) })),
-    rows: positions.map(({ startMs, endMs, position }) => ({ name: `from ${formatMs(startMs)}`, value: minutes(endMs - startMs), words: `${basePositionNames[position]}, ${formatMs(endMs - startMs)}`, tone: 'both' })),
+    spans: positions.map(({ startMs, endMs, position }) => ({
+      from: minutes(startMs),
+      to: minutes(endMs),
+      value: levels.indexOf(position),
+    })),
+    rows: positions.map(({ startMs, endMs, position }) => ({
+      name: `from ${formatMs(startMs)}`,
+      value: minutes(endMs - startMs),
+      words: `${basePositionNames[position]}, ${formatMs(endMs - startMs)}`,
+      tone: 'both',
+    })),
   }
 }

@@ -1,4 +1,13 @@
-import { BarController, BarElement, CategoryScale, Chart, LineController, LineElement, LinearScale, PointElement } from 'chart.js'
+import {
+  BarController,
+  BarElement,
+  CategoryScale,
+  Chart,
+  LineController,
+  LineElement,
+  LinearScale,
+  PointElement,
+} from 'chart.js'
 
 // Only the parts of Chart.js that the balance draws with, once for the page, in the application's own hand.
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, LineController, LineElement, PointElement)

@@ -24,7 +24,9 @@ const own = useOwnStore()
 const lines = shallowRef<readonly SessionLine[]>([])
 const other = shallowRef<Session>()
 const isAway = ref(false)
-const choices = computed(() => lines.value.filter(({ id }) => id !== document.value?.id).map(({ id, name }) => ({ id, name })))
+const choices = computed(() =>
+  lines.value.filter(({ id }) => id !== document.value?.id).map(({ id, name }) => ({ id, name })),
+)
 
 onMounted(async () => {
   const reply = await listSessions()
@@ -57,7 +59,8 @@ const longerBy = (id: string): number => {
   return lengthIn(timeline.value) - lengthIn(otherTimeline.value)
 }
 function groupOf(one: Difference): string {
-  if (one.kind !== 'changed') return { added: 'Added', dropped: 'Dropped', moved: 'Moved', detail: 'The session' }[one.kind]
+  if (one.kind !== 'changed')
+    return { added: 'Added', dropped: 'Dropped', moved: 'Moved', detail: 'The session' }[one.kind]
   const by = longerBy(one.after.id)
   return by > 0 ? 'Longer' : by < 0 ? 'Shorter' : 'Changed'
 }
@@ -69,20 +72,46 @@ const grouped = computed(() =>
   }),
 )
 /** Blocks that stand only in the one, or differ, are outlined in both. */
-const marked = computed(() => new Set(differences.value.flatMap((one) => (one.kind === 'detail' ? [] : [one.kind === 'changed' ? one.after.id : one.block.id]))))
+const marked = computed(
+  () =>
+    new Set(
+      differences.value.flatMap((one) =>
+        one.kind === 'detail' ? [] : [one.kind === 'changed' ? one.after.id : one.block.id],
+      ),
+    ),
+)
 
 const { height } = useWindowSize()
 const aroundPx = 260
 const longestMs = computed(() => Math.max(timeline.value?.totalMs ?? 0, otherTimeline.value?.totalMs ?? 0, 60_000))
-const pxPerMinute = computed(() => Math.min(14, Math.max(3, (height.value * 0.9 - aroundPx) / (longestMs.value / 60_000))))
+const pxPerMinute = computed(() =>
+  Math.min(14, Math.max(3, (height.value * 0.9 - aroundPx) / (longestMs.value / 60_000))),
+)
 const columns = computed(() => ({ pxPerMinute: pxPerMinute.value, longestMs: longestMs.value, marked: marked.value }))
 </script>
 
 <template>
-  <Dialog v-if="document && timeline" :visible="true" modal header="Compare two sessions" :style="{ width: 'min(1180px, 96vw)' }" @update:visible="comparedId = undefined">
+  <Dialog
+    v-if="document && timeline"
+    :visible="true"
+    modal
+    header="Compare two sessions"
+    :style="{ width: 'min(1180px, 96vw)' }"
+    @update:visible="comparedId = undefined"
+  >
     <div class="three">
       <section aria-label="The other session">
-        <Select aria-label="The session to compare with" fluid :model-value="comparedId || null" :options="choices" option-label="name" option-value="id" placeholder="Choose a session" filter @update:model-value="comparedId = $event" />
+        <Select
+          aria-label="The session to compare with"
+          fluid
+          :model-value="comparedId || null"
+          :options="choices"
+          option-label="name"
+          option-value="id"
+          placeholder="Choose a session"
+          filter
+          @update:model-value="comparedId = $event"
+        />
         <p class="sum">{{ otherTimeline ? formatMs(otherTimeline.totalMs) : '' }}</p>
         <SmallSpine v-if="other && otherTimeline" :session="other" :timeline="otherTimeline" v-bind="columns" />
       </section>
@@ -95,10 +124,15 @@ const columns = computed(() => ({ pxPerMinute: pxPerMinute.value, longestMs: lon
         <template v-if="other">
           <div v-for="group in grouped" :key="group.title">
             <h3>{{ group.title }}</h3>
-            <ul><li v-for="(line, at) in group.lines" :key="at">{{ line }}</li></ul>
+            <ul>
+              <li v-for="(line, at) in group.lines" :key="at">{{ line }}</li>
+            </ul>
           </div>
           <p v-if="grouped.length === 0">They do not differ.</p>
-          <p class="note">Said of going from the other session to this one. A block is the same one only in versions and copies of a session; elsewhere all of it is dropped and added.</p>
+          <p class="note">
+            Said of going from the other session to this one. A block is the same one only in versions and copies of a
+            session; elsewhere all of it is dropped and added.
+          </p>
         </template>
         <p v-else-if="isAway">Zovrin’s server does not answer: the other session cannot be read.</p>
         <p v-else>Choose a session on the left.</p>

@@ -23,7 +23,9 @@ const place = computed(() => {
   const at = atMs ?? timeline.value?.blocks.find(({ block }) => block.block.id === blockId)?.startMs
   return at === undefined ? nameOf(blockId) : `${nameOf(blockId)}, at ${formatMs(at)}`
 })
-const asideOn = computed(() => (props.judged.aside ? DateTime.fromISO(props.judged.aside.at).toFormat('ccc d LLL yyyy', { locale: 'en' }) : ''))
+const asideOn = computed(() =>
+  props.judged.aside ? DateTime.fromISO(props.judged.aside.at).toFormat('ccc d LLL yyyy', { locale: 'en' }) : '',
+)
 
 const fieldId = useId()
 const asking = ref(false)
@@ -43,7 +45,12 @@ function done(): void {
   <li class="finding" :class="{ aside: judged.aside }">
     <FindingMark :grade="finding.grade" />
     <div class="says">
-      <p><b><span class="visually-hidden">{{ grades[finding.grade] }}: </span>{{ words.title }}</b> <button v-if="place" type="button" class="place" @click="goTo(finding)">{{ place }}</button></p>
+      <p>
+        <b
+          ><span class="visually-hidden">{{ grades[finding.grade] }}: </span>{{ words.title }}</b
+        >
+        <button v-if="place" type="button" class="place" @click="goTo(finding)">{{ place }}</button>
+      </p>
       <p class="why">{{ words.reason }}</p>
       <p v-if="judged.isBack" class="back">It was set aside; its numbers have changed since.</p>
       <p v-if="judged.aside" class="back">Set aside on {{ asideOn }}: {{ judged.aside.reason }}</p>
@@ -54,9 +61,24 @@ function done(): void {
       </form>
     </div>
     <div class="acts">
-      <Button v-if="finding.mend && words.mend && !judged.aside" size="small" severity="secondary" outlined :label="words.mend" @click="mend(finding)" />
+      <Button
+        v-if="finding.mend && words.mend && !judged.aside"
+        size="small"
+        severity="secondary"
+        outlined
+        :label="words.mend"
+        @click="mend(finding)"
+      />
       <Button v-if="judged.aside" size="small" text severity="secondary" label="Take back" @click="takeBack(finding)" />
-      <Button v-else-if="!asking" size="small" text severity="secondary" label="Set aside" :aria-label="`Set aside: ${words.title}`" @click="ask" />
+      <Button
+        v-else-if="!asking"
+        size="small"
+        text
+        severity="secondary"
+        label="Set aside"
+        :aria-label="`Set aside: ${words.title}`"
+        @click="ask"
+      />
     </div>
   </li>
 </template>

@@ -10,9 +10,12 @@ const { open, aside, counts, counted } = useFindings()
 
 const title = computed(() => {
   const { tip } = counts.value
-  return [counted.value, tip > 0 ? `${String(tip)} ${tip === 1 ? 'tip' : 'tips'}` : ''].filter((part) => part !== '').join(', ')
+  return [counted.value, tip > 0 ? `${String(tip)} ${tip === 1 ? 'tip' : 'tips'}` : '']
+    .filter((part) => part !== '')
+    .join(', ')
 })
-const keyOf = ({ finding }: (typeof open.value)[number]) => `${finding.code} ${finding.place.blockId ?? ''} ${String(finding.place.atMs ?? '')} ${JSON.stringify(finding.facts)}`
+const keyOf = ({ finding }: (typeof open.value)[number]) =>
+  `${finding.code} ${finding.place.blockId ?? ''} ${String(finding.place.atMs ?? '')} ${JSON.stringify(finding.facts)}`
 
 const panel = useTemplateRef('panel')
 onMounted(() => panel.value?.focus())
@@ -25,13 +28,26 @@ onMounted(() => panel.value?.focus())
       <span class="counts">{{ title }}</span>
       <span class="grow" />
       <Button size="small" text severity="secondary" label="Balance" @click="emit('balance')" />
-      <Button size="small" text severity="secondary" icon="pi pi-times" aria-label="Close the findings" @click="emit('close')" />
+      <Button
+        size="small"
+        text
+        severity="secondary"
+        icon="pi pi-times"
+        aria-label="Close the findings"
+        @click="emit('close')"
+      />
     </header>
-    <ul v-if="open.length > 0"><FindingRow v-for="judged in open" :key="keyOf(judged)" :judged="judged" /></ul>
-    <p v-else class="none">Nothing needs a look in what can be checked here. Cautions, and who comes, are another matter.</p>
+    <ul v-if="open.length > 0">
+      <FindingRow v-for="judged in open" :key="keyOf(judged)" :judged="judged" />
+    </ul>
+    <p v-else class="none">
+      Nothing needs a look in what can be checked here. Cautions, and who comes, are another matter.
+    </p>
     <details v-if="aside.length > 0">
       <summary>{{ aside.length }} set aside</summary>
-      <ul><FindingRow v-for="judged in aside" :key="keyOf(judged)" :judged="judged" /></ul>
+      <ul>
+        <FindingRow v-for="judged in aside" :key="keyOf(judged)" :judged="judged" />
+      </ul>
     </details>
   </section>
 </template>

@@ -9,7 +9,15 @@ import { firstCeilingS } from '#library/cautions/register'
 export { findingWords } from './finding-words.ts'
 
 // The cautions are many words, and so are the findings: this is fetched after the first look at a plan.
-const inputOf = (session: Session, timeline: Timeline, catalog: Catalog): CheckInput => ({ session, timeline, catalog, ceilingOf: firstCeilingS, book: cautionBook })
+const inputOf = (session: Session, timeline: Timeline, catalog: Catalog): CheckInput => ({
+  session,
+  timeline,
+  catalog,
+  ceilingOf: firstCeilingS,
+  book: cautionBook,
+})
 
-export const findingsOf = (session: Session, timeline: Timeline, catalog: Catalog) => checkSession(inputOf(session, timeline, catalog))
-export const figuresOf = (session: Session, timeline: Timeline, catalog: Catalog) => balanceOf(inputOf(session, timeline, catalog))
+export const findingsOf = (session: Session, timeline: Timeline, catalog: Catalog) =>
+  checkSession(inputOf(session, timeline, catalog))
+export const figuresOf = (session: Session, timeline: Timeline, catalog: Catalog) =>
+  balanceOf(inputOf(session, timeline, catalog))

@@ -7,7 +7,10 @@ test('every rule has its words, and no words are for a rule that is gone', () =>
 })
 
 test('a finding says its number and the consequence', () => {
-  const words = findingWords({ code: 'OTHER_TIME_SAID', grade: 'look', place: {}, facts: { saidS: 300, leftS: 235, text: 'Five minutes here' } }, shippedCatalog)
+  const words = findingWords(
+    { code: 'OTHER_TIME_SAID', grade: 'look', place: {}, facts: { saidS: 300, leftS: 235, text: 'Five minutes here' } },
+    shippedCatalog,
+  )
   expect(words.title).toBe('Says 5:00, the plan has 3:55 from there')
   expect(words.reason).toContain('“Five minutes here”')
 })

@@ -26,7 +26,10 @@ export function watchFindings(): void {
   const own = useOwnStore()
   async function check(): Promise<void> {
     work.value ??= await fetchWork()
-    findings.value = work.value && document.value && timeline.value ? work.value.findingsOf(document.value, timeline.value, own.catalog) : undefined
+    findings.value =
+      work.value && document.value && timeline.value
+        ? work.value.findingsOf(document.value, timeline.value, own.catalog)
+        : undefined
   }
   const later = useDebounceFn(check, restsAfterMs)
   watch([document, timeline], () => (findings.value === undefined ? undefined : later()))
@@ -46,7 +49,9 @@ export function watchFindings(): void {
 export function useFindings() {
   const { store, document, timeline, tell, choose } = usePlan()
   const own = useOwnStore()
-  const judged = computed<readonly Judged[]>(() => (document.value && findings.value ? withSetAside(findings.value, document.value) : []))
+  const judged = computed<readonly Judged[]>(() =>
+    document.value && findings.value ? withSetAside(findings.value, document.value) : [],
+  )
   /** Before the first check there is nothing to say, not even that nothing was found. */
   const isChecked = computed(() => findings.value !== undefined)
   const open = computed(() => judged.value.filter(({ aside }) => aside === undefined))
@@ -60,13 +65,17 @@ export function useFindings() {
   /** In words: what must be mended, and what wants a look. */
   const counted = computed(() => {
     const { must, look } = counts.value
-    return [must > 0 ? `${String(must)} must be mended` : '', look > 0 ? `${String(look)} to look at` : ''].filter((part) => part !== '').join(', ')
+    return [must > 0 ? `${String(must)} must be mended` : '', look > 0 ? `${String(look)} to look at` : '']
+      .filter((part) => part !== '')
+      .join(', ')
   })
-  const wordsOf = (finding: Noticed): FindingWords => work.value?.findingWords(finding, own.catalog) ?? { title: finding.code, reason: '' }
+  const wordsOf = (finding: Noticed): FindingWords =>
+    work.value?.findingWords(finding, own.catalog) ?? { title: finding.code, reason: '' }
 
   /** The finding as the session stands this moment: its mend must not bring back what was changed since it was found. */
   function fresh({ code, place }: Noticed): Noticed | undefined {
-    const now = document.value && timeline.value ? work.value?.findingsOf(document.value, timeline.value, own.catalog) : undefined
+    const now =
+      document.value && timeline.value ? work.value?.findingsOf(document.value, timeline.value, own.catalog) : undefined
     return now?.find((one) => one.code === code && one.place.blockId === place.blockId)
   }
   function mend(finding: Noticed): void {
@@ -82,7 +91,13 @@ export function useFindings() {
   }
   function setAside(finding: Noticed, reason: string): void {
     if (!document.value) return
-    store.edit({ type: 'details', details: { setAside: settingAside(document.value, finding, reason, new Date().toISOString()) } }, 'set a finding aside')
+    store.edit(
+      {
+        type: 'details',
+        details: { setAside: settingAside(document.value, finding, reason, new Date().toISOString()) },
+      },
+      'set a finding aside',
+    )
     tell('Set aside; it comes back when its numbers change')
   }
   function takeBack(finding: Noticed): void {

@@ -30,7 +30,9 @@ const timeline = computed(() => {
 })
 const words = computed(() => (fit.value ? costWords(props.session, fit.value, own.catalog) : []))
 const inTheWay = computed(() => (fit.value ? inTheWayWords(props.session, fit.value, own.catalog) : []))
-const inTheWayTitle = computed(() => (fit.value?.inTheWay[0]?.of === 'block' ? 'What must stay:' : 'In the way, each at the least it can be:'))
+const inTheWayTitle = computed(() =>
+  fit.value?.inTheWay[0]?.of === 'block' ? 'What must stay:' : 'In the way, each at the least it can be:',
+)
 const changesNothing = computed(() => fit.value?.edits.length === 0)
 </script>
 
@@ -38,7 +40,13 @@ const changesNothing = computed(() => fit.value?.edits.length === 0)
   <section class="column" :aria-label="title">
     <header>
       <h2>{{ title }}</h2>
-      <Button v-if="fit && !changesNothing" size="small" label="Take this" :aria-label="`Take this: ${title}`" @click="emit('take', fit)" />
+      <Button
+        v-if="fit && !changesNothing"
+        size="small"
+        label="Take this"
+        :aria-label="`Take this: ${title}`"
+        @click="emit('take', fit)"
+      />
     </header>
     <div class="about"><slot /></div>
     <ul class="words" aria-live="polite">
@@ -46,14 +54,22 @@ const changesNothing = computed(() => fit.value?.edits.length === 0)
       <li v-if="changesNothing && fit?.overMs === 0">nothing to change</li>
     </ul>
     <div>
-      <p v-if="inTheWay.length > 0" class="way"><b>{{ inTheWayTitle }}</b> {{ inTheWay.join('; ') }}.</p>
+      <p v-if="inTheWay.length > 0" class="way">
+        <b>{{ inTheWayTitle }}</b> {{ inTheWay.join('; ') }}.
+      </p>
       <div v-if="isSlow" class="slow">
         <ProgressBar mode="indeterminate" aria-label="Working it out" />
         <Button size="small" text severity="secondary" label="Give up" @click="emit('cancel')" />
       </div>
       <p v-if="isBroken" role="alert">The fits could not be loaded. Reload the page when Zovrin’s server answers.</p>
     </div>
-    <SmallSpine v-if="fit && timeline" :session="fit.session" :timeline="timeline" :px-per-minute="pxPerMinute" :longest-ms="longestMs" />
+    <SmallSpine
+      v-if="fit && timeline"
+      :session="fit.session"
+      :timeline="timeline"
+      :px-per-minute="pxPerMinute"
+      :longest-ms="longestMs"
+    />
   </section>
 </template>
 

@@ -47,7 +47,9 @@ const says = computed(() => {
 })
 /** The areas worked on in this session, to choose from which of them is to stay. */
 const areas = computed(() => {
-  const worked = new Set(timeline.value?.blocks.flatMap(({ block }) => (block.kind === 'hold' ? block.pose.targets : [])))
+  const worked = new Set(
+    timeline.value?.blocks.flatMap(({ block }) => (block.kind === 'hold' ? block.pose.targets : [])),
+  )
   return [...worked].map((value) => ({ value, words: targetNames[value] }))
 })
 
@@ -60,13 +62,21 @@ watch(
   },
   { immediate: true },
 )
-watch([document, shown, keepTargets], ([session]) => {
-  if (session && isOver.value && shown.value === 'length') fewer.ask({ session, keepTargets: [...keepTargets.value] })
-}, { immediate: true })
-watch([document, shown, keepTargets, shorterPercent], ([session]) => {
-  if (!session || !isOver.value || shown.value !== 'length') return
-  both.ask({ session, keepTargets: [...keepTargets.value], leastShare: 1 - shorterPercent.value / 100 })
-}, { immediate: true })
+watch(
+  [document, shown, keepTargets],
+  ([session]) => {
+    if (session && isOver.value && shown.value === 'length') fewer.ask({ session, keepTargets: [...keepTargets.value] })
+  },
+  { immediate: true },
+)
+watch(
+  [document, shown, keepTargets, shorterPercent],
+  ([session]) => {
+    if (!session || !isOver.value || shown.value !== 'length') return
+    both.ask({ session, keepTargets: [...keepTargets.value], leastShare: 1 - shorterPercent.value / 100 })
+  },
+  { immediate: true },
+)
 
 async function take({ edits }: Fit | OrderSuggestion, words: string): Promise<void> {
   await store.keepInHistory('fit')
@@ -77,7 +87,9 @@ async function take({ edits }: Fit | OrderSuggestion, words: string): Promise<vo
 const { height } = useWindowSize()
 /** The longest of the spines beside each other, for one scale that fits the window. */
 const longestMs = computed(() => {
-  const fits = [holds.answer.value, both.answer.value, fewer.answer.value].flatMap((answer) => (answer?.ok ? answer.value.totalMs : []))
+  const fits = [holds.answer.value, both.answer.value, fewer.answer.value].flatMap((answer) =>
+    answer?.ok ? answer.value.totalMs : [],
+  )
   // An order changes little of the length: it takes the whole height for what stands where.
   if (shown.value === 'order') return Math.max(timeline.value?.totalMs ?? 0, 60_000)
   return Math.max(...fits, (document.value?.lengthS ?? 0) * 1000, 60_000)
@@ -86,31 +98,86 @@ const longestMs = computed(() => {
 const dialogShare = 0.9
 /** What the dialog has above and below its spines, in px. */
 const aroundPx = { length: 340, order: 150 } as const
-const pxPerMinute = computed(() => Math.min(14, Math.max(3, (height.value * dialogShare - aroundPx[shown.value]) / (longestMs.value / 60_000))))
+const pxPerMinute = computed(() =>
+  Math.min(14, Math.max(3, (height.value * dialogShare - aroundPx[shown.value]) / (longestMs.value / 60_000))),
+)
 const columns = computed(() => ({ pxPerMinute: pxPerMinute.value, longestMs: longestMs.value }))
 </script>
 
 <template>
-  <Dialog v-if="document && timeline" v-model:visible="fitShown" modal :style="{ width: 'min(1180px, 96vw)' }" aria-labelledby="fit-title">
+  <Dialog
+    v-if="document && timeline"
+    v-model:visible="fitShown"
+    modal
+    :style="{ width: 'min(1180px, 96vw)' }"
+    aria-labelledby="fit-title"
+  >
     <template #header>
-      <h1 id="fit-title">Make it fit <small>{{ says }}</small></h1>
-      <SelectButton v-model="shown" class="views" :options="views" option-label="words" option-value="value" :allow-empty="false" aria-label="What to fit" />
+      <h1 id="fit-title">
+        Make it fit <small>{{ says }}</small>
+      </h1>
+      <SelectButton
+        v-model="shown"
+        class="views"
+        :options="views"
+        option-label="words"
+        option-value="value"
+        :allow-empty="false"
+        aria-label="What to fit"
+      />
     </template>
     <template v-if="shown === 'length'">
       <div v-if="isOver" class="three">
-        <FitColumn title="Shorter holds" :session="document" :answer="holds.answer.value" :is-slow="holds.isSlow.value" :is-broken="holds.isBroken.value" v-bind="columns" @take="take($event, 'fit by shorter holds')" @cancel="holds.cancel">
+        <FitColumn
+          title="Shorter holds"
+          :session="document"
+          :answer="holds.answer.value"
+          :is-slow="holds.isSlow.value"
+          :is-broken="holds.isBroken.value"
+          v-bind="columns"
+          @take="take($event, 'fit by shorter holds')"
+          @cancel="holds.cancel"
+        >
           <p class="note">Every block stays; each hold gives in proportion, down to its usual least.</p>
         </FitColumn>
-        <FitColumn title="Both" :session="document" :answer="both.answer.value" :is-slow="both.isSlow.value" :is-broken="both.isBroken.value" v-bind="columns" @take="take($event, 'fit by shorter holds and fewer poses')" @cancel="both.cancel">
+        <FitColumn
+          title="Both"
+          :session="document"
+          :answer="both.answer.value"
+          :is-slow="both.isSlow.value"
+          :is-broken="both.isBroken.value"
+          v-bind="columns"
+          @take="take($event, 'fit by shorter holds and fewer poses')"
+          @cancel="both.cancel"
+        >
           <div class="mix">
             <label id="mix-label">Holds up to {{ shorterPercent }} % shorter, then poses drop</label>
             <Slider v-model="shorterPercent" :min="0" :max="mostPercent" :step="5" aria-labelledby="mix-label" />
           </div>
         </FitColumn>
-        <FitColumn title="Fewer poses" :session="document" :answer="fewer.answer.value" :is-slow="fewer.isSlow.value" :is-broken="fewer.isBroken.value" v-bind="columns" @take="take($event, 'fit by fewer poses')" @cancel="fewer.cancel">
+        <FitColumn
+          title="Fewer poses"
+          :session="document"
+          :answer="fewer.answer.value"
+          :is-slow="fewer.isSlow.value"
+          :is-broken="fewer.isBroken.value"
+          v-bind="columns"
+          @take="take($event, 'fit by fewer poses')"
+          @cancel="fewer.cancel"
+        >
           <div v-if="areas.length > 0" class="keep">
             <label for="keep-areas">Keep something for</label>
-            <MultiSelect v-model="keepTargets" input-id="keep-areas" :options="areas" option-label="words" option-value="value" :selection-limit="mostKept" :show-toggle-all="false" placeholder="no area in particular" fluid />
+            <MultiSelect
+              v-model="keepTargets"
+              input-id="keep-areas"
+              :options="areas"
+              option-label="words"
+              option-value="value"
+              :selection-limit="mostKept"
+              :show-toggle-all="false"
+              placeholder="no area in particular"
+              fluid
+            />
           </div>
         </FitColumn>
       </div>
@@ -119,12 +186,34 @@ const columns = computed(() => ({ pxPerMinute: pxPerMinute.value, longestMs: lon
           <h2>As it is</h2>
           <SmallSpine :session="document" :timeline="timeline" v-bind="columns" />
         </section>
-        <FitColumn title="Use the spare time" :session="document" :answer="holds.answer.value" :is-slow="holds.isSlow.value" :is-broken="holds.isBroken.value" v-bind="columns" @take="take($event, 'use the spare time')" @cancel="holds.cancel">
-          <p class="note">The final rest first, then the rests after holds, then the holds, none past its usual range or its first ceiling. Or leave it: time to spare is no fault.</p>
+        <FitColumn
+          title="Use the spare time"
+          :session="document"
+          :answer="holds.answer.value"
+          :is-slow="holds.isSlow.value"
+          :is-broken="holds.isBroken.value"
+          v-bind="columns"
+          @take="take($event, 'use the spare time')"
+          @cancel="holds.cancel"
+        >
+          <p class="note">
+            The final rest first, then the rests after holds, then the holds, none past its usual range or its first
+            ceiling. Or leave it: time to spare is no fault.
+          </p>
         </FitColumn>
       </div>
     </template>
-    <OrderPart v-else :session="document" :timeline="timeline" :answer="order.answer.value" :is-slow="order.isSlow.value" :is-broken="order.isBroken.value" v-bind="columns" @take="take($event, 'take another order')" @cancel="order.cancel" />
+    <OrderPart
+      v-else
+      :session="document"
+      :timeline="timeline"
+      :answer="order.answer.value"
+      :is-slow="order.isSlow.value"
+      :is-broken="order.isBroken.value"
+      v-bind="columns"
+      @take="take($event, 'take another order')"
+      @cancel="order.cancel"
+    />
   </Dialog>
 </template>
 

@@ -33,10 +33,19 @@ const reordered = computed(() => {
   return done?.ok && compiled?.ok ? { session: done.value.session, timeline: compiled.value } : undefined
 })
 const moved = computed(
-  () => new Set(reordered.value ? compareSessions(props.session, reordered.value.session).flatMap((one) => (one.kind === 'moved' ? [one.block.id] : [])) : []),
+  () =>
+    new Set(
+      reordered.value
+        ? compareSessions(props.session, reordered.value.session).flatMap((one) =>
+            one.kind === 'moved' ? [one.block.id] : [],
+          )
+        : [],
+    ),
 )
 const words = computed(() => (suggestion.value ? orderWords(suggestion.value) : []))
-const movedNames = computed(() => props.timeline.blocks.flatMap(({ block }) => (moved.value.has(block.block.id) ? [blockName(block)] : [])))
+const movedNames = computed(() =>
+  props.timeline.blocks.flatMap(({ block }) => (moved.value.has(block.block.id) ? [blockName(block)] : [])),
+)
 const isBetter = computed(() => (suggestion.value?.edits.length ?? 0) > 0)
 </script>
 
@@ -45,23 +54,42 @@ const isBetter = computed(() => (suggestion.value?.edits.length ?? 0) > 0)
     <div class="says">
       <ul aria-live="polite">
         <li v-for="line in words" :key="line">{{ line }}</li>
-        <li v-if="isBetter">{{ movedNames.length === 1 ? 'Moves' : `Moves ${movedNames.length}:` }} {{ movedNames.join('; ') }}.</li>
+        <li v-if="isBetter">
+          {{ movedNames.length === 1 ? 'Moves' : `Moves ${movedNames.length}:` }} {{ movedNames.join('; ') }}.
+        </li>
       </ul>
-      <p class="note">Kept in any order: talk, breath and rests at their places, the opening first, warm before deep, a counterpose after what it counters, the closing last. Props are not counted.</p>
+      <p class="note">
+        Kept in any order: talk, breath and rests at their places, the opening first, warm before deep, a counterpose
+        after what it counters, the closing last. Props are not counted.
+      </p>
       <div v-if="isSlow" class="slow">
         <ProgressBar mode="indeterminate" aria-label="Working it out" />
         <Button size="small" text severity="secondary" label="Give up" @click="emit('cancel')" />
       </div>
-      <p v-if="isBroken" role="alert">The order could not be worked out here. Reload the page when Zovrin’s server answers.</p>
+      <p v-if="isBroken" role="alert">
+        The order could not be worked out here. Reload the page when Zovrin’s server answers.
+      </p>
       <Button v-if="suggestion && isBetter" label="Take this order" @click="emit('take', suggestion)" />
     </div>
     <section aria-label="As it is">
       <h2>As it is</h2>
-      <SmallSpine :session="session" :timeline="timeline" :px-per-minute="pxPerMinute" :longest-ms="longestMs" :marked="moved" />
+      <SmallSpine
+        :session="session"
+        :timeline="timeline"
+        :px-per-minute="pxPerMinute"
+        :longest-ms="longestMs"
+        :marked="moved"
+      />
     </section>
     <section v-if="reordered && isBetter" aria-label="As it could be">
       <h2>As it could be</h2>
-      <SmallSpine :session="reordered.session" :timeline="reordered.timeline" :px-per-minute="pxPerMinute" :longest-ms="longestMs" :marked="moved" />
+      <SmallSpine
+        :session="reordered.session"
+        :timeline="reordered.timeline"
+        :px-per-minute="pxPerMinute"
+        :longest-ms="longestMs"
+        :marked="moved"
+      />
     </section>
   </div>
 </template>

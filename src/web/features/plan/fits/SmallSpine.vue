@@ -7,7 +7,13 @@ import { layOutSpine, topPx } from '../spine/layout.ts'
 import type { Wing } from '../spine/layout.ts'
 
 /** A session at a glance: its wings down the stem, all spines beside each other at one scale. */
-const props = defineProps<{ session: Session; timeline: Timeline; pxPerMinute: number; longestMs: number; marked?: ReadonlySet<string> }>()
+const props = defineProps<{
+  session: Session
+  timeline: Timeline
+  pxPerMinute: number
+  longestMs: number
+  marked?: ReadonlySet<string>
+}>()
 
 const layout = computed(() => layOutSpine(props.timeline, props.session, props.pxPerMinute))
 const y = (px: number) => px - topPx
@@ -17,14 +23,26 @@ const leastNamePx = 13
 const leastMarkedPx = 17
 const isNamed = (wing: Wing) => wing.heightPx >= (props.marked?.has(wing.blockId) ? leastMarkedPx : leastNamePx)
 /** A name is written once: on the first wing of its block. */
-const firstWings = computed(() => new Set(layout.value.wings.filter((wing, at, all) => all[at - 1]?.blockId !== wing.blockId).map(({ key }) => key)))
+const firstWings = computed(
+  () =>
+    new Set(layout.value.wings.filter((wing, at, all) => all[at - 1]?.blockId !== wing.blockId).map(({ key }) => key)),
+)
 </script>
 
 <template>
-  <div class="small" role="img" :aria-label="`${session.blocks.length} blocks, ${formatDuration(Math.round(timeline.totalMs / 1000))}`" :style="{ height: `${heightPx}px` }">
+  <div
+    class="small"
+    role="img"
+    :aria-label="`${session.blocks.length} blocks, ${formatDuration(Math.round(timeline.totalMs / 1000))}`"
+    :style="{ height: `${heightPx}px` }"
+  >
     <i class="stem" :style="{ height: `${(timeline.totalMs / 60_000) * pxPerMinute}px` }" />
     <template v-for="wing in layout.wings" :key="wing.key">
-      <span class="wing" :class="[wing.bank, wing.tone, { marked: marked?.has(wing.blockId) }]" :style="{ top: `${y(wing.topPx)}px`, height: `${Math.max(2, wing.heightPx - 1)}px` }">
+      <span
+        class="wing"
+        :class="[wing.bank, wing.tone, { marked: marked?.has(wing.blockId) }]"
+        :style="{ top: `${y(wing.topPx)}px`, height: `${Math.max(2, wing.heightPx - 1)}px` }"
+      >
         <b v-if="firstWings.has(wing.key) && isNamed(wing)">{{ wing.name }}</b>
         <em v-if="isNamed(wing)">{{ formatDuration(wing.seconds) }}</em>
       </span>
@@ -79,7 +97,14 @@ const firstWings = computed(() => new Set(layout.value.wings.filter((wing, at, a
 .pair {
   left: 0;
   right: 0;
-  background: linear-gradient(to right, var(--wash) calc(50% - var(--half) - 4px), var(--heavy) 0 calc(50% - var(--half)), var(--line-soft) 0 calc(50% + var(--half)), var(--heavy) 0 calc(50% + var(--half) + 4px), var(--wash) 0);
+  background: linear-gradient(
+    to right,
+    var(--wash) calc(50% - var(--half) - 4px),
+    var(--heavy) 0 calc(50% - var(--half)),
+    var(--line-soft) 0 calc(50% + var(--half)),
+    var(--heavy) 0 calc(50% + var(--half) + 4px),
+    var(--wash) 0
+  );
 }
 .pair b {
   max-width: calc(50% - var(--half) - 6px);

@@ -7,7 +7,11 @@ import { shippedCatalog } from '#library/shipped'
 import { aClosing, aHold, aSession } from '#testing/sessions'
 import { costWords, inTheWayWords, namesInWords, orderWords } from './fit-words.ts'
 
-const hour = aSession([aHold('deer', { hold: { holdS: 240 } }), aHold('sphinx', { hold: { holdS: 180 } }), aClosing({ finalRestS: 360 })])
+const hour = aSession([
+  aHold('deer', { hold: { holdS: 240 } }),
+  aHold('sphinx', { hold: { holdS: 180 } }),
+  aClosing({ finalRestS: 360 }),
+])
 const totalS = (session: Session) => Math.ceil(orThrow(compileTimeline(session, shippedCatalog)).totalMs / 1000)
 const shorterBy = (seconds: number): Session => ({ ...hour, lengthS: totalS(hour) - seconds })
 const stretched = (session: Session) => orThrow(stretchToLength(session, shippedCatalog, firstCeilingS))
@@ -38,9 +42,18 @@ test('the cost of fewer poses names what is dropped, and that the rest is as wri
 })
 
 test('breath over a hold that gets fewer rounds is said', () => {
-  const breathOver = { techniqueId: 'long-exhale', pattern: { in: 8, full: 0, out: 12, empty: 0 }, pace: { num: 1000, den: 1 }, rounds: 18 }
-  const session = aSession([aHold('sphinx', { hold: { holdS: 180 }, breathOver }), aClosing({ finalRestS: 300 })], { lengthS: 600 })
-  expect(costWords(session, stretched(session), shippedCatalog)).toContain('7 rounds of long exhale over Sphinx instead of 18')
+  const breathOver = {
+    techniqueId: 'long-exhale',
+    pattern: { in: 8, full: 0, out: 12, empty: 0 },
+    pace: { num: 1000, den: 1 },
+    rounds: 18,
+  }
+  const session = aSession([aHold('sphinx', { hold: { holdS: 180 }, breathOver }), aClosing({ finalRestS: 300 })], {
+    lengthS: 600,
+  })
+  expect(costWords(session, stretched(session), shippedCatalog)).toContain(
+    '7 rounds of long exhale over Sphinx instead of 18',
+  )
 })
 
 test('what stands in the way is named with the least it can be', () => {
@@ -51,9 +64,18 @@ test('what stands in the way is named with the least it can be', () => {
 })
 
 test('an order says what it saves, and how sure it is', () => {
-  const back = aSession(['cross-legged-seat', 'crescent-lying', 'one-leg-fold', 'figure-four-lying'].map((id) => aHold(id)))
+  const back = aSession(
+    ['cross-legged-seat', 'crescent-lying', 'one-leg-fold', 'figure-four-lying'].map((id) => aHold(id)),
+  )
   const found = orThrow(betterOrder(back, shippedCatalog))
-  expect(orderWords(found)).toEqual(['Changes take 0:15 instead of 0:55: saves 0:40.', 'The base position changes once instead of 3 times.'])
-  expect(orderWords({ ...found, isBest: false, boundS: 10 }).at(-1)).toBe('With so many blocks this may not be the best; none can come below 0:10.')
-  expect(orderWords({ ...found, edits: [], then: found.now })).toEqual(['No order under these rules moves less: changes take 0:55.'])
+  expect(orderWords(found)).toEqual([
+    'Changes take 0:15 instead of 0:55: saves 0:40.',
+    'The base position changes once instead of 3 times.',
+  ])
+  expect(orderWords({ ...found, isBest: false, boundS: 10 }).at(-1)).toBe(
+    'With so many blocks this may not be the best; none can come below 0:10.',
+  )
+  expect(orderWords({ ...found, edits: [], then: found.now })).toEqual([
+    'No order under these rules moves less: changes take 0:55.',
+  ])
 })

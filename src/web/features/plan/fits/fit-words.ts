@@ -42,7 +42,10 @@ function holdsLine(before: readonly ResolvedHold[], after: readonly ResolvedHold
   const changed = after.filter((hold) => heldS(hold) !== planned.get(hold.block.id))
   if (after.length === 0) return ''
   if (changed.length === 0) return after.length === 1 ? 'the hold as written' : 'every hold as written'
-  const [was, is] = [after.reduce((sum, hold) => sum + (planned.get(hold.block.id) ?? 0), 0), after.reduce((sum, hold) => sum + heldS(hold), 0)]
+  const [was, is] = [
+    after.reduce((sum, hold) => sum + (planned.get(hold.block.id) ?? 0), 0),
+    after.reduce((sum, hold) => sum + heldS(hold), 0),
+  ]
   const percent = Math.max(1, Math.round((Math.abs(was - is) / was) * 100))
   const times = after.flatMap(({ sides }) => sides.map(({ holdS }) => holdS))
   return is < was
@@ -56,12 +59,18 @@ function closingLines(before: Resolved | undefined, after: Resolved | undefined)
   return was === is ? [] : [`final rest ${formatDuration(was)} to ${formatDuration(is)}`]
 }
 
-function afterRestLines({ practice }: Session, before: readonly Resolved[], left: ReadonlyMap<string, Resolved>): string[] {
+function afterRestLines(
+  { practice }: Session,
+  before: readonly Resolved[],
+  left: ReadonlyMap<string, Resolved>,
+): string[] {
   const longer = before.filter(isHold).filter((hold) => {
     const now = left.get(hold.block.id)
     return now?.kind === 'hold' && now.times.afterRestS.value > hold.times.afterRestS.value
   })
-  return longer.length === 0 ? [] : [`${String(longer.length)} ${afterRestName(practice)}${longer.length === 1 ? '' : 's'} longer`]
+  return longer.length === 0
+    ? []
+    : [`${String(longer.length)} ${afterRestName(practice)}${longer.length === 1 ? '' : 's'} longer`]
 }
 
 /** Counted breath over a hold keeps whole rounds: where fewer of them fit than were planned, it is said. */
@@ -101,15 +110,21 @@ export function inTheWayWords(session: Session, { inTheWay }: Fit, catalog: Cata
 /** What an order saves, and how sure it is. */
 export function orderWords({ now, then, isBest, boundS, edits }: OrderSuggestion): string[] {
   if (edits.length === 0) {
-    return [isBest ? `No order under these rules moves less: changes take ${formatDuration(now.changeS)}.` : `Nothing better was found: changes take ${formatDuration(now.changeS)}.`]
+    return [
+      isBest
+        ? `No order under these rules moves less: changes take ${formatDuration(now.changeS)}.`
+        : `Nothing better was found: changes take ${formatDuration(now.changeS)}.`,
+    ]
   }
   const lines = [
     now.changeS === then.changeS
       ? `Changes still take ${formatDuration(now.changeS)}.`
       : `Changes take ${formatDuration(then.changeS)} instead of ${formatDuration(now.changeS)}: saves ${formatDuration(now.changeS - then.changeS)}.`,
   ]
-  if (then.moves !== now.moves) lines.push(`The base position changes ${timesWords(then.moves)} instead of ${timesWords(now.moves)}.`)
-  if (!isBest) lines.push(`With so many blocks this may not be the best; none can come below ${formatDuration(boundS)}.`)
+  if (then.moves !== now.moves)
+    lines.push(`The base position changes ${timesWords(then.moves)} instead of ${timesWords(now.moves)}.`)
+  if (!isBest)
+    lines.push(`With so many blocks this may not be the best; none can come below ${formatDuration(boundS)}.`)
   return lines
 }
 

@@ -41,11 +41,19 @@ function answer(question: Question, value: string): void {
   const { [question]: _, ...rest } = props.session.answers ?? {}
   const typed = /^\d+$/.test(value) ? Number(value) : value
   const asSchool = String(school.value?.answers[question]) === value
-  set({ answers: asSchool ? rest : { ...rest, [question]: typed } }, `answer ${answerWords[question].asks.toLowerCase()}`)
+  set(
+    { answers: asSchool ? rest : { ...rest, [question]: typed } },
+    `answer ${answerWords[question].asks.toLowerCase()}`,
+  )
 }
 
 function tell(outcome: OwnOutcome): boolean {
-  refused.value = outcome.kind === 'refused' ? outcome.problem.detail : outcome.kind === 'away' ? 'Zovrin’s server does not answer: nothing was changed. Start it and try again.' : ''
+  refused.value =
+    outcome.kind === 'refused'
+      ? outcome.problem.detail
+      : outcome.kind === 'away'
+        ? 'Zovrin’s server does not answer: nothing was changed. Start it and try again.'
+        : ''
   return outcome.kind === 'done'
 }
 /** The school must be there before a session names it. */
@@ -63,7 +71,8 @@ async function keepAsNew(): Promise<void> {
 async function keepInSchool(): Promise<void> {
   const thing = own.find('school', props.session.schoolId)
   if (thing?.kind !== 'school') return
-  if (tell(await own.put('school', { ...thing.document, answers: merged.value }))) set({ answers: {} }, 'put the answers into the school')
+  if (tell(await own.put('school', { ...thing.document, answers: merged.value })))
+    set({ answers: {} }, 'put the answers into the school')
 }
 const remove = async (id: string) => tell(await own.remove('school', id))
 const ownSchools = computed(() => own.things.flatMap((thing) => (thing.kind === 'school' ? [thing.document] : [])))
@@ -71,17 +80,50 @@ const ownSchools = computed(() => own.things.flatMap((thing) => (thing.kind === 
 
 <template>
   <span id="session-school" class="label">School</span>
-  <Select aria-labelledby="session-school" fluid :model-value="session.schoolId" :options="schools" option-label="name" option-value="id" @update:model-value="set({ schoolId: $event }, 'change the school')" />
+  <Select
+    aria-labelledby="session-school"
+    fluid
+    :model-value="session.schoolId"
+    :options="schools"
+    option-label="name"
+    option-value="id"
+    @update:model-value="set({ schoolId: $event }, 'change the school')"
+  />
   <p v-if="school?.about" class="note">{{ school.about }}</p>
   <details>
-    <summary>Answers<span v-if="differing > 0"> · {{ differing }} set for this session</span></summary>
+    <summary>
+      Answers<span v-if="differing > 0"> · {{ differing }} set for this session</span>
+    </summary>
     <div v-for="row in rows" :key="row.question" class="answer">
       <span :id="`answer-${row.question}`">{{ row.asks }}<small v-if="row.isSet"> set here</small></span>
-      <Select :aria-labelledby="`answer-${row.question}`" fluid size="small" :model-value="row.value" :options="row.options" option-label="words" option-value="value" @update:model-value="answer(row.question, $event)" />
+      <Select
+        :aria-labelledby="`answer-${row.question}`"
+        fluid
+        size="small"
+        :model-value="row.value"
+        :options="row.options"
+        option-label="words"
+        option-value="value"
+        @update:model-value="answer(row.question, $event)"
+      />
     </div>
     <div class="acts">
-      <Button v-if="isOwn && differing > 0" size="small" severity="secondary" outlined :label="`Put into ${school?.name}`" @click="keepInSchool" />
-      <Button v-if="!naming" size="small" severity="secondary" outlined label="Keep as a school of your own" @click="naming = true" />
+      <Button
+        v-if="isOwn && differing > 0"
+        size="small"
+        severity="secondary"
+        outlined
+        :label="`Put into ${school?.name}`"
+        @click="keepInSchool"
+      />
+      <Button
+        v-if="!naming"
+        size="small"
+        severity="secondary"
+        outlined
+        label="Keep as a school of your own"
+        @click="naming = true"
+      />
     </div>
     <form v-if="naming" @submit.prevent="keepAsNew">
       <label for="school-name">Name of the school</label>
@@ -92,7 +134,17 @@ const ownSchools = computed(() => own.things.flatMap((thing) => (thing.kind === 
       </div>
     </form>
     <ul v-if="ownSchools.length > 0">
-      <li v-for="one in ownSchools" :key="one.id">{{ one.name }} <Button size="small" text severity="secondary" label="Delete" :aria-label="`Delete ${one.name}`" @click="remove(one.id)" /></li>
+      <li v-for="one in ownSchools" :key="one.id">
+        {{ one.name }}
+        <Button
+          size="small"
+          text
+          severity="secondary"
+          label="Delete"
+          :aria-label="`Delete ${one.name}`"
+          @click="remove(one.id)"
+        />
+      </li>
     </ul>
     <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
   </details>

@@ -46,11 +46,22 @@ const rows = computed((): Row[] => {
   if (resolved.kind === 'hold') {
     const { times } = resolved
     const row = (name: string, time: TimeName): Row => ({ name, time, value: times[time] })
-    const sided = resolved.sides.length > 1 ? [row('Between sides', 'betweenSidesS'), row('Second set-up', 'secondSetUpS')] : []
-    return [change, row('Set-up', 'setUpS'), row('Settle', 'settleS'), row('Coming out', 'comingOutS'), ...sided, row(restName.value, 'afterRestS')]
+    const sided =
+      resolved.sides.length > 1 ? [row('Between sides', 'betweenSidesS'), row('Second set-up', 'secondSetUpS')] : []
+    return [
+      change,
+      row('Set-up', 'setUpS'),
+      row('Settle', 'settleS'),
+      row('Coming out', 'comingOutS'),
+      ...sided,
+      row(restName.value, 'afterRestS'),
+    ]
   }
   if (resolved.kind === 'movement') {
-    const sided = resolved.sides.length > 1 ? [{ name: 'Between sides', time: 'betweenSidesS', value: resolved.betweenSidesS } as const] : []
+    const sided =
+      resolved.sides.length > 1
+        ? [{ name: 'Between sides', time: 'betweenSidesS', value: resolved.betweenSidesS } as const]
+        : []
     return [change, { name: 'Set-up', time: 'setUpS', value: resolved.setUpS }, ...sided]
   }
   return resolved.kind === 'breath' ? [change, { name: 'Set-up', time: 'setUpS', value: resolved.setUpS }] : [change]
@@ -76,7 +87,10 @@ function unset(time: TimeName): void {
 function setChangeText(typed: string): void {
   const block = props.resolved.block
   const text = typed.trim()
-  replace((text === '' ? without(block, 'changeText') : { ...block, changeText: text }) as Block, `change what is said before ${name.value}`)
+  replace(
+    (text === '' ? without(block, 'changeText') : { ...block, changeText: text }) as Block,
+    `change what is said before ${name.value}`,
+  )
 }
 
 /** Answers of the handbook's table that a hold may give for itself. */
@@ -86,7 +100,10 @@ const answers = computed(() => {
   if (resolved.kind !== 'hold') return []
   const isFold = resolved.pose.meanings?.some(({ question }) => question === 'comingOutOfFolds') ?? false
   return asked
-    .filter((question) => (question !== 'betweenSides' || resolved.sides.length > 1) && (question !== 'comingOutOfFolds' || isFold))
+    .filter(
+      (question) =>
+        (question !== 'betweenSides' || resolved.sides.length > 1) && (question !== 'comingOutOfFolds' || isFold),
+    )
     .map((question) => ({
       question,
       asks: answerWords[question].asks,
@@ -97,25 +114,74 @@ const answers = computed(() => {
 })
 function setAnswers(next: Partial<Answers>): void {
   const block = props.resolved.block
-  replace((Object.keys(next).length === 0 ? without(block, 'answers') : { ...block, answers: next }) as Block, `answer otherwise in ${name.value}`)
+  replace(
+    (Object.keys(next).length === 0 ? without(block, 'answers') : { ...block, answers: next }) as Block,
+    `answer otherwise in ${name.value}`,
+  )
 }
 </script>
 
 <template>
   <Part title="Around it">
     <div v-for="{ name: label, time, value } in rows" :key="time" class="row">
-      <span class="what">{{ label }} <small>{{ sourceWords[value.from] }}</small></span>
-      <Button v-if="value.from === 'block'" class="back" text size="small" severity="secondary" icon="pi pi-undo" :aria-label="`${label}: take the usual time again`" :title="`Take the usual time again`" @click="unset(time)" />
-      <DurationField class="time" hide-label :label="label" :seconds="value.value" :limits="betweenLimits" @change="set(time, $event)" />
+      <span class="what"
+        >{{ label }} <small>{{ sourceWords[value.from] }}</small></span
+      >
+      <Button
+        v-if="value.from === 'block'"
+        class="back"
+        text
+        size="small"
+        severity="secondary"
+        icon="pi pi-undo"
+        :aria-label="`${label}: take the usual time again`"
+        :title="`Take the usual time again`"
+        @click="unset(time)"
+      />
+      <DurationField
+        class="time"
+        hide-label
+        :label="label"
+        :seconds="value.value"
+        :limits="betweenLimits"
+        @change="set(time, $event)"
+      />
     </div>
     <label for="change-text">Said for the change, in your words</label>
-    <InputText id="change-text" fluid maxlength="300" :model-value="resolved.block.changeText ?? ''" placeholder="fetch the chairs" @change="setChangeText(($event.target as HTMLInputElement).value)" />
+    <InputText
+      id="change-text"
+      fluid
+      maxlength="300"
+      :model-value="resolved.block.changeText ?? ''"
+      placeholder="fetch the chairs"
+      @change="setChangeText(($event.target as HTMLInputElement).value)"
+    />
     <details v-if="answers.length > 0">
       <summary>As this hold answers</summary>
       <div v-for="row in answers" :key="row.question" class="answer">
-        <span :id="`block-answer-${row.question}`">{{ row.asks }} <small>{{ row.isSet ? 'set here' : 'by the school' }}</small></span>
-        <Button v-if="row.isSet" class="back" text size="small" severity="secondary" icon="pi pi-undo" :aria-label="`${row.asks}: as the school`" @click="setAnswers(without(resolved.block.answers ?? {}, row.question))" />
-        <Select size="small" fluid :aria-labelledby="`block-answer-${row.question}`" :model-value="row.value" :options="row.options" option-label="words" option-value="value" @update:model-value="setAnswers({ ...resolved.block.answers, [row.question]: $event })" />
+        <span :id="`block-answer-${row.question}`"
+          >{{ row.asks }} <small>{{ row.isSet ? 'set here' : 'by the school' }}</small></span
+        >
+        <Button
+          v-if="row.isSet"
+          class="back"
+          text
+          size="small"
+          severity="secondary"
+          icon="pi pi-undo"
+          :aria-label="`${row.asks}: as the school`"
+          @click="setAnswers(without(resolved.block.answers ?? {}, row.question))"
+        />
+        <Select
+          size="small"
+          fluid
+          :aria-labelledby="`block-answer-${row.question}`"
+          :model-value="row.value"
+          :options="row.options"
+          option-label="words"
+          option-value="value"
+          @update:model-value="setAnswers({ ...resolved.block.answers, [row.question]: $event })"
+        />
       </div>
     </details>
   </Part>

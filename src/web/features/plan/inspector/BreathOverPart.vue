@@ -18,7 +18,9 @@ const own = useOwnStore()
 
 const over = computed(() => props.resolved.breathOver)
 const choices = computed(() =>
-  [...own.catalog.techniques.values()].filter(({ pattern, inPersonOnly }) => pattern && !inPersonOnly).map(({ id, names }) => ({ id, words: names.english })),
+  [...own.catalog.techniques.values()]
+    .filter(({ pattern, inPersonOnly }) => pattern && !inPersonOnly)
+    .map(({ id, names }) => ({ id, words: names.english })),
 )
 const most = computed(() => {
   const holdS = Math.min(...props.resolved.sides.map((side) => side.holdS))
@@ -28,11 +30,19 @@ const name = computed(() => props.resolved.pose.names.english)
 
 function set(change: Partial<BreathOver>): void {
   const before = props.resolved.block.breathOver
-  if (before) replace({ ...props.resolved.block, breathOver: { ...before, ...change } }, `change the breath over ${name.value}`)
+  if (before)
+    replace({ ...props.resolved.block, breathOver: { ...before, ...change } }, `change the breath over ${name.value}`)
 }
 function begin(): void {
   const [first] = choices.value
-  if (first) replace({ ...props.resolved.block, breathOver: { techniqueId: choices.value.find(({ id }) => id === 'long-exhale')?.id ?? first.id } }, `breathe over ${name.value}`)
+  if (first)
+    replace(
+      {
+        ...props.resolved.block,
+        breathOver: { techniqueId: choices.value.find(({ id }) => id === 'long-exhale')?.id ?? first.id },
+      },
+      `breathe over ${name.value}`,
+    )
 }
 /** Another technique brings its own counts. */
 function setTechnique(techniqueId: string): void {
@@ -48,19 +58,48 @@ function end(): void {
   <Part title="Breath over it">
     <Button v-if="!over" size="small" text severity="secondary" label="Count a breath over this hold" @click="begin" />
     <template v-else>
-      <Select fluid aria-label="Breath over the hold" :model-value="over.technique.id" :options="choices" option-label="words" option-value="id" @update:model-value="setTechnique" />
-      <PatternField :pattern="over.pattern" :pace="over.pace" @pattern="set({ pattern: $event })" @pace="set({ pace: $event })" />
+      <Select
+        fluid
+        aria-label="Breath over the hold"
+        :model-value="over.technique.id"
+        :options="choices"
+        option-label="words"
+        option-value="id"
+        @update:model-value="setTechnique"
+      />
+      <PatternField
+        :pattern="over.pattern"
+        :pace="over.pace"
+        @pattern="set({ pattern: $event })"
+        @pace="set({ pace: $event })"
+      />
       <div class="two">
         <div>
           <label for="over-rounds">Rounds, up to {{ most }}</label>
-          <InputNumber input-id="over-rounds" fluid :min="1" :max="most" :model-value="Math.min(over.rounds ?? most, most)" @update:model-value="set({ rounds: $event ?? most })" />
+          <InputNumber
+            input-id="over-rounds"
+            fluid
+            :min="1"
+            :max="most"
+            :model-value="Math.min(over.rounds ?? most, most)"
+            @update:model-value="set({ rounds: $event ?? most })"
+          />
         </div>
         <div>
           <label for="over-counted">Counted aloud</label>
-          <InputNumber input-id="over-counted" fluid :min="0" :max="500" :model-value="over.countedRounds" @update:model-value="set({ countedRounds: $event ?? 0 })" />
+          <InputNumber
+            input-id="over-counted"
+            fluid
+            :min="0"
+            :max="500"
+            :model-value="over.countedRounds"
+            @update:model-value="set({ countedRounds: $event ?? 0 })"
+          />
         </div>
       </div>
-      <p class="note">{{ patternText(over.pattern) }}, {{ roundSecondsText(over.pattern, over.pace) }} s a round, then natural breath.</p>
+      <p class="note">
+        {{ patternText(over.pattern) }}, {{ roundSecondsText(over.pattern, over.pace) }} s a round, then natural breath.
+      </p>
       <Button size="small" text severity="secondary" label="Leave the breath free" @click="end" />
     </template>
   </Part>

@@ -26,7 +26,9 @@ function set(change: Partial<BreathBlock>): void {
   replace({ ...props.resolved.block, ...change }, `change ${technique.value.names.english}`)
 }
 const techniques = computed(() =>
-  [...own.catalog.techniques.values()].filter(({ inPersonOnly }) => !inPersonOnly).map(({ id, names }) => ({ id, words: names.english })),
+  [...own.catalog.techniques.values()]
+    .filter(({ inPersonOnly }) => !inPersonOnly)
+    .map(({ id, names }) => ({ id, words: names.english })),
 )
 /** Another technique brings its own counts, amount and position; times around it stay. */
 function setTechnique(techniqueId: string): void {
@@ -45,11 +47,18 @@ function setKind(kind: string): void {
   if (!pattern) return
   const roundMs = (roundHalfCounts(pattern) * pace.num) / (2 * pace.den)
   if (kind === 'fill' && sets.value) {
-    const totalMs = sets.value.sets * sets.value.roundsPerSet * roundMs + (sets.value.sets - 1) * restBetweenSetsS * 1000
+    const totalMs =
+      sets.value.sets * sets.value.roundsPerSet * roundMs + (sets.value.sets - 1) * restBetweenSetsS * 1000
     set({ amount: { fillS: Math.max(5, Math.ceil(totalMs / 1000)), roundsPerSet: sets.value.roundsPerSet } })
   }
   if (kind === 'sets' && fills.value) {
-    const { sets: filled } = fillTime(fills.value.fillS * 1000, pattern, pace, fills.value.roundsPerSet, restBetweenSetsS * 1000)
+    const { sets: filled } = fillTime(
+      fills.value.fillS * 1000,
+      pattern,
+      pace,
+      fills.value.roundsPerSet,
+      restBetweenSetsS * 1000,
+    )
     set({ amount: { sets: Math.max(1, filled.length), roundsPerSet: fills.value.roundsPerSet } })
   }
 }
@@ -65,48 +74,140 @@ const rows = computed(() => {
   const round = { name: 'One round', figure: `${roundSecondsText(pattern, pace)} s` }
   if (!fills.value) return [{ name: 'In, out', figure: patternText(pattern) }, round]
   const filled = fillTime(fills.value.fillS * 1000, pattern, pace, fills.value.roundsPerSet, restBetweenSetsS * 1000)
-  return [round, { name: 'Fits', figure: filled.sets.length === 0 ? 'not one round' : `${String(filled.sets.reduce((sum, rounds) => sum + rounds, 0))} rounds` }, { name: 'Then natural breath', figure: formatMs(filled.leftMs) }]
+  return [
+    round,
+    {
+      name: 'Fits',
+      figure:
+        filled.sets.length === 0
+          ? 'not one round'
+          : `${String(filled.sets.reduce((sum, rounds) => sum + rounds, 0))} rounds`,
+    },
+    { name: 'Then natural breath', figure: formatMs(filled.leftMs) },
+  ]
 })
 </script>
 
 <template>
   <h1>{{ technique.names.english }}</h1>
-  <p class="sub"><i v-if="technique.names.sanskrit" lang="sa-Latn">{{ technique.names.sanskrit }} · </i>{{ technique.purpose }}</p>
+  <p class="sub">
+    <i v-if="technique.names.sanskrit" lang="sa-Latn">{{ technique.names.sanskrit }} · </i>{{ technique.purpose }}
+  </p>
   <slot name="cautions" />
   <Part title="How much">
     <template v-if="sets || fills">
-      <Select fluid aria-label="How much is said as" :model-value="fills ? 'fill' : 'sets'" :options="amounts" option-label="words" option-value="value" @update:model-value="setKind" />
+      <Select
+        fluid
+        aria-label="How much is said as"
+        :model-value="fills ? 'fill' : 'sets'"
+        :options="amounts"
+        option-label="words"
+        option-value="value"
+        @update:model-value="setKind"
+      />
       <div class="two">
         <div v-if="sets">
           <label for="breath-sets">Sets</label>
-          <InputNumber input-id="breath-sets" fluid :min="1" :max="20" :model-value="sets.sets" @update:model-value="setAmount({ sets: $event })" />
+          <InputNumber
+            input-id="breath-sets"
+            fluid
+            :min="1"
+            :max="20"
+            :model-value="sets.sets"
+            @update:model-value="setAmount({ sets: $event })"
+          />
         </div>
-        <DurationField v-if="fills" label="Time to fill" :seconds="fills.fillS" :limits="blockLimits" @change="setAmount({ fillS: $event })" />
+        <DurationField
+          v-if="fills"
+          label="Time to fill"
+          :seconds="fills.fillS"
+          :limits="blockLimits"
+          @change="setAmount({ fillS: $event })"
+        />
         <div>
           <label for="breath-rounds">Rounds in each</label>
-          <InputNumber input-id="breath-rounds" fluid :min="1" :max="500" :model-value="(sets ?? fills)?.roundsPerSet ?? 1" @update:model-value="setAmount({ roundsPerSet: $event })" />
+          <InputNumber
+            input-id="breath-rounds"
+            fluid
+            :min="1"
+            :max="500"
+            :model-value="(sets ?? fills)?.roundsPerSet ?? 1"
+            @update:model-value="setAmount({ roundsPerSet: $event })"
+          />
         </div>
       </div>
     </template>
-    <DurationField v-if="natural" label="Time" large :seconds="natural.naturalS" :limits="blockLimits" @change="set({ amount: { naturalS: $event } })" />
-    <PatternField v-if="resolved.pattern" :pattern="resolved.pattern" :pace="resolved.pace" @pattern="set({ pattern: $event })" @pace="set({ pace: $event })" />
+    <DurationField
+      v-if="natural"
+      label="Time"
+      large
+      :seconds="natural.naturalS"
+      :limits="blockLimits"
+      @change="set({ amount: { naturalS: $event } })"
+    />
+    <PatternField
+      v-if="resolved.pattern"
+      :pattern="resolved.pattern"
+      :pace="resolved.pace"
+      @pattern="set({ pattern: $event })"
+      @pace="set({ pace: $event })"
+    />
     <Rows :rows="rows" />
   </Part>
   <Part title="Before, between, after">
     <div class="three">
-      <DurationField label="Natural before" :seconds="resolved.naturalBeforeS" :limits="betweenLimits" @change="set({ naturalBeforeS: $event })" />
-      <DurationField v-if="resolved.pattern" label="Between sets" :seconds="resolved.restBetweenSetsS" :limits="betweenLimits" @change="set({ restBetweenSetsS: $event })" />
-      <DurationField label="Natural after" :seconds="resolved.naturalAfterS" :limits="betweenLimits" @change="set({ naturalAfterS: $event })" />
+      <DurationField
+        label="Natural before"
+        :seconds="resolved.naturalBeforeS"
+        :limits="betweenLimits"
+        @change="set({ naturalBeforeS: $event })"
+      />
+      <DurationField
+        v-if="resolved.pattern"
+        label="Between sets"
+        :seconds="resolved.restBetweenSetsS"
+        :limits="betweenLimits"
+        @change="set({ restBetweenSetsS: $event })"
+      />
+      <DurationField
+        label="Natural after"
+        :seconds="resolved.naturalAfterS"
+        :limits="betweenLimits"
+        @change="set({ naturalAfterS: $event })"
+      />
     </div>
     <template v-if="resolved.pattern">
       <label for="breath-aloud">Rounds counted aloud, the rest silent</label>
-      <InputNumber input-id="breath-aloud" fluid :min="0" :max="500" :model-value="resolved.block.countedRounds ?? technique.countedRounds" @update:model-value="set({ countedRounds: $event ?? 0 })" />
+      <InputNumber
+        input-id="breath-aloud"
+        fluid
+        :min="0"
+        :max="500"
+        :model-value="resolved.block.countedRounds ?? technique.countedRounds"
+        @update:model-value="set({ countedRounds: $event ?? 0 })"
+      />
     </template>
   </Part>
   <Part title="Technique">
-    <Select fluid aria-label="Technique" :model-value="technique.id" :options="techniques" option-label="words" option-value="id" @update:model-value="setTechnique" />
+    <Select
+      fluid
+      aria-label="Technique"
+      :model-value="technique.id"
+      :options="techniques"
+      option-label="words"
+      option-value="id"
+      @update:model-value="setTechnique"
+    />
     <span id="breath-position" class="label">Position</span>
-    <Select fluid aria-labelledby="breath-position" :model-value="resolved.toPosition" :options="positions" option-label="words" option-value="value" @update:model-value="set({ basePosition: $event })" />
+    <Select
+      fluid
+      aria-labelledby="breath-position"
+      :model-value="resolved.toPosition"
+      :options="positions"
+      option-label="words"
+      option-value="value"
+      @update:model-value="set({ basePosition: $event })"
+    />
   </Part>
   <slot />
   <Part title="How">

@@ -30,20 +30,57 @@ function setRoll(roll: ClosingBlock['answers']): void {
   <p class="sub">final rest and coming up, always last</p>
   <slot name="cautions" />
   <Part title="Final rest">
-    <DurationField label="On the back, or the side you prefer" large :seconds="resolved.finalRestS.value" :limits="blockLimits" @change="set({ finalRestS: $event })" />
+    <DurationField
+      label="On the back, or the side you prefer"
+      large
+      :seconds="resolved.finalRestS.value"
+      :limits="blockLimits"
+      @change="set({ finalRestS: $event })"
+    />
     <p class="sub">At least {{ formatDuration(floorS) }} for this length.</p>
   </Part>
   <Part title="Coming up">
     <div class="three">
-      <DurationField label="Coming out" :seconds="resolved.comingOutS.value" :limits="betweenLimits" @change="set({ comingOutS: $event })" />
-      <DurationField label="On the side" :seconds="resolved.rollS.value" :limits="betweenLimits" @change="set({ rollS: $event })" />
-      <DurationField label="Sitting up" :seconds="resolved.sittingUpS.value" :limits="betweenLimits" @change="set({ sittingUpS: $event })" />
+      <DurationField
+        label="Coming out"
+        :seconds="resolved.comingOutS.value"
+        :limits="betweenLimits"
+        @change="set({ comingOutS: $event })"
+      />
+      <DurationField
+        label="On the side"
+        :seconds="resolved.rollS.value"
+        :limits="betweenLimits"
+        @change="set({ rollS: $event })"
+      />
+      <DurationField
+        label="Sitting up"
+        :seconds="resolved.sittingUpS.value"
+        :limits="betweenLimits"
+        @change="set({ sittingUpS: $event })"
+      />
     </div>
     <span id="closing-roll" class="label">Roll to</span>
-    <Select fluid aria-labelledby="closing-roll" :model-value="resolved.answers.roll" :options="rolls" option-label="words" option-value="value" @update:model-value="setRoll({ roll: $event })" />
+    <Select
+      fluid
+      aria-labelledby="closing-roll"
+      :model-value="resolved.answers.roll"
+      :options="rolls"
+      option-label="words"
+      option-value="value"
+      @update:model-value="setRoll({ roll: $event })"
+    />
     <p class="sub">Whichever it is, “or the side you prefer” is said with it.</p>
     <label for="closing-text">Words for the end</label>
-    <Textarea id="closing-text" fluid rows="3" maxlength="20000" auto-resize :model-value="resolved.block.text ?? ''" @change="set({ text: ($event.target as HTMLTextAreaElement).value })" />
+    <Textarea
+      id="closing-text"
+      fluid
+      rows="3"
+      maxlength="20000"
+      auto-resize
+      :model-value="resolved.block.text ?? ''"
+      @change="set({ text: ($event.target as HTMLTextAreaElement).value })"
+    />
   </Part>
   <slot />
 </template>

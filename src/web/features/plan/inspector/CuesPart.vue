@@ -26,7 +26,19 @@ const hasUsual = () => (poseIn(own.catalog, props.resolved.block.poseId)?.cues.l
 
 <template>
   <Part title="Cues" :note="resolved.pose.sides ? 'written for the left side, mirrored on the right' : ''">
-    <CueEditor :model-value="resolved.cues" :sided="resolved.pose.sides !== undefined" :phases="resolved.block.phases ?? []" @update:model-value="setCues" />
-    <Button v-if="resolved.block.cues && hasUsual()" size="small" text severity="secondary" label="Take the usual cues again" @click="useUsual" />
+    <CueEditor
+      :model-value="resolved.cues"
+      :sided="resolved.pose.sides !== undefined"
+      :phases="resolved.block.phases ?? []"
+      @update:model-value="setCues"
+    />
+    <Button
+      v-if="resolved.block.cues && hasUsual()"
+      size="small"
+      text
+      severity="secondary"
+      label="Take the usual cues again"
+      @click="useUsual"
+    />
   </Part>
 </template>

@@ -74,7 +74,10 @@ const usualForm = '-'
 const gradeWords = { easier: 'easier', same: 'as strong', stronger: 'stronger' } as const
 const forms = computed(() => [
   { id: usualForm, words: 'as it stands' },
-  ...(poseIn(own.catalog, props.resolved.block.poseId)?.variants ?? []).map(({ id, name, grade }) => ({ id, words: `${name} (${gradeWords[grade]})` })),
+  ...(poseIn(own.catalog, props.resolved.block.poseId)?.variants ?? []).map(({ id, name, grade }) => ({
+    id,
+    words: `${name} (${gradeWords[grade]})`,
+  })),
 ])
 function setForm(id: string): void {
   const { variantId: _, ...block } = props.resolved.block
@@ -89,50 +92,132 @@ const firstChoices = computed(() => [
 ])
 function setFirst(value: string): void {
   const { firstSide: _, ...block } = props.resolved.block
-  replace(value === 'left' || value === 'right' ? { ...block, firstSide: value } : block, `change the first side of ${pose.value.names.english}`)
+  replace(
+    value === 'left' || value === 'right' ? { ...block, firstSide: value } : block,
+    `change the first side of ${pose.value.names.english}`,
+  )
 }
 function setPhases(phases: Phase[]): void {
   const { phases: _, cues, ...block } = props.resolved.block
   const known = new Set(phases.map(({ id }) => id))
   // A cue of a phase that is gone goes to the rest of the hold, so that it is still said.
-  const kept = cues?.map(({ phaseId, ...cue }) => (phaseId !== undefined && known.has(phaseId) ? { ...cue, phaseId } : cue))
-  replace({ ...block, ...(kept ? { cues: kept } : {}), ...(phases.length === 0 ? {} : { phases }) }, `change the phases of ${pose.value.names.english}`)
+  const kept = cues?.map(({ phaseId, ...cue }) =>
+    phaseId !== undefined && known.has(phaseId) ? { ...cue, phaseId } : cue,
+  )
+  replace(
+    { ...block, ...(kept ? { cues: kept } : {}), ...(phases.length === 0 ? {} : { phases }) },
+    `change the phases of ${pose.value.names.english}`,
+  )
 }
 
-const under = computed(() => `${basePositionNames[pose.value.base.enter]} · ${pose.value.targets.map((target) => targetNames[target]).join(', ')}`)
+const under = computed(
+  () =>
+    `${basePositionNames[pose.value.base.enter]} · ${pose.value.targets.map((target) => targetNames[target]).join(', ')}`,
+)
 </script>
 
 <template>
   <h1>{{ pose.names.english }}</h1>
-  <p class="sub"><i v-if="pose.names.sanskrit" lang="sa-Latn">{{ pose.names.sanskrit }}</i> {{ under }}</p>
+  <p class="sub">
+    <i v-if="pose.names.sanskrit" lang="sa-Latn">{{ pose.names.sanskrit }}</i> {{ under }}
+  </p>
 
   <slot name="cautions" />
   <Part title="Hold">
     <div v-if="pose.sides" class="pair">
-      <DurationField class="left" label="Left" large :seconds="secondsOn('left')" :limits="holdLimits" @change="setSide('left', $event)" />
-      <Button class="link" text severity="secondary" :label="apart ? '≠' : '='" :aria-label="apart ? 'Link the sides again' : 'Unlink the sides'" :title="apart ? 'Link the sides again: both get the longer time' : 'Unlink the sides'" @click="apart ? link() : unlink()" />
-      <DurationField class="right" label="Right" large :seconds="secondsOn('right')" :limits="holdLimits" @change="setSide('right', $event)" />
+      <DurationField
+        class="left"
+        label="Left"
+        large
+        :seconds="secondsOn('left')"
+        :limits="holdLimits"
+        @change="setSide('left', $event)"
+      />
+      <Button
+        class="link"
+        text
+        severity="secondary"
+        :label="apart ? '≠' : '='"
+        :aria-label="apart ? 'Link the sides again' : 'Unlink the sides'"
+        :title="apart ? 'Link the sides again: both get the longer time' : 'Unlink the sides'"
+        @click="apart ? link() : unlink()"
+      />
+      <DurationField
+        class="right"
+        label="Right"
+        large
+        :seconds="secondsOn('right')"
+        :limits="holdLimits"
+        @change="setSide('right', $event)"
+      />
     </div>
-    <DurationField v-else class="both" label="Both sides at once" large :seconds="secondsOn('both')" :limits="holdLimits" @change="setBoth" />
+    <DurationField
+      v-else
+      class="both"
+      label="Both sides at once"
+      large
+      :seconds="secondsOn('both')"
+      :limits="holdLimits"
+      @change="setBoth"
+    />
     <div class="steps">
-      <Button size="small" severity="secondary" outlined label="Shorter" title="One step shorter ([)" @click="stepTime(resolved.block.id, false)" />
-      <Button size="small" severity="secondary" outlined label="Longer" title="One step longer (])" @click="stepTime(resolved.block.id, true)" />
+      <Button
+        size="small"
+        severity="secondary"
+        outlined
+        label="Shorter"
+        title="One step shorter ([)"
+        @click="stepTime(resolved.block.id, false)"
+      />
+      <Button
+        size="small"
+        severity="secondary"
+        outlined
+        label="Longer"
+        title="One step longer (])"
+        @click="stepTime(resolved.block.id, true)"
+      />
     </div>
     <div v-if="apart && pose.sides" class="apart" data-testid="unlinked">
       <p>{{ shorter }}</p>
       <label :for="`why-${resolved.block.id}`">Why</label>
-      <InputText :id="`why-${resolved.block.id}`" fluid :model-value="hold && 'leftS' in hold ? (hold.why ?? '') : ''" maxlength="300" placeholder="a stiff right hip" @change="setWhy(($event.target as HTMLInputElement).value)" />
+      <InputText
+        :id="`why-${resolved.block.id}`"
+        fluid
+        :model-value="hold && 'leftS' in hold ? (hold.why ?? '') : ''"
+        maxlength="300"
+        placeholder="a stiff right hip"
+        @change="setWhy(($event.target as HTMLInputElement).value)"
+      />
       <Button size="small" text severity="secondary" label="Link again" @click="link" />
     </div>
     <p v-if="pose.sides" class="note">Left: {{ pose.sides.left }}.</p>
-    <p v-if="pastCeiling" class="care" data-testid="past-ceiling"><b>Care</b> past the first ceiling of {{ formatDuration(ceilingS) }} for this level: watch, and offer a way out.</p>
+    <p v-if="pastCeiling" class="care" data-testid="past-ceiling">
+      <b>Care</b> past the first ceiling of {{ formatDuration(ceilingS) }} for this level: watch, and offer a way out.
+    </p>
     <RangeBar v-if="range" :range="range" :seconds="resolved.sides.map((side) => side.holdS)" />
   </Part>
   <Part v-if="pose.sides && stage >= 1" title="Order of sides">
-    <Select :aria-label="`First side of ${pose.names.english}`" fluid :model-value="resolved.block.firstSide ?? 'usual'" :options="firstChoices" option-label="words" option-value="value" @update:model-value="setFirst" />
+    <Select
+      :aria-label="`First side of ${pose.names.english}`"
+      fluid
+      :model-value="resolved.block.firstSide ?? 'usual'"
+      :options="firstChoices"
+      option-label="words"
+      option-value="value"
+      @update:model-value="setFirst"
+    />
   </Part>
   <Part v-if="stage >= 1" title="Form">
-    <Select :aria-label="`Form of ${pose.names.english}`" fluid :model-value="resolved.block.variantId ?? usualForm" :options="forms" option-label="words" option-value="id" @update:model-value="setForm" />
+    <Select
+      :aria-label="`Form of ${pose.names.english}`"
+      fluid
+      :model-value="resolved.block.variantId ?? usualForm"
+      :options="forms"
+      option-label="words"
+      option-value="id"
+      @update:model-value="setForm"
+    />
     <p v-if="resolved.variant" class="note">{{ resolved.variant.change }}</p>
   </Part>
   <slot v-if="stage >= 2" />
@@ -144,7 +229,9 @@ const under = computed(() => `${basePositionNames[pose.value.base.enter]} · ${p
   <BreathOverPart v-if="stage >= 4" :resolved="resolved" />
   <Part v-if="pose.props.length > 0" title="Props" note="per person">
     <ul>
-      <li v-for="prop in pose.props" :key="prop.kind">{{ prop.count }} {{ prop.count === 1 ? propNames[prop.kind].one : propNames[prop.kind].many }}</li>
+      <li v-for="prop in pose.props" :key="prop.kind">
+        {{ prop.count }} {{ prop.count === 1 ? propNames[prop.kind].one : propNames[prop.kind].many }}
+      </li>
     </ul>
     <p class="note">Without: {{ mirrorText(pose.withoutProps, resolved.sides[0]?.side ?? 'both') }}</p>
   </Part>

@@ -58,9 +58,36 @@ const isLast = computed(() => {
     </component>
     <PriorityPart v-if="rested && resolved.kind !== 'closing'" :block="resolved.block" />
     <div v-if="rested" class="acts">
-      <Button v-if="resolved.kind !== 'closing'" size="small" severity="secondary" outlined icon="pi pi-arrow-up" :disabled="isFirst" :aria-label="`Move ${nameOf(id)} up`" title="Move up (Alt + ↑)" @click="moveBy([id], -1)" />
-      <Button v-if="resolved.kind !== 'closing'" size="small" severity="secondary" outlined icon="pi pi-arrow-down" :disabled="isLast" :aria-label="`Move ${nameOf(id)} down`" title="Move down (Alt + ↓)" @click="moveBy([id], 1)" />
-      <Button v-if="resolved.kind !== 'closing'" size="small" severity="secondary" outlined label="Duplicate" @click="duplicate(id)" />
+      <Button
+        v-if="resolved.kind !== 'closing'"
+        size="small"
+        severity="secondary"
+        outlined
+        icon="pi pi-arrow-up"
+        :disabled="isFirst"
+        :aria-label="`Move ${nameOf(id)} up`"
+        title="Move up (Alt + ↑)"
+        @click="moveBy([id], -1)"
+      />
+      <Button
+        v-if="resolved.kind !== 'closing'"
+        size="small"
+        severity="secondary"
+        outlined
+        icon="pi pi-arrow-down"
+        :disabled="isLast"
+        :aria-label="`Move ${nameOf(id)} down`"
+        title="Move down (Alt + ↓)"
+        @click="moveBy([id], 1)"
+      />
+      <Button
+        v-if="resolved.kind !== 'closing'"
+        size="small"
+        severity="secondary"
+        outlined
+        label="Duplicate"
+        @click="duplicate(id)"
+      />
       <Button size="small" severity="secondary" outlined label="Remove" @click="remove(id)" />
     </div>
   </template>

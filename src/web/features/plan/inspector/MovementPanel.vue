@@ -39,7 +39,10 @@ function setPace(seconds: number | null): void {
 }
 function setFirst(value: string): void {
   const { firstSide: _, ...block } = props.resolved.block
-  replace(value === 'left' || value === 'right' ? { ...block, firstSide: value } : block, `change the first side of ${movement.value.names.english}`)
+  replace(
+    value === 'left' || value === 'right' ? { ...block, firstSide: value } : block,
+    `change the first side of ${movement.value.names.english}`,
+  )
 }
 </script>
 
@@ -51,18 +54,47 @@ function setFirst(value: string): void {
     <div class="three">
       <div>
         <label for="movement-rounds">Rounds</label>
-        <InputNumber input-id="movement-rounds" fluid :min="1" :max="500" :model-value="resolved.rounds" @update:model-value="setRounds" />
+        <InputNumber
+          input-id="movement-rounds"
+          fluid
+          :min="1"
+          :max="500"
+          :model-value="resolved.rounds"
+          @update:model-value="setRounds"
+        />
       </div>
       <div>
         <label for="movement-pace">One count, s</label>
-        <InputNumber input-id="movement-pace" fluid :min="0.25" :max="10" :step="0.1" :max-fraction-digits="2" :model-value="paceS" @update:model-value="setPace" />
+        <InputNumber
+          input-id="movement-pace"
+          fluid
+          :min="0.25"
+          :max="10"
+          :step="0.1"
+          :max-fraction-digits="2"
+          :model-value="paceS"
+          @update:model-value="setPace"
+        />
       </div>
-      <DurationField label="Rest after" :seconds="resolved.restS.value" :limits="betweenLimits" @change="set({ restS: $event })" />
+      <DurationField
+        label="Rest after"
+        :seconds="resolved.restS.value"
+        :limits="betweenLimits"
+        @change="set({ restS: $event })"
+      />
     </div>
     <Rows :rows="rows" />
   </Part>
   <Part v-if="movement.sides" title="Order of sides">
-    <Select aria-label="First side" fluid :model-value="resolved.block.firstSide ?? 'usual'" :options="sideChoices" option-label="words" option-value="value" @update:model-value="setFirst" />
+    <Select
+      aria-label="First side"
+      fluid
+      :model-value="resolved.block.firstSide ?? 'usual'"
+      :options="sideChoices"
+      option-label="words"
+      option-value="value"
+      @update:model-value="setFirst"
+    />
     <p class="sub">Left: {{ movement.sides.left }}.</p>
   </Part>
   <slot />

@@ -5,7 +5,9 @@ defineProps<{ title: string; note?: string }>()
 
 <template>
   <section>
-    <h3>{{ title }} <small v-if="note">{{ note }}</small></h3>
+    <h3>
+      {{ title }} <small v-if="note">{{ note }}</small>
+    </h3>
     <slot />
   </section>
 </template>

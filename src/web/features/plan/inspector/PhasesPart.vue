@@ -21,7 +21,9 @@ const kinds = [
 ] as const
 type Kind = (typeof kinds)[number]['value']
 const kindOf = ({ length }: Phase): Kind => ('s' in length ? 's' : 'breaths' in length ? 'breaths' : 'rest')
-const rows = computed(() => props.phases.map((phase) => ({ phase, s: props.resolved.find(({ id }) => id === phase.id)?.s ?? 0 })))
+const rows = computed(() =>
+  props.phases.map((phase) => ({ phase, s: props.resolved.find(({ id }) => id === phase.id)?.s ?? 0 })),
+)
 
 /** The first phase makes two: itself, and the rest of the hold. */
 function begin(): void {
@@ -34,7 +36,10 @@ function add(): void {
   emit('change', [...props.phases, { id: nanoid(8), name: 'Another part', length: { breaths: 3 } }])
 }
 function set(id: string, change: Partial<Phase>): void {
-  emit('change', props.phases.map((phase) => (phase.id === id ? { ...phase, ...change } : phase)))
+  emit(
+    'change',
+    props.phases.map((phase) => (phase.id === id ? { ...phase, ...change } : phase)),
+  )
 }
 /** Only one can be the rest: the one that was takes the time it had. */
 function setKind(id: string, kind: Kind, s: number): void {
@@ -42,14 +47,19 @@ function setKind(id: string, kind: Kind, s: number): void {
     set(id, { length: kind === 's' ? { s: Math.max(5, s) } : { breaths: 3 } })
     return
   }
-  emit('change', rows.value.map(({ phase, s: had }) => {
-    if (phase.id === id) return { ...phase, length: { rest: true } }
-    return 'rest' in phase.length ? { ...phase, length: { s: Math.max(5, Math.min(had, 600)) } } : phase
-  }))
+  emit(
+    'change',
+    rows.value.map(({ phase, s: had }) => {
+      if (phase.id === id) return { ...phase, length: { rest: true } }
+      return 'rest' in phase.length ? { ...phase, length: { s: Math.max(5, Math.min(had, 600)) } } : phase
+    }),
+  )
 }
 function setBreaths(phase: Phase, change: { breaths?: number | null; breathS?: number | null }): void {
   if (!('breaths' in phase.length)) return
-  set(phase.id, { length: { breaths: change.breaths ?? phase.length.breaths, breathS: change.breathS ?? phase.length.breathS ?? 6 } })
+  set(phase.id, {
+    length: { breaths: change.breaths ?? phase.length.breaths, breathS: change.breathS ?? phase.length.breathS ?? 6 },
+  })
 }
 /** The last but one takes the rest away with it: the hold is one whole again. */
 function drop(id: string): void {
@@ -66,20 +76,72 @@ function nameIt(id: string, field: HTMLInputElement, former: string): void {
 <template>
   <ul v-if="phases.length > 0">
     <li v-for="({ phase, s }, index) in rows" :key="phase.id">
-      <InputText :aria-label="`Name of phase ${index + 1}`" fluid maxlength="120" :model-value="phase.name" @change="nameIt(phase.id, $event.target as HTMLInputElement, phase.name)" />
-      <Button text size="small" severity="secondary" icon="pi pi-times" :aria-label="`Remove phase ${phase.name}`" :disabled="kindOf(phase) === 'rest' && phases.length > 2" @click="drop(phase.id)" />
+      <InputText
+        :aria-label="`Name of phase ${index + 1}`"
+        fluid
+        maxlength="120"
+        :model-value="phase.name"
+        @change="nameIt(phase.id, $event.target as HTMLInputElement, phase.name)"
+      />
+      <Button
+        text
+        size="small"
+        severity="secondary"
+        icon="pi pi-times"
+        :aria-label="`Remove phase ${phase.name}`"
+        :disabled="kindOf(phase) === 'rest' && phases.length > 2"
+        @click="drop(phase.id)"
+      />
       <div class="length">
-        <Select size="small" :aria-label="`How long phase ${index + 1} is`" :model-value="kindOf(phase)" :options="kinds as never[]" option-label="words" option-value="value" :disabled="kindOf(phase) === 'rest'" @update:model-value="setKind(phase.id, $event, s)" />
-        <DurationField v-if="'s' in phase.length" hide-label :label="`Time of phase ${index + 1}`" :seconds="phase.length.s" :limits="holdLimits" @change="set(phase.id, { length: { s: $event } })" />
+        <Select
+          size="small"
+          :aria-label="`How long phase ${index + 1} is`"
+          :model-value="kindOf(phase)"
+          :options="kinds as never[]"
+          option-label="words"
+          option-value="value"
+          :disabled="kindOf(phase) === 'rest'"
+          @update:model-value="setKind(phase.id, $event, s)"
+        />
+        <DurationField
+          v-if="'s' in phase.length"
+          hide-label
+          :label="`Time of phase ${index + 1}`"
+          :seconds="phase.length.s"
+          :limits="holdLimits"
+          @change="set(phase.id, { length: { s: $event } })"
+        />
         <template v-else-if="'breaths' in phase.length">
-          <InputNumber :aria-label="`Breaths of phase ${index + 1}`" fluid :min="1" :max="200" :model-value="phase.length.breaths" @update:model-value="setBreaths(phase, { breaths: $event })" />
-          <InputNumber :aria-label="`Seconds a breath in phase ${index + 1}`" fluid suffix=" s" :min="2" :max="30" :model-value="phase.length.breathS ?? 6" @update:model-value="setBreaths(phase, { breathS: $event })" />
+          <InputNumber
+            :aria-label="`Breaths of phase ${index + 1}`"
+            fluid
+            :min="1"
+            :max="200"
+            :model-value="phase.length.breaths"
+            @update:model-value="setBreaths(phase, { breaths: $event })"
+          />
+          <InputNumber
+            :aria-label="`Seconds a breath in phase ${index + 1}`"
+            fluid
+            suffix=" s"
+            :min="2"
+            :max="30"
+            :model-value="phase.length.breathS ?? 6"
+            @update:model-value="setBreaths(phase, { breathS: $event })"
+          />
         </template>
         <span class="is">{{ formatDuration(s) }}</span>
       </div>
     </li>
   </ul>
-  <Button v-if="phases.length === 0" size="small" text severity="secondary" label="Divide the hold into phases" @click="begin" />
+  <Button
+    v-if="phases.length === 0"
+    size="small"
+    text
+    severity="secondary"
+    label="Divide the hold into phases"
+    @click="begin"
+  />
   <Button v-else-if="phases.length < 12" size="small" text severity="secondary" label="Add a phase" @click="add" />
 </template>
 

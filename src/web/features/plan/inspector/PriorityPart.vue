@@ -16,12 +16,23 @@ const choices = (['must', 'rather', 'may'] as const).map((value) => ({ value, wo
 
 function set(priority: Priority): void {
   const { priority: _, ...block } = props.block
-  replace(priority === usual.value ? block : { ...block, priority }, `change what may be dropped: ${nameOf(block.id)} ${words[priority]}`)
+  replace(
+    priority === usual.value ? block : { ...block, priority },
+    `change what may be dropped: ${nameOf(block.id)} ${words[priority]}`,
+  )
 }
 </script>
 
 <template>
   <Part title="When time is short">
-    <Select :aria-label="`When time is short, ${nameOf(block.id)}`" fluid :model-value="block.priority ?? usual" :options="choices" option-label="words" option-value="value" @update:model-value="set" />
+    <Select
+      :aria-label="`When time is short, ${nameOf(block.id)}`"
+      fluid
+      :model-value="block.priority ?? usual"
+      :options="choices"
+      option-label="words"
+      option-value="value"
+      @update:model-value="set"
+    />
   </Part>
 </template>

@@ -24,7 +24,9 @@ const words = computed(() => {
 <template>
   <div class="range">
     <span>{{ formatDuration(range.fromS) }}</span>
-    <div class="track" role="img" :aria-label="words"><i v-for="(value, index) in seconds" :key="index" :style="{ left: `calc(${share(value)}% - 1.5px)` }" /></div>
+    <div class="track" role="img" :aria-label="words">
+      <i v-for="(value, index) in seconds" :key="index" :style="{ left: `calc(${share(value)}% - 1.5px)` }" />
+    </div>
     <span>{{ formatDuration(range.toS) }}</span>
   </div>
   <p class="words">{{ words }}</p>

@@ -24,9 +24,23 @@ const positions = basePositionsInOrder.map((value) => ({ value, words: basePosit
   <Part title="Stillness">
     <DurationField label="Time" large :seconds="resolved.block.s" :limits="blockLimits" @change="set({ s: $event })" />
     <span id="rest-position" class="label">Position</span>
-    <Select fluid aria-labelledby="rest-position" :model-value="resolved.toPosition" :options="positions" option-label="words" option-value="value" @update:model-value="set({ basePosition: $event })" />
+    <Select
+      fluid
+      aria-labelledby="rest-position"
+      :model-value="resolved.toPosition"
+      :options="positions"
+      option-label="words"
+      option-value="value"
+      @update:model-value="set({ basePosition: $event })"
+    />
     <label for="rest-text">Words</label>
-    <InputText id="rest-text" fluid maxlength="300" :model-value="resolved.block.text ?? ''" @change="set({ text: ($event.target as HTMLInputElement).value })" />
+    <InputText
+      id="rest-text"
+      fluid
+      maxlength="300"
+      :model-value="resolved.block.text ?? ''"
+      @change="set({ text: ($event.target as HTMLInputElement).value })"
+    />
   </Part>
   <slot />
 </template>

@@ -6,7 +6,9 @@ defineProps<{ rows: readonly { readonly name: string; readonly figure: string; r
 <template>
   <dl>
     <div v-for="(row, index) in rows" :key="index">
-      <dt>{{ row.name }} <small v-if="row.from">{{ row.from }}</small></dt>
+      <dt>
+        {{ row.name }} <small v-if="row.from">{{ row.from }}</small>
+      </dt>
       <dd>{{ row.figure }}</dd>
     </div>
   </dl>

@@ -35,15 +35,50 @@ function setName(field: HTMLInputElement): void {
   <h1>{{ session.name }}</h1>
   <Part title="What it is">
     <label for="session-name">Name</label>
-    <InputText id="session-name" fluid maxlength="120" :model-value="session.name" @change="setName($event.target as HTMLInputElement)" />
-    <DurationField label="Length to fill" large :seconds="session.lengthS" :limits="sessionLimits" @change="set({ lengthS: $event }, 'change the length')" />
+    <InputText
+      id="session-name"
+      fluid
+      maxlength="120"
+      :model-value="session.name"
+      @change="setName($event.target as HTMLInputElement)"
+    />
+    <DurationField
+      label="Length to fill"
+      large
+      :seconds="session.lengthS"
+      :limits="sessionLimits"
+      @change="set({ lengthS: $event }, 'change the length')"
+    />
     <span id="session-practice" class="label">Practice</span>
-    <Select aria-labelledby="session-practice" fluid :model-value="session.practice" :options="practiceChoices" option-label="words" option-value="value" @update:model-value="set({ practice: $event }, 'change the practice')" />
+    <Select
+      aria-labelledby="session-practice"
+      fluid
+      :model-value="session.practice"
+      :options="practiceChoices"
+      option-label="words"
+      option-value="value"
+      @update:model-value="set({ practice: $event }, 'change the practice')"
+    />
     <span id="session-level" class="label">Level of the class</span>
-    <Select aria-labelledby="session-level" fluid :model-value="session.level" :options="levelChoices" option-label="words" option-value="value" @update:model-value="set({ level: $event }, 'change the level')" />
+    <Select
+      aria-labelledby="session-level"
+      fluid
+      :model-value="session.level"
+      :options="levelChoices"
+      option-label="words"
+      option-value="value"
+      @update:model-value="set({ level: $event }, 'change the level')"
+    />
     <AnswersPart :session="session" />
     <label for="session-purpose">Purpose</label>
-    <Textarea id="session-purpose" fluid rows="3" maxlength="20000" :model-value="session.purpose ?? ''" @change="set({ purpose: ($event.target as HTMLTextAreaElement).value }, 'change the purpose')" />
+    <Textarea
+      id="session-purpose"
+      fluid
+      rows="3"
+      maxlength="20000"
+      :model-value="session.purpose ?? ''"
+      @change="set({ purpose: ($event.target as HTMLTextAreaElement).value }, 'change the purpose')"
+    />
   </Part>
   <VersionPart :key="session.id" :session="session" />
   <div class="acts">

@@ -9,9 +9,13 @@ import Rows from './Rows.vue'
 /** Several blocks chosen at once: what they come to, and what can be done with all of them. */
 const { timeline, chosenIds, nameOf, remove, duplicate, moveBy } = usePlan()
 
-const spans = computed(() => timeline.value?.blocks.filter(({ block }) => chosenIds.value.includes(block.block.id)) ?? [])
+const spans = computed(
+  () => timeline.value?.blocks.filter(({ block }) => chosenIds.value.includes(block.block.id)) ?? [],
+)
 const total = computed(() => formatMs(spans.value.reduce((sum, { startMs, endMs }) => sum + endMs - startMs, 0)))
-const rows = computed(() => spans.value.map(({ block, startMs, endMs }) => ({ name: nameOf(block.block.id), figure: formatMs(endMs - startMs) })))
+const rows = computed(() =>
+  spans.value.map(({ block, startMs, endMs }) => ({ name: nameOf(block.block.id), figure: formatMs(endMs - startMs) })),
+)
 </script>
 
 <template>
@@ -19,8 +23,24 @@ const rows = computed(() => spans.value.map(({ block, startMs, endMs }) => ({ na
   <p class="sub">{{ total }} in all, with what lies around them</p>
   <Part title="Which"><Rows :rows="rows" /></Part>
   <div class="acts">
-    <Button size="small" severity="secondary" outlined icon="pi pi-arrow-up" aria-label="Move them up" title="Move up (Alt + ↑)" @click="moveBy(chosenIds, -1)" />
-    <Button size="small" severity="secondary" outlined icon="pi pi-arrow-down" aria-label="Move them down" title="Move down (Alt + ↓)" @click="moveBy(chosenIds, 1)" />
+    <Button
+      size="small"
+      severity="secondary"
+      outlined
+      icon="pi pi-arrow-up"
+      aria-label="Move them up"
+      title="Move up (Alt + ↑)"
+      @click="moveBy(chosenIds, -1)"
+    />
+    <Button
+      size="small"
+      severity="secondary"
+      outlined
+      icon="pi pi-arrow-down"
+      aria-label="Move them down"
+      title="Move down (Alt + ↓)"
+      @click="moveBy(chosenIds, 1)"
+    />
     <Button size="small" severity="secondary" outlined label="Duplicate" @click="duplicate(...chosenIds)" />
     <Button size="small" severity="secondary" outlined label="Remove" @click="remove(...chosenIds)" />
   </div>

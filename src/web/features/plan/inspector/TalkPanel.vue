@@ -34,17 +34,43 @@ function setTitle(field: HTMLInputElement): void {
   <h1>{{ resolved.block.title }}</h1>
   <Part title="Talk">
     <label for="talk-title">Name</label>
-    <InputText id="talk-title" fluid maxlength="120" :model-value="resolved.block.title" @change="setTitle($event.target as HTMLInputElement)" />
+    <InputText
+      id="talk-title"
+      fluid
+      maxlength="120"
+      :model-value="resolved.block.title"
+      @change="setTitle($event.target as HTMLInputElement)"
+    />
     <label for="talk-text">What to say</label>
-    <Textarea id="talk-text" fluid rows="6" maxlength="20000" auto-resize :model-value="resolved.block.text ?? ''" @change="set({ text: ($event.target as HTMLTextAreaElement).value })" />
+    <Textarea
+      id="talk-text"
+      fluid
+      rows="6"
+      maxlength="20000"
+      auto-resize
+      :model-value="resolved.block.text ?? ''"
+      @change="set({ text: ($event.target as HTMLTextAreaElement).value })"
+    />
     <DurationField label="Time" :seconds="resolved.block.s" :limits="blockLimits" @change="set({ s: $event })" />
   </Part>
   <Part v-if="words > 0" title="Speaking time" note="an estimate">
-    <p data-testid="speaking">{{ words }} {{ words === 1 ? 'word takes' : 'words take' }} about {{ formatDuration(estimateS) }}<template v-if="estimateS > resolved.block.s">: {{ formatDuration(estimateS - resolved.block.s) }} more than planned</template>.</p>
+    <p data-testid="speaking">
+      {{ words }} {{ words === 1 ? 'word takes' : 'words take' }} about {{ formatDuration(estimateS)
+      }}<template v-if="estimateS > resolved.block.s"
+        >: {{ formatDuration(estimateS - resolved.block.s) }} more than planned</template
+      >.
+    </p>
     <div class="pace">
       <label for="talk-pace">Words a minute</label>
       <InputNumber v-model="pace" input-id="talk-pace" fluid :min="paceLimits.least" :max="paceLimits.most" />
-      <Button v-if="estimateS >= 5 && estimateS !== resolved.block.s" size="small" severity="secondary" outlined :label="`Make it ${formatDuration(estimateS)}`" @click="set({ s: estimateS })" />
+      <Button
+        v-if="estimateS >= 5 && estimateS !== resolved.block.s"
+        size="small"
+        severity="secondary"
+        outlined
+        :label="`Make it ${formatDuration(estimateS)}`"
+        @click="set({ s: estimateS })"
+      />
     </div>
   </Part>
 </template>

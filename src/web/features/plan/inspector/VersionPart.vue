@@ -40,7 +40,9 @@ watch(
   },
   { immediate: true },
 )
-const changes = computed(() => (original.value ? compareSessions(original.value, props.session).map((one) => differenceWords(one, own.catalog)) : []))
+const changes = computed(() =>
+  original.value ? compareSessions(original.value, props.session).map((one) => differenceWords(one, own.catalog)) : [],
+)
 
 const ways = [
   { value: 'both', words: 'shorter holds, then fewer poses' },
@@ -65,7 +67,13 @@ async function make(): Promise<void> {
   const name = `${props.session.name.slice(0, 96)}, ${String(Math.round(wantedS.value / 60))} minutes`
   // Blocks keep their ids, so that the two can be held against each other.
   await store.keepInHistory('version')
-  const copy: Session = { ...structuredClone(props.session), id: nanoid(), name, lengthS: wantedS.value, versionOf: { sessionId: props.session.id } }
+  const copy: Session = {
+    ...structuredClone(props.session),
+    id: nanoid(),
+    name,
+    lengthS: wantedS.value,
+    versionOf: { sessionId: props.session.id },
+  }
   const fit = await fitOf(copy)
   const version = fit?.session ?? copy
   const reply = await createSession(version)
@@ -73,24 +81,54 @@ async function make(): Promise<void> {
     await router.push({ name: 'plan', params: { id: version.id } })
     // Where it still is too long, what stands in the way is shown at once.
     if ((fit?.overMs ?? 0) > 0) showFits()
-  } else problem.value = reply.kind === 'away' ? 'Zovrin’s server does not answer, so no version was made. Start it and try again.' : reply.problem.detail
+  } else
+    problem.value =
+      reply.kind === 'away'
+        ? 'Zovrin’s server does not answer, so no version was made. Start it and try again.'
+        : reply.problem.detail
 }
 </script>
 
 <template>
   <Part title="Versions" note="of the same session at another length">
     <template v-if="original">
-      <p data-testid="version-of">A version of <RouterLink :to="{ name: 'plan', params: { id: original.id } }">{{ original.name }}</RouterLink>, {{ formatDuration(original.lengthS) }}.</p>
+      <p data-testid="version-of">
+        A version of <RouterLink :to="{ name: 'plan', params: { id: original.id } }">{{ original.name }}</RouterLink>,
+        {{ formatDuration(original.lengthS) }}.
+      </p>
       <Button size="small" text severity="secondary" label="See both side by side" @click="comparedId = original.id" />
-      <ul v-if="changes.length > 0" class="changes"><li v-for="text in changes" :key="text">{{ text }}</li></ul>
+      <ul v-if="changes.length > 0" class="changes">
+        <li v-for="text in changes" :key="text">{{ text }}</li>
+      </ul>
     </template>
     <p v-else-if="isGone" class="note">The session it was made from has been deleted.</p>
     <div class="make">
-      <DurationField label="Length of a new version" :seconds="wantedS" :limits="sessionLimits" @change="wantedS = $event" />
+      <DurationField
+        label="Length of a new version"
+        :seconds="wantedS"
+        :limits="sessionLimits"
+        @change="wantedS = $event"
+      />
       <Button size="small" severity="secondary" outlined label="Make it" @click="make" />
     </div>
-    <Select v-if="isShorter" class="way" aria-label="How the version gets shorter" fluid :model-value="way" :options="[...ways]" option-label="words" option-value="value" @update:model-value="way = $event" />
-    <p class="note">{{ isShorter ? 'It says what it changed; all of it can be undone there or fitted anew.' : 'The spare time goes to the final rest, the rests and the holds; the shelf has more to add.' }}</p>
+    <Select
+      v-if="isShorter"
+      class="way"
+      aria-label="How the version gets shorter"
+      fluid
+      :model-value="way"
+      :options="[...ways]"
+      option-label="words"
+      option-value="value"
+      @update:model-value="way = $event"
+    />
+    <p class="note">
+      {{
+        isShorter
+          ? 'It says what it changed; all of it can be undone there or fitted anew.'
+          : 'The spare time goes to the final rest, the rests and the holds; the shelf has more to add.'
+      }}
+    </p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
   </Part>
 </template>

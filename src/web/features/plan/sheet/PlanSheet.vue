@@ -17,25 +17,44 @@ const tally = computed(() => tallyTimeline(props.timeline))
   <article class="sheet" data-testid="sheet">
     <header>
       <h1>{{ session.name }}</h1>
-      <p>{{ formatMs(timeline.totalMs) }} of {{ formatDuration(session.lengthS) }}<template v-if="tally.leftMs + tally.rightMs > 0"> · left {{ formatMs(tally.leftMs) }}, right {{ formatMs(tally.rightMs) }}</template></p>
+      <p>
+        {{ formatMs(timeline.totalMs) }} of {{ formatDuration(session.lengthS)
+        }}<template v-if="tally.leftMs + tally.rightMs > 0">
+          · left {{ formatMs(tally.leftMs) }}, right {{ formatMs(tally.rightMs) }}</template
+        >
+      </p>
       <p v-if="session.purpose">{{ session.purpose }}</p>
     </header>
     <table>
       <thead>
-        <tr><th scope="col">At</th><th scope="col">What</th><th scope="col">How long</th><th scope="col">Uses</th><th scope="col">Says</th></tr>
+        <tr>
+          <th scope="col">At</th>
+          <th scope="col">What</th>
+          <th scope="col">How long</th>
+          <th scope="col">Uses</th>
+          <th scope="col">Says</th>
+        </tr>
       </thead>
       <tbody>
         <tr v-for="row in rows" :key="row.id">
           <td class="at">{{ row.startsAt }}</td>
-          <th scope="row">{{ row.name }}<small v-if="row.before">{{ row.before }}</small></th>
-          <td><div v-for="side in row.sides" :key="side">{{ side }}</div></td>
+          <th scope="row">
+            {{ row.name }}<small v-if="row.before">{{ row.before }}</small>
+          </th>
+          <td>
+            <div v-for="side in row.sides" :key="side">{{ side }}</div>
+          </td>
           <td>{{ row.uses }}</td>
-          <td><div v-for="(text, index) in row.says" :key="index">{{ text }}</div></td>
+          <td>
+            <div v-for="(text, index) in row.says" :key="index">{{ text }}</div>
+          </td>
         </tr>
       </tbody>
     </table>
     <footer>
-      <p><b>{{ stopCard.lead }}</b> {{ stopCard.signs.join('; ') }}. {{ stopCard.comingOut }}</p>
+      <p>
+        <b>{{ stopCard.lead }}</b> {{ stopCard.signs.join('; ') }}. {{ stopCard.comingOut }}
+      </p>
       <p>Zovrin gives no medical advice: a doctor or licensed therapist decides.</p>
     </footer>
   </article>

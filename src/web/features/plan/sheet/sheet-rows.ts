@@ -40,9 +40,17 @@ function beforeWords(span: BlockSpan, timeline: Timeline, { practice }: Pick<Ses
 function sideLines(resolved: Resolved): string[] {
   switch (resolved.kind) {
     case 'hold':
-      return resolved.sides.map(({ side, holdS }) => (side === 'both' ? formatDuration(holdS) : `${side} ${formatDuration(holdS)}: ${resolved.pose.sides?.[side] ?? ''}`))
+      return resolved.sides.map(({ side, holdS }) =>
+        side === 'both'
+          ? formatDuration(holdS)
+          : `${side} ${formatDuration(holdS)}: ${resolved.pose.sides?.[side] ?? ''}`,
+      )
     case 'movement':
-      return resolved.sides.map((side) => (side === 'both' ? `${String(resolved.rounds)} rounds` : `${side} ${String(resolved.rounds)} rounds: ${resolved.movement.sides?.[side] ?? ''}`))
+      return resolved.sides.map((side) =>
+        side === 'both'
+          ? `${String(resolved.rounds)} rounds`
+          : `${side} ${String(resolved.rounds)} rounds: ${resolved.movement.sides?.[side] ?? ''}`,
+      )
     case 'talk':
     case 'rest':
       return [formatDuration(resolved.block.s)]
@@ -58,7 +66,9 @@ function saysLines(resolved: Resolved): string[] {
   switch (resolved.kind) {
     case 'hold': {
       const side = resolved.sides[0]?.side ?? 'both'
-      const cues = resolved.cues.flatMap(({ at, text }) => (text ? [`${momentWords(at)}: ${mirrorText(text, side)}`] : []))
+      const cues = resolved.cues.flatMap(({ at, text }) =>
+        text ? [`${momentWords(at)}: ${mirrorText(text, side)}`] : [],
+      )
       const form = resolved.variant ? [`form: ${resolved.variant.name}`] : []
       return [...form, ...cues, `coming out: ${mirrorText(resolved.pose.comingOut.join('; '), side)}`]
     }

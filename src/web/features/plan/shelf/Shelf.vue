@@ -72,7 +72,17 @@ async function leave(): Promise<void> {
       <RouterLink class="all" :to="{ name: 'shelf' }">All of the shelf</RouterLink>
     </header>
     <label class="visually-hidden" for="shelf-find">Find a pose or breath</label>
-    <InputText id="shelf-find" ref="field" v-model="wanted" class="find" placeholder="Find a pose or breath   /" autocomplete="off" @keydown.enter.prevent="putFirst" @keydown.down="walk($event, 1)" @keydown.esc="leave" />
+    <InputText
+      id="shelf-find"
+      ref="field"
+      v-model="wanted"
+      class="find"
+      placeholder="Find a pose or breath   /"
+      autocomplete="off"
+      @keydown.enter.prevent="putFirst"
+      @keydown.down="walk($event, 1)"
+      @keydown.esc="leave"
+    />
     <div ref="list" class="list">
       <template v-for="group in groups" :key="group.name">
         <h3>{{ group.name }}</h3>
@@ -91,7 +101,10 @@ async function leave(): Promise<void> {
               @keydown.esc="leave"
             >
               <ShelfGlyph :glyph="line.glyph" />
-              <span class="words"><span class="name">{{ line.name }}</span><small>{{ line.under }}</small></span>
+              <span class="words"
+                ><span class="name">{{ line.name }}</span
+                ><small>{{ line.under }}</small></span
+              >
               <span v-if="line === best" class="usual" aria-hidden="true">Enter</span>
               <span v-else class="usual">{{ line.usual }}</span>
               <i class="pi pi-plus" aria-hidden="true" />
@@ -99,7 +112,9 @@ async function leave(): Promise<void> {
           </li>
         </ul>
       </template>
-      <p v-if="groups.length === 0" class="none">Nothing on the shelf is called “{{ wanted }}”. Try part of the English or Sanskrit name.</p>
+      <p v-if="groups.length === 0" class="none">
+        Nothing on the shelf is called “{{ wanted }}”. Try part of the English or Sanskrit name.
+      </p>
     </div>
   </section>
 </template>

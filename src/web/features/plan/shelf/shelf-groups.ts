@@ -25,11 +25,23 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 
 /** The lines of the shelf: poses by the position they are entered in, breath, movements, what goes between. */
 export function shelfLines(entries: readonly ShelfEntry[]): ShelfLine[] {
-  const lines = entries.flatMap((entry): ShelfLine[] => (entry.thing ? [{ ...wordsOf(entry), thing: entry.thing }] : []))
+  const lines = entries.flatMap((entry): ShelfLine[] =>
+    entry.thing ? [{ ...wordsOf(entry), thing: entry.thing }] : [],
+  )
   return [...lines, ...plainLines]
 }
 
-function wordsOf({ kind, id, name, sanskrit, others, base, sided, usual, isOwn }: ShelfEntry): Omit<ShelfLine, 'thing'> {
+function wordsOf({
+  kind,
+  id,
+  name,
+  sanskrit,
+  others,
+  base,
+  sided,
+  usual,
+  isOwn,
+}: ShelfEntry): Omit<ShelfLine, 'thing'> {
   const where = basePositionNames[base]
   const own = isOwn ? ['your own'] : []
   const common = { id, name, sanskrit, others, usual }
@@ -57,7 +69,12 @@ const plainLines: readonly ShelfLine[] = (
   group: between,
 }))
 
-const groupOrder = [...basePositionsInOrder.map((base) => capital(basePositionNames[base])), 'Breath', 'Movement', between]
+const groupOrder = [
+  ...basePositionsInOrder.map((base) => capital(basePositionNames[base])),
+  'Breath',
+  'Movement',
+  between,
+]
 
 /** Lines under their headings, in the order of the shelf; headings of nothing are left out. */
 export const inGroups = (lines: readonly ShelfLine[]): ShelfGroup[] =>

@@ -46,7 +46,18 @@ test('an empty search shows all that can be put into a session, in groups that l
   const groups = inGroups(find(''))
   expect(groups.flatMap((group) => group.lines)).toHaveLength(lines.length)
   expect(groups.map(({ name }) => name)).toEqual([
-    'Standing', 'Kneeling', 'On all fours', 'On the belly', 'On the back', 'On the side', 'Seated', 'On a chair', 'At the wall', 'Breath', 'Movement', 'Between and around',
+    'Standing',
+    'Kneeling',
+    'On all fours',
+    'On the belly',
+    'On the back',
+    'On the side',
+    'Seated',
+    'On a chair',
+    'At the wall',
+    'Breath',
+    'Movement',
+    'Between and around',
   ])
 })
 

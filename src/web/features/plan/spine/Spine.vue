@@ -158,19 +158,64 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
 <template>
   <section class="spine" aria-label="Spine">
     <div class="tools">
-      <Button text size="small" icon="pi pi-minus" aria-label="Fewer px a minute" title="Smaller scale (Z steps through the scales)" :disabled="scaleAt === 0" @click="setScale(-1)" />
-      <Button text size="small" icon="pi pi-plus" aria-label="More px a minute" title="Larger scale (Z steps through the scales)" :disabled="scaleAt === scales.length - 1" @click="setScale(1)" />
-      <Button text size="small" label="?" aria-label="The list of keys" title="The list of keys" @click="emit('keys')" />
+      <Button
+        text
+        size="small"
+        icon="pi pi-minus"
+        aria-label="Fewer px a minute"
+        title="Smaller scale (Z steps through the scales)"
+        :disabled="scaleAt === 0"
+        @click="setScale(-1)"
+      />
+      <Button
+        text
+        size="small"
+        icon="pi pi-plus"
+        aria-label="More px a minute"
+        title="Larger scale (Z steps through the scales)"
+        :disabled="scaleAt === scales.length - 1"
+        @click="setScale(1)"
+      />
+      <Button
+        text
+        size="small"
+        label="?"
+        aria-label="The list of keys"
+        title="The list of keys"
+        @click="emit('keys')"
+      />
     </div>
-    <div ref="box" class="box" tabindex="0" role="listbox" aria-multiselectable="true" aria-label="The session’s blocks in order" :aria-activedescendant="activeWing ? wingId(activeWing) : undefined" @keydown="onKey">
+    <div
+      ref="box"
+      class="box"
+      tabindex="0"
+      role="listbox"
+      aria-multiselectable="true"
+      aria-label="The session’s blocks in order"
+      :aria-activedescendant="activeWing ? wingId(activeWing) : undefined"
+      @keydown="onKey"
+    >
       <div v-if="layout" ref="canvas" class="canvas" role="presentation" :style="{ height: `${layout.heightPx}px` }">
         <SpineStem :layout="layout" />
         <span class="bank-name left" aria-hidden="true">Left</span>
         <span class="bank-name right" aria-hidden="true">Right</span>
         <template v-for="rib in layout.ribs" :key="rib.key">
-          <span v-if="rib.labelTopPx !== undefined" class="label" :class="rib.bank" :style="{ top: `${rib.labelTopPx}px` }" aria-hidden="true">{{ rib.label }}</span>
+          <span
+            v-if="rib.labelTopPx !== undefined"
+            class="label"
+            :class="rib.bank"
+            :style="{ top: `${rib.labelTopPx}px` }"
+            aria-hidden="true"
+            >{{ rib.label }}</span
+          >
         </template>
-        <div v-for="{ wing, top, seconds } in placed" :key="wing.key" class="at" role="presentation" :style="{ top: `${top}px` }">
+        <div
+          v-for="{ wing, top, seconds } in placed"
+          :key="wing.key"
+          class="at"
+          role="presentation"
+          :style="{ top: `${top}px` }"
+        >
           <SpineWing
             :id="wingId(wing)"
             :wing="wing"
@@ -180,10 +225,27 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
             :is-with="plan.chosenIds.value.length > 1 && plan.chosenIds.value.includes(wing.blockId)"
             @click="click(wing, $event)"
           />
-          <SpineEdge v-if="seconds !== undefined" :wing="wing" :seconds="seconds" :px-per-minute="scale" @draw="plan.setTime(wing.blockId, $event)" />
+          <SpineEdge
+            v-if="seconds !== undefined"
+            :wing="wing"
+            :seconds="seconds"
+            :px-per-minute="scale"
+            @draw="plan.setTime(wing.blockId, $event)"
+          />
         </div>
-        <div v-if="dropLine !== undefined" class="drop-line" :style="{ top: `${dropLine}px` }" data-testid="drop-line" />
-        <div v-if="document && timeline && timeline.totalMs > document.lengthS * 1000" class="wanted" :style="{ top: `${layout.wantedPx}px` }"><span>{{ formatDuration(document.lengthS) }} wanted</span></div>
+        <div
+          v-if="dropLine !== undefined"
+          class="drop-line"
+          :style="{ top: `${dropLine}px` }"
+          data-testid="drop-line"
+        />
+        <div
+          v-if="document && timeline && timeline.totalMs > document.lengthS * 1000"
+          class="wanted"
+          :style="{ top: `${layout.wantedPx}px` }"
+        >
+          <span>{{ formatDuration(document.lengthS) }} wanted</span>
+        </div>
       </div>
       <div v-if="isEmpty" class="empty">
         <h2>Nothing on the spine yet</h2>

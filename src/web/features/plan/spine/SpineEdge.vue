@@ -33,7 +33,10 @@ function giveUp(): void {
 }
 /** It lies inside its wing, so that the next one never covers it. */
 const edgePx = 8
-const bottomPx = computed(() => props.wing.heightPx + (fromY.value === undefined ? 0 : ((drawn.value - props.seconds) / 60) * props.pxPerMinute))
+const bottomPx = computed(
+  () =>
+    props.wing.heightPx + (fromY.value === undefined ? 0 : ((drawn.value - props.seconds) / 60) * props.pxPerMinute),
+)
 </script>
 
 <template>

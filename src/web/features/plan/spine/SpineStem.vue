@@ -11,7 +11,14 @@ const ribLines = (heightPx: number) => Array.from({ length: Math.floor(heightPx 
   <svg class="stem" :width="width" :height="layout.heightPx" aria-hidden="true">
     <rect class="back" x="0" y="0" :width="width" :height="layout.heightPx" />
     <g v-for="rib in layout.ribs" :key="rib.key" class="rib">
-      <line v-for="y in ribLines(rib.heightPx)" :key="y" x1="1" :x2="width - 1" :y1="rib.topPx + y" :y2="rib.topPx + y" />
+      <line
+        v-for="y in ribLines(rib.heightPx)"
+        :key="y"
+        x1="1"
+        :x2="width - 1"
+        :y1="rib.topPx + y"
+        :y2="rib.topPx + y"
+      />
     </g>
     <g v-for="minute in layout.minutes" :key="minute.minute">
       <template v-if="minute.numbered">

@@ -27,12 +27,16 @@ const emit = defineEmits<{ click: [event: MouseEvent] }>()
         <b :style="{ '--lines': wing.nameLines }">{{ wing.name }}</b>
         <small v-if="wing.detailLines > 0" :style="{ '--lines': wing.detailLines }">{{ wing.detail }}</small>
       </div>
-      <div v-if="wing.bank === 'pair'" class="half second"><span class="minutes">{{ formatDuration(wing.seconds) }}</span></div>
+      <div v-if="wing.bank === 'pair'" class="half second">
+        <span class="minutes">{{ formatDuration(wing.seconds) }}</span>
+      </div>
     </template>
     <template v-else>
       <div class="half first" />
       <div v-if="wing.bank === 'pair'" class="half second" />
-      <span v-if="wing.nameBeside" class="beside"><b>{{ wing.name }}</b> {{ formatDuration(wing.seconds) }}</span>
+      <span v-if="wing.nameBeside" class="beside"
+        ><b>{{ wing.name }}</b> {{ formatDuration(wing.seconds) }}</span
+      >
     </template>
   </div>
 </template>

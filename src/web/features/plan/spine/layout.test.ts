@@ -23,7 +23,10 @@ test('wings and ribs tile the stem from minute 0 to the end', () => {
       })
       expect(gaps).toEqual([])
       const end = pieces.at(-1)
-      expect((end ? end.topPx + end.heightPx : topPx) - topPx).toBeCloseTo((compiled(session).totalMs / 60_000) * scale, 3)
+      expect((end ? end.topPx + end.heightPx : topPx) - topPx).toBeCloseTo(
+        (compiled(session).totalMs / 60_000) * scale,
+        3,
+      )
     }),
   )
 })
@@ -56,7 +59,9 @@ test('a rib under 9 px shows no label', () => {
 })
 
 test('names beside low wings never touch each other on a bank', () => {
-  const session = aSession(Array.from({ length: 40 }, (_, index) => aTalk(`talk-${String(index)}`, 30 + (index % 5) * 15)))
+  const session = aSession(
+    Array.from({ length: 40 }, (_, index) => aTalk(`talk-${String(index)}`, 30 + (index % 5) * 15)),
+  )
   const beside = layOut(session, 8).wings.filter((wing) => wing.nameBeside)
   const middles = beside.map((wing) => wing.topPx + wing.heightPx / 2)
   expect(beside.length).toBeGreaterThan(5)
@@ -80,7 +85,9 @@ test('only yin calls the rest after a hold a rebound', () => {
 
 test('minutes are numbered every five, and reach the wanted length', () => {
   const { minutes, wantedPx } = layOut(aSession([aTalk()]))
-  expect(minutes.filter(({ numbered }) => numbered).map(({ minute }) => minute)).toEqual([0, 5, 10, 15, 20, 25, 30, 35, 40, 45, 50, 55, 60])
+  expect(minutes.filter(({ numbered }) => numbered).map(({ minute }) => minute)).toEqual([
+    0, 5, 10, 15, 20, 25, 30, 35, 40, 45, 50, 55, 60,
+  ])
   expect(wantedPx).toBe(topPx + 60 * 18)
 })
 

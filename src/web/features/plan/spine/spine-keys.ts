@@ -64,7 +64,14 @@ const withShift: Readonly<Record<string, SpineCommand>> = {
 }
 
 /** The command of a key press on the spine; none for keys that belong to the browser. */
-export function spineCommand({ key, altKey, shiftKey, ctrlKey, metaKey, code = '' }: Pressed): SpineCommand | undefined {
+export function spineCommand({
+  key,
+  altKey,
+  shiftKey,
+  ctrlKey,
+  metaKey,
+  code = '',
+}: Pressed): SpineCommand | undefined {
   if (ctrlKey || metaKey) return key.toLowerCase() === 'a' ? 'choose all' : undefined
   if (altKey) return withAlt[key]
   if (shiftKey && key === 'ArrowDown') return 'choose next too'

@@ -19,7 +19,9 @@ export function useDrop(box: Element, canvas: Element, pxPerMinute: Readonly<Ref
   const { document, timeline } = plan
   const dropAt = shallowRef<number>()
   const dropLine = computed(() =>
-    dropAt.value === undefined || !timeline.value ? undefined : dropLinePx(timeline.value, dropAt.value, pxPerMinute.value),
+    dropAt.value === undefined || !timeline.value
+      ? undefined
+      : dropLinePx(timeline.value, dropAt.value, pxPerMinute.value),
   )
 
   function placeUnder(clientY: number): number | undefined {
