@@ -33,6 +33,8 @@ export default defineConfig({
     target: 'es2023',
     chunkSizeWarningLimit: 900,
     // These rooms only compute: what a view does not use of their index files does not come along with it.
-    rolldownOptions: { treeshake: { moduleSideEffects: (id) => !/\/src\/(core|library|model|formats)\//.test(id) } },
+    rolldownOptions: {
+      treeshake: { moduleSideEffects: (id) => !/\/src\/(core|library|model|words|formats)\//.test(id) },
+    },
   },
 })

@@ -5,13 +5,13 @@
 export const coreOrder = [
   'result',
   'units',
-  'session',
+  'finding',
   'breath',
   'props',
   'figure',
   'comfort',
+  'session',
   'timeline',
-  'class',
   'fit',
   'cautions',
   'checks',
@@ -23,13 +23,14 @@ export const coreOrder = [
 export const areas = {
   model: { may: [], packages: ['zod'] },
   library: { may: ['model'], packages: [] },
-  formats: { may: ['core', 'model'], packages: null },
-  server: { may: ['core', 'formats', 'library', 'model', 'server'], packages: null },
-  web: { may: ['core', 'formats', 'library', 'model', 'web'], packages: null },
+  words: { may: ['core', 'library', 'model'], packages: ['luxon'] },
+  formats: { may: ['core', 'library', 'model', 'words'], packages: null },
+  server: { may: ['core', 'formats', 'library', 'model', 'server', 'words'], packages: null },
+  web: { may: ['core', 'formats', 'library', 'model', 'web', 'words'], packages: null },
 }
 
 const deepPath = {
-  regex: '^(\\.\\./)+(core|model|library|formats|server|web|testing)/',
+  regex: '^(\\.\\./)+(core|model|library|words|formats|server|web|testing)/',
   message: 'Name the area with its # name instead of a path.',
 }
 const testingOnlyInTests = { regex: '^#testing/', message: 'Only tests may use #testing.' }
@@ -40,22 +41,25 @@ const restrict = (patterns, paths = []) => ({
 
 const only = (allowed, message) => ({ regex: `^(?!(${allowed.join('|')}))`, message })
 
-/** Rules for one core module: its own files and the modules above it, and the model's types. */
+/**
+ * Rules for one core module: its own files, the modules above it, the model's types and its limits. A module's
+ * folders are one deep, so that one step up stays inside it.
+ */
 const coreRules = (name) => {
   const above = coreOrder.slice(0, coreOrder.indexOf(name))
   const names = above.map((module) => `#core/${module}$`)
-  return {
-    files: [`src/core/${name}/**/*.ts`],
-    ignores: ['**/*.test.ts'],
-    rules: restrict([
-      only(
-        ['\\./', '#model/', ...names],
-        `core/${name} may import only its own files, #model types and: ${above.join(', ') || 'nothing'}.`,
-      ),
-      { regex: '^#model/', message: 'Core takes only types from the model.', allowTypeImports: true },
+  const message = `core/${name} may import only its own files, #model types and: ${above.join(', ') || 'nothing'}.`
+  const rules = (own) =>
+    restrict([
+      only([...own, '#model/', ...names], message),
+      { regex: '^#model/(?!limits$)', message: 'Core takes only types from the model.', allowTypeImports: true },
       testingOnlyInTests,
-    ]),
-  }
+    ])
+  const ignores = ['**/*.test.ts']
+  return [
+    { files: [`src/core/${name}/*.ts`], ignores, rules: rules(['\\./']) },
+    { files: [`src/core/${name}/*/*.ts`], ignores, rules: rules(['\\./', '\\.\\./(?!\\.\\.)']) },
+  ]
 }
 
 const areaRules = ([name, { may, packages }]) => {
@@ -82,8 +86,8 @@ const inFeature = (files, outward) => ({
   ignores: ['**/*.test.ts'],
   rules: restrict([
     {
-      regex: '^#(?!(core|formats|library|model|web)/)',
-      message: 'web may import only: core, formats, library, model.',
+      regex: '^#(?!(core|formats|library|model|web|words)/)',
+      message: 'web may import only: core, formats, library, model, words.',
     },
     { regex: '^#web/(features|app)', message: 'A feature never imports another feature or the shell.' },
     { regex: outward, message: 'A feature never reaches out of its own folder.' },
@@ -99,8 +103,8 @@ const featureRules = [
     ignores: ['**/*.test.ts'],
     rules: restrict([
       {
-        regex: '^#(?!(core|formats|library|model|web)/)',
-        message: 'web may import only: core, formats, library, model.',
+        regex: '^#(?!(core|formats|library|model|web|words)/)',
+        message: 'web may import only: core, formats, library, model, words.',
       },
       { regex: '^#web/(features|app)|/features/', message: 'Shared never imports a feature or the shell.' },
       testingOnlyInTests,
@@ -129,4 +133,4 @@ const purity = {
   },
 }
 
-export const walls = [...Object.entries(areas).map(areaRules), ...featureRules, ...coreOrder.map(coreRules), purity]
+export const walls = [...Object.entries(areas).map(areaRules), ...featureRules, ...coreOrder.flatMap(coreRules), purity]

@@ -101,7 +101,7 @@ test('a session goes out as an open document and comes in again; a hand-made one
   const bad = join(info.outputDir, 'bad.json')
   writeFileSync(bad, JSON.stringify({ ...envelope, sessions: [{ ...session, lengthS: 10, practice: 'hot' }] }))
   await page.getByLabel('File to import').setInputFiles(bad)
-  await expect(page.getByRole('alert')).toContainText('sessions[0].lengthS is too small: give at least 300')
+  await expect(page.getByRole('alert')).toContainText('Session 1, length is too small: give at least 5:00')
   await expect(page.getByRole('alert')).toContainText(
     'sessions[0].practice must be one of: restorative, yin, breath, mixed',
   )

@@ -131,7 +131,7 @@ test('a pose of one’s own is copied, edited, led in a plan, kept while used, a
   await plan.getByRole('link', { name: 'Harmonium deer' }).click()
   await plan.getByRole('button', { name: 'Delete', exact: true }).click()
   await expect(plan.getByRole('alert')).toHaveText(
-    '"Harmonium deer" is used in Thursday slow hour: change it there first.',
+    '“Harmonium deer” is used in Thursday slow hour: change it there first.',
   )
   await plan.getByRole('link', { name: 'Back to the plan' }).click()
   await plan.getByRole('option', { name: /Harmonium deer, right/ }).click()
@@ -155,7 +155,7 @@ test('a half-made pose is refused with every mend, and nothing typed is lost by 
   await page.getByRole('button', { name: 'Save', exact: true }).click()
   const refused = page.getByRole('alert').first()
   await expect(refused).toContainText('Not saved yet.')
-  await expect(refused).toContainText('families is too small: give at least 1 entries')
+  await expect(refused).toContainText('Families for cautions is empty: choose or write at least one')
   await page.reload()
   await expect(page.getByText('What you had typed and not saved is here again.')).toBeVisible()
   await expect(page.getByLabel('English name')).toHaveValue('Reed rest')
@@ -201,5 +201,5 @@ test('a session answers the handbook’s questions for itself, and keeps the ans
   const session = await house.session('thursday-slow-hour')
   expect(session.answers).toEqual({})
   await plan.getByRole('button', { name: 'Delete Bellows House' }).click()
-  await expect(plan.getByRole('alert')).toContainText('"Bellows House" is used in Thursday slow hour')
+  await expect(plan.getByRole('alert')).toContainText('“Bellows House” is used in Thursday slow hour')
 })

@@ -12,10 +12,12 @@ import {
   sideSchema,
   textSchema,
 } from './common.ts'
+import { breathLimits } from './limits.ts'
 import { cueSchema } from './cue.ts'
 import { leastHoldS, phasesSchema } from './phase.ts'
 import { setUpItemSchema } from './set-up.ts'
 import { someTimesSchema } from './times.ts'
+import { told } from './refusal.ts'
 
 const shared = {
   id: idSchema,
@@ -47,7 +49,7 @@ export const breathOverSchema = z.strictObject({
   pace: paceSchema.optional(),
   /** Whole rounds; absent means as many as the hold takes. */
   rounds: roundsSchema.optional(),
-  countedRounds: z.int().min(0).max(500).optional(),
+  countedRounds: z.int().min(0).max(breathLimits.rounds).optional(),
 })
 export type BreathOver = z.infer<typeof breathOverSchema>
 
@@ -79,12 +81,7 @@ export const holdBlockSchema = z
     const least = leastHoldS(block.phases)
     for (const [name, seconds] of Object.entries(block.hold)) {
       if (typeof seconds === 'number' && seconds < least) {
-        context.addIssue({
-          code: 'custom',
-          path: ['hold', name],
-          message: `is shorter than its phases, which need ${String(least)} s`,
-          params: { code: 'HOLD_UNDER_PHASES', leastS: least },
-        })
+        context.addIssue({ code: 'custom', path: ['hold', name], ...told('HOLD_UNDER_PHASES', { leastS: least }) })
       }
     }
   })
@@ -103,7 +100,7 @@ export const movementBlockSchema = z.strictObject({
 /** How much breath work: natural breath for a time, counted sets, or what fills a time. */
 export const breathAmountSchema = z.union([
   z.strictObject({ naturalS: blockSecondsSchema }),
-  z.strictObject({ sets: z.int().min(1).max(20), roundsPerSet: roundsSchema }),
+  z.strictObject({ sets: z.int().min(1).max(breathLimits.sets), roundsPerSet: roundsSchema }),
   z.strictObject({ fillS: blockSecondsSchema, roundsPerSet: roundsSchema }),
 ])
 export type BreathAmount = z.infer<typeof breathAmountSchema>
@@ -120,7 +117,7 @@ export const breathBlockSchema = z.strictObject({
   restBetweenSetsS: betweenSecondsSchema.optional(),
   naturalBeforeS: betweenSecondsSchema.optional(),
   naturalAfterS: betweenSecondsSchema.optional(),
-  countedRounds: z.int().min(0).max(500).optional(),
+  countedRounds: z.int().min(0).max(breathLimits.rounds).optional(),
 })
 
 export const restBlockSchema = z.strictObject({

@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import { betweenLimits, blockLimits, holdLimits, lengthLimitsMm, sessionLimits, textLimits } from './limits.ts'
+import type { SecondsRange } from './limits.ts'
 
 /** Ids are made by nanoid, or are readable words for what ships with the application. */
 export const idSchema = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/)
@@ -30,21 +32,17 @@ export const basePositions = [
 export const basePositionSchema = z.enum(basePositions)
 export type BasePosition = z.infer<typeof basePositionSchema>
 
-/** Longest length a session may be given, in seconds (4 h). */
-export const longestSessionS = 14_400
-/** A hold lasts 5 s to 60 min. */
-export const holdSecondsSchema = z.int().min(5).max(3600)
-/** Any time between holds; 0 leaves it out. */
-export const betweenSecondsSchema = z.int().min(0).max(1800)
-/** The length of a block that is not a hold, in whole seconds. */
-export const blockSecondsSchema = z.int().min(5).max(7200)
-/** The length a session is meant to fill: 5 min to 4 h. */
-export const sessionSecondsSchema = z.int().min(300).max(longestSessionS)
+const secondsIn = ({ leastS, mostS }: SecondsRange) => z.int().min(leastS).max(mostS)
 
-export const lengthMmSchema = z.int().min(1).max(100_000)
+export const holdSecondsSchema = secondsIn(holdLimits)
+export const betweenSecondsSchema = secondsIn(betweenLimits)
+export const blockSecondsSchema = secondsIn(blockLimits)
+export const sessionSecondsSchema = secondsIn(sessionLimits)
 
-export const nameSchema = z.string().trim().min(1).max(120)
-export const lineSchema = z.string().max(300)
-export const textSchema = z.string().max(20_000)
+export const lengthMmSchema = z.int().min(lengthLimitsMm.least).max(lengthLimitsMm.most)
+
+export const nameSchema = z.string().trim().min(1).max(textLimits.name)
+export const lineSchema = z.string().max(textLimits.line)
+export const textSchema = z.string().max(textLimits.text)
 export const instantSchema = z.iso.datetime({ offset: true })
 export const daySchema = z.iso.date()

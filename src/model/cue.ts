@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { betweenSecondsSchema, idSchema, lineSchema } from './common.ts'
+import { told } from './refusal.ts'
 
 export const soundSchema = z.strictObject({
   kind: z.enum(['bowl', 'wood', 'lowBell']),
@@ -24,8 +25,5 @@ export const cueSchema = z
     text: lineSchema.optional(),
     sound: soundSchema.optional(),
   })
-  .refine((cue) => cue.text !== undefined || cue.sound !== undefined, {
-    error: 'needs words or a sound',
-    params: { code: 'CUE_EMPTY' },
-  })
+  .refine((cue) => cue.text !== undefined || cue.sound !== undefined, told('CUE_EMPTY', {}))
 export type Cue = z.infer<typeof cueSchema>

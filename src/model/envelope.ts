@@ -4,6 +4,7 @@ import { blockSchema } from './block.ts'
 import { ownPoseSchema, ownVariantSchema } from './pose.ts'
 import { sessionSchema } from './session.ts'
 import { techniqueSchema } from './technique.ts'
+import { told } from './refusal.ts'
 
 export const envelopeFormat = 'zovrin.session'
 export const envelopeVersion = 1
@@ -28,12 +29,7 @@ export const envelopeSchema = z
   })
   .superRefine(({ sessions, blocks }, context) => {
     if ((sessions === undefined) === (blocks === undefined)) {
-      context.addIssue({
-        code: 'custom',
-        path: ['sessions'],
-        message: 'or blocks must be there, and not both',
-        params: { code: 'SESSIONS_OR_BLOCKS' },
-      })
+      context.addIssue({ code: 'custom', path: ['sessions'], ...told('SESSIONS_OR_BLOCKS', {}) })
     }
   })
 export type Envelope = z.infer<typeof envelopeSchema>

@@ -74,11 +74,6 @@ test.each([
   expect(refusals(sessionSchema, document)).toContainEqual(expect.objectContaining({ path, code }))
 })
 
-test('a refusal is a sentence that names the field and the mend', () => {
-  const [first] = refusals(sessionSchema, aSession([aHold('deer', { hold: { holdS: 2 } })]))
-  expect(first?.sentence).toBe('blocks[0].hold.holdS is too small: give at least 5.')
-})
-
 test('places, people, set-ups, planned and led classes are taken, and refused by path', () => {
   const person = { id: 'p', name: 'Ilka', level: 'new', conditions: [], consents: [] }
   expect(refusals(personSchema, person)).toEqual([])

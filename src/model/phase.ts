@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { holdSecondsSchema, idSchema, nameSchema } from './common.ts'
+import { told } from './refusal.ts'
 
 /** Seconds a breath takes in a phase measured in breaths, unless the phase says otherwise. */
 export const usualBreathS = 6
@@ -34,7 +35,4 @@ export const phasesSchema = z
   .array(phaseSchema)
   .min(1)
   .max(12)
-  .refine((phases) => phases.filter((phase) => 'rest' in phase.length).length === 1, {
-    error: 'exactly one phase is "the rest of it"',
-    params: { code: 'PHASE_REST' },
-  })
+  .refine((phases) => phases.filter((phase) => 'rest' in phase.length).length === 1, told('PHASE_REST', {}))

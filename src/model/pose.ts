@@ -14,6 +14,7 @@ import { familySchema } from './family.ts'
 import { figureSchema } from './figure.ts'
 import { namesSchema } from './names.ts'
 import { propKindSchema } from './prop.ts'
+import { told } from './refusal.ts'
 
 export const targets = [
   'outerHip',
@@ -53,10 +54,7 @@ export const placeInSessionSchema = z.enum(placesInSession)
 /** Usual hold in whole seconds: the range, and where a new block starts. */
 export const holdRangeSchema = z
   .strictObject({ fromS: holdSecondsSchema, toS: holdSecondsSchema, usualS: holdSecondsSchema })
-  .refine((range) => range.fromS <= range.usualS && range.usualS <= range.toS, {
-    error: 'the usual time lies between the shortest and the longest',
-    params: { code: 'RANGE_ORDER' },
-  })
+  .refine((range) => range.fromS <= range.usualS && range.usualS <= range.toS, told('HOLD_RANGE_ORDER', {}))
 export type HoldRange = z.infer<typeof holdRangeSchema>
 
 const byLevel = <T extends z.ZodType>(schema: T) =>
@@ -74,10 +72,7 @@ export const poseTimesSchema = z.strictObject({
 
 const sensationSchema = z
   .strictObject({ from: z.int().min(0).max(10), to: z.int().min(0).max(10) })
-  .refine((felt) => felt.from <= felt.to, {
-    error: 'goes from the lesser to the stronger',
-    params: { code: 'RANGE_ORDER' },
-  })
+  .refine((felt) => felt.from <= felt.to, told('SENSATION_ORDER', {}))
 
 const posePropsSchema = z.array(z.strictObject({ kind: propKindSchema, count: z.int().min(1).max(20) })).max(12)
 
@@ -151,11 +146,11 @@ type Shape = z.infer<typeof poseShape>
 
 /** What a pose must be beyond its fields: two different sides or none, and no words for a side it has not. */
 function coherent(pose: Shape, context: z.RefinementCtx): void {
-  const refuse = (code: string, path: (string | number)[], message: string) => {
-    context.addIssue({ code: 'custom', path, message, params: { code } })
+  const refuse = (path: (string | number)[], why: ReturnType<typeof told>) => {
+    context.addIssue({ code: 'custom', path, ...why })
   }
   if (pose.sides && pose.sides.left.trim() === pose.sides.right.trim()) {
-    refuse('SIDES_ALIKE', ['sides', 'right'], 'says the same as the left side: say what is different in the body')
+    refuse(['sides', 'right'], told('SIDES_ALIKE', {}))
   }
   const spoken: [string, readonly string[]][] = [
     ['cues', pose.cues.map(({ text }) => text ?? '')],
@@ -165,18 +160,13 @@ function coherent(pose: Shape, context: z.RefinementCtx): void {
   ]
   for (const [field, lines] of pose.sides ? [] : spoken) {
     lines.forEach((line, index) => {
-      if (/\{(this|other)\}/.test(line))
-        refuse(
-          'SIDE_IN_SYMMETRIC',
-          [field, index],
-          'names a side, but the pose has none: give it two sides or leave the side out',
-        )
+      if (/\{(this|other)\}/.test(line)) refuse([field, index], told('SIDE_IN_SYMMETRIC', {}))
     })
   }
   const variantIds = pose.variants.map(({ id }) => id)
   variantIds.forEach((id, index) => {
-    if (variantIds.indexOf(id) !== index)
-      refuse('ID_TWICE', ['variants', index, 'id'], 'is the id of another variant too')
+    const first = variantIds.indexOf(id)
+    if (first !== index) refuse(['variants', index, 'id'], told('ID_TWICE', { first }))
   })
 }
 

@@ -1,14 +1,44 @@
+import type { OwnKind } from './own.ts'
 import type { Refusal } from './refusal.ts'
+
+/** Every error reply there is, with its facts; its status stands in the server, its words in the words. */
+export interface ProblemFacts {
+  MALFORMED_JSON: object
+  WRONG_CONTENT_TYPE: object
+  BODY_TOO_LARGE: { mostKb: number }
+  DOCUMENT_REFUSED: object
+  UNKNOWN_REFERENCE: { id: string }
+  TECHNIQUE_NOT_COUNTED: { id: string }
+  SCHEMA_NEWER: { schema: number; known: number }
+  UNKNOWN_SESSION: { id: string }
+  UNKNOWN_CLASS: { id: string }
+  RECORD_OLDER: { sent: number; kept: number }
+  UNKNOWN_VERSION: { id: string; version: string | number }
+  UNKNOWN_OWN: { kind: OwnKind; id: string }
+  IN_USE: { name: string; where: string }
+  UNKNOWN_ADDRESS: { path: string }
+  ID_TAKEN: { id: string }
+  ID_MISMATCH: { address: string; document: string }
+  VERSION_MISSING: object
+  VERSION_STALE: { based: number; current: number }
+  WRONG_HOST: { host: string }
+  WRONG_ORIGIN: object
+  INTERNAL: object
+}
+export type ProblemCode = keyof ProblemFacts
+
+/** A refusal with its sentence, as a reply carries it. */
+export type ToldRefusal = Refusal & { readonly sentence: string }
 
 /** An error reply of the API (`application/problem+json`). */
 export interface Problem {
   readonly type: string
-  readonly code: string
+  readonly code: ProblemCode
   readonly status: number
   readonly title: string
   /** One sentence for the teacher: what is wrong, where, what to do. */
   readonly detail: string
   readonly path?: string
-  readonly refusals?: readonly Refusal[]
-  readonly facts?: Readonly<Record<string, string | number | boolean>>
+  readonly refusals?: readonly ToldRefusal[]
+  readonly facts?: ProblemFacts[ProblemCode]
 }

@@ -1,17 +1,47 @@
 import type { z } from 'zod'
 
 type Issue = z.core.$ZodIssue
-export type Facts = Record<string, string | number | boolean>
-
-/** Why a document is refused: where, by which rule, and the numbers of the rule. */
-export interface Refusal {
-  readonly code: string
-  /** As a person would write it: `blocks[3].hold.holdS`. */
-  readonly path: string
-  readonly facts: Facts
-  /** One sentence that names the field and the mend. */
-  readonly sentence: string
+/** What a field may be refused for, with the numbers of each rule. Words are made elsewhere. */
+export interface RefusalFacts {
+  MISSING: { expected: string }
+  WRONG_TYPE: { expected: string }
+  TOO_SMALL: { least: number; of: string }
+  TOO_BIG: { most: number; of: string }
+  NOT_A_CHOICE: { choices: string }
+  UNKNOWN_FIELD: { fields: string }
+  WRONG_FORM: { form: string }
+  NO_FORM_FITS: object
+  UNKNOWN_REFERENCE: { id: string }
+  TECHNIQUE_NOT_COUNTED: { id: string }
+  CLOSING_NOT_LAST: { last: number }
+  CUE_EMPTY: object
+  HOLD_UNDER_PHASES: { leastS: number }
+  HOLD_RANGE_ORDER: object
+  ID_TWICE: { first: number }
+  PACE_RANGE: object
+  PHASE_REST: object
+  PILES_UNEVEN: object
+  SENSATION_ORDER: object
+  SESSIONS_OR_BLOCKS: object
+  SIDE_IN_SYMMETRIC: object
+  SIDES_ALIKE: object
 }
+export type RefusalCode = keyof RefusalFacts
+
+/** A rule of its own kind, as a schema tells it to zod: `.refine(…, told('CUE_EMPTY', {}))`. */
+export const told = <Code extends RefusalCode>(code: Code, facts: RefusalFacts[Code]) => ({
+  params: { code, facts },
+})
+
+/** Why a document is refused: by which rule, where, and the numbers of the rule. */
+export type Refusal = {
+  readonly [Code in RefusalCode]: {
+    readonly code: Code
+    /** As a program writes it: `blocks[3].hold.holdS`. */
+    readonly path: string
+    readonly facts: RefusalFacts[Code]
+  }
+}[RefusalCode]
 
 /** Every refusal in a zod error, unions opened down to the branch that came closest. */
 export function refusalsOf(error: z.ZodError): Refusal[] {
@@ -35,9 +65,7 @@ function fromIssue(issue: Issue, before: readonly PropertyKey[]): Refusal[] {
       return closest.flatMap((inner) => fromIssue(inner, path))
     }
   }
-  const where = pathText(path)
-  const { code, facts, mend } = read(issue)
-  return [{ code, path: where, facts, sentence: `${where} ${mend}.` }]
+  return [{ path: pathText(path), ...read(issue) }]
 }
 
 /** The branch whose complaints lie deepest is the one that was meant; ties go to the fewest complaints. */
@@ -47,81 +75,30 @@ function closestBranch(branches: readonly (readonly Issue[])[]): readonly Issue[
   return [...branches].sort((a, b) => strangeness(a) - strangeness(b))[0] ?? []
 }
 
-interface Reading {
-  code: string
-  facts: Facts
-  mend: string
-}
+type Reading = {
+  readonly [Code in RefusalCode]: { readonly code: Code; readonly facts: RefusalFacts[Code] }
+}[RefusalCode]
 
 function read(issue: Issue): Reading {
   switch (issue.code) {
-    case 'invalid_type':
-      return issue.input === undefined && issue.message.includes('received undefined')
-        ? { code: 'MISSING', facts: { expected: issue.expected }, mend: `is missing: give ${typeWord(issue.expected)}` }
-        : {
-            code: 'WRONG_TYPE',
-            facts: { expected: issue.expected },
-            mend: `has the wrong type: give ${typeWord(issue.expected)}`,
-          }
-    case 'too_small':
-      return {
-        code: 'TOO_SMALL',
-        facts: { least: Number(issue.minimum) },
-        mend: `is too small: ${sizeWord(issue.origin, 'least', Number(issue.minimum))}`,
-      }
-    case 'too_big':
-      return {
-        code: 'TOO_BIG',
-        facts: { most: Number(issue.maximum) },
-        mend: `is too large: ${sizeWord(issue.origin, 'most', Number(issue.maximum))}`,
-      }
-    case 'invalid_value':
-      return {
-        code: 'NOT_A_CHOICE',
-        facts: { choices: issue.values.join(', ') },
-        mend: `must be one of: ${issue.values.join(', ')}`,
-      }
-    case 'unrecognized_keys':
-      return {
-        code: 'UNKNOWN_FIELD',
-        facts: { fields: issue.keys.join(', ') },
-        mend: `has a field that is not known: remove ${issue.keys.join(', ')}`,
-      }
-    case 'invalid_format':
-      return {
-        code: 'WRONG_FORM',
-        facts: { form: issue.format },
-        mend: `is not written as it should be: ${formWord(issue.format)}`,
-      }
-    case 'custom': {
-      const { code, ...facts } = (issue.params ?? {}) as { code?: string } & Facts
-      return { code: code ?? 'REFUSED', facts, mend: issue.message }
+    case 'invalid_type': {
+      const isMissing = issue.input === undefined && issue.message.includes('received undefined')
+      return { code: isMissing ? 'MISSING' : 'WRONG_TYPE', facts: { expected: issue.expected } }
     }
-    case 'invalid_union':
-      return { code: 'NO_FORM_FITS', facts: {}, mend: 'fits none of the forms it may have: compare it with the schema' }
+    case 'too_small':
+      return { code: 'TOO_SMALL', facts: { least: Number(issue.minimum), of: issue.origin } }
+    case 'too_big':
+      return { code: 'TOO_BIG', facts: { most: Number(issue.maximum), of: issue.origin } }
+    case 'invalid_value':
+      return { code: 'NOT_A_CHOICE', facts: { choices: issue.values.join(', ') } }
+    case 'unrecognized_keys':
+      return { code: 'UNKNOWN_FIELD', facts: { fields: issue.keys.join(', ') } }
+    case 'invalid_format':
+      return { code: 'WRONG_FORM', facts: { form: issue.format } }
+    case 'custom':
+      // Only `told` makes rules of our own, so what comes back is what went in.
+      return issue.params as Reading
     default:
-      return { code: 'REFUSED', facts: {}, mend: `is refused: ${issue.message}` }
+      return { code: 'NO_FORM_FITS', facts: {} }
   }
-}
-
-const typeWords: Record<string, string> = {
-  int: 'a whole number',
-  number: 'a number',
-  string: 'text',
-  array: 'a list',
-  object: 'an object',
-  boolean: 'true or false',
-  record: 'an object',
-}
-const typeWord = (expected: string): string => typeWords[expected] ?? expected
-
-function sizeWord(origin: string, end: 'least' | 'most', size: number): string {
-  const what = origin === 'string' ? ' characters' : origin === 'array' ? ' entries' : ''
-  return `give at ${end} ${String(size)}${what}`
-}
-
-function formWord(format: string): string {
-  if (format === 'datetime') return 'give an instant like 2026-03-12T19:00:00+01:00'
-  if (format === 'date') return 'give a day like 2026-03-12'
-  return 'use letters, figures, - and _ only, at most 64'
 }

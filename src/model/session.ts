@@ -12,6 +12,7 @@ import {
   textSchema,
 } from './common.ts'
 import { someTimesSchema } from './times.ts'
+import { told } from './refusal.ts'
 
 /** The schema this build reads and writes; an older document is migrated, a newer one refused. */
 export const sessionSchemaVersion = 1
@@ -47,21 +48,12 @@ export const sessionSchema = z
     const seen = new Map<string, number>()
     session.blocks.forEach((block, index) => {
       if (block.kind === 'closing' && index < session.blocks.length - 1) {
-        context.addIssue({
-          code: 'custom',
-          path: ['blocks', index, 'kind'],
-          message: 'the closing can only be last',
-          params: { code: 'CLOSING_NOT_LAST', last: session.blocks.length - 1 },
-        })
+        const last = session.blocks.length - 1
+        context.addIssue({ code: 'custom', path: ['blocks', index, 'kind'], ...told('CLOSING_NOT_LAST', { last }) })
       }
       const first = seen.get(block.id)
       if (first !== undefined) {
-        context.addIssue({
-          code: 'custom',
-          path: ['blocks', index, 'id'],
-          message: `is the id of block ${String(first)} too`,
-          params: { code: 'ID_TWICE', first },
-        })
+        context.addIssue({ code: 'custom', path: ['blocks', index, 'id'], ...told('ID_TWICE', { first }) })
       }
       seen.set(block.id, index)
     })

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { idSchema, lineSchema, nameSchema } from './common.ts'
 import { figureSchema } from './figure.ts'
 import { propKindSchema } from './prop.ts'
+import { told } from './refusal.ts'
 
 export const foldOpSchema = z.union([
   z.strictObject({ op: z.enum(['halfL', 'halfW', 'thirdL', 'thirdW']) }),
@@ -52,9 +53,8 @@ const itemShape = z.strictObject({
 })
 
 export const setUpItemSchema = itemShape.refine(({ count, piles = 1 }) => count % piles === 0, {
-  error: 'cannot be divided into two equal piles: take an even number or one pile',
   path: ['count'],
-  params: { code: 'PILES_UNEVEN' },
+  ...told('PILES_UNEVEN', {}),
 })
 export type SetUpItem = z.infer<typeof setUpItemSchema>
 

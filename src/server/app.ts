@@ -99,7 +99,7 @@ function checkOrigin(hosts: readonly string[]): RequestHandler {
     const origin = request.get('Origin')
     const allowed = hosts.length > 0 ? hosts : [request.get('Host') ?? '']
     if (origin !== undefined && !allowed.some((host) => origin === `http://${host}`)) {
-      throw new ProblemError('WRONG_ORIGIN')
+      throw new ProblemError('WRONG_ORIGIN', {})
     }
     next()
   }
@@ -107,7 +107,7 @@ function checkOrigin(hosts: readonly string[]): RequestHandler {
 
 const checkContentType: RequestHandler = (request, _response, next) => {
   const hasBody = request.get('Transfer-Encoding') !== undefined || Number(request.get('Content-Length') ?? 0) > 0
-  if (hasBody && !request.is('application/json')) throw new ProblemError('WRONG_CONTENT_TYPE')
+  if (hasBody && !request.is('application/json')) throw new ProblemError('WRONG_CONTENT_TYPE', {})
   next()
 }
 
@@ -131,9 +131,9 @@ function problemOf(error: unknown) {
   const type = typeof error === 'object' && error !== null && 'type' in error ? error.type : undefined
   if (type === 'entity.too.large') return makeProblem('BODY_TOO_LARGE', { mostKb: limitOf(error) })
   if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || type === 'request.aborted')
-    return makeProblem('MALFORMED_JSON')
+    return makeProblem('MALFORMED_JSON', {})
   if (error instanceof URIError) return makeProblem('UNKNOWN_ADDRESS', { path: 'this address' })
-  return makeProblem('INTERNAL')
+  return makeProblem('INTERNAL', {})
 }
 
 /** How much the body reader that refused would have taken, in kB. */

@@ -84,7 +84,7 @@ test('a session may name what is own, and what it names cannot be removed: it is
     const refused = await remove(kind, id, 1)
     expect([refused.status, refused.body.detail]).toEqual([
       409,
-      `"${name}" is used in Thursday: change it there first.`,
+      `“${name}” is used in Thursday: change it there first.`,
     ])
   }
   const without = { ...ownDeer, variants: ownDeer.variants.filter(({ id }) => id !== 'front-leg-long') }
@@ -100,7 +100,7 @@ test('a pose that another own pose counters with stays; a pose that goes takes i
   )
   await put('variant', { ...myVariant, poseId: 'other' }, 0)
   expect((await remove('pose', 'my-deer', 1)).body.detail).toBe(
-    '"Bellows deer" is used in the pose Other deer: change it there first.',
+    '“Bellows deer” is used in the pose Other deer: change it there first.',
   )
   expect((await remove('pose', 'other', 1)).status).toBe(204)
   expect((await listed()).map(({ document }) => document.id)).toEqual(['my-deer'])

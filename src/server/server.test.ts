@@ -15,7 +15,7 @@ import { prepareDemo, seedDemo, seedNumber } from '#server/demo/seed'
 import { thursdaySlowHour } from '#server/demo/sessions'
 import { peopleStore } from '#server/features/people/store'
 import { placeStore } from '#server/features/places/store'
-import { problemTable } from '#server/problems'
+import { problemStatus } from '#server/problems'
 import { startServer } from '#server/start'
 import { compileTimeline } from '#core/timeline'
 import { orThrow } from '#core/result'
@@ -232,11 +232,9 @@ describe('bad input gets a problem of its own, writes nothing, and the server li
   })
 })
 
-test('every problem has a status of its kind, a title, and a sentence', () => {
-  const table: Record<string, { status: number; title: string; detail: string }> = problemTable
-  const odd = Object.entries(table).filter(
-    ([code, { status, title, detail }]) =>
-      !/^[A-Z_]+$/.test(code) || status < 400 || status > 500 || title === '' || !/[.}]$/.test(detail),
+test('every problem has a status of its kind', () => {
+  const odd = Object.entries(problemStatus).filter(
+    ([code, status]) => !/^[A-Z_]+$/.test(code) || status < 400 || status > 500,
   )
   expect(odd).toEqual([])
 })

@@ -1,4 +1,5 @@
 import { execFileSync } from 'node:child_process'
+import { readdirSync } from 'node:fs'
 import { coreOrder } from '../../walls.js'
 
 /**
@@ -29,6 +30,13 @@ const violations: readonly Planted[] = [
   ['core takes a package', 'src/core/timeline/planted.ts', use('zod')],
   ['core takes Node', 'src/core/timeline/planted.ts', use('node:fs')],
   ['core takes values from the model', 'src/core/timeline/planted.ts', use('#model/session')],
+  ['core takes a value beside the limits', 'src/core/timeline/planted.ts', use('#model/limits-and-more')],
+  ['core reaches for the words', 'src/core/timeline/planted.ts', use('#words/blocks')],
+  ['core’s folder reaches out of its module', 'src/core/fit/order/planted.ts', use('../../units/index.ts')],
+  ['core’s folder reaches for a module below', 'src/core/fit/order/planted.ts', use('#core/checks')],
+  ['the library reaches for the words', 'src/library/planted.ts', use('#words/blocks')],
+  ['words reach for the web', 'src/words/planted.ts', use('#web/shared/ui/download.ts')],
+  ['words take another package', 'src/words/planted.ts', use('vue')],
   ['core reaches for the library', 'src/core/timeline/planted.ts', use('#library/poses')],
   ['core reaches for a module below', 'src/core/session/planted.ts', use('#core/timeline')],
   ['core reaches for a lower module’s types', 'src/core/session/planted.ts', useType('#core/timeline')],
@@ -57,6 +65,10 @@ const impure: readonly (readonly [name: string, text: string, rule: string])[] =
 
 const allowed: readonly Planted[] = [
   ['core takes the model’s types', 'src/core/timeline/planted.ts', useType('#model/session')],
+  ['core takes the limits', 'src/core/timeline/planted.ts', use('#model/limits')],
+  ['core’s folder takes its module’s own', 'src/core/fit/order/planted.ts', use('../fit.ts')],
+  ['words take core and library', 'src/words/planted.ts', use('#core/timeline') + use('#library/poses')],
+  ['formats take words', 'src/formats/planted.ts', use('#words/blocks')],
   ['core takes the modules above', 'src/core/timeline/planted.ts', use('#core/breath')],
   ['the server takes core and library', 'src/server/planted.ts', use('#core/timeline') + useType('#library/poses')],
   ['a feature takes shared', 'src/web/features/plan/planted.ts', use('#web/shared/api/client.ts')],
@@ -99,6 +111,16 @@ test.each(allowed.map(([name], index) => [name, violations.length + impure.lengt
   },
 )
 
-test('the order of core begins at the bottom', () => {
-  expect(coreOrder.slice(0, 5)).toEqual(['result', 'units', 'session', 'breath', 'props'])
+test('the order of core names the folders of core, no more and no less', () => {
+  expect(coreOrder.toSorted()).toEqual(
+    readdirSync('src/core', { withFileTypes: true })
+      .filter((entry) => entry.isDirectory())
+      .map(({ name }) => name)
+      .toSorted(),
+  )
+})
+
+test('core’s folders are one deep, as its walls suppose', () => {
+  const files = readdirSync('src/core', { recursive: true, encoding: 'utf8' })
+  expect(files.filter((file) => file.split('/').length > 3)).toEqual([])
 })

@@ -1,38 +1,35 @@
-import type { Finding } from '#model/finding'
+import { findAll, worstFirst } from '#core/finding'
+import type { Grade } from '#core/finding'
+import type { FindingCode, SessionFacts } from './facts.ts'
 import { lookAt } from './look.ts'
 import { rules } from './registry.ts'
-import type { Found, Look, Mend, Rule } from './rule.ts'
+import type { Look, Mend, Where } from './rule.ts'
 
 export type CheckInput = Omit<Look, 'blocks' | 'holds'>
 
-/** A finding with what would mend it, where something would. */
-export interface Noticed extends Finding {
+interface NoticedAs<Code extends FindingCode> {
+  readonly code: Code
+  readonly grade: Grade
+  readonly place: Pick<Where, 'blockId' | 'atMs'>
+  readonly facts: SessionFacts[Code]
   readonly mend: Mend | undefined
 }
 
-const gradeOrder = ['must', 'look', 'tip'] as const
+/** A finding of a session with what would mend it, where something would. */
+export type Noticed = { [Code in FindingCode]: NoticedAs<Code> }[FindingCode]
 
 /** Everything in a session that needs a look: worst first, then by its time in the session, then by code. */
 export function checkSession(input: CheckInput): Noticed[] {
   const look = lookAt(input)
   const startOf = new Map(input.timeline.blocks.map(({ block, startMs }) => [block.block.id, startMs]))
-  const atOf = ({ place }: Finding): number =>
+  const atOf = ({ place }: Noticed): number =>
     place.atMs ?? (place.blockId === undefined ? -1 : (startOf.get(place.blockId) ?? 0))
-  return rules
-    .flatMap((rule) => rule.find(look).map((found) => noticed(rule, found)))
-    .sort(
-      (a, b) =>
-        gradeOrder.indexOf(a.grade) - gradeOrder.indexOf(b.grade) || atOf(a) - atOf(b) || (a.code < b.code ? -1 : 1),
-    )
+  return findAll(rules, look)
+    .map(({ blockId, atMs, mend, ...finding }): Noticed => ({ ...finding, place: placeAt(blockId, atMs), mend }))
+    .sort(worstFirst((a, b) => atOf(a) - atOf(b) || (a.code < b.code ? -1 : 1)))
 }
 
-const noticed = ({ code, grade }: Rule, found: Found): Noticed => ({
-  code,
-  grade: found.grade ?? grade,
-  place: {
-    ...(found.blockId === undefined ? {} : { blockId: found.blockId }),
-    ...(found.atMs === undefined ? {} : { atMs: found.atMs }),
-  },
-  facts: found.facts,
-  mend: found.mend,
+const placeAt = (blockId: Where['blockId'], atMs: Where['atMs']): Noticed['place'] => ({
+  ...(blockId === undefined ? {} : { blockId }),
+  ...(atMs === undefined ? {} : { atMs }),
 })

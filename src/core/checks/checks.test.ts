@@ -1,6 +1,7 @@
 import type { Block, HoldBlock } from '#model/block'
 import type { Session } from '#model/session'
-import { checkSession, rules, settingAside, takingBack, withSetAside } from '#core/checks'
+import { checkSession, rules } from '#core/checks'
+import { settingAside, takingBack, withSetAside } from '#core/finding'
 import type { Noticed } from '#core/checks'
 import { orThrow } from '#core/result'
 import { applyEdit } from '#core/session'

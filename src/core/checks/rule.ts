@@ -1,34 +1,29 @@
 import type { CautionBook } from '#model/caution'
-import type { Finding } from '#model/finding'
 import type { Level } from '#model/common'
 import type { Pose } from '#model/pose'
 import type { Session } from '#model/session'
+import type { Found, RuleOf } from '#core/finding'
 import type { Catalog, Edit, Resolved, ResolvedHold } from '#core/session'
 import type { Segment, Timeline, TimelineCue } from '#core/timeline'
 import type { Milliseconds, Seconds } from '#core/units'
-
-export type Facts = Finding['facts']
+import type { FindingCode, SessionFacts } from './facts.ts'
 
 /** What mends a finding: edits as one step, or one of the fits, which has choices of its own. */
 export type Mend =
   { readonly by: 'edits'; readonly edits: readonly Edit[] } | { readonly by: 'fit' } | { readonly by: 'order' }
 
-/** A finding of a rule, before it has its code: at a block, at an instant, or about the whole. */
-export interface Found {
+/** Where a finding stands, at a block, at an instant, or about the whole; and what mends it. */
+export interface Where {
   readonly blockId?: string
   readonly atMs?: Milliseconds
-  /** Where it differs from the rule's usual grade. */
-  readonly grade?: Finding['grade']
-  readonly facts: Facts
   readonly mend?: Mend
 }
 
 /** A rule of the checks: pure, and knowing nothing of words or the interface. */
-export interface Rule {
-  readonly code: string
-  readonly grade: Finding['grade']
-  readonly find: (look: Look) => readonly Found[]
-}
+export type Rule<Code extends FindingCode = FindingCode> = RuleOf<SessionFacts, Look, Where, Code>
+
+/** What a rule of the checks finds, before it has its code. */
+export type FoundHere<Code extends FindingCode> = Found<SessionFacts[Code]> & Where
 
 /** A side of a hold as it is compiled: its time, its segments and what is said in it. */
 export interface HeldSide {

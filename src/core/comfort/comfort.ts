@@ -1,7 +1,8 @@
-import type { Finding } from '#model/finding'
 import { elevation } from '#core/figure'
 import type { Elevation, ElevationInput } from '#core/figure'
-import type { Calculated } from '#core/props'
+import { findAll, worstFirst } from '#core/finding'
+import type { Calculated, CalculationCode } from '#core/props'
+import type { Refused } from '#core/result'
 import { headRules } from './rules-head.ts'
 import { legRules } from './rules-legs.ts'
 import { stackRules } from './rules-stack.ts'
@@ -10,8 +11,6 @@ import type { ComfortFinding, Rule } from './rule.ts'
 
 /** Every comfort rule, in the order of the parts from head to feet, then what the piles themselves want. */
 export const comfortRules: readonly Rule[] = [...headRules, ...trunkRules, ...legRules, ...stackRules]
-
-const gradeOrder: readonly Finding['grade'][] = ['must', 'look', 'tip']
 
 /** A set-up seen through: the person at rest on it where that can be drawn, and what is not as it should be, worst first. */
 export interface Assessed {
@@ -22,14 +21,10 @@ export interface Assessed {
 /** What the comfort rules find in a set-up for a person. What cannot be computed is a finding with its own code. */
 export function assess(input: ElevationInput): Assessed {
   const laid = elevation(input)
-  if (!laid.ok) return { elevation: laid, findings: [{ code: laid.code, grade: 'must', facts: { field: laid.field } }] }
+  if (!laid.ok) return { elevation: laid, findings: [notComputed(laid)] }
   const look = { ...input, elevation: laid.value, warnings: laid.warnings }
-  const findings = comfortRules.flatMap(({ code, grade, find }): ComfortFinding[] => {
-    const found = find(look)
-    return found ? [{ code, grade, ...found }] : []
-  })
-  return {
-    elevation: laid,
-    findings: findings.sort((a, b) => gradeOrder.indexOf(a.grade) - gradeOrder.indexOf(b.grade)),
-  }
+  return { elevation: laid, findings: findAll(comfortRules, look).sort(worstFirst()) }
 }
+
+const notComputed = ({ code, field }: Refused<CalculationCode>): ComfortFinding =>
+  code === 'RAISE_SEAT' ? { code, grade: 'must', facts: {} } : { code, grade: 'must', facts: { field } }

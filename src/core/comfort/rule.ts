@@ -1,10 +1,9 @@
 import type { Figure } from '#model/figure'
-import type { Finding } from '#model/finding'
 import type { BodyPart, SetUpItem } from '#model/set-up'
 import type { Elevation, Who } from '#core/figure'
+import type { Found, Grade, RuleOf } from '#core/finding'
 import type { PropSpecs } from '#core/props'
-
-export type Facts = Finding['facts']
+import type { ComfortCode, ComfortFacts, ComfortRuleFacts } from './facts.ts'
 
 /** Which way the pile under a part would have to change for a finding to go. */
 export interface Wish {
@@ -12,13 +11,14 @@ export interface Wish {
   readonly wants: 'higher' | 'lower' | 'softer' | 'steadier'
 }
 
-/** What a rule finds, with the numbers of it. */
-export interface Found {
-  readonly grade?: Finding['grade']
+/** Where a finding lies, and what would make it go. */
+interface Where {
   readonly part?: BodyPart
-  readonly facts: Facts
   readonly wish?: Wish
 }
+
+/** What a rule finds, before it has its code. */
+export type FoundHere<Code extends keyof ComfortRuleFacts> = Found<ComfortRuleFacts[Code]> & Where
 
 /** Everything the rules look at: the set-up as it stands, and the person lying on it. */
 export interface Look {
@@ -31,17 +31,9 @@ export interface Look {
 }
 
 /** A comfort rule [formula book 6]: pure, and knowing nothing of words. */
-export interface Rule {
-  readonly code: string
-  readonly grade: Finding['grade']
-  readonly find: (look: Look) => Found | undefined | false
-}
+export type Rule = RuleOf<ComfortRuleFacts, Look, Where>
 
 /** A finding of a set-up: what is not as it should be, where, and by how much. */
-export interface ComfortFinding {
-  readonly code: string
-  readonly grade: Finding['grade']
-  readonly part?: BodyPart
-  readonly facts: Facts
-  readonly wish?: Wish
-}
+export type ComfortFinding = {
+  [Code in ComfortCode]: { readonly code: Code; readonly grade: Grade; readonly facts: ComfortFacts[Code] } & Where
+}[ComfortCode]

@@ -1,5 +1,5 @@
 import { apart, heightOf, pileOf, tenth, valueOf } from './reading.ts'
-import type { Facts, Found, Look, Rule } from './rule.ts'
+import type { FoundHere, Look, Rule } from './rule.ts'
 
 /** Knees over a roll, degrees [formula book 6]. */
 const kneeBend = { least: 15, most: 50 } as const
@@ -19,7 +19,7 @@ function gapUnderKnee(look: Look): number {
   return Math.min(skeleton.right.knee.y, skeleton.left.knee.y) - frame.kneeR - (kneePile(look)?.height ?? 0)
 }
 
-function boundKnees(look: Look): Found | undefined {
+function boundKnees(look: Look): FoundHere<'KNEES_UNFILLED'> | undefined {
   const wanted = valueOf(look.elevation.numbers.bound)
   if (!wanted || look.figure.kind !== 'lying') return undefined
   const pile = kneePile(look)
@@ -33,7 +33,7 @@ function boundKnees(look: Look): Found | undefined {
     : undefined
 }
 
-function crossedKnees(look: Look): Found | undefined {
+function crossedKnees(look: Look): FoundHere<'KNEES_UNFILLED'> | undefined {
   const pile = look.elevation.numbers.seat && kneePile(look)
   if (!pile) return undefined
   const gap = gapUnderKnee(look)
@@ -55,7 +55,7 @@ export const legRules: readonly Rule[] = [
       const fold = numbers.fold
       if (!fold || fold.ok || fold.code !== 'RAISE_SEAT') return undefined
       const needed = fold.extra?.['seatNeeded']
-      const facts: Facts = typeof needed === 'number' ? { seatCm: tenth(needed) } : {}
+      const facts = typeof needed === 'number' ? { seatCm: tenth(needed) } : {}
       return { part: 'pelvis', facts, wish: { part: 'pelvis', wants: 'higher' } }
     },
   },

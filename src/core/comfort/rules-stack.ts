@@ -1,7 +1,9 @@
+import type { BodyPart } from '#model/set-up'
 import { usualMassKg } from '#core/props'
 import type { LoadedPiece, Pile } from '#core/props'
 import { tenth } from './reading.ts'
-import type { Found, Look, Rule } from './rule.ts'
+import type { ComfortRuleFacts } from './facts.ts'
+import type { FoundHere, Look, Rule } from './rule.ts'
 
 /** How high a stack is for its narrow side [formula book 6]: by itself, and braced. */
 const ratios = { stands: 1.5, braced: 2 } as const
@@ -42,9 +44,12 @@ function ratioOf(pieces: readonly LoadedPiece[]): number {
   return pieces.reduce((sum, { loaded }) => sum + loaded, 0) / narrow
 }
 
+/** The first pile in which something is found, with its part. */
 const inPiles =
-  (find: (pieces: readonly LoadedPiece[], pile: Pile, look: Look) => Omit<Found, 'part'> | undefined | false) =>
-  (look: Look): Found | undefined => {
+  <Code extends keyof ComfortRuleFacts>(
+    find: (pieces: readonly LoadedPiece[], pile: Pile, look: Look) => FoundHere<Code> | undefined | false,
+  ) =>
+  (look: Look): FoundHere<Code> | undefined => {
     for (const pile of look.elevation.piles) {
       const pieces = standing(look, pile)
       const found = pieces.length > 0 && find(pieces, pile, look)
@@ -60,7 +65,7 @@ export const stackRules: readonly Rule[] = [
   {
     code: 'STACK_TALL',
     grade: 'must',
-    find: inPiles((pieces, { part }, look) => {
+    find: inPiles<'STACK_TALL'>((pieces, { part }, look) => {
       const ratio = ratioOf(pieces)
       // A block on its end under a bolster that leans on it has its own rule.
       const carriesSlope = part === 'upperBack' && look.elevation.numbers.incline !== undefined
@@ -87,12 +92,13 @@ export const stackRules: readonly Rule[] = [
   {
     code: 'STACK_ORDER',
     grade: 'look',
-    find: inPiles((pieces, { part }) => {
+    find: inPiles<'STACK_ORDER'>((pieces, { part }) => {
       const at = pieces.findIndex((upper, index) => index > 0 && upper.rank < (pieces[index - 1]?.rank ?? 0))
-      const upper = pieces[at]
+      const [lower, upper] = [pieces[at - 1], pieces[at]]
       return (
-        upper !== undefined && {
-          facts: { upper: upper.kind, lower: pieces[at - 1]?.kind ?? '' },
+        upper !== undefined &&
+        lower !== undefined && {
+          facts: { upper: upper.kind, lower: lower.kind },
           wish: { part, wants: 'steadier' },
         }
       )
@@ -101,7 +107,7 @@ export const stackRules: readonly Rule[] = [
   {
     code: 'ON_ROUND',
     grade: 'look',
-    find: inPiles((pieces, { part }) => {
+    find: inPiles<'ON_ROUND'>((pieces, { part }) => {
       const upper = pieces.find(({ rank }, index) => rank <= 1 && (pieces[index - 1]?.round ?? false))
       return upper !== undefined && { facts: { upper: upper.kind }, wish: { part, wants: 'steadier' } }
     }),
@@ -109,7 +115,7 @@ export const stackRules: readonly Rule[] = [
   {
     code: 'STACK_MANY',
     grade: 'look',
-    find: inPiles(
+    find: inPiles<'STACK_MANY'>(
       (pieces, { part }) =>
         pieces.length > mostPieces && {
           facts: { pieces: pieces.length, most: mostPieces },
@@ -120,7 +126,7 @@ export const stackRules: readonly Rule[] = [
   {
     code: 'BLOCK_ON_END',
     grade: 'look',
-    find: inPiles((pieces, { part }, look) => {
+    find: inPiles<'BLOCK_ON_END'>((pieces, { part }, look) => {
       const carriesSlope = part === 'upperBack' && look.elevation.numbers.incline !== undefined
       return pieces.some(isOnEnd) && { facts: { slope: carriesSlope }, wish: { part, wants: 'steadier' } }
     }),
@@ -129,11 +135,14 @@ export const stackRules: readonly Rule[] = [
     code: 'RIGID_CONTACT',
     grade: 'look',
     find: (look) => {
-      const bare = look.elevation.piles.find((pile) => !hardy.has(pile.part) && hardUnder(pile) !== undefined)
+      const [bare] = look.elevation.piles.flatMap((pile) => {
+        const hard = hardy.has(pile.part) ? undefined : hardUnder(pile)
+        return hard ? [{ part: pile.part, kind: hard.kind }] : []
+      })
       return (
         bare && {
           part: bare.part,
-          facts: { kind: hardUnder(bare)?.kind ?? '', softCm: leastSoft },
+          facts: { kind: bare.kind, softCm: leastSoft },
           wish: { part: bare.part, wants: 'softer' },
         }
       )
@@ -144,7 +153,7 @@ export const stackRules: readonly Rule[] = [
     grade: 'must',
     find: ({ items, kinds, who }) => {
       const most = Math.min(weights.mostKg, weights.share * (who.massKg ?? usualMassKg(who.statureCm)))
-      const byPart = new Map<string, number>()
+      const byPart = new Map<BodyPart, number>()
       for (const { kind, count, under, lies } of items)
         if (kind === 'sandbag' && lies === 'over')
           byPart.set(under, (byPart.get(under) ?? 0) + count * (kinds.sandbag.massKg ?? 0))

@@ -1,6 +1,7 @@
+import { refused } from '#core/result'
 import { bodyOf } from './body.ts'
 import type { OfBody } from './body.ts'
-import { amiss, calculated, failed, statureRange } from './calculated.ts'
+import { amiss, calculated, statureRange } from './calculated.ts'
 import type { Calculated } from './calculated.ts'
 import { asin, atan2, cos, sin } from './degrees.ts'
 
@@ -28,7 +29,7 @@ export function childsPose({
   const { kneelHeel, hipAboveSeat, trunk, chestHalf } = bodyOf(stature, measured)
   const hipH = kneelHeel + hipAboveSeat + seatPad
   const reach = Math.hypot(trunk, chestHalf)
-  if (Math.abs(bolsterTop - hipH) > reach) return failed('UNREACHABLE', 'bolsterTop')
+  if (Math.abs(bolsterTop - hipH) > reach) return refused('UNREACHABLE', 'bolsterTop')
   const torsoAngle = atan2(chestHalf, trunk) + asin((bolsterTop - hipH) / reach)
   return calculated({ torsoAngle, hipH }, [torsoAngle < 0 && 'HEAD_LOW', torsoAngle > steep && 'STEEP'])
 }

@@ -1,4 +1,5 @@
-import { amiss, calculated, failed } from './calculated.ts'
+import { refused } from '#core/result'
+import { amiss, calculated } from './calculated.ts'
 import type { Calculated, Checked } from './calculated.ts'
 
 /** One way a piece can lie: its loaded height and footprint in cm; round pieces carry nothing firm. */
@@ -88,7 +89,7 @@ export function findStacks({
     const stack = stackOf(set, mm)
     if (stack) inWindow.push(stack)
   })
-  if (inWindow.length === 0) return failed('NO_STACK', 'H', nearest(pieces, maxPieces, wanted))
+  if (inWindow.length === 0) return refused('NO_STACK', 'H', nearest(pieces, maxPieces, wanted))
   inWindow.sort(preferred(wanted.mm))
   const best = inWindow.slice(0, top).map(({ key, height, ratio, cls }) => ({ key, height, ratio, cls }))
   return calculated({ count: inWindow.length, best })

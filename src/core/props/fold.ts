@@ -1,5 +1,7 @@
-import { amiss, calculated, failed } from './calculated.ts'
-import type { Calculated } from './calculated.ts'
+import { refused } from '#core/result'
+import type { Refused } from '#core/result'
+import { amiss, calculated } from './calculated.ts'
+import type { Calculated, CalculationCode } from './calculated.ts'
 
 /** A fold or a roll of a blanket; `n` is the number of pleats of an accordion [formula book 2]. */
 export type FoldOp =
@@ -60,11 +62,11 @@ export function fold({ L, W, t, ops }: FoldInput): Calculated<FoldedFlat | Rolle
     const field = `ops[${String(at)}]`
     if (isRoll(op)) {
       const rolled = roll(sheet, t, op, field)
-      return rolled.ok && at < ops.length - 1 ? failed('AFTER_ROLL', `ops[${String(at + 1)}]`) : rolled
+      return rolled.ok && at < ops.length - 1 ? refused('AFTER_ROLL', `ops[${String(at + 1)}]`) : rolled
     }
     const next = foldOnce(sheet, op, field)
     if ('ok' in next) return next
-    if (Math.min(next.L, next.W) < next.n * t) return failed('FOLD_TOO_THICK', field)
+    if (Math.min(next.L, next.W) < next.n * t) return refused('FOLD_TOO_THICK', field)
     sheet = next
   }
   const height = sheet.n * t
@@ -75,12 +77,12 @@ export function fold({ L, W, t, ops }: FoldInput): Calculated<FoldedFlat | Rolle
 type RollOp = Extract<FoldOp, { op: 'rollL' | 'rollW' }>
 const isRoll = (op: FoldOp): op is RollOp => op.op === 'rollL' || op.op === 'rollW'
 
-function foldOnce({ L, W, n }: Sheet, op: Exclude<FoldOp, RollOp>, field: string): Sheet | ReturnType<typeof failed> {
+function foldOnce({ L, W, n }: Sheet, op: Exclude<FoldOp, RollOp>, field: string): Sheet | Refused<CalculationCode> {
   const k = 'n' in op ? op.n : (parts as Readonly<Record<string, number>>)[op.op]
   const isKnown = op.op in parts || op.op === 'accordionL' || op.op === 'accordionW'
-  if (!isKnown || k === undefined) return failed('UNKNOWN_OP', field)
-  if (!Number.isFinite(k)) return failed('NOT_FINITE', field)
-  if (!Number.isInteger(k) || k < 2 || k > 12) return failed('OUT_OF_RANGE', field)
+  if (!isKnown || k === undefined) return refused('UNKNOWN_OP', field)
+  if (!Number.isFinite(k)) return refused('NOT_FINITE', field)
+  if (!Number.isInteger(k) || k < 2 || k > 12) return refused('OUT_OF_RANGE', field)
   return op.op.endsWith('L') ? { L: L / k, W, n: n * k } : { L, W: W / k, n: n * k }
 }
 

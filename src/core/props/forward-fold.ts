@@ -1,7 +1,9 @@
+import { refused } from '#core/result'
+import type { Refused } from '#core/result'
 import { bodyOf } from './body.ts'
 import type { OfBody } from './body.ts'
-import { amiss, calculated, failed, statureRange } from './calculated.ts'
-import type { Calculated, NotCalculated } from './calculated.ts'
+import { amiss, calculated, statureRange } from './calculated.ts'
+import type { Calculated, CalculationCode } from './calculated.ts'
 import { acos, asin, atan2, cos, radians, sin } from './degrees.ts'
 
 export interface ForwardFoldInput extends OfBody {
@@ -35,7 +37,7 @@ interface Folded {
   readonly isPastFeet: boolean
 }
 
-function folded(input: ForwardFoldInput): NotCalculated | Folded {
+function folded(input: ForwardFoldInput): Refused<CalculationCode> | Folded {
   const { stature, measured, hipFlexDeg, seatH = 0, roundDeg = 30, neckDeg = 20, base = 'floor', legSlopeDeg } = input
   const bad = amiss([
     ['stature', stature, ...statureRange],
@@ -46,15 +48,15 @@ function folded(input: ForwardFoldInput): NotCalculated | Folded {
     ['legSlopeDeg', legSlopeDeg ?? 0, -30, 60],
   ])
   if (bad) return bad
-  if (!['floor', 'legs'].includes(base)) return failed('OUT_OF_RANGE', 'base')
+  if (!['floor', 'legs'].includes(base)) return refused('OUT_OF_RANGE', 'base')
   const body = bodyOf(stature, measured)
   const zh = seatH + body.hipAboveSeat
-  if (legSlopeDeg === undefined && zh - body.heelR > body.legToHeel) return failed('UNREACHABLE', 'seatH')
+  if (legSlopeDeg === undefined && zh - body.heelR > body.legToHeel) return refused('UNREACHABLE', 'seatH')
   const delta = legSlopeDeg ?? asin((zh - body.heelR) / body.legToHeel)
   const lean = hipFlexDeg - 90 + delta
   if (lean < 0) {
     const seatNeeded = Math.max(0, body.legToHeel * sin(90 - hipFlexDeg) - body.hipAboveSeat + body.heelR)
-    return failed('RAISE_SEAT', 'seatH', { seatNeeded: legSlopeDeg === undefined ? seatNeeded : null })
+    return refused('RAISE_SEAT', 'seatH', { seatNeeded: legSlopeDeg === undefined ? seatNeeded : null })
   }
   const half = roundDeg / 2
   const chord = roundDeg === 0 ? body.trunk : (body.trunk * sin(half)) / radians(half)

@@ -1,6 +1,7 @@
+import { refused } from '#core/result'
 import { bodyOf } from './body.ts'
 import type { OfBody } from './body.ts'
-import { amiss, calculated, failed, statureRange } from './calculated.ts'
+import { amiss, calculated, statureRange } from './calculated.ts'
 import type { Calculated } from './calculated.ts'
 import { asin, atan2, cos, sin, tan } from './degrees.ts'
 
@@ -48,21 +49,21 @@ export function incline(input: InclineInput): Calculated<Incline> {
   ])
   if (bad) return bad
   const p = bolsterLen - overhang
-  if (overhang >= bolsterLen || blockH >= p) return failed('UNREACHABLE', 'blockH')
+  if (overhang >= bolsterLen || blockH >= p) return refused('UNREACHABLE', 'blockH')
   const theta = asin(blockH / p)
-  if (theta > steepest) return failed('TOO_STEEP', 'blockH')
+  if (theta > steepest) return refused('TOO_STEEP', 'blockH')
   const body = bodyOf(stature, measured)
   const { trunk, hipAboveBack: w } = body
   const back = thickness * sin(theta) + gap + w
   const c = seatH + body.hipAboveSeat
   const k = thickness - back * sin(theta) - c * cos(theta)
   const reach = Math.hypot(trunk, w)
-  if (Math.abs(k) > reach) return failed('UNREACHABLE', 'thickness')
+  if (Math.abs(k) > reach) return refused('UNREACHABLE', 'thickness')
   const x = atan2(w, trunk) + asin(k / reach)
   const psi = theta + x
-  if (psi < 0 || psi > 90) return failed('UNREACHABLE', 'thickness')
+  if (psi < 0 || psi > 90) return refused('UNREACHABLE', 'thickness')
   const shoulderAlong = -back * cos(theta) + c * sin(theta) + trunk * cos(x) + w * sin(x)
-  if (shoulderAlong > bolsterLen) return failed('BOLSTER_TOO_SHORT', 'bolsterLen')
+  if (shoulderAlong > bolsterLen) return refused('BOLSTER_TOO_SHORT', 'bolsterLen')
   const edge = (thickness * cos(theta) - c) * cos(psi) - (gap + w) * sin(psi) + w
   return calculated(
     {
@@ -131,9 +132,9 @@ export function inclineBlocks({ blocks }: InclineBlocksInput): Calculated<Inclin
       [field, place, Number.MIN_VALUE],
     ])
     if (bad) return bad
-    if ('along' in block && block.blockH >= place) return failed('UNREACHABLE', field)
+    if ('along' in block && block.blockH >= place) return refused('UNREACHABLE', field)
     const angle = 'along' in block ? asin(block.blockH / place) : atan2(block.blockH, place)
-    if (angle > steepest) return failed('TOO_STEEP', field)
+    if (angle > steepest) return refused('TOO_STEEP', field)
     angles.push(angle)
   }
   const theta = Math.max(0, ...angles)

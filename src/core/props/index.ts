@@ -1,6 +1,6 @@
 export { bodyOf, bodyShares } from './body.ts'
 export type { Body, BodyLength, Measured } from './body.ts'
-export type { Calculated } from './calculated.ts'
+export type { Calculated, CalculationCode } from './calculated.ts'
 export { childsPose, childsPoseInv } from './childs-pose.ts'
 export type { ChildsPose } from './childs-pose.ts'
 export { findStacks } from './find-stacks.ts'

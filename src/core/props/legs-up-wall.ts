@@ -1,6 +1,7 @@
+import { refused } from '#core/result'
 import { bodyOf } from './body.ts'
 import type { OfBody } from './body.ts'
-import { amiss, calculated, failed, statureRange } from './calculated.ts'
+import { amiss, calculated, statureRange } from './calculated.ts'
 import type { Calculated } from './calculated.ts'
 import { acos, atan2, cos, sin } from './degrees.ts'
 
@@ -56,7 +57,7 @@ export function legsUpWall({
   const { legToHeel: leg, heelR: r, sitBone: s } = body
   const gamma = tailDropDeg ?? Math.min(10, 0.5 * supportH)
   const wanted = Math.min(90, slrDeg - gamma)
-  if (wanted < leastAngle) return failed('USE_CHAIR', 'slrDeg')
+  if (wanted < leastAngle) return refused('USE_CHAIR', 'slrDeg')
   const raw = leg * cos(wanted) + r * sin(wanted) - s * cos(gamma)
   const touching = raw <= 0
   // The sit bones at the wall, the legs a little off the vertical.

@@ -1,6 +1,7 @@
+import { refused } from '#core/result'
 import { bodyOf } from './body.ts'
 import type { OfBody } from './body.ts'
-import { amiss, calculated, failed, statureRange } from './calculated.ts'
+import { amiss, calculated, statureRange } from './calculated.ts'
 import type { Calculated } from './calculated.ts'
 import { asin } from './degrees.ts'
 
@@ -54,8 +55,8 @@ export function pelvisRaised({
   ])
   if (bad) return bad
   const rise = pelvisH - shoulderPad
-  if (rise < 0) return failed('OUT_OF_RANGE', 'shoulderPad')
-  if (rise >= q) return failed('UNREACHABLE', 'pelvisH')
+  if (rise < 0) return refused('OUT_OF_RANGE', 'shoulderPad')
+  if (rise >= q) return refused('UNREACHABLE', 'pelvisH')
   const slope = asin(rise / q)
   return calculated(
     {

@@ -1,5 +1,6 @@
+import { refused } from '#core/result'
 import type { BodyPart, SetUpItem } from '#model/set-up'
-import { calculated, failed } from './calculated.ts'
+import { calculated } from './calculated.ts'
 import type { Calculated } from './calculated.ts'
 import { partLoad } from './part-loads.ts'
 import type { LoadCase } from './part-loads.ts'
@@ -50,7 +51,7 @@ export function pilesOf({ items, kinds, massKg, posture, own }: PilesInput): Cal
     if (!isUnder(item, kinds)) continue
     const piles = item.piles === 2 ? 2 : 1
     const piece = pieceOf(item, kinds[item.kind])
-    if (!piece.ok) return failed(piece.code, `items[${String(at)}].${piece.field}`, { itemId: item.id })
+    if (!piece.ok) return refused(piece.code, `items[${String(at)}].${piece.field}`, { itemId: item.id })
     warnings.push(...piece.warnings)
     const key = `${item.under} ${String(piles)}`
     const group = groups.get(key) ?? { part: item.under, piles, pieces: [] }

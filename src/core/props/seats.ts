@@ -1,6 +1,7 @@
+import { refused } from '#core/result'
 import { bodyOf } from './body.ts'
 import type { OfBody } from './body.ts'
-import { amiss, calculated, failed, statureRange } from './calculated.ts'
+import { amiss, calculated, statureRange } from './calculated.ts'
 import type { Calculated } from './calculated.ts'
 import { sin } from './degrees.ts'
 
@@ -40,7 +41,7 @@ export function seatCross({
   const body = bodyOf(stature, measured)
   const k0 = Math.max(kneeH0 ?? body.hipAboveSeat + body.thigh * sin(thighUpDeg ?? 0), body.kneeR)
   const seatH = Math.max(0, (k0 + margin - body.hipAboveSeat) / (1 - coupling))
-  if (seatH > mostSeat) return failed('USE_CHAIR', 'seatH', { seatH })
+  if (seatH > mostSeat) return refused('USE_CHAIR', 'seatH', { seatH })
   const kneeH = k0 + coupling * seatH
   return calculated({ kneeH0: k0, seatH, kneeH, kneeGap: Math.max(0, kneeH - body.kneeR) })
 }

@@ -1,4 +1,5 @@
-import { amiss, calculated, failed } from './calculated.ts'
+import { refused } from '#core/result'
+import { amiss, calculated } from './calculated.ts'
 import type { Calculated, Checked } from './calculated.ts'
 
 /** How a material gives: it never loses more than `cMax` of its height; half of that at `p50` kPa. */
@@ -71,7 +72,7 @@ export function stackHeight({
   const parts: number[] = []
   for (const { material, t, n = 1, footprintCm2 = contactCm2 } of layers) {
     const gives = materialOf(own, material) ?? materialOf(materials, material)
-    if (!gives) return failed('UNKNOWN_MATERIAL', 'material')
+    if (!gives) return refused('UNKNOWN_MATERIAL', 'material')
     parts.push(n * t * (1 - lost(gives, pressure(loadKg, Math.min(contactCm2, footprintCm2)))))
   }
   return calculated({ height: parts.reduce((sum, part) => sum + part, 0), parts })

@@ -1,6 +1,7 @@
+import { refused } from '#core/result'
 import { bodyOf } from './body.ts'
 import type { OfBody } from './body.ts'
-import { amiss, calculated, failed, statureRange } from './calculated.ts'
+import { amiss, calculated, statureRange } from './calculated.ts'
 import type { Calculated } from './calculated.ts'
 import { acos, asin, cos } from './degrees.ts'
 
@@ -38,7 +39,7 @@ export function boundAngle({
   const { thigh, shank, sitBone, heelR, hipAboveBack, kneeR } = bodyOf(stature, measured)
   const x = heelGap + sitBone + heelR
   const d = Math.hypot(x, hipAboveBack - heelR)
-  if (d > thigh + shank || d < Math.abs(thigh - shank)) return failed('UNREACHABLE', 'heelGap')
+  if (d > thigh + shank || d < Math.abs(thigh - shank)) return refused('UNREACHABLE', 'heelGap')
   const cosA0 = (thigh ** 2 + d ** 2 - shank ** 2) / (2 * thigh * d)
   const rho = thigh * Math.sqrt(Math.max(0, 1 - cosA0 ** 2))
   const kneeH = hipAboveBack + ((heelR - hipAboveBack) * thigh * cosA0) / d + (rho * cos(abductionDeg) * x) / d
@@ -77,11 +78,11 @@ export function kneeBolster({
   if (bad) return bad
   const { thigh, shank, hipAboveBack: zh, heelR, kneeR } = bodyOf(stature, measured)
   const za = heelR + heelLift
-  if (Math.abs(za - zh) > thigh + shank) return failed('UNREACHABLE', 'heelLift')
+  if (Math.abs(za - zh) > thigh + shank) return refused('UNREACHABLE', 'heelLift')
   const straightH = zh + ((za - zh) * thigh) / (thigh + shank)
   const isApart = supportH + kneeR < straightH
   const zk = Math.max(supportH + kneeR, straightH)
-  if (zk - zh > thigh || zk - za > shank) return failed('UNREACHABLE', 'supportH')
+  if (zk - zh > thigh || zk - za > shank) return refused('UNREACHABLE', 'supportH')
   const hipFlex = asin((zk - zh) / thigh)
   const shankAngle = asin((zk - za) / shank)
   const kneeFlex = isApart ? 0 : hipFlex + shankAngle

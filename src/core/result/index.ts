@@ -1,2 +1,2 @@
 export { ok, refused, mapResult, orThrow } from './result.ts'
-export type { Result, Refused, Facts } from './result.ts'
+export type { Extra, Refused, Result } from './result.ts'

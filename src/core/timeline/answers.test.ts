@@ -163,7 +163,7 @@ test('a variant says its change on both sides, and brings its own props and fami
     { kind: 'setUp', second: true },
   ])
   const unknown = compileTimeline(aSession([aHold('deer', { variantId: 'nowhere' })]), shippedCatalog)
-  expect(unknown).toMatchObject({ ok: false, code: 'UNKNOWN_VARIANT', path: 'blocks[0].variantId' })
+  expect(unknown).toMatchObject({ ok: false, code: 'UNKNOWN_VARIANT', field: 'blocks[0].variantId' })
 })
 
 test('a change takes at least what it takes to fetch what the pose needs', () => {

@@ -199,5 +199,5 @@ test.each([
     'blocks[0].breathOver.techniqueId',
   ],
 ])('a reference to something unknown is refused by its path', (session, code, path) => {
-  expect(compileTimeline(session, shippedCatalog)).toMatchObject({ ok: false, code, path })
+  expect(compileTimeline(session, shippedCatalog)).toMatchObject({ ok: false, code, field: path })
 })

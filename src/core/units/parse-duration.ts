@@ -1,15 +1,7 @@
+import type { SecondsRange } from '#model/limits'
 import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
 import type { Seconds } from './units.ts'
-
-export interface DurationLimits {
-  readonly leastS: Seconds
-  readonly mostS: Seconds
-}
-export const holdLimits: DurationLimits = { leastS: 5, mostS: 3600 }
-export const sessionLimits: DurationLimits = { leastS: 300, mostS: 14_400 }
-export const betweenLimits: DurationLimits = { leastS: 0, mostS: 1800 }
-export const blockLimits: DurationLimits = { leastS: 5, mostS: 7200 }
 
 /** Each way of writing a time: its shape, and the seconds of hours, minutes and seconds in it. */
 const forms: readonly { shape: RegExp; unitsS: readonly number[]; clock?: boolean }[] = [
@@ -27,7 +19,7 @@ const forms: readonly { shape: RegExp; unitsS: readonly number[]; clock?: boolea
  * Reads a time as teachers type it: `4` and `3.5` are minutes, `90s`, `1h15`, `1:15` is 1 min 15 s.
  * Refuses `TIME_EMPTY`, `TIME_UNREADABLE`, `TIME_PAST_59` (as in 3:75), `TIME_RANGE` (facts leastS, mostS).
  */
-export function parseDuration(text: string, limits: DurationLimits, path = 'time'): Result<Seconds> {
+export function parseDuration(text: string, limits: SecondsRange, path = 'time'): Result<Seconds> {
   const typed = text.trim().toLowerCase().replace(/\s+/g, '')
   if (typed === '') return refused('TIME_EMPTY', path)
   for (const form of forms) {

@@ -9,19 +9,19 @@ describe('a stature as it is typed', () => {
     ['67 in', 170.2],
     ['1700 mm', 170],
   ])('%s is taken', (text, cm) => {
-    expect(parseStature(text)).toEqual({ ok: true, value: cm })
+    expect(parseStature(text)).toMatchObject({ ok: true, value: cm })
   })
 
   test('a bare number in metres or inches is asked about, never converted by itself', () => {
     expect(parseStature('1.7')).toMatchObject({
       ok: false,
       code: 'STATURE_UNIT',
-      facts: { likelyCm: 170, inches: false },
+      extra: { likelyCm: 170, inches: false },
     })
     expect(parseStature('67')).toMatchObject({
       ok: false,
       code: 'STATURE_UNIT',
-      facts: { likelyCm: 170, inches: true },
+      extra: { likelyCm: 170, inches: true },
     })
   })
 
@@ -29,7 +29,7 @@ describe('a stature as it is typed', () => {
     expect(parseStature('110')).toMatchObject({
       ok: false,
       code: 'STATURE_RANGE',
-      facts: { leastCm: 120, mostCm: 220 },
+      extra: { leastCm: 120, mostCm: 220 },
     })
     expect(parseStature('tall')).toMatchObject({ ok: false, code: 'NOT_A_STATURE' })
   })

@@ -1,14 +1,6 @@
 import fc from 'fast-check'
-import {
-  formatDuration,
-  foldMarks,
-  holdLimits,
-  parseDuration,
-  sayableSeconds,
-  sessionLimits,
-  stepDown,
-  stepUp,
-} from './index.ts'
+import { holdLimits, sessionLimits } from '#model/limits'
+import { formatDuration, foldMarks, parseDuration, sayableSeconds, stepDown, stepUp } from './index.ts'
 
 const seconds = (text: string, limits = holdLimits) => {
   const read = parseDuration(text, limits)

@@ -4,7 +4,7 @@ import { ProblemError } from '#server/problems'
 /** The version a change is based on, from If-Match; throws VERSION_MISSING. */
 export function basedOn(request: Pick<Request, 'get'>): number {
   const version = /^"?(\d{1,9})"?$/.exec(request.get('If-Match')?.trim() ?? '')?.[1]
-  if (version === undefined) throw new ProblemError('VERSION_MISSING')
+  if (version === undefined) throw new ProblemError('VERSION_MISSING', {})
   return Number(version)
 }
 

@@ -78,18 +78,8 @@ function refuseUnknown(sessions: readonly Session[], blocks: readonly Block[], o
     ...unknownReferences({ schoolId: school, blocks: [...blocks] }, catalog),
   ]
   if (named.length === 0) return
-  const refusals = named.map(({ path, id }) => ({
-    code: 'UNKNOWN_REFERENCE',
-    path,
-    facts: { id },
-    sentence: `${path} names "${id}", which is neither shipped nor in the file: add it under own, or choose another.`,
-  }))
-  const more = refusals.length > 1 ? ` And ${String(refusals.length - 1)} more.` : ''
-  throw new ProblemError(
-    'DOCUMENT_REFUSED',
-    { first: `${refusals[0]?.sentence ?? ''}${more}` },
-    { path: refusals[0]?.path ?? '', refusals },
-  )
+  const refusals = named.map(({ path, id }) => ({ code: 'UNKNOWN_REFERENCE', path, facts: { id } }) as const)
+  throw new ProblemError('DOCUMENT_REFUSED', {}, { path: refusals[0]?.path ?? '', refusals })
 }
 
 export type Exchange = ReturnType<typeof exchange>

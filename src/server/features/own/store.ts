@@ -109,7 +109,7 @@ export function ownStore(database: Database, clock: Clock) {
 
 function checkReferences({ kind, document }: Pick<OwnThing, 'kind' | 'document'>, all: readonly OwnThing[]): void {
   const catalog = withOwn(shippedCatalog, all)
-  const missing = (path: string, id: string) => new ProblemError('UNKNOWN_REFERENCE', { path, id }, { path })
+  const missing = (path: string, id: string) => new ProblemError('UNKNOWN_REFERENCE', { id }, { path })
   if (kind === 'variant') {
     const { poseId } = document as OwnDocuments['variant']
     if (!poseIn(catalog, poseId)) throw missing('poseId', poseId)

@@ -16,11 +16,8 @@ export function readSessionDocument(body: unknown, catalog: Catalog): Session {
   if (!read.success) throw documentRefused(read.error)
   const compiled = compileTimeline(read.data, catalog)
   if (!compiled.ok) {
-    throw new ProblemError(
-      'UNKNOWN_REFERENCE',
-      { path: compiled.path, id: String(compiled.facts['id']) },
-      { path: compiled.path },
-    )
+    const code = compiled.code === 'TECHNIQUE_NOT_COUNTED' ? 'TECHNIQUE_NOT_COUNTED' : 'UNKNOWN_REFERENCE'
+    throw new ProblemError(code, { id: String(compiled.extra?.['id']) }, { path: compiled.field })
   }
   return read.data
 }
@@ -34,11 +31,5 @@ function refuseNewerSchema(body: unknown): void {
 
 export function documentRefused(error: z.ZodError): ProblemError {
   const refusals = refusalsOf(error)
-  const [first] = refusals
-  const more = refusals.length > 1 ? ` And ${String(refusals.length - 1)} more.` : ''
-  return new ProblemError(
-    'DOCUMENT_REFUSED',
-    { first: `${first?.sentence ?? ''}${more}` },
-    { path: first?.path ?? 'document', refusals },
-  )
+  return new ProblemError('DOCUMENT_REFUSED', {}, { path: refusals[0]?.path ?? 'document', refusals })
 }

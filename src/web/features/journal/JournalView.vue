@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { DateTime } from 'luxon'
 import { onMounted, ref } from 'vue'
 import type { LedClassLine } from '#model/classes'
 import { formatDuration } from '#core/units'
+import { dayTimeText } from '#words/dates'
 import { listLedClasses } from '#web/shared/api/led-classes.ts'
 
 const lines = ref<readonly LedClassLine[]>([])
@@ -13,7 +13,6 @@ onMounted(async () => {
   lines.value = reply.kind === 'ok' ? reply.value : []
   state.value = reply.kind === 'ok' ? 'ready' : 'away'
 })
-const when = (instant: string) => DateTime.fromISO(instant).toFormat('ccc d LLL yyyy, HH:mm', { locale: 'en' })
 </script>
 
 <template>
@@ -39,7 +38,7 @@ const when = (instant: string) => DateTime.fromISO(instant).toFormat('ccc d LLL 
         </thead>
         <tbody>
           <tr v-for="line in lines" :key="line.id">
-            <td>{{ when(line.startedAt) }}</td>
+            <td>{{ dayTimeText(line.startedAt) }}</td>
             <th scope="row">
               <RouterLink :to="{ name: 'led-class', params: { id: line.id } }">{{ line.name }}</RouterLink>
             </th>

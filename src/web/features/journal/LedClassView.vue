@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { DateTime } from 'luxon'
 import Button from 'primevue/button'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useRoute } from 'vue-router'
@@ -10,7 +9,8 @@ import type { LeadEvent, LeadPlan } from '#core/lead'
 import { formatMs } from '#core/units'
 import { readLedClass } from '#web/shared/api/led-classes.ts'
 import { download } from '#web/shared/ui/download.ts'
-import { otherNames } from './other-names.ts'
+import { otherNames } from '#words/kinds-of-time'
+import { dayTimeText } from '#words/dates'
 
 const route = useRoute()
 const led = shallowRef<LedClass>()
@@ -42,9 +42,7 @@ const apart = ({ plannedMs, heldMs }: HeldRow) => {
   return seconds === 0 ? 'as planned' : `${formatMs(Math.abs(seconds) * 1000)} ${seconds > 0 ? 'longer' : 'shorter'}`
 }
 const sideNames = { left: 'left', right: 'right', both: '' } as const
-const when = computed(() =>
-  led.value ? DateTime.fromISO(led.value.startedAt).toFormat('ccc d LLL yyyy, HH:mm', { locale: 'en' }) : '',
-)
+const when = computed(() => (led.value ? dayTimeText(led.value.startedAt) : ''))
 
 /** Hands the class to the teacher as a CSV file. */
 async function exportCsv(): Promise<void> {

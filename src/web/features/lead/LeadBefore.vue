@@ -6,9 +6,10 @@ import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Session } from '#model/session'
 import { formatDuration, formatMs } from '#core/units'
-import { teacherPrompt } from '#library/cautions/wording'
+import { teacherPrompt } from '#words/advice'
+import { clockText } from '#words/dates'
 import { ports } from '#web/shared/ports.ts'
-import { clockText, endOf, nextStart } from './promised-end.ts'
+import { endOf, nextStart } from './promised-end.ts'
 
 const props = defineProps<{ session: Session; totalMs: number; fetch: readonly string[] }>()
 const emit = defineEmits<{

@@ -5,7 +5,7 @@ import { breathNow } from '#core/lead'
 import type { LeadPlan, LeadState, Look } from '#core/lead'
 import { formatDuration, formatMs } from '#core/units'
 import BreathStrip from './BreathStrip.vue'
-import { blockTitle, segmentTitle, sideInBody, sideName, toSay } from './lead-words.ts'
+import { blockTitle, segmentTitle, sideInBody, sideName, toSay } from '#words/segments'
 
 /** The two halves: what is held now, and what comes; a form of its own for each kind of segment. */
 const props = defineProps<{ led: LedClass; plan: LeadPlan; state: LeadState; seen: Look }>()

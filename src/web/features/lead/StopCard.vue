@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { stopCard } from '#library/cautions/wording'
+import { stopCard } from '#words/advice'
 
 defineEmits<{ close: [] }>()
 </script>

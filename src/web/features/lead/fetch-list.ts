@@ -1,6 +1,6 @@
 import type { PropKind } from '#model/prop'
 import type { Timeline } from '#core/timeline'
-import { propNames } from '#library/prop-names'
+import { countedProp } from '#words/props'
 
 /** What each person fetches once, at the start: of every kind the most that one hold takes; walls stay. */
 export function fetchList({ blocks }: Timeline): string[] {
@@ -11,7 +11,5 @@ export function fetchList({ blocks }: Timeline): string[] {
       if (kind !== 'wall') most.set(kind, Math.max(most.get(kind) ?? 0, count))
     }
   }
-  return [...most].map(
-    ([kind, count]) => `${String(count)} ${count === 1 ? propNames[kind].one : propNames[kind].many}`,
-  )
+  return [...most].map(([kind, count]) => countedProp(kind, count))
 }

@@ -2,10 +2,11 @@ import { firstCeilingS } from '#library/cautions/register'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
+import { clockText } from '#words/dates'
 import { aHold, aSession } from '#testing/sessions'
 import { fetchList } from './fetch-list.ts'
 import { leadKey } from './lead-keys.ts'
-import { clockText, endOf, nextStart } from './promised-end.ts'
+import { endOf, nextStart } from './promised-end.ts'
 
 const seven = new Date(2026, 2, 12, 18, 52).getTime()
 

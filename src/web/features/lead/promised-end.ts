@@ -1,9 +1,3 @@
-/** Hours and minutes of a wall time, 24-hour clock. */
-export const clockText = (epochMs: number): string => {
-  const date = new Date(epochMs)
-  return `${String(date.getHours()).padStart(2, '0')}:${String(date.getMinutes()).padStart(2, '0')}`
-}
-
 /** The instant of a typed start like 19:00 that lies nearest to now; undefined where none is meant. */
 export function nextStart(typed: string, nowMs: number): number | undefined {
   const match = /^(\d{1,2})[:.](\d{2})$/.exec(typed.trim())

@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import type { Session } from '#model/session'
 import { compileTimeline } from '#core/timeline'
 import { formatMs } from '#core/units'
+import { counted } from '#words/text'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 
@@ -17,7 +18,7 @@ function inWords(session: Session | undefined): string {
   const compiled = compileTimeline(session, own.catalog)
   const length = compiled.ok ? formatMs(compiled.value.totalMs) : 'unknown length'
   const count = session.blocks.length
-  return `“${session.name}”, ${String(count)} ${count === 1 ? 'block' : 'blocks'}, ${length}`
+  return `“${session.name}”, ${counted(count, 'block')}, ${length}`
 }
 const mine = computed(() => inWords(store.document))
 const theirs = computed(() => inWords(store.conflict?.theirs))

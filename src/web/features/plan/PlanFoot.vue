@@ -9,7 +9,7 @@ import { evennessWords } from './gauge.ts'
 import { usePlan } from './use-plan.ts'
 
 const { document, timeline } = usePlan()
-const { shown, isChecked, open, counted, wordsOf } = useFindings()
+const { shown, isChecked, open, toMend, wordsOf } = useFindings()
 
 const tally = computed(() => (timeline.value ? tallyTimeline(timeline.value) : undefined))
 const worst = computed(() => open.value.find(({ finding }) => finding.grade !== 'tip')?.finding)
@@ -20,7 +20,7 @@ const worst = computed(() => open.value.find(({ finding }) => finding.grade !== 
     <FootFindings
       v-if="isChecked"
       :grade="worst?.grade"
-      :counted="counted"
+      :counted="toMend"
       :first="worst ? wordsOf(worst).title : ''"
       none="Nothing needs a look"
       :aria-expanded="shown"

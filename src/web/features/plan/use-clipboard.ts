@@ -1,5 +1,6 @@
 import { useEventListener } from '@vueuse/core'
 import type { Block } from '#model/block'
+import { counted } from '#words/text'
 import { makeEnvelope } from '#formats/session-envelope'
 import { importEnvelope } from '#web/shared/api/exchange.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
@@ -30,11 +31,10 @@ export function useClipboard(isTyping: (target: EventTarget | null) => boolean):
     event.preventDefault()
     return blocks
   }
-  const counted = (count: number): string => (count === 1 ? '1 block' : `${String(count)} blocks`)
 
   useEventListener(document, 'copy', (event: ClipboardEvent) => {
     const blocks = copy(event)
-    if (blocks.length > 0) plan.tell(`${counted(blocks.length)} copied`)
+    if (blocks.length > 0) plan.tell(`${counted(blocks.length, 'block')} copied`)
   })
   useEventListener(document, 'cut', (event: ClipboardEvent) => {
     const blocks = copy(event)
@@ -76,7 +76,7 @@ export function useClipboard(isTyping: (target: EventTarget | null) => boolean):
     if (!session) return
     const last = plan.chosenIds.value.at(-1)
     const at = last === undefined ? session.blocks.length : session.blocks.findIndex(({ id }) => id === last) + 1
-    plan.insertAll(blocks, at, `paste ${counted(blocks.length)}`)
+    plan.insertAll(blocks, at, `paste ${counted(blocks.length, 'block')}`)
   }
 }
 

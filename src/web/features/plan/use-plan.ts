@@ -15,7 +15,7 @@ import type { Edit } from '#core/session'
 import { formatDuration, stepDown, stepUp } from '#core/units'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { steppedBlock, timedBlock, withRoomForPhases } from './block-times.ts'
-import { blockName } from './block-words.ts'
+import { blockName } from '#words/blocks'
 import { copyBlock, newBlock } from '#web/shared/session/new-block.ts'
 import type { ShelfThing } from '#web/shared/session/new-block.ts'
 

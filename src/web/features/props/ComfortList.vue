@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { comfortWords, mendWords } from '#web/shared/figures/comfort-words.ts'
+import { comfortWords, mendWords } from '#words/comfort'
+import { findingGradeNames } from '#words/grades'
 import FindingMark from '#web/shared/findings/FindingMark.vue'
 import { useMends } from './use-mends.ts'
 import { useProps } from './use-props.ts'
@@ -8,7 +9,6 @@ import { useProps } from './use-props.ts'
 /** What is not as it should be in this set-up, worst first, each with its number and its mend. */
 const { findings, input, kinds, unit, put } = useProps()
 const mends = useMends(input)
-const grades = { must: 'Must', look: 'Look', tip: 'Tip' } as const
 const wordsOf = (finding: (typeof findings.value)[number]) => comfortWords(finding, unit.value)
 </script>
 
@@ -20,7 +20,8 @@ const wordsOf = (finding: (typeof findings.value)[number]) => comfortWords(findi
         <div>
           <p>
             <b
-              ><span class="visually-hidden">{{ grades[finding.grade] }}: </span>{{ wordsOf(finding).title }}</b
+              ><span class="visually-hidden">{{ findingGradeNames[finding.grade] }}: </span
+              >{{ wordsOf(finding).title }}</b
             >
           </p>
           <p class="mend">{{ wordsOf(finding).mend }}</p>

@@ -8,17 +8,9 @@ import type { PropTurn, SetUpItem } from '#model/set-up'
 import { carries } from '#core/props'
 import { namedFolds } from '#library/prop-kinds'
 import type { FoldName } from '#library/prop-kinds'
-import { propNames } from '#library/prop-names'
-import { lengthNumber } from '#web/shared/figures/length-words.ts'
-import {
-  countedProp,
-  defaultTurn,
-  foldNameOf,
-  foldNames,
-  itemWords,
-  partNames,
-  turnChoices,
-} from '#web/shared/figures/prop-words.ts'
+import { propNames } from '#words/props'
+import { lengthNumber } from '#words/lengths'
+import { countedProp, defaultTurn, foldNameOf, foldNames, itemWords, partNames, turnChoices } from '#words/props'
 import { useProps } from './use-props.ts'
 
 /** One item of a set-up: what it is and how high it comes; opened, its kind, count, fold and turn can be changed. */

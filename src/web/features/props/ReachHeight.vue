@@ -8,8 +8,8 @@ import { freeId } from '#core/comfort'
 import { loadCaseOf } from '#core/figure'
 import { findStacks, inventoryFor, itemsOfStack, usualMassKg } from '#core/props'
 import { namedFolds } from '#library/prop-kinds'
-import { lengthText } from '#web/shared/figures/length-words.ts'
-import { bodyParts, itemWords, partNames } from '#web/shared/figures/prop-words.ts'
+import { lengthText } from '#words/lengths'
+import { bodyParts, itemWords, partNames } from '#words/props'
 import { useProps } from './use-props.ts'
 
 /** A wanted height under a part, and what there is in the cupboard that comes to it. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { takesWords } from '#web/shared/figures/prop-words.ts'
+import { takesWords } from '#words/props'
 import { useProps } from './use-props.ts'
 
 /** The set-ups of the session in its order, with what each takes. */

@@ -25,8 +25,8 @@ function take(): void {
     cm.value = read.value
     text.value = String(read.value)
   } else if (read.code === 'STATURE_UNIT') {
-    likelyCm.value = Number(read.facts['likelyCm'])
-    mend.value = `${String(read.facts['text'])} looks like ${read.facts['inches'] === true ? 'inches' : 'metres'}.`
+    likelyCm.value = Number(read.extra?.['likelyCm'])
+    mend.value = `${String(read.extra?.['text'])} looks like ${read.extra?.['inches'] === true ? 'inches' : 'metres'}.`
   } else {
     mend.value =
       read.code === 'STATURE_RANGE'

@@ -13,13 +13,13 @@ import type { Session } from '#model/session'
 import { chooserLimits, mostTargets } from '#core/fit'
 import { compileTimeline } from '#core/timeline'
 import { formatDuration, formatMs } from '#core/units'
-import { targetNames } from '#library/target-names'
+import { targetNames } from '#words/targets'
 import { useFit } from '#web/shared/fit/use-fit.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
-import { plainBlockName } from '#web/shared/session/difference-words.ts'
-import { levelChoices, practiceChoices } from '#web/shared/ui/choices.ts'
+import { blockNameIn } from '#words/blocks'
+import { levelChoices, practiceChoices } from '#words/practices'
 import DurationField from '#web/shared/ui/DurationField.vue'
-import { whyWords } from './chooser-words.ts'
+import { whyWords } from '#words/chooser'
 
 /** A whole session from its length, practice, level and areas; each block with the rule that chose it. */
 const emit = defineEmits<{ close: []; take: [session: Session] }>()
@@ -62,7 +62,7 @@ const rows = computed(() => {
   return compiled.value.blocks.map(({ block: { block }, startMs, endMs }) => ({
     id: block.id,
     at: formatMs(startMs),
-    name: plainBlockName(block, own.catalog),
+    name: blockNameIn(block, own.catalog),
     takes: formatMs(endMs - startMs),
     why: whyWords(why[block.id], own.catalog),
   }))

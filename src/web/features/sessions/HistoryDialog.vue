@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { DateTime } from 'luxon'
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
@@ -8,7 +7,8 @@ import { compareSessions } from '#core/session'
 import { keptSession, readSession, saveSession, sessionHistory } from '#web/shared/api/sessions.ts'
 import type { KeptLine } from '#web/shared/api/sessions.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
-import { differenceWords } from '#web/shared/session/difference-words.ts'
+import { differenceWords } from '#words/differences'
+import { dayTimeText } from '#words/dates'
 
 /** The states of a session that were kept, what differed in each, and a way back to it. */
 const props = defineProps<{ id: string; name: string }>()
@@ -29,7 +29,6 @@ const reasonWords: Readonly<Record<string, string>> = {
   lead: 'as it stood before a class',
   restored: 'before an older state was brought back',
 }
-const when = (keptAt: string) => DateTime.fromISO(keptAt).toFormat('ccc d LLL yyyy, HH:mm', { locale: 'en' })
 const away = 'Zovrin’s server does not answer. Start it and try again.'
 
 watch(() => props.id, load, { immediate: true })
@@ -77,7 +76,7 @@ async function bringBack(): Promise<void> {
       <ul aria-label="Kept states, newest first">
         <li v-for="line in lines" :key="line.id">
           <button type="button" :aria-pressed="chosen?.id === line.id" @click="look(line)">
-            {{ when(line.keptAt) }}<small>{{ reasonWords[line.reason] ?? line.reason }}</small>
+            {{ dayTimeText(line.keptAt) }}<small>{{ reasonWords[line.reason] ?? line.reason }}</small>
           </button>
         </li>
       </ul>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { DateTime } from 'luxon'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Menu from 'primevue/menu'
@@ -10,7 +9,8 @@ import { formatDuration } from '#core/units'
 import { templates } from '#library/templates'
 import type { SessionLine } from '#web/shared/api/sessions.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
-import { practiceChoices } from '#web/shared/ui/choices.ts'
+import { practiceChoices } from '#words/practices'
+import { dayText } from '#words/dates'
 import HistoryDialog from './HistoryDialog.vue'
 import { useSessions } from './use-sessions.ts'
 import type { Shown } from './use-sessions.ts'
@@ -23,8 +23,7 @@ onMounted(sessions.load)
 
 const practiceWords = computed(() => new Map(practiceChoices.map(({ value, words }) => [value, words])))
 const practices = [{ value: '-', words: 'Every practice' }, ...practiceChoices]
-const dayOf = (at: string | null) =>
-  at === null || at === '' ? '' : DateTime.fromISO(at).toFormat('ccc d LLL yyyy', { locale: 'en' })
+const dayOf = (at: string | null) => (at === null || at === '' ? '' : dayText(at))
 
 const tabs: { value: Shown; words: string }[] = [
   { value: 'sessions', words: 'Sessions' },

@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router'
 import type { Session } from '#model/session'
 import type { Problem } from '#model/problem'
 import { foldMarks } from '#core/units'
+import { counted } from '#words/text'
 import type { Reply } from '#web/shared/api/client.ts'
 import { exportSession, importEnvelope } from '#web/shared/api/exchange.ts'
 import { createSession, listSessions, readSession, saveSession, setSessionState } from '#web/shared/api/sessions.ts'
@@ -201,5 +202,3 @@ export function useSessions() {
     importFile,
   }
 }
-
-const counted = (count: number, word: string): string => `${String(count)} ${word}${count === 1 ? '' : 's'}`

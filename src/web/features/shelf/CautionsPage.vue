@@ -14,9 +14,9 @@ import {
   weakestEvidence,
   youngAndOld,
 } from '#library/cautions/in-the-room'
-import { sayCaution } from '#library/cautions/say'
+import { sayCaution } from '#words/conditions'
 import { stages } from '#library/cautions/stages'
-import { disclaimer, stopCard, teacherPrompt } from '#library/cautions/wording'
+import { disclaimer, stopCard, teacherPrompt } from '#words/advice'
 import './page.css'
 
 const gateWords = {

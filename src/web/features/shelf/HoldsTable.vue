@@ -2,9 +2,9 @@
 import { levels } from '#model/common'
 import type { Level } from '#model/common'
 import type { Pose } from '#model/pose'
-import { holdLimits } from '#core/units'
+import { holdLimits } from '#model/limits'
 import DurationField from '#web/shared/ui/DurationField.vue'
-import { levelChoices } from '#web/shared/ui/choices.ts'
+import { levelChoices } from '#words/practices'
 
 /** Usual holds by practice and level: shortest, usual, longest. */
 defineProps<{ refusals: ReadonlyMap<string, string> }>()

@@ -7,16 +7,16 @@ import type { Pose } from '#model/pose'
 import { cautionProps } from '#core/cautions'
 import { formOf, mirrorText, poseIn } from '#core/session'
 import { formatDuration } from '#core/units'
-import { basePositionNames } from '#library/base-positions'
-import { familyNames } from '#library/cautions/family-names'
+import { basePositionNames } from '#words/positions'
+import { familyNames } from '#words/families'
 import { firstCeilingS } from '#library/cautions/register'
-import { directionNames } from '#library/direction-names'
-import { placeNames } from '#library/place-names'
-import { propNames } from '#library/prop-names'
-import { targetNames } from '#library/target-names'
+import { directionNames } from '#words/directions'
+import { placeNames } from '#words/places-in-session'
+import { countedProp } from '#words/props'
+import { targetNames } from '#words/targets'
 import CautionList from '#web/shared/cautions/CautionList.vue'
-import { levelChoices } from '#web/shared/ui/choices.ts'
-import { momentWords, soundWords } from '#web/shared/ui/cue-words.ts'
+import { levelChoices } from '#words/practices'
+import { momentWords, soundWords } from '#words/cues'
 import OwnVariants from './OwnVariants.vue'
 import PageHead from './PageHead.vue'
 import { useShelf } from './use-shelf.ts'
@@ -192,7 +192,7 @@ async function remove(): Promise<void> {
           <h2>Props <small>per person; heights and folds are not computed yet</small></h2>
           <ul v-if="pose.props.length > 0">
             <li v-for="prop in pose.props" :key="prop.kind">
-              {{ prop.count }} {{ prop.count === 1 ? propNames[prop.kind].one : propNames[prop.kind].many }}
+              {{ countedProp(prop.kind, prop.count) }}
             </li>
           </ul>
           <p class="soft">Without: {{ say(pose.withoutProps) }}</p>

@@ -4,7 +4,7 @@ import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
 import { propKinds } from '#model/prop'
 import type { PropKind } from '#model/prop'
-import { propNames } from '#library/prop-names'
+import { propNames } from '#words/props'
 
 /** Props by kind and count, per person. */
 interface Counted {

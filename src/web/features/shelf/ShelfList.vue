@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed } from 'vue'
-import { basePositionNames } from '#library/base-positions'
-import { targetNames } from '#library/target-names'
+import { basePositionNames } from '#words/positions'
+import { targetNames } from '#words/targets'
+import { capital } from '#words/text'
 import type { ShelfEntry } from '#web/shared/shelf/entries.ts'
 import ShelfGlyph from '#web/shared/shelf/ShelfGlyph.vue'
 import { useShelf } from './use-shelf.ts'
 
 const { session, shown, entries, wanted, add, clear } = useShelf()
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 const levelWords = { new: 'everyone', regular: 'regular and up', experienced: 'experienced' } as const
 const whom = ({ thing, fromLevel }: ShelfEntry) => (thing ? levelWords[fromLevel] : 'in person only')
 const otherNames = ({ sanskrit, others }: ShelfEntry) => [...(sanskrit ? [sanskrit] : []), ...others].join(', ')

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Technique } from '#model/technique'
 import { patternText, roundSecondsText } from '#core/breath'
-import { basePositionNames } from '#library/base-positions'
+import { basePositionNames } from '#words/positions'
 import CautionList from '#web/shared/cautions/CautionList.vue'
 import type { ShelfThing } from '#web/shared/session/new-block.ts'
 import PageHead from './PageHead.vue'

@@ -3,8 +3,8 @@ import { computed } from 'vue'
 import { listedCautions } from '#core/cautions'
 import type { Practised } from '#core/cautions'
 import { cautionBook } from '#library/cautions/book'
-import { noCautionListed } from '#library/cautions/wording'
-import { gradeLines, gradeNames } from './caution-words.ts'
+import { noCautionListed } from '#words/advice'
+import { gradeLines, gradeNames } from '#words/cautions'
 import CautionMark from './CautionMark.vue'
 
 /** The usual cautions of a practice by grade, worst first; `full` names conditions in full, as on a page. */

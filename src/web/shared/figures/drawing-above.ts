@@ -15,7 +15,7 @@ import {
   toHead,
 } from './drawing.ts'
 import type { DrawnLimb, Drawing, DrawingInput, Plot, Tone } from './drawing.ts'
-import { lengthNumber } from './length-words.ts'
+import { lengthNumber } from '#words/lengths'
 import type { Solid } from './occupied.ts'
 import { limbPath, roundedPath } from './outlines.ts'
 import type { Px } from './outlines.ts'

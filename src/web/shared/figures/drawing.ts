@@ -2,10 +2,10 @@ import type { PropKind } from '#model/prop'
 import type { BodyPart } from '#model/set-up'
 import { bonesOf, boundsOf, headCentre } from '#core/figure'
 import type { Bone, Elevation, Measure, PlacedProp } from '#core/figure'
-import { propNames } from '#library/prop-names'
-import { lengthNumber } from './length-words.ts'
-import type { LengthUnit } from './length-words.ts'
-import { markWords } from './measure-words.ts'
+import { countedOrOne } from '#words/props'
+import { lengthNumber } from '#words/lengths'
+import type { LengthUnit } from '#words/lengths'
+import { markWords } from '#words/measures'
 import type { Box, Solid } from './occupied.ts'
 import { limbPath, roundedPath } from './outlines.ts'
 import type { Px } from './outlines.ts'
@@ -388,7 +388,7 @@ export function heapName(props: readonly PlacedProp[]): string {
   return kinds
     .map((kind) => {
       const count = props.filter(({ piece }) => piece.kind === kind).length
-      return count === 1 ? propNames[kind].one : `${String(count)} ${propNames[kind].many}`
+      return countedOrOne(kind, count)
     })
     .join(' + ')
 }

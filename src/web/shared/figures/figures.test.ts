@@ -8,14 +8,14 @@ import { setUps } from '#library/set-ups'
 import { drawAbove } from './drawing-above.ts'
 import { drawElevation } from './drawing.ts'
 import type { Drawing } from './drawing.ts'
-import { angleText, lengthNumber, lengthText, wallDistanceText } from './length-words.ts'
-import { captionWords, markWords } from './measure-words.ts'
+import { angleText, lengthNumber, lengthText, wallDistanceText } from '#words/lengths'
+import { captionWords, markWords } from '#words/measures'
 import { covers, crosses, overlap } from './occupied.ts'
 import type { Box, Solid } from './occupied.ts'
 import { limbPath, roundedPath } from './outlines.ts'
 import { placeLabels } from './place-labels.ts'
 import type { Wanted } from './place-labels.ts'
-import { itemWords, takesWords, turnChoices } from './prop-words.ts'
+import { itemWords, takesWords, turnChoices } from '#words/props'
 
 const figureOf = (setUp: SetUp): Figure => {
   const figure = setUp.figure ?? poses.find(({ id }) => id === setUp.poseId)?.figure

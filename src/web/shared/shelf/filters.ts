@@ -1,9 +1,10 @@
 import type { Level } from '#model/common'
 import type { Direction, Target } from '#model/pose'
-import { basePositionNames, basePositionsInOrder } from '#library/base-positions'
-import { directionNames } from '#library/direction-names'
-import { propNames } from '#library/prop-names'
-import { targetNames } from '#library/target-names'
+import { basePositionNames, basePositionsInOrder } from '#words/positions'
+import { directionNames } from '#words/directions'
+import { propNames } from '#words/props'
+import { targetNames } from '#words/targets'
+import { capital } from '#words/text'
 import type { ShelfEntry } from './entries.ts'
 
 /** One question of the filter, its answers, and which entries a set of chosen answers lets through. */
@@ -17,8 +18,6 @@ export interface Facet {
 }
 
 export type Chosen = Readonly<Record<string, readonly string[]>>
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 const named = <T extends string>(values: readonly T[], names: Readonly<Record<T, string>>) =>
   values.map((value) => ({ value, words: capital(names[value]) }))
 const some = (values: (entry: ShelfEntry) => readonly string[]) => (entry: ShelfEntry, chosen: ReadonlySet<string>) =>

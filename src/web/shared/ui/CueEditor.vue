@@ -7,7 +7,7 @@ import { computed } from 'vue'
 import type { Cue, Sound } from '#model/cue'
 import type { Phase } from '#model/phase'
 import { mirrorText, storeSideText } from '#core/session'
-import { betweenLimits } from '#core/units'
+import { betweenLimits } from '#model/limits'
 import DurationField from './DurationField.vue'
 import SideText from './SideText.vue'
 

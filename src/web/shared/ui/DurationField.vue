@@ -2,14 +2,15 @@
 import InputText from 'primevue/inputtext'
 import { ref, useId, watch } from 'vue'
 import { formatDuration, parseDuration } from '#core/units'
-import type { DurationLimits, Seconds } from '#core/units'
-import { durationWords } from './duration-words.ts'
+import type { SecondsRange } from '#model/limits'
+import type { Seconds } from '#core/units'
+import { durationWords } from '#words/durations'
 
 /** A time as teachers type it; a refused one stays in the field with the mend in words under it. */
 const props = defineProps<{
   label: string
   seconds: Seconds
-  limits: DurationLimits
+  limits: SecondsRange
   large?: boolean
   hideLabel?: boolean
 }>()

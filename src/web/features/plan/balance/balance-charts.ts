@@ -1,9 +1,9 @@
 import type { Balance } from '#core/checks'
 import { formatMs } from '#core/units'
 import type { Milliseconds } from '#core/units'
-import { basePositionNames } from '#library/base-positions'
-import { directionNames } from '#library/direction-names'
-import { targetNames } from '#library/target-names'
+import { basePositionNames } from '#words/positions'
+import { directionNames } from '#words/directions'
+import { targetNames } from '#words/targets'
 
 /** A colour of the tokens, by name. */
 export type Tone = 'both' | 'left' | 'right' | 'breath' | 'rest' | 'between'

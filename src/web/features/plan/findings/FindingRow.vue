@@ -2,19 +2,20 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, nextTick, ref, useId, useTemplateRef } from 'vue'
-import { DateTime } from 'luxon'
-import type { Judged } from '#core/checks'
+import type { Noticed } from '#core/checks'
+import type { Judged } from '#core/finding'
 import { formatMs } from '#core/units'
+import { dayText } from '#words/dates'
+import { findingGradeNames } from '#words/grades'
 import { usePlan } from '../use-plan.ts'
 import FindingMark from '#web/shared/findings/FindingMark.vue'
 import { useFindings } from './use-findings.ts'
 
 /** A finding: its number, why, where, its mend, and setting it aside with a reason. */
-const props = defineProps<{ judged: Judged }>()
+const props = defineProps<{ judged: Judged<Noticed> }>()
 const { nameOf, timeline } = usePlan()
 const { wordsOf, mend, setAside, takeBack, goTo } = useFindings()
 
-const grades = { must: 'Must', look: 'Look', tip: 'Tip' } as const
 const finding = computed(() => props.judged.finding)
 const words = computed(() => wordsOf(finding.value))
 const place = computed(() => {
@@ -23,9 +24,7 @@ const place = computed(() => {
   const at = atMs ?? timeline.value?.blocks.find(({ block }) => block.block.id === blockId)?.startMs
   return at === undefined ? nameOf(blockId) : `${nameOf(blockId)}, at ${formatMs(at)}`
 })
-const asideOn = computed(() =>
-  props.judged.aside ? DateTime.fromISO(props.judged.aside.at).toFormat('ccc d LLL yyyy', { locale: 'en' }) : '',
-)
+const asideOn = computed(() => (props.judged.aside ? dayText(props.judged.aside.at) : ''))
 
 const fieldId = useId()
 const asking = ref(false)
@@ -47,7 +46,7 @@ function done(): void {
     <div class="says">
       <p>
         <b
-          ><span class="visually-hidden">{{ grades[finding.grade] }}: </span>{{ words.title }}</b
+          ><span class="visually-hidden">{{ findingGradeNames[finding.grade] }}: </span>{{ words.title }}</b
         >
         <button v-if="place" type="button" class="place" @click="goTo(finding)">{{ place }}</button>
       </p>

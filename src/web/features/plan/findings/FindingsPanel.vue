@@ -3,16 +3,15 @@ import Button from 'primevue/button'
 import { computed, onMounted, useTemplateRef } from 'vue'
 import FindingRow from './FindingRow.vue'
 import { useFindings } from './use-findings.ts'
+import { counted } from '#words/text'
 
 /** Everything that needs a look, worst first, over the foot line; the plan stays in view. */
 const emit = defineEmits<{ close: []; balance: [] }>()
-const { open, aside, counts, counted } = useFindings()
+const { open, aside, counts, toMend } = useFindings()
 
 const title = computed(() => {
   const { tip } = counts.value
-  return [counted.value, tip > 0 ? `${String(tip)} ${tip === 1 ? 'tip' : 'tips'}` : '']
-    .filter((part) => part !== '')
-    .join(', ')
+  return [toMend.value, tip > 0 ? counted(tip, 'tip') : ''].filter((part) => part !== '').join(', ')
 })
 const keyOf = ({ finding }: (typeof open.value)[number]) =>
   `${finding.code} ${finding.place.blockId ?? ''} ${String(finding.place.atMs ?? '')} ${JSON.stringify(finding.facts)}`

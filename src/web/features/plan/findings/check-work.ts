@@ -6,7 +6,7 @@ import type { Timeline } from '#core/timeline'
 import { cautionBook } from '#library/cautions/book'
 import { firstCeilingS } from '#library/cautions/register'
 
-export { findingWords } from './finding-words.ts'
+export { findingWords } from '#words/findings'
 
 // The cautions are many words, and so are the findings: this is fetched after the first look at a plan.
 const inputOf = (session: Session, timeline: Timeline, catalog: Catalog): CheckInput => ({

@@ -1,11 +1,13 @@
 import { useDebounceFn, useTimeoutFn } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { settingAside, takingBack, withSetAside } from '#core/checks'
-import type { Judged, Noticed } from '#core/checks'
+import type { Noticed } from '#core/checks'
+import { countGrades, settingAside, takingBack, withSetAside } from '#core/finding'
+import type { Judged } from '#core/finding'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { showFits } from '../fits/fit-shown.ts'
 import { usePlan } from '../use-plan.ts'
-import type { FindingWords } from './finding-words.ts'
+import type { FindingWords } from '#words/findings'
+import { countWords } from '#words/grades'
 
 /** Checked when the hands rest for a moment: typing never waits for it. */
 const restsAfterMs = 200
@@ -49,7 +51,7 @@ export function watchFindings(): void {
 export function useFindings() {
   const { store, document, timeline, tell, choose } = usePlan()
   const own = useOwnStore()
-  const judged = computed<readonly Judged[]>(() =>
+  const judged = computed<readonly Judged<Noticed>[]>(() =>
     document.value && findings.value ? withSetAside(findings.value, document.value) : [],
   )
   /** Before the first check there is nothing to say, not even that nothing was found. */
@@ -57,20 +59,10 @@ export function useFindings() {
   const open = computed(() => judged.value.filter(({ aside }) => aside === undefined))
   const aside = computed(() => judged.value.filter((one) => one.aside !== undefined))
   /** Only what must be mended and what wants a look is counted [decisions]. */
-  const counts = computed(() => ({
-    must: open.value.filter(({ finding }) => finding.grade === 'must').length,
-    look: open.value.filter(({ finding }) => finding.grade === 'look').length,
-    tip: open.value.filter(({ finding }) => finding.grade === 'tip').length,
-  }))
-  /** In words: what must be mended, and what wants a look. */
-  const counted = computed(() => {
-    const { must, look } = counts.value
-    return [must > 0 ? `${String(must)} must be mended` : '', look > 0 ? `${String(look)} to look at` : '']
-      .filter((part) => part !== '')
-      .join(', ')
-  })
+  const counts = computed(() => countGrades(open.value.map(({ finding }) => finding)))
+  const toMend = computed(() => countWords(counts.value))
   const wordsOf = (finding: Noticed): FindingWords =>
-    work.value?.findingWords(finding, own.catalog) ?? { title: finding.code, reason: '' }
+    work.value?.findingWords(finding, own.catalog) ?? { title: '', reason: '' }
 
   /** The finding as the session stands this moment: its mend must not bring back what was changed since it was found. */
   function fresh({ code, place }: Noticed): Noticed | undefined {
@@ -107,5 +99,5 @@ export function useFindings() {
   function goTo(finding: Noticed): void {
     if (finding.place.blockId !== undefined) choose(finding.place.blockId)
   }
-  return { shown, isChecked, judged, open, aside, counts, counted, wordsOf, mend, setAside, takeBack, goTo }
+  return { shown, isChecked, judged, open, aside, counts, toMend, wordsOf, mend, setAside, takeBack, goTo }
 }

@@ -7,7 +7,7 @@ import type { Fit } from '#core/fit'
 import type { Result } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
-import { costWords, inTheWayWords } from './fit-words.ts'
+import { costWords, inTheWayWords } from '#words/fits'
 import SmallSpine from './SmallSpine.vue'
 
 /** One way to fit: what it is called, what it comes to as a small spine, what it costs, and taking it. */

@@ -9,8 +9,8 @@ import { applyEdit, compareSessions } from '#core/session'
 import { compileTimeline } from '#core/timeline'
 import type { Timeline } from '#core/timeline'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
-import { blockName } from '../block-words.ts'
-import { orderWords } from './fit-words.ts'
+import { blockName } from '#words/blocks'
+import { orderWords } from '#words/fits'
 import SmallSpine from './SmallSpine.vue'
 
 /** An order that moves less: as it is and as it could be, and what that saves. Never taken unasked. */

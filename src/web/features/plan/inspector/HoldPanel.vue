@@ -7,12 +7,13 @@ import type { HoldBlock } from '#model/block'
 import type { Phase } from '#model/phase'
 import { linkHold, mirrorText, poseIn, setHoldSide, usualHold } from '#core/session'
 import type { ResolvedHold } from '#core/session'
-import { formatDuration, holdLimits } from '#core/units'
-import { basePositionNames } from '#library/base-positions'
+import { holdLimits } from '#model/limits'
+import { formatDuration } from '#core/units'
+import { basePositionNames } from '#words/positions'
 import { firstCeilingS } from '#library/cautions/register'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
-import { propNames } from '#library/prop-names'
-import { targetNames } from '#library/target-names'
+import { countedProp } from '#words/props'
+import { targetNames } from '#words/targets'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { usePlan } from '../use-plan.ts'
 import BreathOverPart from './BreathOverPart.vue'
@@ -230,7 +231,7 @@ const under = computed(
   <Part v-if="pose.props.length > 0" title="Props" note="per person">
     <ul>
       <li v-for="prop in pose.props" :key="prop.kind">
-        {{ prop.count }} {{ prop.count === 1 ? propNames[prop.kind].one : propNames[prop.kind].many }}
+        {{ countedProp(prop.kind, prop.count) }}
       </li>
     </ul>
     <p class="note">Without: {{ mirrorText(pose.withoutProps, resolved.sides[0]?.side ?? 'both') }}</p>

@@ -7,7 +7,8 @@ import { nanoid } from 'nanoid'
 import { computed } from 'vue'
 import type { Phase } from '#model/phase'
 import type { ResolvedPhase } from '#core/session'
-import { formatDuration, holdLimits } from '#core/units'
+import { holdLimits } from '#model/limits'
+import { formatDuration } from '#core/units'
 import DurationField from '#web/shared/ui/DurationField.vue'
 
 /** The named parts of a hold: seconds, breaths, and exactly one that is the rest of it. */

@@ -6,9 +6,11 @@ import Textarea from 'primevue/textarea'
 import { computed } from 'vue'
 import type { TalkBlock } from '#model/block'
 import type { ResolvedTalk } from '#core/session'
-import { blockLimits, formatDuration } from '#core/units'
+import { blockLimits } from '#model/limits'
+import { formatDuration } from '#core/units'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { paceLimits, speakingSeconds, wordCount } from '#core/units'
+import { counted } from '#words/text'
 import { useSpeakingPace } from '../speaking-pace.ts'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
@@ -55,7 +57,7 @@ function setTitle(field: HTMLInputElement): void {
   </Part>
   <Part v-if="words > 0" title="Speaking time" note="an estimate">
     <p data-testid="speaking">
-      {{ words }} {{ words === 1 ? 'word takes' : 'words take' }} about {{ formatDuration(estimateS)
+      {{ counted(words, 'word takes', 'words take') }} about {{ formatDuration(estimateS)
       }}<template v-if="estimateS > resolved.block.s"
         >: {{ formatDuration(estimateS - resolved.block.s) }} more than planned</template
       >.

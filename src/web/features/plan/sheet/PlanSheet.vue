@@ -4,7 +4,7 @@ import type { Session } from '#model/session'
 import { tallyTimeline } from '#core/timeline'
 import type { Timeline } from '#core/timeline'
 import { formatDuration, formatMs } from '#core/units'
-import { stopCard } from '#library/cautions/wording'
+import { stopCard } from '#words/advice'
 import { sheetRows } from './sheet-rows.ts'
 
 /** The plan on paper, to lie beside the mat: black on white, A4 or Letter. Shown in print only. */

@@ -3,8 +3,8 @@ import { mirrorText } from '#core/session'
 import type { Resolved } from '#core/session'
 import { formatDuration, formatMs } from '#core/units'
 import type { BlockSpan, Timeline } from '#core/timeline'
-import { momentWords } from '#web/shared/ui/cue-words.ts'
-import { blockDetail, blockName, ribWords } from '../block-words.ts'
+import { momentWords } from '#words/cues'
+import { blockDetail, blockName, ribWords } from '#words/blocks'
 
 /** A line of the printed sheet: when, what, how long on which side, what is used and said. */
 export interface SheetRow {

@@ -1,6 +1,7 @@
 import type { BasePosition } from '#model/common'
 import { foldMarks } from '#core/units'
-import { basePositionNames, basePositionsInOrder } from '#library/base-positions'
+import { basePositionNames, basePositionsInOrder } from '#words/positions'
+import { capital } from '#words/text'
 import type { ShelfThing } from '#web/shared/session/new-block.ts'
 import type { ShelfEntry } from '#web/shared/shelf/entries.ts'
 
@@ -20,8 +21,6 @@ export interface ShelfGroup {
   readonly name: string
   readonly lines: readonly ShelfLine[]
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** The lines of the shelf: poses by the position they are entered in, breath, movements, what goes between. */
 export function shelfLines(entries: readonly ShelfEntry[]): ShelfLine[] {

@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { formatDuration } from '#core/units'
-import { wingLabel } from '../block-words.ts'
+import { wingLabel } from '#words/blocks'
 import { isCharacterKey, useLetterKeys } from '../letter-keys.ts'
 import { drawnSeconds } from '../block-times.ts'
 import { usePlan } from '../use-plan.ts'

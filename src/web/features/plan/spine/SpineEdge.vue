@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { formatDuration, holdLimits, sayableSeconds } from '#core/units'
+import { holdLimits } from '#model/limits'
+import { formatDuration, sayableSeconds } from '#core/units'
 import type { WingShape } from './layout.ts'
 
 /** The lower edge of a wing: drawn up or down it changes the time, both sides of a hold together. */

@@ -1,7 +1,7 @@
 import type { Practice } from '#model/common'
 import type { Session } from '#model/session'
 import type { BlockSpan, Segment, Timeline } from '#core/timeline'
-import { blockDetail, blockName, ribWords, sideWords } from '../block-words.ts'
+import { blockDetail, blockName, ribWords, sideWords } from '#words/blocks'
 
 /** Space above minute 0, in px, for the bank's names. */
 export const topPx = 34

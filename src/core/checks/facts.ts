@@ -1,0 +1,35 @@
+import type { BasePosition } from '#model/common'
+import type { Direction, Target } from '#model/pose'
+import type { Seconds } from '#core/units'
+
+/** What each finding of a session tells, by its code; times in whole seconds. */
+export interface SessionFacts {
+  DOES_NOT_FIT: { overS: Seconds; lengthS: Seconds }
+  LENGTH_OUT_OF_RANGE: { totalS: Seconds; leastS: Seconds; mostS: Seconds }
+  SIDES_UNEVEN: { leftS: Seconds; rightS: Seconds; percent: number }
+  OUTSIDE_USUAL: { holdS: Seconds; fromS: Seconds; toS: Seconds }
+  PAST_FIRST_CEILING: { holdS: Seconds; ceilingS: Seconds }
+  NO_AFTER_REST: { holdS: Seconds; usualS: Seconds }
+  AFTER_RESTS_SHRINK: { firstS: Seconds; lastS: Seconds; count: number }
+  RUN_OF_ONE_DIRECTION: { direction: Direction; count: number }
+  DEEP_BEFORE_WARM: { target: Target }
+  ASYMMETRY_UNANSWERED: { count: number }
+  MANY_POSITION_CHANGES: { changes: number; minutes: number }
+  BACK_AND_FORTH: { from: BasePosition; to: BasePosition }
+  FINAL_REST_SHORT: { restS: Seconds; floorS: Seconds }
+  NO_CLOSING: { blocks: number }
+  SILENT_BEFORE_HOLD: { holdS: Seconds; beforeS: Seconds }
+  TALKED_THROUGH: { saidS: Seconds; holdS: Seconds; percent: number }
+  LATE_CHANGE: { leftS: Seconds; what: 'phase' | 'support' }
+  ONE_CHEEK: { cheekS: Seconds; holdS: Seconds }
+  CUES_CLOSE: { gapS: Seconds; first: string; second: string }
+  WRONG_SIDE_SAID: { said: string; text: string }
+  WRONG_POSITION_SAID: { said: BasePosition; is: BasePosition; text: string }
+  LAST_NOT_LAST: { left: number; text: string }
+  OTHER_TIME_SAID: { saidS: Seconds; leftS: Seconds; text: string }
+  BREATHS_DO_NOT_FIT: { breaths: number; needS: Seconds; leftS: Seconds; text: string }
+  RETENTION_UNANNOUNCED: { heldS: Seconds }
+  BREATH_AFTER_STRONG: { restS: Seconds; sensation: number; poseId: string }
+  CAUTIONS_UNSAID: { blocks: number; conditions: string }
+}
+export type FindingCode = keyof SessionFacts

@@ -1,0 +1,53 @@
+import { listedCautions, practisedIn } from '#core/cautions'
+import { indexOfBlock } from '#core/session'
+import { freeId } from '../free-id.ts'
+import type { Look, Rule } from '../rule.ts'
+
+/** Words by which cautions are said at all; a condition's own name counts too. */
+const speaksOfThem =
+  /\b(caution|stop sign|complaint|injur|condition|pregnan|doctor|tell me|pain|tingl|numb|surgery|blood pressure)/i
+/** Time to say a few cautions in [estimate]. */
+const talkS = 60
+
+/**
+ * Poses that are to be avoided with some conditions, and nothing said about that before the first of them
+ * [handbook: the caution comes when the group is already in the pose]. One finding for the session.
+ */
+export const cautionsUnsaid: Rule<'CAUTIONS_UNSAID'> = {
+  code: 'CAUTIONS_UNSAID',
+  grade: 'look',
+  find: (look) => {
+    const cautioned = look.blocks.filter((block) => avoids(look, block).length > 0)
+    const [first] = cautioned
+    if (!first || isSaidBefore(look, first.index)) return []
+    const block = {
+      kind: 'talk',
+      id: freeId('cautions', look.session.blocks),
+      title: 'Cautions',
+      text: 'Tell me of any complaint. Stop signs: come out at anything sharp, tingling or numb.',
+      s: talkS,
+    } as const
+    const edits = [{ type: 'insert', at: indexOfBlock(look.session, first.block.id), block } as const]
+    return [
+      {
+        blockId: first.block.id,
+        facts: { blocks: cautioned.length, conditions: avoids(look, first).join(' ') },
+        mend: { by: 'edits', edits },
+      },
+    ]
+  },
+}
+
+/** Ids of the conditions with which a block is to be avoided, beyond what holds for every shape. */
+function avoids({ book }: Look, block: Look['blocks'][number]): string[] {
+  const practised = practisedIn(block)
+  if (!practised || block.kind === 'closing') return []
+  const rules = listedCautions(practised, book).own.filter(({ grade }) => grade === 'avoid')
+  return [...new Set(rules.flatMap(({ conditions }) => conditions))]
+}
+
+const isSaidBefore = ({ blocks, session }: Look, index: number): boolean =>
+  speaksOfThem.test(session.blocks[index]?.note ?? '') ||
+  blocks
+    .slice(0, index)
+    .some((block) => block.kind === 'talk' && speaksOfThem.test(`${block.block.title} ${block.block.text ?? ''}`))

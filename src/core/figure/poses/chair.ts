@@ -1,0 +1,128 @@
+import type { FigureOf } from '#model/figure'
+import { chairFeet } from '#core/props'
+import type { Calculated } from '#core/props'
+import { armTo } from '../body/arms.ts'
+import { bothAlike, crossedAnkle, flatFoot, hipJoint } from '../body/legs.ts'
+import type { Leg } from '../body/legs.ts'
+import { asinOf, between, from, middleJoint, plus, reached, turnUntilContact } from '../geometry/plane.ts'
+import type { Point3 } from '../geometry/plane.ts'
+import { alongOf, heightUnder, isClear, pileUnder, placed } from '../body/scene.ts'
+import type { Drawn, PlacedProp, Scene } from '../body/scene.ts'
+import { floorAt } from '../geometry/shape.ts'
+import { foldOnto } from './seated-fold.ts'
+import { usualOf } from '../body/usual.ts'
+
+/** The seat under someone who sits on nothing named: a usual chair, cm. */
+const usualSeat = 45
+
+/** On a chair: upright, or leaning forward onto a support [formula book 5d for feet and seat]. */
+export function chair(figure: FigureOf<'chair'>, scene: Scene): Calculated<Drawn> {
+  const { f } = scene
+  const pile = pileUnder(scene, 'pelvis')
+  const seatH = pile?.height ?? usualSeat
+  const feet = chairFeet({ stature: f.stature, measured: f, seatH })
+  if (!feet.ok) return feet
+  const hip: Point3 = { x: 0, y: seatH + f.hipAboveSeat, z: 0 }
+  const start = hipJoint(hip, f)
+  const seats = placed(pile, floorAt(0.03 * f.stature))
+  const { leg, hangs } = seatedLeg(scene, start, seats)
+  const both = bothAlike(leg, placed(pileUnder(scene, 'feet'), floorAt(leg.ankle.x + 0.04 * f.stature), leg.ankle.z))
+  const legs =
+    figure.legs === 'figureFour'
+      ? { ...both, right: crossedAnkle(f, hip, both.left), props: underLeft(both.props, both.left.ankle.z) }
+      : both
+  const trunk = figure.trunk === 'upright' ? upright(scene, hip) : leaning(figure, scene, hip, leg.knee.x + f.kneeR + 1)
+  const hand =
+    figure.trunk === 'upright'
+      ? plus(between(leg.hip, leg.knee, 0.75), { x: 0, y: f.kneeR + f.wristR, z: 0 })
+      : { x: trunk.crown.x + 0.06 * f.stature, y: trunk.top + f.wristR, z: f.shoulderHalf }
+  const arms = armTo(f, trunk.shoulder, hand, { x: -0.6, y: -0.5, z: 0.8 })
+  return {
+    ok: true,
+    warnings: hangs ? ['FEET_HANG'] : [],
+    value: {
+      skeleton: {
+        hip,
+        waist: trunk.waist,
+        shoulder: trunk.shoulder,
+        crown: trunk.crown,
+        right: { ...legs.right, ...arms.right },
+        left: { ...legs.left, ...arms.left },
+      },
+      props: [...seats, ...legs.props, ...trunk.props],
+    },
+  }
+}
+
+/** Only the left foot is down: of two piles its own, and a single one goes under it. */
+const underLeft = (props: readonly PlacedProp[], z: number): readonly PlacedProp[] =>
+  props.some(({ zFrom, zTo }) => zFrom + zTo < -1)
+    ? props.filter(({ zFrom, zTo }) => zFrom + zTo < -1)
+    : props.map((prop) => ({ ...prop, zFrom: prop.zFrom + z, zTo: prop.zTo + z }))
+
+/** Feet on the floor or their support, the knees bent to match; where the seat is too high the thighs lie on it and the feet hang. */
+function seatedLeg(
+  scene: Scene,
+  start: Point3,
+  seats: readonly PlacedProp[],
+): { readonly leg: Leg; readonly hangs: boolean } {
+  const { f } = scene
+  const footY = f.ankleH + heightUnder(scene, 'feet')
+  const thigh = (knee: Point3) => ({ a: start, b: knee, ra: f.hipR * 0.9, rb: f.kneeR })
+  const standing = reached(start, { x: f.thigh * 1.02, y: footY, z: start.z }, f.thigh, f.shank)
+  const bent = middleJoint(start, standing, f.thigh, f.shank, { x: 1, y: 1, z: 0 })
+  const lies = from(
+    start,
+    turnUntilContact(20, -40, (above) => isClear([thigh(from(start, above, f.thigh))], seats)),
+    f.thigh,
+  )
+  const hangs = lies.y - f.shank > footY + 0.5
+  const knee = hangs || !isClear([thigh(bent)], seats) ? lies : bent
+  const ankle =
+    knee === bent ? standing : reached(knee, { x: knee.x, y: Math.max(footY, knee.y - f.shank), z: knee.z }, f.shank, 0)
+  return {
+    leg: {
+      hip: start,
+      knee,
+      ankle,
+      toe: hangs
+        ? from(ankle, -Math.min(25, asinOf((ankle.y - f.toeR) / f.footLength)), f.footLength)
+        : flatFoot(ankle, f),
+    },
+    hangs,
+  }
+}
+
+interface ChairTrunk {
+  readonly waist: Point3
+  readonly shoulder: Point3
+  readonly crown: Point3
+  readonly props: readonly PlacedProp[]
+  readonly top: number
+}
+
+function upright(scene: Scene, hip: Point3): ChairTrunk {
+  const { f } = scene
+  const waist = from(hip, 92, f.lowTrunk)
+  const shoulder = from(waist, 88, f.ribCage)
+  return { waist, shoulder, crown: from(shoulder, 90, f.headNeck), props: [], top: 0 }
+}
+
+function leaning(figure: FigureOf<'chair'>, scene: Scene, hip: Point3, nearest: number): ChairTrunk {
+  const { f } = scene
+  const pile = pileUnder(scene, 'head') ?? pileUnder(scene, 'arms')
+  const { hipFlexDeg, roundDeg } = usualOf(figure)
+  const baseAt = (ball: Point3, further: number) =>
+    floorAt(Math.max(ball.x + 0.02 * f.stature + further, nearest + alongOf(pile) / 2))
+  const { trunk, pads } = foldOnto({
+    scene,
+    hip,
+    lean: hipFlexDeg - 90,
+    round: roundDeg,
+    most: 1.8,
+    pile,
+    baseAt,
+    others: [],
+  })
+  return { ...trunk, props: pads, top: pile?.height ?? 0 }
+}

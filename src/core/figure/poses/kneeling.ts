@@ -1,0 +1,164 @@
+import type { FigureOf } from '#model/figure'
+import { childsPose } from '#core/props'
+import type { Calculated } from '#core/props'
+import { armAlong, armTo } from '../body/arms.ts'
+import { bothAlike, hipJoint } from '../body/legs.ts'
+import type { Leg } from '../body/legs.ts'
+import { asinOf, between, from, fromOut, plus } from '../geometry/plane.ts'
+import type { Point3 } from '../geometry/plane.ts'
+import { alongOf, heightUnder, limbObstacle, pileUnder, placed } from '../body/scene.ts'
+import type { Drawn, PlacedProp, Scene } from '../body/scene.ts'
+import { floorAt } from '../geometry/shape.ts'
+import { ankleSurface, chestSupport, headDown, onTheBelly } from './prone.ts'
+import { layTrunk } from '../body/trunk.ts'
+
+/**
+ * Shins on the floor from the knees back; the knees stand `spread` degrees out, the feet come together behind, or stay
+ * `apart` cm from the middle where something stands between them.
+ */
+function kneelLeg(
+  scene: Scene,
+  hip: Point3,
+  spread: number,
+  ankleY: number,
+  apart?: number,
+): { readonly leg: Leg; readonly props: readonly PlacedProp[] } {
+  const { f } = scene
+  const start = hipJoint(hip, f)
+  const pad = pileUnder(scene, 'knees') ?? pileUnder(scene, 'shins')
+  const kneeY = f.kneeR + (pad?.height ?? 0)
+  const knee = fromOut(start, -asinOf((start.y - kneeY) / f.thigh), spread, f.thigh)
+  const inwards = apart === undefined && spread < 8 ? 0 : asinOf((knee.z - (apart ?? f.hipHalf * 0.7)) / f.shank)
+  const ankle = fromOut(knee, 180 + asinOf((knee.y - ankleY) / f.shank), inwards, f.shank)
+  const toe = fromOut(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength) * 0.9, 0, f.footLength)
+  const centre = pad && pad.pieces.some(({ along }) => along >= 40) ? (knee.x + ankle.x) / 2 : knee.x
+  return {
+    leg: { hip: start, knee, ankle, toe },
+    props: [
+      ...placed(pad, floorAt(centre), knee.z),
+      ...placed(pileUnder(scene, 'ankles'), ankleSurface(scene, ankle.x), ankle.z),
+    ],
+  }
+}
+
+/** Child's fold: on the heels or their pad, the trunk over its support [formula book 5h]. */
+export function childFold(figure: FigureOf<'childFold'>, scene: Scene): Calculated<Drawn> {
+  const { f } = scene
+  const seatPad = heightUnder(scene, 'pelvis')
+  const numbers = childsPose({ stature: f.stature, measured: f, bolsterTop: heightUnder(scene, 'chest'), seatPad })
+  if (!numbers.ok) return numbers
+  const shinPad = heightUnder(scene, 'knees') + heightUnder(scene, 'shins')
+  // A roll under the ankles lifts the heels, and what sits on them, by about its half [estimate].
+  const hip: Point3 = { x: 0, y: numbers.value.hipH + shinPad + heightUnder(scene, 'ankles') / 2, z: 0 }
+  const spread = figure.spreadDeg ?? 8
+  const { leg, props: under } = kneelLeg(scene, hip, spread, f.heelR + shinPad + heightUnder(scene, 'ankles'))
+  const support = chestSupport(scene, 0.13 * f.stature)
+  const seat = placed(pileUnder(scene, 'pelvis'), {
+    x: -0.05 * f.stature,
+    y: hip.y - f.hipAboveSeat - seatPad,
+    degrees: 0,
+  })
+  // With the knees together the trunk lies on the thighs; apart, it sinks between them.
+  const thighs =
+    spread < 20 ? [limbObstacle({ a: leg.hip, b: leg.knee, ra: f.kneeR, rb: f.kneeR }, 0.45, f.shoulderHalf)] : []
+  const trunk = layTrunk(f, onTheBelly, hip, [...support, ...thighs], { least: -35, most: 60 })
+  const head = headDown(scene, trunk.shoulder, trunk.ribs, support, thighs)
+  const wide = Math.max(0, ...support.map(({ zTo }) => zTo))
+  const hand = plus(head.crown, {
+    x: 0.04 * f.stature,
+    y: f.wristR - head.crown.y,
+    z: Math.max(wide + 3, f.shoulderHalf),
+  })
+  const arms =
+    figure.arms === 'along'
+      ? armAlong(scene, trunk.shoulder, 180)
+      : armTo(f, trunk.shoulder, hand, { x: 0, y: -0.1, z: 1 })
+  const legs = bothAlike(leg)
+  return {
+    ok: true,
+    warnings: numbers.warnings,
+    value: {
+      skeleton: {
+        hip,
+        waist: trunk.waist,
+        shoulder: trunk.shoulder,
+        crown: head.crown,
+        right: { ...legs.right, ...arms.right },
+        left: { ...legs.left, ...arms.left },
+      },
+      props: [...under, ...seat, ...support, ...head.pads, ...arms.props],
+    },
+  }
+}
+
+/** How far the sit bones stand above the floor on the heels, as shares of the stature, by what the feet do [estimates]. */
+const heelSeat = { flat: 0.06, tucked: 0.12, lifted: 0.075 } as const
+
+/** Upright on the heels, on something between the feet, or on tucked toes. */
+export function kneeling(figure: FigureOf<'kneeling'>, scene: Scene): Calculated<Drawn> {
+  const { f } = scene
+  const pile = pileUnder(scene, 'pelvis')
+  // A short pad lifts the knees alone; one long enough for the shins lifts the seat too.
+  const pad = pileUnder(scene, 'knees')
+  const heels =
+    heelSeat[figure.feet] * f.stature +
+    (alongOf(pad) >= 40 ? heightUnder(scene, 'knees') : 0) +
+    heightUnder(scene, 'shins')
+  // Something firm stands between the feet; something soft lies on the heels.
+  const between_ = pile?.pieces.some(({ rank }) => rank < 2) ?? false
+  const seatY = between_ ? Math.max(heels, pile?.height ?? 0) : heels + (pile?.height ?? 0)
+  const hip: Point3 = { x: 0, y: seatY + f.hipAboveSeat, z: 0 }
+  const ankleY = figure.feet === 'tucked' ? 0.085 * f.stature : f.heelR + heightUnder(scene, 'ankles')
+  const lifted = figure.feet === 'lifted' ? 0.09 * f.stature : 0
+  const start = hipJoint(hip, f)
+  const apart = between_
+    ? Math.max(f.hipHalf, ...(pile?.pieces ?? []).map(({ across }) => across / 2 + f.heelR + 0.5))
+    : undefined
+  const flat = kneelLeg(scene, hip, 6, ankleY, apart)
+  const knee = lifted > 0 ? fromOut(start, asinOf((lifted + f.kneeR - start.y) / f.thigh), 6, f.thigh) : flat.leg.knee
+  const ankle = lifted > 0 ? from(knee, 180 + asinOf((knee.y - ankleY) / f.shank), f.shank) : flat.leg.ankle
+  const toe =
+    figure.feet === 'tucked'
+      ? tuckedToe(ankle, f.footLength, f.toeR)
+      : lifted > 0
+        ? from(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength), f.footLength)
+        : flat.leg.toe
+  const leg: Leg = { hip: start, knee, ankle, toe }
+  const waist = from(hip, 94, f.lowTrunk)
+  const shoulder = from(waist, 87, f.ribCage)
+  const crown = from(shoulder, 90, f.headNeck)
+  const onThigh = plus(between(leg.hip, leg.knee, 0.7), { x: 0, y: f.kneeR + f.wristR, z: 0 })
+  const arms = armTo(
+    f,
+    shoulder,
+    figure.feet === 'lifted' ? { x: -0.16 * f.stature, y: f.wristR, z: f.shoulderHalf } : onThigh,
+    { x: -1, y: -0.2, z: 0.5 },
+  )
+  const legs = bothAlike(leg)
+  const seat = placed(pile, {
+    x: between_ ? -0.02 * f.stature : -0.07 * f.stature,
+    y: between_ ? 0 : heels,
+    degrees: 0,
+  })
+  return {
+    ok: true,
+    warnings: [],
+    value: {
+      skeleton: {
+        hip,
+        waist,
+        shoulder,
+        crown,
+        right: { ...legs.right, ...arms.right },
+        left: { ...legs.left, ...arms.left },
+      },
+      props: [...flat.props, ...seat, ...arms.props],
+    },
+  }
+}
+
+/** The ball of the foot on the floor, the heel up. */
+function tuckedToe(ankle: Point3, footLength: number, toeR: number): Point3 {
+  const drop = Math.min(footLength, ankle.y - toeR)
+  return plus(ankle, { x: Math.sqrt(footLength ** 2 - drop ** 2), y: -drop, z: 0 })
+}

@@ -1,0 +1,273 @@
+import type { Block, HoldBlock } from '#model/block'
+import type { Practice } from '#model/common'
+import type { Pose, Target } from '#model/pose'
+import type { Session } from '#model/session'
+import { ok, orThrow, refused } from '#core/result'
+import type { Result } from '#core/result'
+import { applyEdit } from '#core/session'
+import { betterOrder } from '../order/better-order.ts'
+import { breathWork, firstBreath } from './choose-breath.ts'
+import { chooserLimits, mostTargets } from './chooser.ts'
+import type { ChooserBooks, ChooserRule, ChooserWish, ChosenSession, Pick } from './chooser.ts'
+import { awayFromTheFloor, ranked, suits, worksOn } from './chooser-rank.ts'
+import { stretchToLength } from '../stretch/stretch.ts'
+
+/** Areas of a practice when none is asked for. */
+const usualTargets: Readonly<Record<Practice, readonly Target[]>> = {
+  restorative: ['chest', 'lowBack', 'wholeBody'],
+  yin: ['outerHip', 'lowBack', 'hamstrings'],
+  mixed: ['innerThigh', 'lowBack', 'chest'],
+  breath: ['chest'],
+}
+
+/** What was asked for may be brought in with holds this much shorter; what only fills has to fit as it is. */
+const shares = { asked: 0.6, frame: 0.8, filling: 1 } as const
+
+/** A session as it grows: its parts in the order in which they are taught. */
+interface Parts {
+  readonly opening: readonly Pick[]
+  readonly moving: readonly Pick[]
+  readonly warm: readonly Pick[]
+  /** Deep poses, each with its counterpose after it. */
+  readonly deep: readonly Pick[]
+  readonly breath: readonly Pick[]
+  readonly settling: readonly Pick[]
+}
+
+/**
+ * A complete session that can be led: arriving, breath, an opening, something that warms, deep poses for the
+ * areas asked for with their counterposes, a settling pose and the closing; ordered to move little and
+ * brought to its length. The same wish gives the same session.
+ * Refuses `LENGTH_OUT_OF_RANGE` and `TOO_MANY_TARGETS` with the field.
+ */
+export function chooseSession(wish: ChooserWish, books: ChooserBooks): Result<ChosenSession> {
+  const { leastS, mostS } = chooserLimits
+  if (wish.lengthS < leastS || wish.lengthS > mostS) return refused('LENGTH_OUT_OF_RANGE', 'lengthS', { leastS, mostS })
+  if (wish.targets.length > mostTargets) return refused('TOO_MANY_TARGETS', 'targets', { most: mostTargets })
+  const frame = frameOf(wish, books)
+  const fits = (parts: Parts, leastShare: number) =>
+    orThrow(stretchToLength(frame(parts).session, books.catalog, books.ceilingOf, leastShare)).overMs === 0
+  const isBreath = wish.practice === 'breath'
+  const asked = wish.targets.length > 0 || isBreath ? wish.targets : usualTargets[wish.practice]
+  const opened = withOpening(wish, books, asked, fits)
+  const breathed = isBreath ? withBreathWork(wish, books, opened, fits) : opened
+  const worked = withTargets(wish, books, withMoving(wish, books, breathed, asked, fits), asked, fits)
+  const settled = withSettling(wish, books, worked, fits)
+  // What was asked for first; where it is used up or would be all there is, what is usual.
+  const full = filled(wish, books, settled, new Set([...asked, ...usualTargets[wish.practice]]), fits)
+  const { session, why } = frame(full)
+  const ordered = orThrow(
+    applyEdit(session, { type: 'several', edits: orThrow(betterOrder(session, books.catalog)).edits }),
+  ).session
+  const fit = orThrow(stretchToLength(ordered, books.catalog, books.ceilingOf))
+  const met = new Set(Object.values(why).flatMap((rule) => (rule.rule === 'works' ? [rule.target] : [])))
+  return ok({
+    session: fit.session,
+    why,
+    missed: wish.targets.filter((target) => !met.has(target)),
+    totalMs: fit.totalMs,
+  })
+}
+
+type Fits = (parts: Parts, leastShare: number) => boolean
+
+const nothing: Parts = { opening: [], moving: [], warm: [], deep: [], breath: [], settling: [] }
+
+/** Puts parts between what every session begins and ends with. */
+function frameOf(wish: ChooserWish, books: ChooserBooks) {
+  const talkS = wish.lengthS < 2400 ? 60 : 120
+  const begin: Pick[] = [
+    { block: { kind: 'talk', id: 'arrive', ...wish.talk, s: talkS }, why: { rule: 'arrives' } },
+    ...firstBreath(wish, books),
+  ]
+  const end: Pick = { block: { kind: 'closing', id: 'closing' }, why: { rule: 'closes' } }
+  return ({ opening, moving, warm, deep, breath, settling }: Parts) => {
+    const picks = [...begin, ...opening, ...moving, ...warm, ...deep, ...breath, ...settling, end]
+    const { id, name, practice, level, lengthS, schoolId } = wish
+    const session: Session = {
+      schema: 1,
+      id,
+      name,
+      practice,
+      level,
+      lengthS,
+      schoolId,
+      blocks: picks.map(({ block }) => block),
+    }
+    return { session, why: Object.fromEntries(picks.map(({ block, why }) => [block.id, why])) }
+  }
+}
+
+const pickPose = ({ id }: Pose, why: ChooserRule): Pick => ({
+  block: { kind: 'hold', id: `pose-${id}`, poseId: id },
+  why,
+})
+
+const holdsOf = ({ opening, moving, warm, deep, breath, settling }: Parts): HoldBlock[] =>
+  [...opening, ...moving, ...warm, ...deep, ...breath, ...settling].flatMap(({ block }) =>
+    block.kind === 'hold' ? [block] : [],
+  )
+
+/** The poses of the wish that are not in the session yet. */
+function unused(wish: ChooserWish, { catalog }: ChooserBooks, parts: Parts): Pose[] {
+  const used = new Set(holdsOf(parts).map(({ poseId }) => poseId))
+  return [...catalog.poses.values()].filter((pose) => suits(pose, wish) && !used.has(pose.id))
+}
+
+/** The first candidate with which the session still can be brought to its length, else the session as it was. */
+const firstThatFits = (parts: Parts, candidates: Iterable<Parts>, leastShare: number, fits: Fits): Parts => {
+  for (const candidate of candidates) if (fits(candidate, leastShare)) return candidate
+  return parts
+}
+
+/** A deep pose for every area asked for, warmed and countered, as far as there is room. */
+const withTargets = (
+  wish: ChooserWish,
+  books: ChooserBooks,
+  parts: Parts,
+  targets: readonly Target[],
+  fits: Fits,
+): Parts =>
+  targets.reduce((now, target) => firstThatFits(now, groupsFor(target, wish, books, now), shares.asked, fits), parts)
+
+/** The session with one more pose for an area, the best first, each with what it needs before and after. */
+function* groupsFor(target: Target, wish: ChooserWish, books: ChooserBooks, parts: Parts): Generator<Parts> {
+  const deep = unused(wish, books, parts).filter((pose) => pose.targets.includes(target) && isWork(pose, wish.practice))
+  for (const pose of ranked(deep, wish.variation, (one) => worksOn(one, target, wish))) {
+    const withPose: Parts = { ...parts, deep: [...parts.deep, pickPose(pose, { rule: 'works', target })] }
+    const warmed = warmedFor(pose, wish, books, withPose)
+    if (warmed) yield countered(pose, wish, books, warmed)
+  }
+}
+
+/** In restorative work every carried shape can be a long hold; elsewhere only what is taught as a deep one. */
+const isWork = (pose: Pose, practice: Practice): boolean =>
+  practice === 'restorative' || practice === 'breath' ? pose.sensation.to <= 3 : pose.places.includes('deep')
+
+/** The session with something before that warms each area the pose wants warm; undefined where nothing does. */
+function warmedFor(pose: Pose, wish: ChooserWish, books: ChooserBooks, parts: Parts): Parts | undefined {
+  let warmed: Parts | undefined = parts
+  for (const area of pose.wantsWarm) {
+    const before = warmed ? [...warmed.opening, ...warmed.moving, ...warmed.warm] : []
+    if (!warmed || before.some(({ block }) => warmsOf(block, books).includes(area))) continue
+    const able: Pose[] = unused(wish, books, warmed).filter(
+      ({ places, warms }) => places.includes('warm') && warms.includes(area),
+    )
+    const [warmer]: Pose[] = ranked(able, wish.variation, (one) => -awayFromTheFloor(one) - one.sensation.to)
+    warmed = warmer && { ...warmed, warm: [...warmed.warm, pickPose(warmer, { rule: 'warms', target: area })] }
+  }
+  return warmed
+}
+
+/** What a block warms: a pose what it says, a breath-timed movement what it moves. */
+function warmsOf(block: Block, { catalog }: ChooserBooks): readonly Target[] {
+  if (block.kind === 'hold') return catalog.poses.get(block.poseId)?.warms ?? []
+  return block.kind === 'movement' ? (catalog.movements.get(block.movementId)?.targets ?? []) : []
+}
+
+/** The session with the counterpose of its last deep pose, where that has one that is not used yet. */
+function countered(pose: Pose, wish: ChooserWish, books: ChooserBooks, parts: Parts): Parts {
+  const able = unused(wish, books, parts).filter(
+    ({ id, places }) => pose.counterposes.includes(id) && places.includes('counter'),
+  )
+  const [counter] = ranked(
+    able,
+    wish.variation,
+    (one) => (one.base.enter === pose.base.leave ? 1 : 0) - (one.sides ? 2 : 0) - awayFromTheFloor(one),
+  )
+  return counter ? { ...parts, deep: [...parts.deep, pickPose(counter, { rule: 'counters', poseId: pose.id })] } : parts
+}
+
+/** A pose that asks little and is the same on both sides, to begin with or to settle in. */
+const isEasy = (pose: Pose, place: 'opening' | 'closing'): boolean =>
+  pose.places.includes(place) && pose.sensation.to <= 3 && !pose.sides
+
+/** With an opening near the areas asked for; before breath work one that leaves people lying or sitting. */
+function withOpening(wish: ChooserWish, books: ChooserBooks, targets: readonly Target[], fits: Fits): Parts {
+  const points = (pose: Pose) =>
+    targets.filter((target) => pose.targets.includes(target)).length - awayFromTheFloor(pose)
+  const quiet = (pose: Pose) => wish.practice !== 'breath' || ['supine', 'seated'].includes(pose.base.leave)
+  const able = ranked(
+    unused(wish, books, nothing).filter((pose) => isEasy(pose, 'opening') && quiet(pose)),
+    wish.variation,
+    points,
+  )
+  return firstThatFits(
+    nothing,
+    able.map((pose) => ({ ...nothing, opening: [pickPose(pose, { rule: 'opens' })] })),
+    shares.frame,
+    fits,
+  )
+}
+
+/** In less than half an hour a movement would take the time of a pose. */
+const movesFromS = 1800
+
+/** With a breath-timed movement that warms, where there is room; restorative work does without. */
+function withMoving(
+  wish: ChooserWish,
+  books: ChooserBooks,
+  parts: Parts,
+  targets: readonly Target[],
+  fits: Fits,
+): Parts {
+  if (wish.practice === 'restorative' || wish.lengthS < movesFromS) return parts
+  return firstThatFits(
+    parts,
+    moversFor(targets, wish, books).map((pick) => ({ ...parts, moving: [pick] })),
+    shares.frame,
+    fits,
+  )
+}
+
+/** With a pose to settle in before the closing, where there is room. */
+function withSettling(wish: ChooserWish, books: ChooserBooks, parts: Parts, fits: Fits): Parts {
+  const points = (pose: Pose) => (pose.base.enter === 'supine' ? 1 : 0) - awayFromTheFloor(pose)
+  const able = ranked(
+    unused(wish, books, parts).filter((pose) => isEasy(pose, 'closing')),
+    wish.variation,
+    points,
+  )
+  return firstThatFits(
+    parts,
+    able.map((pose) => ({ ...parts, settling: [pickPose(pose, { rule: 'settles' })] })),
+    shares.frame,
+    fits,
+  )
+}
+
+function moversFor(targets: readonly Target[], { variation }: ChooserWish, { catalog }: ChooserBooks): Pick[] {
+  const able = ranked([...catalog.movements.values()], variation, (movement) =>
+    movement.base.enter === 'standing' ? -3 : 0,
+  )
+  return able.flatMap((movement): Pick[] => {
+    const target = targets.find((one) => movement.targets.includes(one))
+    return target
+      ? [
+          {
+            block: { kind: 'movement', id: `movement-${movement.id}`, movementId: movement.id },
+            why: { rule: 'moves', target },
+          },
+        ]
+      : []
+  })
+}
+
+/** Breath work as far as it fits, one technique after the other. */
+function withBreathWork(wish: ChooserWish, books: ChooserBooks, parts: Parts, fits: Fits): Parts {
+  const before = firstBreath(wish, books).flatMap(({ block }) => (block.kind === 'breath' ? [block.techniqueId] : []))
+  return breathWork(wish, books, before).reduce((now, part) => {
+    const more = { ...now, breath: [...now.breath, ...part] }
+    return fits(more, shares.frame) ? more : now
+  }, parts)
+}
+
+/** More poses for the areas in turn, as long as one fits with its usual time. */
+function filled(wish: ChooserWish, books: ChooserBooks, parts: Parts, targets: ReadonlySet<Target>, fits: Fits): Parts {
+  let now = parts
+  for (;;) {
+    const before = now
+    for (const target of targets) now = firstThatFits(now, groupsFor(target, wish, books, now), shares.filling, fits)
+    if (now === before) return now
+  }
+}

@@ -1,0 +1,23 @@
+/** A range of whole seconds a time may be set to, both ends taken. */
+export interface SecondsRange {
+  readonly leastS: number
+  readonly mostS: number
+}
+
+/** One side of a hold: 5 s to 60 min. */
+export const holdLimits: SecondsRange = { leastS: 5, mostS: 3600 }
+/** A block that is not a hold: talk, rest, breath, final rest. */
+export const blockLimits: SecondsRange = { leastS: 5, mostS: 7200 }
+/** Any time between holds; 0 leaves it out. */
+export const betweenLimits: SecondsRange = { leastS: 0, mostS: 1800 }
+/** The length a session is meant to fill: 5 min to 4 h. */
+export const sessionLimits: SecondsRange = { leastS: 300, mostS: 14_400 }
+
+/** Characters of a name, of one line, and of a text. */
+export const textLimits = { name: 120, line: 300, text: 20_000 } as const
+
+/** A length or distance in whole millimetres. */
+export const lengthLimitsMm = { least: 1, most: 100_000 } as const
+
+/** Counted breath: rounds of a set, sets of a block. */
+export const breathLimits = { rounds: 500, sets: 20 } as const

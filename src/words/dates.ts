@@ -1,0 +1,13 @@
+import { DateTime } from 'luxon'
+
+const english = { locale: 'en' } as const
+
+/** A day, as in “Thu 12 Mar 2026”. */
+export const dayText = (instant: string): string => DateTime.fromISO(instant).toFormat('ccc d LLL yyyy', english)
+
+/** A day and its time, 24-hour clock. */
+export const dayTimeText = (instant: string): string =>
+  DateTime.fromISO(instant).toFormat('ccc d LLL yyyy, HH:mm', english)
+
+/** Hours and minutes of a wall time, 24-hour clock. */
+export const clockText = (epochMs: number): string => DateTime.fromMillis(epochMs).toFormat('HH:mm', english)

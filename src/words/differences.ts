@@ -1,0 +1,61 @@
+import type { Block, HoldBlock } from '#model/block'
+import type { Session } from '#model/session'
+import type { Catalog, Difference } from '#core/session'
+import { formatDuration } from '#core/units'
+import { blockNameIn } from './blocks.ts'
+
+const detailNames: Partial<Record<keyof Session, string>> = {
+  name: 'name',
+  practice: 'practice',
+  level: 'level',
+  lengthS: 'length',
+  schoolId: 'school',
+  answers: 'answers',
+  times: 'times',
+  purpose: 'purpose',
+}
+
+/** A difference in a line, as said of going from the one state to the other. */
+export function differenceWords(difference: Difference, catalog: Catalog): string {
+  switch (difference.kind) {
+    case 'detail': {
+      const name = detailNames[difference.detail] ?? difference.detail
+      if (difference.detail === 'lengthS')
+        return `length ${formatDuration(Number(difference.before))} to ${formatDuration(Number(difference.after))}`
+      const plain = (value: unknown) =>
+        typeof value === 'string' && value.length < 60 && difference.detail !== 'schoolId'
+      return plain(difference.before) && plain(difference.after)
+        ? `${name} “${String(difference.before)}” to “${String(difference.after)}”`
+        : `${name} changed`
+    }
+    case 'added':
+      return `${blockNameIn(difference.block, catalog)} added`
+    case 'dropped':
+      return `${blockNameIn(difference.block, catalog)} dropped`
+    case 'moved':
+      return `${blockNameIn(difference.block, catalog)} moved from place ${String(difference.from + 1)} to ${String(difference.to + 1)}`
+    case 'changed':
+      return changedWords(difference.before, difference.after, catalog)
+  }
+}
+
+function changedWords(before: Block, after: Block, catalog: Catalog): string {
+  const name = blockNameIn(after, catalog)
+  const [from, to] = [timeOf(before), timeOf(after)]
+  if (from !== undefined && to !== undefined && from !== to) return `${name} ${from} to ${to}`
+  return `${name} changed`
+}
+
+/** The time a block sets for itself, where it sets one. */
+function timeOf(block: Block): string | undefined {
+  if (block.kind === 'hold') return block.hold && holdText(block.hold)
+  if (block.kind === 'talk' || block.kind === 'rest') return formatDuration(block.s)
+  return block.kind === 'closing' && block.finalRestS !== undefined
+    ? `final rest ${formatDuration(block.finalRestS)}`
+    : undefined
+}
+
+const holdText = (hold: NonNullable<HoldBlock['hold']>): string =>
+  'holdS' in hold
+    ? formatDuration(hold.holdS)
+    : `left ${formatDuration(hold.leftS)}, right ${formatDuration(hold.rightS)}`

@@ -1,0 +1,17 @@
+import type { Level, Practice } from '#model/common'
+
+/** Stillness after a hold: yin teachers call it the rebound [decisions]. */
+export const afterRestName = (practice: Practice): string => (practice === 'yin' ? 'rebound' : 'after-rest')
+
+export const practiceChoices: { value: Practice; words: string }[] = [
+  { value: 'restorative', words: 'Restorative' },
+  { value: 'yin', words: 'Yin' },
+  { value: 'breath', words: 'Breath' },
+  { value: 'mixed', words: 'Mixed' },
+]
+
+export const levelChoices: { value: Level; words: string }[] = [
+  { value: 'new', words: 'New' },
+  { value: 'regular', words: 'Regular' },
+  { value: 'experienced', words: 'Experienced' },
+]

@@ -1,0 +1,97 @@
+import type { ProblemCode, ProblemFacts } from '#model/problem'
+import type { Refusal } from '#model/refusal'
+import { fieldName } from './fields.ts'
+import { refusalSentence } from './refusals.ts'
+
+interface ProblemWords {
+  readonly title: string
+  /** One sentence for the teacher: what is wrong, where, what to do. */
+  readonly detail: string
+}
+
+interface Where {
+  readonly path?: string
+  readonly refusals?: readonly Refusal[]
+}
+
+const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where: Where) => ProblemWords } = {
+  MALFORMED_JSON: () => ({
+    title: 'The request is not JSON',
+    detail: 'The body could not be read as JSON: send it again, whole.',
+  }),
+  WRONG_CONTENT_TYPE: () => ({ title: 'Not sent as JSON', detail: 'The body must be sent as application/json.' }),
+  BODY_TOO_LARGE: ({ mostKb }) => ({
+    title: 'The document is too large',
+    detail: `A document may take up to ${String(mostKb)} kB: shorten its texts or split the session.`,
+  }),
+  DOCUMENT_REFUSED: (_, { refusals = [] }) => ({ title: 'The document is refused', detail: firstOf(refusals) }),
+  UNKNOWN_REFERENCE: ({ id }, { path = '' }) => ({
+    title: 'Something named in the document does not exist',
+    detail: `${fieldName(path)}: “${id}” is not on the shelf: choose another or restore it.`,
+  }),
+  TECHNIQUE_NOT_COUNTED: ({ id }, { path = '' }) => ({
+    title: 'A breath without counts over a hold',
+    detail: `${fieldName(path)}: “${id}” has no counts of its own: give it a pattern, or choose another.`,
+  }),
+  SCHEMA_NEWER: ({ schema, known }) => ({
+    title: 'Written by a newer Zovrin',
+    detail: `The document has schema ${String(schema)}, this Zovrin reads up to ${String(known)}: update Zovrin to open it.`,
+  }),
+  UNKNOWN_SESSION: ({ id }) => ({
+    title: 'No such session',
+    detail: `There is no session “${id}”: it may have been removed. Open the list of sessions.`,
+  }),
+  UNKNOWN_CLASS: ({ id }) => ({ title: 'No such class', detail: `There is no led class “${id}”: open the journal.` }),
+  RECORD_OLDER: ({ sent, kept }) => ({
+    title: 'A fuller record is kept already',
+    detail: `The record sent has ${String(sent)} events, the kept one ${String(kept)}: nothing was changed.`,
+  }),
+  UNKNOWN_VERSION: ({ id, version }) => ({
+    title: 'No such version',
+    detail: `Session “${id}” has no kept version ${String(version)}.`,
+  }),
+  UNKNOWN_OWN: ({ kind, id }) => ({
+    title: 'Not among your own',
+    detail: `There is no ${kind} “${id}” of your own: it may have been removed. Reload the shelf.`,
+  }),
+  IN_USE: ({ name, where }) => ({
+    title: 'Still in use',
+    detail: `“${name}” is used in ${where}: change it there first.`,
+  }),
+  UNKNOWN_ADDRESS: ({ path }) => ({ title: 'No such address', detail: `There is nothing at ${path}.` }),
+  ID_TAKEN: ({ id }) => ({
+    title: 'That id is taken',
+    detail: `A session “${id}” exists already: change it with PUT, or send a new id.`,
+  }),
+  ID_MISMATCH: ({ address, document }) => ({
+    title: 'Two different ids',
+    detail: `The address names “${address}” and the document “${document}”: send the same id in both.`,
+  }),
+  VERSION_MISSING: () => ({
+    title: 'No version given',
+    detail: 'Send the version you changed in the header If-Match.',
+  }),
+  VERSION_STALE: ({ based, current }) => ({
+    title: 'Changed elsewhere in the meantime',
+    detail: `You changed version ${String(based)}, the kept one is version ${String(current)}: keep yours or take the other.`,
+  }),
+  WRONG_HOST: ({ host }) => ({ title: 'Wrong host', detail: `This Zovrin answers only on this machine, at ${host}.` }),
+  WRONG_ORIGIN: () => ({ title: 'Wrong origin', detail: 'Changes are taken only from Zovrin’s own pages.' }),
+  INTERNAL: () => ({
+    title: 'Something broke in Zovrin',
+    detail: 'The server met a mistake of its own. Nothing was changed; what you typed is kept in the window.',
+  }),
+}
+
+function firstOf(refusals: readonly Refusal[]): string {
+  const [first] = refusals
+  const more = refusals.length > 1 ? ` And ${String(refusals.length - 1)} more.` : ''
+  return `${first ? refusalSentence(first) : 'It is not what is expected here.'}${more}`
+}
+
+/** What an error reply says. */
+export const problemWords = <Code extends ProblemCode>(
+  code: Code,
+  facts: ProblemFacts[Code],
+  where: Where = {},
+): ProblemWords => words[code](facts, where)

@@ -1,0 +1,68 @@
+import type { Refusal, RefusalCode, RefusalFacts } from '#model/refusal'
+import { formatDuration } from '#core/units'
+import { fieldName } from './fields.ts'
+import { counted } from './text.ts'
+
+const typeWords: Readonly<Record<string, string>> = {
+  int: 'a whole number',
+  number: 'a number',
+  string: 'some text',
+  array: 'a list',
+  object: 'an object',
+  boolean: 'true or false',
+  record: 'an object',
+}
+const typeWord = (expected: string): string => typeWords[expected] ?? expected
+
+const formWords: Readonly<Record<string, string>> = {
+  datetime: 'an instant like 2026-03-12T19:00:00+01:00',
+  date: 'a day like 2026-03-12',
+}
+
+/** A size with its unit: times in minutes and seconds, texts in characters, lists in entries. */
+function size(value: number, of: string, path: string): string {
+  if (of === 'string') return counted(value, 'character')
+  if (of === 'array') return counted(value, 'entry', 'entries')
+  if (/[a-z]S$/.test(path) || /(^|\.)s$/.test(path)) return formatDuration(value)
+  return path.endsWith('Mm') ? `${String(value / 10)} cm` : String(value)
+}
+
+const isEmpty = ({ least, of }: RefusalFacts['TOO_SMALL']): boolean =>
+  least === 1 && (of === 'string' || of === 'array')
+
+/** What is wrong with the field and what to do, after its name. */
+const mends: { readonly [Code in RefusalCode]: (facts: RefusalFacts[Code], path: string) => string } = {
+  MISSING: ({ expected }) => ` is missing: give ${typeWord(expected)}`,
+  WRONG_TYPE: ({ expected }) => ` has the wrong type: give ${typeWord(expected)}`,
+  TOO_SMALL: (facts, path) =>
+    isEmpty(facts)
+      ? ` is empty: ${facts.of === 'array' ? 'choose or write at least one' : 'write something'}`
+      : ` is too small: give at least ${size(facts.least, facts.of, path)}`,
+  TOO_BIG: ({ most, of }, path) => ` is too large: give at most ${size(most, of, path)}`,
+  NOT_A_CHOICE: ({ choices }) => ` must be one of: ${choices}`,
+  UNKNOWN_FIELD: ({ fields }) => ` has a field that is not known: remove ${fields}`,
+  WRONG_FORM: ({ form }) =>
+    ` is not written as it should be: ${formWords[form] ? `give ${formWords[form]}` : 'use letters, figures, - and _ only, at most 64'}`,
+  NO_FORM_FITS: () => ' fits none of the forms it may have: compare it with the schema',
+  UNKNOWN_REFERENCE: ({ id }) => `: “${id}” is neither shipped nor in the file: add it to the file, or choose another`,
+  TECHNIQUE_NOT_COUNTED: ({ id }) => `: “${id}” has no counts of its own: give it a pattern, or choose another`,
+  CLOSING_NOT_LAST: () => ': a closing can only be last: move it to the end',
+  CUE_EMPTY: () => ' has neither words nor a sound: give it one',
+  HOLD_UNDER_PHASES: ({ leastS }) => ` is shorter than its phases: give at least ${formatDuration(leastS)}`,
+  HOLD_RANGE_ORDER: () => ': the usual time lies between the shortest and the longest',
+  ID_TWICE: ({ first }) => ` is also that of number ${String(first + 1)}: give each its own`,
+  PACE_RANGE: () => ': one count lasts from 0.25 s to 10 s',
+  PHASE_REST: () => ': exactly one of them is “the rest of it”',
+  PILES_UNEVEN: () => ' cannot be divided into two equal piles: take an even number or one pile',
+  SENSATION_ORDER: () => ' goes from the lesser to the stronger',
+  SESSIONS_OR_BLOCKS: () => ' or blocks must be there, and not both',
+  SIDE_IN_SYMMETRIC: () => ' names a side, but the pose has none: give it two sides or leave the side out',
+  SIDES_ALIKE: () => ' says the same as the left side: say what is different in the body',
+}
+
+const mendOf = <Code extends RefusalCode>(code: Code, facts: RefusalFacts[Code], path: string): string =>
+  mends[code](facts, path)
+
+/** One sentence that names the field as it is called on screen, and the mend. */
+export const refusalSentence = ({ code, path, facts }: Refusal): string =>
+  `${fieldName(path)}${mendOf(code, facts, path)}.`
