@@ -1,28 +1,46 @@
 import Papa from 'papaparse'
-import { meantAndDone } from '#core/journal'
-import type { LeadEvent, LeadPlan } from '#core/lead'
+import { keptEventSchema, ledEndSchema, ledStartSchema } from '#model/led-class'
+import type { LedClass } from '#model/led-class'
+import { meantAndDone, visitsOf } from '#core/journal'
+import { fold } from '#core/lead'
 import { ledClassCsv } from '#formats/led-class-csv'
 import { demoClasses } from '#server/demo/led-classes'
-import { ledClassSchema } from '#model/classes'
 
 const classes = demoClasses(new Date('2026-03-12T17:00:00Z'))
 
 test('the demo holds four led classes on Thursdays before, valid as records', () => {
-  expect(classes.map(({ startedAt }) => startedAt.slice(0, 10))).toEqual([
+  expect(classes.map(({ start }) => start.startedAt.slice(0, 10))).toEqual([
     '2026-02-12',
     '2026-02-19',
     '2026-02-26',
     '2026-03-05',
   ])
-  expect(classes.map((led) => ledClassSchema.safeParse(led).success)).toEqual([true, true, true, true])
+  for (const { start, events, end } of classes) {
+    expect(ledStartSchema.parse(start)).toEqual(start)
+    expect(events.map((event) => keptEventSchema.parse(event))).toEqual(events)
+    expect(ledEndSchema.parse(end)).toEqual(end)
+    const log = events.map(({ event }) => event)
+    expect(fold(start.plan, log, end.visits.at(-1)?.endMs ?? 0).visits).toEqual(end.visits)
+  }
 })
 
-test('a class reads back from CSV as it was told, quotes and commas included', () => {
+/** The first class of the demo as it is read back, called by a name. */
+function firstClass(name: string): LedClass {
   const [led] = classes
   if (!led) throw new Error('the demo has classes')
-  const quoted = { ...led, document: { ...led.document, name: 'Slow, "long" hour' } }
-  const done = meantAndDone(led.plan as unknown as LeadPlan, led.log as LeadEvent[], 9_000_000)
-  const text = ledClassCsv(quoted, done)
+  const { start, events, end } = led
+  const { visits, left, endedAt } = end
+  return {
+    ...start,
+    document: { ...start.document, name },
+    ...{ events, visits, left, endedAt, note: null, conductedMs: 0, format: 2 },
+  }
+}
+
+test('a class reads back from CSV as it was told, quotes and commas included', () => {
+  const led = firstClass('Slow, "long" hour')
+  const done = meantAndDone(led.plan, visitsOf(led))
+  const text = ledClassCsv(led, done)
   expect(text).toContain('\r\n')
   const { data, errors } = Papa.parse<Record<string, string>>(text, { header: true })
   expect(errors).toEqual([])
@@ -32,4 +50,11 @@ test('a class reads back from CSV as it was told, quotes and commas included', (
     ['Slow, "long" hour', 'left', '210', '240'],
     ['Slow, "long" hour', 'right', '210', '240'],
   ])
+})
+
+test('a name that begins like a formula is no formula in a spreadsheet', () => {
+  const led = firstClass('=HYPERLINK("http://elsewhere.example","press")')
+  const text = ledClassCsv(led, meantAndDone(led.plan, visitsOf(led)))
+  const { data } = Papa.parse<Record<string, string>>(text, { header: true })
+  expect(data[0]?.['session']).toMatch(/^'=HYPERLINK/)
 })

@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import type { LedClass } from '#model/classes'
+import type { LedClass } from '#model/led-class'
 import type { MeantAndDone } from '#core/journal'
 
 const seconds = (ms: number): number => Math.round(ms / 1000)
@@ -10,7 +10,7 @@ export function ledClassCsv(led: LedClass, { holds, others }: MeantAndDone): str
   const rows = [
     ...holds.map(({ blockId, side, plannedMs, heldMs, attempts }) => ({
       ...common,
-      what: led.resolved[blockId]?.name ?? blockId,
+      what: led.blocks[blockId]?.name ?? blockId,
       side: side === 'both' ? '' : side,
       kind: 'hold',
       planned_s: seconds(plannedMs),
@@ -27,5 +27,5 @@ export function ledClassCsv(led: LedClass, { holds, others }: MeantAndDone): str
       begun_again: 0,
     })),
   ]
-  return Papa.unparse(rows, { newline: '\r\n' })
+  return Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true })
 }

@@ -21,3 +21,14 @@ export const lengthLimitsMm = { least: 1, most: 100_000 } as const
 
 /** Counted breath: rounds of a set, sets of a block. */
 export const breathLimits = { rounds: 500, sets: 20 } as const
+
+/** A led class and its record. The longest day of classes, and room for two hundred blocks with all their cues. */
+export const ledLimits = {
+  runMs: 48 * 3_600_000,
+  segments: 20_000,
+  cues: 40_000,
+  events: 20_000,
+  visits: 40_000,
+  saidCharacters: 4000,
+  halfCounts: 100_000_000,
+} as const

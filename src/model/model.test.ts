@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import type { z } from 'zod'
-import { ledClassSchema, plannedClassSchema } from '#model/classes'
+import { ledStartSchema } from '#model/led-class'
+import { plannedClassSchema } from '#model/planned-class'
 import { personSchema } from '#model/person'
 import { placeSchema } from '#model/place'
 import { refusalsOf } from '#model/refusal'
@@ -109,10 +110,9 @@ test('places, people, set-ups, planned and led classes are taken, and refused by
     promisedEnd: '2026-03-12T20:00:00Z',
     people: 9,
     document: aSession(),
-    resolved: {},
-    plan: { segments: [], cues: [], totalMs: 0 },
-    log: [],
+    blocks: {},
+    plan: { segments: [], cues: [], totalMs: 0, capMs: {}, ceilingMs: {}, over: {} },
   }
-  expect(refusals(ledClassSchema, led)).toEqual([])
-  expect(refusals(ledClassSchema, { ...led, document: { ...aSession(), name: 3 } })[0]?.path).toBe('document.name')
+  expect(refusals(ledStartSchema, led)).toEqual([])
+  expect(refusals(ledStartSchema, { ...led, document: { ...aSession(), name: 3 } })[0]?.path).toBe('document.name')
 })

@@ -12,7 +12,9 @@ export interface ProblemFacts {
   SCHEMA_NEWER: { schema: number; known: number }
   UNKNOWN_SESSION: { id: string }
   UNKNOWN_CLASS: { id: string }
-  RECORD_OLDER: { sent: number; kept: number }
+  CLASS_TAKEN: { id: string }
+  CLASS_ENDED: { id: string }
+  EVENTS_MISSING: { after: number; kept: number }
   UNKNOWN_VERSION: { id: string; version: string | number }
   UNKNOWN_OWN: { kind: OwnKind; id: string }
   IN_USE: { name: string; where: string }

@@ -15,6 +15,7 @@ export interface RefusalFacts {
   TECHNIQUE_NOT_COUNTED: { id: string }
   CLOSING_NOT_LAST: { last: number }
   CUE_EMPTY: object
+  EVENTS_OUT_OF_ORDER: object
   HOLD_UNDER_PHASES: { leastS: number }
   HOLD_RANGE_ORDER: object
   ID_TWICE: { first: number }

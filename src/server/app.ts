@@ -9,7 +9,7 @@ import type { Clock } from './clock.ts'
 import type { Database } from './db/open.ts'
 import { exchangeBody, exchangeRoutes } from './features/exchange/routes.ts'
 import { exchange } from './features/exchange/store.ts'
-import { ledClassRoutes } from './features/led-classes/routes.ts'
+import { ledClassBody, ledClassRoutes } from './features/led-classes/routes.ts'
 import { ledClassStore } from './features/led-classes/store.ts'
 import { ownRoutes } from './features/own/routes.ts'
 import { ownStore } from './features/own/store.ts'
@@ -41,6 +41,7 @@ export function createApp({ database, hosts, pages, clock = systemClock, logger 
   app.use(checkHost(hosts))
   app.use('/api', checkOrigin(hosts), checkContentType)
   app.use('/api/exchange', exchangeBody)
+  app.use('/api/led-classes', ledClassBody)
   app.use('/api', express.json({ limit: `${String(mostBodyKb)}kb`, strict: true }))
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true })

@@ -1,3 +1,4 @@
+import type { Block } from '#model/block'
 import { mkdtempSync, readdirSync } from 'node:fs'
 import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
@@ -18,6 +19,7 @@ import { placeStore } from '#server/features/places/store'
 import { problemStatus } from '#server/problems'
 import { startServer } from '#server/start'
 import { compileTimeline } from '#core/timeline'
+import { leadPlan } from '#core/lead'
 import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
 import { aHold, aSession, aTalk } from '#testing/sessions'
@@ -103,38 +105,104 @@ test('the other side of a conflict is kept when the teacher’s own wins', async
   expect(body[0]).toMatchObject({ version: 2, reason: 'conflict' })
 })
 
-test('a led class is written while it runs, read back whole, listed, and never replaced by a shorter record', async () => {
+describe('the record of a class', () => {
   const [led] = demoClasses(thursday)
   if (!led) throw new Error('the demo has classes')
-  const put = (record: object) => app().put(`/api/led-classes/${led.id}`).send(record)
-  const { endedAt: _, ...running } = led
-  await put({ ...running, log: led.log.slice(0, 2), conductedMs: 900_000 }).expect(204)
-  expect((await app().get('/api/led-classes')).body[0]).toMatchObject({
-    name: 'Thursday slow hour',
-    endedAt: null,
-    people: 9,
-    ledS: 900,
-  })
-  await put(led).expect(204)
-  const refused = await put({ ...led, log: led.log.slice(0, 3) })
-  expect([refused.status, refused.body.code]).toEqual([409, 'RECORD_OLDER'])
-  const read = await app().get(`/api/led-classes/${led.id}`)
-  expect(read.body).toEqual(JSON.parse(JSON.stringify(led)))
-  const [line] = (await app().get('/api/led-classes')).body
-  expect([line.plannedS, line.ledS]).toEqual([
-    3528,
-    Math.round((Date.parse(led.endedAt ?? '') - Date.parse(led.startedAt)) / 1000),
-  ])
-})
+  const { start, events, end } = led
+  const begin = (body: object = start) => app().put(`/api/led-classes/${start.id}`).send(body)
+  const append = (after: number, some = events.slice(after), conductedMs = 900_000) =>
+    app()
+      .post(`/api/led-classes/${start.id}/events?after=${String(after)}`)
+      .send({ events: some, conductedMs })
+  const finish = (body: object = end) => app().put(`/api/led-classes/${start.id}/end`).send(body)
+  const read = async () => (await app().get(`/api/led-classes/${start.id}`)).body
 
-test('a led class keeps its own copy when its session changes or goes', async () => {
-  const [led] = demoClasses(thursday)
-  if (!led) throw new Error('the demo has classes')
-  await create(thursdaySlowHour)
-  await app().put(`/api/led-classes/${led.id}`).send(led).expect(204)
-  await save({ ...thursdaySlowHour, name: 'Another hour', blocks: [] } as never, 1)
-  await database.models.sessions.destroy({ where: {} })
-  expect((await app().get(`/api/led-classes/${led.id}`)).body.document.name).toBe('Thursday slow hour')
+  test('is begun once, added to while it runs, ended, and read back whole', async () => {
+    await begin().expect(204)
+    expect((await append(0, events.slice(0, 2))).body).toEqual({ kept: 2 })
+    expect((await app().get('/api/led-classes')).body[0]).toMatchObject({
+      name: 'Thursday slow hour',
+      endedAt: null,
+      people: 9,
+      ledS: 900,
+    })
+    expect(await read()).toMatchObject({ format: 2, conductedMs: 900_000, visits: null, endedAt: null })
+    expect((await append(2)).body).toEqual({ kept: events.length })
+    await finish().expect(204)
+    expect(await read()).toEqual(
+      JSON.parse(
+        JSON.stringify({
+          ...start,
+          ...{ events, endedAt: end.endedAt, left: end.left, note: end.note, visits: end.visits, format: 2 },
+          conductedMs: end.visits.at(-1)?.endMs,
+        }),
+      ),
+    )
+    const [line] = (await app().get('/api/led-classes')).body
+    expect([line.plannedS, line.ledS]).toEqual([3528, Math.round((end.visits.at(-1)?.endMs ?? 0) / 1000)])
+  })
+
+  test('takes a batch that is sent again, and says how many it has where some are missing in between', async () => {
+    await begin()
+    await append(0, events.slice(0, 3)).expect(200)
+    expect((await append(1, events.slice(1, 4))).body).toEqual({ kept: 4 })
+    expect((await read()).events.map(({ n }: { n: number }) => n)).toEqual([1, 2, 3, 4])
+    const early = await append(5)
+    expect([early.status, early.body.code, early.body.facts]).toEqual([409, 'EVENTS_MISSING', { after: 5, kept: 4 }])
+    const unordered = await append(4, events.slice(5))
+    expect([unordered.status, unordered.body.path]).toEqual([422, 'events'])
+  })
+
+  test('is never replaced: not by another beginning, not by another end, not by events after it', async () => {
+    await begin()
+    await append(0)
+    await begin().expect(204)
+    expect((await begin({ ...start, people: 3 })).body.code).toBe('CLASS_TAKEN')
+    await finish().expect(204)
+    await finish().expect(204)
+    expect((await finish({ ...end, visits: end.visits.slice(1) })).body.code).toBe('CLASS_ENDED')
+    const late = { n: events.length + 1, by: 'demo', event: { type: 'mark', atMs: 5 } } as const
+    expect((await append(events.length, [late])).body.code).toBe('CLASS_ENDED')
+    expect((await read()).visits).toEqual(end.visits)
+  })
+
+  test.each([
+    ['an event nobody knows', { type: 'foo', atMs: 0 }],
+    ['a gap that does not say since when', { type: 'gap', atMs: 5 }],
+    ['a press that carries more than its instant', { type: 'stay', atMs: 5, byMs: 9 }],
+  ])('refuses %s', async (_, event) => {
+    await begin()
+    const reply = await append(0, [{ n: 1, by: 'demo', event } as never])
+    expect([reply.status, reply.body.code]).toEqual([422, 'DOCUMENT_REFUSED'])
+    expect((await read()).events).toEqual([])
+  })
+
+  test('keeps its own copy when its session changes or goes', async () => {
+    await create(thursdaySlowHour)
+    await begin().expect(204)
+    await save({ ...thursdaySlowHour, name: 'Another hour', blocks: [] } as never, 1)
+    await database.models.sessions.destroy({ where: {} })
+    expect((await read()).document.name).toBe('Thursday slow hour')
+  })
+
+  test('of the longest class a session may hold is begun, saved and read again, by pattern and not by part', async () => {
+    const breath = (index: number): Block => ({
+      kind: 'breath',
+      id: `b${String(index)}`,
+      techniqueId: 'even-breath',
+      pattern: { in: 1, full: 1, out: 1, empty: 1 },
+      pace: { num: 250, den: 1 },
+      amount: { sets: 10, roundsPerSet: 500 },
+    })
+    const long = aSession(Array.from({ length: 5 }, (_, index) => breath(index)))
+    const timeline = orThrow(compileTimeline(long, shippedCatalog))
+    const plan = leadPlan(timeline, {})
+    const size = JSON.stringify({ ...start, document: long, plan }).length
+    expect([timeline.segments.length, plan.segments.length]).toEqual([100_045, 100])
+    expect(size).toBeLessThan(40_000)
+    await begin({ ...start, document: long, blocks: {}, plan }).expect(204)
+    expect((await read()).plan).toEqual(plan)
+  })
 })
 
 describe('bad input gets a problem of its own, writes nothing, and the server lives', () => {
@@ -199,7 +267,7 @@ describe('bad input gets a problem of its own, writes nothing, and the server li
     ],
     [
       'a led class under another id',
-      () => app().put('/api/led-classes/x').send(demoClasses(thursday)[0]),
+      () => app().put('/api/led-classes/x').send(demoClasses(thursday)[0]?.start),
       422,
       'ID_MISMATCH',
       'id',

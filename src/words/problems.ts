@@ -42,9 +42,17 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     detail: `There is no session “${id}”: it may have been removed. Open the list of sessions.`,
   }),
   UNKNOWN_CLASS: ({ id }) => ({ title: 'No such class', detail: `There is no led class “${id}”: open the journal.` }),
-  RECORD_OLDER: ({ sent, kept }) => ({
-    title: 'A fuller record is kept already',
-    detail: `The record sent has ${String(sent)} events, the kept one ${String(kept)}: nothing was changed.`,
+  CLASS_TAKEN: ({ id }) => ({
+    title: 'Another class has that id',
+    detail: `Another class “${id}” is kept already: nothing was changed.`,
+  }),
+  CLASS_ENDED: ({ id }) => ({
+    title: 'The class is over',
+    detail: `The class “${id}” has ended and its record is kept as it is: nothing was changed.`,
+  }),
+  EVENTS_MISSING: ({ after, kept }) => ({
+    title: 'Events are missing in between',
+    detail: `${String(kept)} events are kept and these come after ${String(after)}: send those from ${String(kept + 1)} on.`,
   }),
   UNKNOWN_VERSION: ({ id, version }) => ({
     title: 'No such version',

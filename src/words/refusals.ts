@@ -48,6 +48,7 @@ const mends: { readonly [Code in RefusalCode]: (facts: RefusalFacts[Code], path:
   TECHNIQUE_NOT_COUNTED: ({ id }) => `: “${id}” has no counts of its own: give it a pattern, or choose another`,
   CLOSING_NOT_LAST: () => ': a closing can only be last: move it to the end',
   CUE_EMPTY: () => ' has neither words nor a sound: give it one',
+  EVENTS_OUT_OF_ORDER: () => ' do not follow one another by their numbers: send them in order, without a gap',
   HOLD_UNDER_PHASES: ({ leastS }) => ` is shorter than its phases: give at least ${formatDuration(leastS)}`,
   HOLD_RANGE_ORDER: () => ': the usual time lies between the shortest and the longest',
   ID_TWICE: ({ first }) => ` is also that of number ${String(first + 1)}: give each its own`,

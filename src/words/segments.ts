@@ -1,7 +1,8 @@
-import type { LedClass } from '#model/classes'
-import type { LeadPlan, LeadSegment } from '#core/lead'
+import type { LedStart } from '#model/led-class'
+import type { BreathNow, LeadSegment, OtherSide } from '#core/lead'
+import { formatDuration } from '#core/units'
 import { changeWords } from './positions.ts'
-import { capital } from './text.ts'
+import { capital, joined } from './text.ts'
 import { afterRestName } from './practices.ts'
 
 const sideNames = { left: 'Left', right: 'Right', both: '' } as const
@@ -9,13 +10,13 @@ const sideNames = { left: 'Left', right: 'Right', both: '' } as const
 export const sideName = (segment: LeadSegment): string => (segment.side === null ? '' : sideNames[segment.side])
 
 /** The side in the body's terms, as it was on the shelf that day. */
-export function sideInBody(led: LedClass, segment: LeadSegment): string {
+export function sideInBody(led: LedStart, segment: LeadSegment): string {
   const { side } = segment
   if (side !== 'left' && side !== 'right') return ''
-  return led.resolved[segment.blockId]?.sides?.[side] ?? ''
+  return led.blocks[segment.blockId]?.sides?.[side] ?? ''
 }
 
-export const blockTitle = (led: LedClass, segment: LeadSegment): string => led.resolved[segment.blockId]?.name ?? ''
+export const blockTitle = (led: LedStart, segment: LeadSegment): string => led.blocks[segment.blockId]?.name ?? ''
 
 const closingWords = {
   finalRest: 'Final rest',
@@ -25,7 +26,7 @@ const closingWords = {
 } as const
 
 /** What happens in a segment, in the teacher's words. */
-export function segmentTitle(led: LedClass, segment: LeadSegment): string {
+export function segmentTitle(led: LedStart, segment: LeadSegment): string {
   const { doing } = segment
   const name = blockTitle(led, segment)
   switch (doing.kind) {
@@ -34,7 +35,7 @@ export function segmentTitle(led: LedClass, segment: LeadSegment): string {
     case 'movement':
     case 'breath':
     case 'rest':
-      return [name, sideName(segment).toLowerCase()].filter((part) => part !== '').join(', ')
+      return joined([name, sideName(segment).toLowerCase()], ', ')
     case 'change':
       return capital(doing.text ?? changeWords(doing.from, doing.to) ?? `Change to ${name}`)
     case 'setUp':
@@ -53,11 +54,43 @@ export function segmentTitle(led: LedClass, segment: LeadSegment): string {
 }
 
 /** What to say while a segment runs: its first cue, or the block's own text. */
-export function toSay(led: LedClass, plan: LeadPlan, segment: LeadSegment): string {
+export function toSay(led: LedStart, segment: LeadSegment): string {
   const block = led.document.blocks.find(({ id }) => id === segment.blockId)
   if (segment.doing.kind === 'talk' && block?.kind === 'talk') return block.text ?? ''
-  const cue = plan.cues.find((candidate) => candidate.segment === segment.index && candidate.text !== undefined)
+  const cue = led.plan.cues.find((candidate) => candidate.segment === segment.index && candidate.text !== undefined)
   if (cue?.text !== undefined) return cue.text
   if (segment.doing.kind === 'setUp' || segment.doing.kind === 'settle') return sideInBody(led, segment)
   return ''
+}
+
+const partWords = { in: 'in', full: 'hold full', out: 'out', empty: 'hold empty' } as const
+
+/** The breath that is counted now; a retention is told with its length. */
+export function breathWords(breath: BreathNow | undefined): string {
+  if (!breath) return 'natural breath'
+  const { part, counts } = breath
+  return part === 'full' || part === 'empty' ? `${partWords[part]} ${String(counts)}` : partWords[part]
+}
+
+/** The same in a line: the part with its running count. */
+export const breathCountWords = (breath: BreathNow | undefined): string =>
+  breath ? `${partWords[breath.part]} ${String(breath.count)}` : breathWords(undefined)
+
+export const roundWords = (breath: { readonly round: number; readonly rounds: number } | undefined): string =>
+  breath ? `round ${String(breath.round)} of ${String(breath.rounds)}` : ''
+
+/** How the other side of a hold stands to its plan. */
+export function otherSideWords({ is, moreMs }: OtherSide, side: 'left' | 'right'): string {
+  const more = Math.round(moreMs / 1000)
+  if (more === 0) return 'as planned'
+  const than = `${formatDuration(Math.abs(more))} ${more > 0 ? 'longer' : 'shorter'} than planned`
+  if (is === 'was') return `as it was done, ${than}`
+  return is === 'will match' ? `${than}, as the ${side}` : than
+}
+
+/** A stretch as a screen reader hears it when it begins. */
+export function stageWords(led: LedStart, segment: LeadSegment): string {
+  const { doing } = segment
+  const phase = doing.kind === 'hold' && doing.phase.name !== '' ? doing.phase.name : ''
+  return joined([segmentTitle(led, segment), sideInBody(led, segment), phase], ', ')
 }

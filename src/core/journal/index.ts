@@ -1,2 +1,2 @@
-export { meantAndDone } from './meant-and-done.ts'
+export { meantAndDone, visitsOf } from './meant-and-done.ts'
 export type { HeldRow, MeantAndDone, OtherRow } from './meant-and-done.ts'

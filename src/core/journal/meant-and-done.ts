@@ -1,6 +1,6 @@
-import type { HoldSide } from '#core/session'
+import type { LedClass, ToldPlan, Visit } from '#model/led-class'
 import { fold } from '#core/lead'
-import type { LeadEvent, LeadPlan, LeadSegment } from '#core/lead'
+import type { HoldSide } from '#core/session'
 import type { Milliseconds } from '#core/units'
 
 /** One side of one hold: what was meant, what was done. */
@@ -25,15 +25,19 @@ export interface MeantAndDone {
   readonly others: readonly OtherRow[]
   readonly plannedMs: Milliseconds
   readonly ledMs: Milliseconds
-  readonly left: boolean
 }
 
+/** What was conducted of a class: as it was kept when it ended, else as its log has it so far. */
+export const visitsOf = (led: LedClass): readonly Visit[] =>
+  led.format === 1 ? led.visits : (led.visits ?? fold(led.plan, logOf(led), led.conductedMs).visits)
+
+const logOf = ({ events }: LedClass) => events.map(({ event }) => event)
+
 /**
- * What was meant and what was done, from the plan and the log of a class that ended at `endMs` of its own
- * time. Attempts that were begun again count as time of their own, never as held.
+ * What was meant and what was done, from the plan of a class and what was conducted of it. Attempts that were begun
+ * again count as time of their own, never as held.
  */
-export function meantAndDone(plan: LeadPlan, log: readonly LeadEvent[], endMs: Milliseconds): MeantAndDone {
-  const { visits, left } = fold(plan, log, endMs)
+export function meantAndDone(plan: ToldPlan, visits: readonly Visit[]): MeantAndDone {
   const took = new Map<number | null, Milliseconds>()
   const tried = new Map<number, number>()
   let againMs = 0
@@ -52,12 +56,11 @@ export function meantAndDone(plan: LeadPlan, log: readonly LeadEvent[], endMs: M
     others: [...others, ...more],
     plannedMs: plan.totalMs,
     ledMs: visits.at(-1)?.endMs ?? 0,
-    left,
   }
 }
 
 function heldRows(
-  segments: readonly LeadSegment[],
+  segments: ToldPlan['segments'],
   took: ReadonlyMap<number | null, Milliseconds>,
   tried: ReadonlyMap<number, number>,
 ): HeldRow[] {
@@ -76,7 +79,7 @@ function heldRows(
   return [...rows.values()]
 }
 
-function otherRows(plan: LeadPlan, took: ReadonlyMap<number | null, Milliseconds>): OtherRow[] {
+function otherRows(plan: ToldPlan, took: ReadonlyMap<number | null, Milliseconds>): OtherRow[] {
   const rows = new Map<string, OtherRow>()
   for (const { index, doing, lengthMs } of plan.segments) {
     if (doing.kind === 'hold') continue

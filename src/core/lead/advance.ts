@@ -27,10 +27,11 @@ export function advance(plan: LeadPlan, state: LeadState, atMs: Milliseconds): L
 function ringUntil(plan: LeadPlan, state: LeadState, toMs: Milliseconds): LeadState {
   const rung = { ...state.rung }
   let changed = false
-  for (const { key, atMs } of cueInstants(plan, state, state.index)) {
+  for (const { key, atMs } of cueInstants(plan, state)) {
     if (atMs < state.nowMs || atMs >= toMs) continue
     rung[key] = atMs
     changed = true
   }
-  return changed ? { ...state, nowMs: toMs, rung } : { ...state, nowMs: toMs }
+  if (changed) return { ...state, nowMs: toMs, rung }
+  return toMs === state.nowMs ? state : { ...state, nowMs: toMs }
 }

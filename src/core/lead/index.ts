@@ -1,14 +1,31 @@
 export { leadPlan } from './lead-plan.ts'
-export { ledRecord } from './led-record.ts'
 export type { LeadCue, LeadPlan, LeadSegment } from './lead-plan.ts'
+export { ledStart } from './led-start.ts'
+export type { StartDetails } from './led-start.ts'
+export { clockAt, epochAt, readClock, runAt, takenUpClock } from './clock.ts'
+export type { ClockEvent, LeadClock, Reading } from './clock.ts'
 export { beginLead, step } from './step.ts'
 export { fold } from './fold.ts'
-export { bellsBetween, soundsDue } from './sounds-due.ts'
+export { bellsBetween, keyOf, soundsDue } from './sounds-due.ts'
 export type { DueSound } from './sounds-due.ts'
-export { look } from './look.ts'
-export type { Look } from './look.ts'
+export { stageOf } from './stage.ts'
+export type { OtherSide, Stage } from './stage.ts'
 export { breathLine } from './breath-line.ts'
 export type { BreathStretch } from './breath-line.ts'
-export { breathNow } from './breath-now.ts'
-export type { BreathNow } from './breath-now.ts'
-export type { LeadEffect, LeadEvent, LeadEventType, LeadState, Visit } from './lead-state.ts'
+export { breathNow, movementNow } from './breath-now.ts'
+export type { BreathNow, MovementNow } from './breath-now.ts'
+export type { LeadEffect, LeadEvent, LeadEventType, LeadInput, LeadState, Visit } from './lead-state.ts'
+export {
+  beginClass,
+  behindMs,
+  exactRunMs,
+  ledEnd,
+  lookAtClass,
+  missBells,
+  takeUpClass,
+  tellClass,
+  wallTime,
+} from './conduct.ts'
+export type { Command, Conducted } from './conduct.ts'
+export { emptyOutbox, outboxState, stepOutbox } from './outbox.ts'
+export type { Outbox, OutboxEffect, OutboxEvent } from './outbox.ts'

@@ -1,102 +1,129 @@
-import type { Pace, Pattern } from '#model/breath'
-import type { Sound } from '#model/cue'
-import type { HoldSide } from '#core/session'
+import type { LedDoing, LedPlan } from '#model/led-class'
+import { roundHalfCounts } from '#core/breath'
+import type { Resolved } from '#core/session'
 import type { Segment, Timeline } from '#core/timeline'
 import type { Milliseconds } from '#core/units'
 
-/** A segment of the compiled timeline as it is led: with a length that may change, and its mirror. */
-export interface LeadSegment {
-  readonly index: number
-  readonly blockId: string
-  readonly blockIndex: number
-  readonly side: HoldSide | null
-  readonly doing: Segment['doing']
-  readonly lengthMs: Milliseconds
-  /** On a second side's hold: the first side's segment whose real time it takes. */
-  readonly mirrors: number | undefined
-}
+export type LeadPlan = LedPlan
+export type LeadSegment = LedPlan['segments'][number]
+export type LeadCue = LedPlan['cues'][number]
+export type LeadOver = LedPlan['over'][string]
 
-/** A cue by its distance from the start or the end of its segment. */
-export interface LeadCue {
-  readonly id: string
+/** Where a segment of the timeline stands in the plan: in which of its segments, and how far into it. */
+interface Stood {
   readonly segment: number
-  readonly offsetMs: Milliseconds
-  readonly fromEnd: boolean
-  readonly text: string | undefined
-  readonly sound: Sound | undefined
-}
-
-export interface LeadOver {
-  readonly name: string
-  readonly pattern: Pattern
-  readonly pace: Pace
-  readonly rounds: number | undefined
-  readonly countedRounds: number
-}
-
-/** All that a class is led from; plain data, kept whole in its record. */
-export interface LeadPlan {
-  readonly segments: readonly LeadSegment[]
-  readonly cues: readonly LeadCue[]
-  readonly totalMs: Milliseconds
-  /** How long a second side may follow the first, by block: the larger of planned time and first ceiling. */
-  readonly capMs: Readonly<Record<string, Milliseconds>>
-  /** Breath over a hold, by block. */
-  readonly over: Readonly<Record<string, LeadOver>>
+  readonly afterMs: Milliseconds
 }
 
 /**
- * The plan of a class from its timeline. `ceilingMs` gives the first ceiling of each hold by block id.
- * Every breath block gets a natural tail, of no length until the teacher stays in it.
+ * The plan of a class from its timeline. `ceilingMs` gives the first ceiling of each hold by block id. Counted breath
+ * and counted movement stand as one segment a set or side. Every breath block gets a natural tail, of no length until
+ * the teacher stays in it.
  */
 export function leadPlan(timeline: Timeline, ceilingMs: Readonly<Record<string, Milliseconds>>): LeadPlan {
   const segments: LeadSegment[] = []
-  /** Where each segment of the timeline stands in the plan. */
-  const places: number[] = []
+  const stood: Stood[] = []
   for (const { block, firstSegment, endSegment } of timeline.blocks) {
-    for (const segment of timeline.segments.slice(firstSegment, endSegment)) {
-      places.push(segments.length)
-      segments.push(leadSegment(segment, segments))
+    let halfCounts = 0
+    for (const run of runsOf(timeline.segments.slice(firstSegment, endSegment))) {
+      let afterMs = 0
+      for (const { startMs, endMs } of run) {
+        stood.push({ segment: segments.length, afterMs })
+        afterMs += endMs - startMs
+      }
+      const doing = doingOf(run, block, halfCounts)
+      segments.push(leadSegment(run, doing, segments))
+      if (doing.kind === 'breath' && doing.part === 'counted')
+        halfCounts += doing.rounds * roundHalfCounts(doing.pattern)
     }
     if (block.kind === 'breath') segments.push(naturalTail(block.block.id, block.index, segments.length))
   }
   return {
     segments,
-    cues: timeline.cues.map((cue) => {
-      const { startMs = 0, endMs = 0 } = timeline.segments[cue.segment] ?? {}
-      const { id, text, sound, fromEnd } = cue
-      const offsetMs = fromEnd ? endMs - cue.atMs : cue.atMs - startMs
-      return { id, segment: places[cue.segment] ?? 0, offsetMs, fromEnd, text, sound }
-    }),
+    cues: cuesOf(timeline, stood),
     totalMs: timeline.totalMs,
     capMs: caps(timeline, ceilingMs),
+    ceilingMs,
     over: overs(timeline),
   }
 }
 
-function leadSegment(segment: Segment, before: readonly LeadSegment[]): LeadSegment {
-  const { blockId, blockIndex, side, doing, startMs, endMs } = segment
+type Run = readonly [Segment, ...Segment[]]
+
+const isCountedPart = ({ doing }: Segment): boolean =>
+  (doing.kind === 'breath' && doing.part !== 'natural' && doing.part !== 'rest') ||
+  (doing.kind === 'movement' && doing.part !== 'rest')
+
+/** Segments of a block with the parts of one counted set, or of one side of a movement, taken together. */
+function runsOf(segments: readonly Segment[]): Run[] {
+  const runs: [Segment, ...Segment[]][] = []
+  for (const segment of segments) {
+    const run = runs.at(-1)
+    if (run && goesOn(run[0], segment)) run.push(segment)
+    else runs.push([segment])
+  }
+  return runs
+}
+
+function goesOn(first: Segment, next: Segment): boolean {
+  if (!isCountedPart(first) || !isCountedPart(next) || first.side !== next.side) return false
+  const [a, b] = [first.doing, next.doing]
+  return a.kind === 'breath' && b.kind === 'breath' ? a.set === b.set : a.kind === b.kind
+}
+
+function doingOf([first, ...more]: Run, block: Resolved, from: number): LedDoing {
+  const { doing } = first
+  const last = more.at(-1)?.doing ?? doing
+  if (doing.kind === 'breath') {
+    if (doing.part === 'natural' || doing.part === 'rest') return { kind: 'breath', part: doing.part, set: doing.set }
+    if (block.kind !== 'breath' || !block.pattern || last.kind !== 'breath')
+      throw new RangeError('leadPlan: counts without a pattern')
+    const { pattern, pace } = block
+    return { kind: 'breath', part: 'counted', set: doing.set, rounds: last.round, pattern, pace, from }
+  }
+  if (doing.kind === 'movement') {
+    if (doing.part === 'rest') return { kind: 'movement', part: 'rest', does: doing.does }
+    if (block.kind !== 'movement' || last.kind !== 'movement') throw new RangeError('leadPlan: a movement that is none')
+    const parts = [first, ...more].flatMap(({ doing: part }) =>
+      part.kind === 'movement' && part.part !== 'rest' && part.round === 1
+        ? [{ part: part.part, halfCounts: part.counts * 2, does: part.does }]
+        : [],
+    )
+    return { kind: 'movement', part: 'counted', rounds: last.round, pace: block.pace, parts }
+  }
+  if (doing.kind !== 'change') return doing
+  const { from: before, to, text } = doing
+  return {
+    kind: 'change',
+    to,
+    ...(before === undefined ? {} : { from: before }),
+    ...(text === undefined ? {} : { text }),
+  }
+}
+
+function leadSegment(run: Run, doing: LedDoing, before: readonly LeadSegment[]): LeadSegment {
+  const [{ blockId, blockIndex, side, startMs }] = run
+  const mirrors = mirrored(run[0], before)
   return {
     index: before.length,
     blockId,
     blockIndex,
     side,
     doing,
-    lengthMs: endMs - startMs,
-    mirrors: mirrored(segment, before),
+    lengthMs: (run.at(-1)?.endMs ?? startMs) - startMs,
+    ...(mirrors === undefined ? {} : { mirrors }),
   }
 }
 
 function mirrored({ blockId, side, doing }: Segment, before: readonly LeadSegment[]): number | undefined {
   if (doing.kind !== 'hold' || side === null || side === 'both') return undefined
-  const first = before.find(
+  return before.find(
     (other) =>
       other.blockId === blockId &&
       other.side !== side &&
       other.doing.kind === 'hold' &&
       other.doing.phase.index === doing.phase.index,
-  )
-  return first?.index
+  )?.index
 }
 
 const naturalTail = (blockId: string, blockIndex: number, index: number): LeadSegment => ({
@@ -104,13 +131,26 @@ const naturalTail = (blockId: string, blockIndex: number, index: number): LeadSe
   blockId,
   blockIndex,
   side: 'both',
-  doing: { kind: 'breath', part: 'natural', set: 0, round: 0, counts: 0 },
+  doing: { kind: 'breath', part: 'natural', set: 0 },
   lengthMs: 0,
-  mirrors: undefined,
 })
 
-function caps(timeline: Timeline, ceilingMs: Readonly<Record<string, Milliseconds>>): Record<string, Milliseconds> {
-  const made: Record<string, Milliseconds> = {}
+const cuesOf = (timeline: Timeline, stood: readonly Stood[]): LeadCue[] =>
+  timeline.cues.map(({ id, atMs, segment, text, sound, fromEnd }) => {
+    const { startMs = 0, endMs = 0 } = timeline.segments[segment] ?? {}
+    const at = stood[segment] ?? { segment: 0, afterMs: 0 }
+    return {
+      id,
+      segment: at.segment,
+      offsetMs: fromEnd ? endMs - atMs : at.afterMs + atMs - startMs,
+      fromEnd,
+      ...(text === undefined ? {} : { text }),
+      ...(sound === undefined ? {} : { sound }),
+    }
+  })
+
+function caps(timeline: Timeline, ceilingMs: Readonly<Record<string, Milliseconds>>): LeadPlan['capMs'] {
+  const made: LeadPlan['capMs'] = {}
   for (const { block } of timeline.blocks) {
     if (block.kind !== 'hold') continue
     const planned = Math.max(...block.sides.map((side) => side.holdS * 1000))
@@ -119,12 +159,13 @@ function caps(timeline: Timeline, ceilingMs: Readonly<Record<string, Millisecond
   return made
 }
 
-function overs(timeline: Timeline): Record<string, LeadOver> {
-  const made: Record<string, LeadOver> = {}
+function overs(timeline: Timeline): LeadPlan['over'] {
+  const made: LeadPlan['over'] = {}
   for (const { block } of timeline.blocks) {
     if (block.kind !== 'hold' || !block.breathOver) continue
     const { technique, pattern, pace, rounds, countedRounds } = block.breathOver
-    made[block.block.id] = { name: technique.names.english, pattern, pace, rounds, countedRounds }
+    const name = technique.names.english
+    made[block.block.id] = { name, pattern, pace, countedRounds, ...(rounds === undefined ? {} : { rounds }) }
   }
   return made
 }

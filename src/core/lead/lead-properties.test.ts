@@ -4,8 +4,8 @@ import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { sessions } from '#testing/arbitraries'
-import { beginLead, fold, leadPlan, soundsDue, step } from './index.ts'
-import type { LeadEvent, LeadEventType, LeadPlan } from './index.ts'
+import { beginLead, breathNow, fold, leadPlan, soundsDue, step } from './index.ts'
+import type { BreathNow, Command, LeadEvent, LeadInput, LeadPlan, LeadState } from './index.ts'
 
 const planOf = (session: Session): LeadPlan => leadPlan(orThrow(compileTimeline(session, shippedCatalog)), {})
 
@@ -28,8 +28,7 @@ test('sounds asked for before the start are the bells of the timeline and a tick
   )
 })
 
-const asked: LeadEventType[] = [
-  'tick',
+const commands: Command[] = [
   'pause',
   'resume',
   'theyComeOut',
@@ -41,17 +40,23 @@ const asked: LeadEventType[] = [
   'stopCard',
   'mark',
   'bell',
-  'gap',
   'wentOn',
 ]
+const asked = ['tick', 'gap', ...commands] as const
 const logs = fc
   .array(fc.record({ type: fc.constantFrom(...asked), afterMs: fc.integer({ min: 0, max: 90_000 }) }), {
     maxLength: 25,
   })
   .map((drafts) => {
     let atMs = 0
-    return drafts.map(({ type, afterMs }): LeadEvent => ({ type, atMs: (atMs += afterMs) }))
+    return drafts.map(({ type, afterMs }): LeadInput => {
+      const seenMs = atMs
+      atMs += afterMs
+      return type === 'gap' ? { type, seenMs, atMs } : { type, atMs }
+    })
   })
+/** What is kept of it: everything but that time passed. */
+const kept = (log: readonly LeadInput[]): LeadEvent[] => log.filter((input) => input.type !== 'tick')
 const led = fc.tuple(sessions(5), logs)
 
 test('time never runs backwards, and what was conducted tiles the class without gap or overlap', () => {
@@ -79,19 +84,32 @@ test('time never runs backwards, and what was conducted tiles the class without 
 
 test('no sequence lengthens a retention, or comes into one but from the part before it', () => {
   fc.assert(
-    fc.property(led, ([session, log]) => {
+    fc.property(led, fc.array(fc.nat(40 * 60_000), { minLength: 20, maxLength: 20 }), ([session, log], instants) => {
       const plan = planOf(session)
-      const state = fold(plan, log, 4 * 3_600_000)
-      const wrong = state.visits.filter(({ segment, startMs, endMs }, index) => {
-        const part = plan.segments[segment ?? -1]
-        if (part?.doing.kind !== 'breath' || (part.doing.part !== 'full' && part.doing.part !== 'empty')) return false
-        const before = state.visits[index - 1]
-        return endMs - startMs > part.lengthMs || before?.segment !== part.index - 1
-      })
-      expect(wrong).toEqual([])
+      const events = kept(log)
+      const until = (ms: number) => events.filter(({ atMs }) => atMs <= ms)
+      for (const atMs of instants) {
+        const state = fold(plan, until(atMs), atMs)
+        const now = breathNow(plan, state)
+        if (now?.part !== 'full' && now?.part !== 'empty') continue
+        const justBefore = now.startMs - 1
+        const before = breathNow(plan, fold(plan, until(justBefore), justBefore))
+        expect(before).toMatchObject({ part: now.part === 'full' ? 'in' : 'out', round: now.round, endMs: now.startMs })
+        expect(now.endMs - now.startMs).toBe(plannedMs(plan, state, now))
+      }
     }),
   )
 })
+
+/** How long a part of a counted breath is by its pattern, to the millisecond that its boundary falls on. */
+function plannedMs(plan: LeadPlan, state: LeadState, { counts, startMs, endMs }: BreathNow): number {
+  const segment = plan.segments[state.index]
+  const doing = segment?.doing
+  const pace =
+    doing?.kind === 'breath' && doing.part === 'counted' ? doing.pace : plan.over[segment?.blockId ?? '']?.pace
+  const exactMs = (counts * (pace?.num ?? NaN)) / (pace?.den ?? NaN)
+  return Math.abs(endMs - startMs - exactMs) < 1 ? endMs - startMs : exactMs
+}
 
 test('nothing is lost or conducted twice unasked: without a word of the teacher all is led once, in order', () => {
   const quiet = logs.map((log) =>
@@ -100,7 +118,8 @@ test('nothing is lost or conducted twice unasked: without a word of the teacher 
   fc.assert(
     fc.property(sessions(5), quiet, (session, log) => {
       const plan = planOf(session)
-      const state = fold(plan, [...log, { type: 'resume', atMs: (log.at(-1)?.atMs ?? 0) + 1000 }], 12 * 3_600_000)
+      const last: LeadEvent = { type: 'resume', atMs: (log.at(-1)?.atMs ?? 0) + 1000 }
+      const state = fold(plan, [...kept(log), last], 12 * 3_600_000)
       expect(state.phase).toBe('ended')
       const led = state.visits.flatMap(({ segment }) => (segment === null ? [] : [segment]))
       const missing = plan.segments.filter(({ index, lengthMs }) => lengthMs > 0 && !led.includes(index))
@@ -115,16 +134,27 @@ test('nothing is lost or conducted twice unasked: without a word of the teacher 
   )
 })
 
-test('the state is the fold of the log: ticks in between change nothing', () => {
+test('the state is the fold of the log, absences and all: ticks in between change nothing', () => {
   fc.assert(
-    fc.property(led, ([session, log]) => {
+    fc.property(led, fc.integer({ min: 100, max: 20_000 }), ([session, log], everyMs) => {
       const plan = planOf(session)
-      const often = log.flatMap((event) => [{ type: 'tick' as const, atMs: Math.max(0, event.atMs - 137) }, event])
-      const sorted = often.sort((a, b) => a.atMs - b.atMs)
-      const plainLog = sorted.filter(({ type }) => type !== 'tick' && type !== 'gap')
-      const ticked = sorted.filter(({ type }) => type !== 'gap')
+      let live = beginLead(plan)
+      for (const input of log) {
+        // While the page is away nothing ticks.
+        const untilMs = input.type === 'gap' ? 0 : input.atMs
+        for (let atMs = live.nowMs + everyMs; atMs < untilMs; atMs += everyMs)
+          live = step(plan, live, { type: 'tick', atMs })[0]
+        live = step(plan, live, input)[0]
+      }
       const endMs = (log.at(-1)?.atMs ?? 0) + 1000
-      expect(JSON.stringify(fold(plan, ticked, endMs).visits)).toBe(JSON.stringify(fold(plan, plainLog, endMs).visits))
+      const [ended] = step(plan, live, { type: 'tick', atMs: endMs })
+      const folded = fold(plan, kept(log), endMs)
+      expect([folded.visits, folded.index, folded.pause, folded.lengths]).toEqual([
+        ended.visits,
+        ended.index,
+        ended.pause,
+        ended.lengths,
+      ])
     }),
   )
 })

@@ -1,40 +1,12 @@
 import type { Sound } from '#model/cue'
+import type { LeadEvent, Visit } from '#model/led-class'
 import type { Milliseconds } from '#core/units'
 
-/** What the teacher or the driver can tell the machine; `atMs` is the class's own time since Start. */
-export type LeadEventType =
-  | 'tick'
-  | 'pause'
-  | 'resume'
-  | 'theyComeOut'
-  | 'stay'
-  | 'end'
-  | 'back'
-  | 'match'
-  | 'freely'
-  | 'stopCard'
-  | 'mark'
-  | 'bell'
-  | 'missed'
-  | 'leave'
-  | 'gap'
-  | 'wentOn'
-  | 'stoppedThen'
+export type { LeadEvent, Visit }
+export type LeadEventType = LeadEvent['type']
 
-export interface LeadEvent {
-  readonly type: LeadEventType
-  readonly atMs: Milliseconds
-}
-
-/** A segment as it was really conducted, `[startMs, endMs)`; natural breath put in between has no segment. */
-export interface Visit {
-  readonly segment: number | null
-  readonly blockId: string
-  readonly startMs: Milliseconds
-  readonly endMs: Milliseconds
-  /** An attempt that was begun again: kept in the record, not counted for the other side. */
-  readonly again: boolean
-}
+/** What the machine is told: an event, or only that time has passed. */
+export type LeadInput = LeadEvent | { readonly type: 'tick'; readonly atMs: Milliseconds }
 
 export interface Pause {
   readonly sinceMs: Milliseconds
@@ -42,16 +14,25 @@ export interface Pause {
   readonly kind: 'hold' | 'breath' | 'wait' | 'asking'
 }
 
+/** A stretch of class time, half-open. */
+export interface Stretch {
+  readonly fromMs: Milliseconds
+  readonly toMs: Milliseconds
+}
+
 /**
- * Where a class is. The current segment began at `startedMs` and lasts `lengths[index]` and whatever was
- * paused in it (`pausedMs`). `natural`, when set, is natural breath put in before that segment.
+ * Where a class is. The current segment began at `startedMs` and lasts `lengths[index]`, less the rounds of it that
+ * were done before (`skippedMs`), and whatever was paused in it. `natural`, when set, is natural breath put in before
+ * that segment.
  */
 export interface LeadState {
   readonly phase: 'running' | 'ended'
   readonly nowMs: Milliseconds
   readonly index: number
   readonly startedMs: Milliseconds
-  readonly pausedMs: Milliseconds
+  readonly skippedMs: Milliseconds
+  /** Pauses in this segment that are over. */
+  readonly pauses: readonly Stretch[]
   readonly natural: { readonly blockId: string; readonly lengthMs: Milliseconds } | null
   readonly lengths: readonly Milliseconds[]
   readonly pause: Pause | null
@@ -60,14 +41,16 @@ export interface LeadState {
   readonly rung: Readonly<Record<string, Milliseconds>>
   /** Counting comes back only here: after a reload or gap, at the next round's inhale. */
   readonly quietUntilMs: Milliseconds
-  /** A breath over this hold starts anew here, after a pause. */
-  readonly overFromMs: Milliseconds | null
+  /** Where a breath over this hold side counts from. */
+  readonly overFromMs: Milliseconds
   /** Blocks in which the teacher chose natural breath to the end. */
   readonly freely: readonly string[]
   /** Second sides that were stopped at their cap, and what matching would take. */
   readonly capped: Readonly<Record<string, Milliseconds>>
+  /** What stood before the last End, and before that what stood before the End a moment earlier. */
   readonly beforeEnd: { readonly state: LeadState; readonly atMs: Milliseconds } | null
-  readonly last: LeadEvent | null
+  /** When each key was last pressed, whatever it meant. */
+  readonly pressed: Readonly<Record<string, Milliseconds>>
   /** Left before the end. */
   readonly left: boolean
 }

@@ -3,8 +3,8 @@ import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
-import { bellsBetween, breathNow, fold, leadPlan, look, soundsDue, step } from './index.ts'
-import type { LeadEvent, LeadEventType, LeadPlan, LeadState } from './index.ts'
+import { bellsBetween, breathNow, fold, leadPlan, soundsDue, stageOf, step } from './index.ts'
+import type { Command, LeadEvent, LeadPlan, LeadState } from './index.ts'
 
 const planOf = (session: Session, ceilingMs: Record<string, number> = {}): LeadPlan =>
   leadPlan(orThrow(compileTimeline(session, shippedCatalog)), ceilingMs)
@@ -27,8 +27,10 @@ const breath = planOf(
 )
 
 /** Events written as `at type`, in seconds. */
-const events = (...written: (readonly [number, LeadEventType])[]): LeadEvent[] =>
+const events = (...written: (readonly [number, Command])[]): LeadEvent[] =>
   written.map(([atS, type]) => ({ type, atMs: atS * 1000 }))
+/** A short absence: a reload that saw the class until a moment before. */
+const gapAt = (atS: number): LeadEvent => ({ type: 'gap', seenMs: atS * 1000 - 100, atMs: atS * 1000 })
 const at = (plan: LeadPlan, seconds: number, log: LeadEvent[] = []): LeadState => fold(plan, log, seconds * 1000)
 const doing = (plan: LeadPlan, state: LeadState): string => {
   const segment = plan.segments[state.index]
@@ -55,16 +57,15 @@ test('left alone, a class runs as planned, however rarely it is looked at', () =
 })
 
 test('staying on the first side lengthens both, on the second only that one', () => {
-  expect(look(deer, at(deer, 20, events([10, 'stay'])))).toMatchObject({
+  expect(stageOf(deer, at(deer, 20, events([10, 'stay'])))).toMatchObject({
     leftMs: 70_000,
-    otherSideMs: 90_000,
-    otherSideMoreMs: 30_000,
+    other: { ms: 90_000, moreMs: 30_000 },
   })
   const both = at(deer, 500, events([10, 'stay']))
   expect([held(deer, both, 'left'), held(deer, both, 'right')]).toEqual([90, 90])
   const second = at(deer, 500, events([80, 'stay']))
   expect([held(deer, second, 'left'), held(deer, second, 'right')]).toEqual([60, 90])
-  expect(look(deer, at(deer, 81, events([80, 'stay'])))).toMatchObject({ otherSideMs: 60_000 })
+  expect(stageOf(deer, at(deer, 81, events([80, 'stay'])))).toMatchObject({ other: { is: 'was', ms: 60_000 } })
 })
 
 test('a first side that ended early is matched by the second', () => {
@@ -77,7 +78,7 @@ test('a first side that ended early is matched by the second', () => {
 test('in a pause they stay: the time in the shape runs on, the bells wait, the second side matches it', () => {
   const log = events([20, 'pause'], [35, 'resume'])
   const paused = at(deer, 30, log.slice(0, 1))
-  expect(look(deer, paused)).toMatchObject({ pausedForMs: 10_000, heldMs: 30_000, leftMs: 40_000 })
+  expect(stageOf(deer, paused)).toMatchObject({ pausedForMs: 10_000, heldMs: 30_000, leftMs: 40_000 })
   expect(soundsDue(deer, paused)).toEqual([])
   const capped = planOf(aSession([aHold('deer', { hold: { holdS: 60 }, times: plain, cues: [] })]), { deer: 120_000 })
   const state = at(capped, 500, log)
@@ -94,7 +95,7 @@ test('the second side stops at its cap and says so, and matches when asked', () 
   const log = events([20, 'pause'], [50, 'resume'])
   const onSecond = at(deer, 110, log)
   expect(doing(deer, onSecond)).toBe('hold right')
-  expect(look(deer, onSecond).cappedFromMs).toBe(90_000)
+  expect(stageOf(deer, onSecond)).toMatchObject({ other: { cappedFromMs: 90_000 } })
   expect(held(deer, at(deer, 900, log), 'right')).toBe(60)
   const matched = at(deer, 900, [...log, ...events([120, 'match'])])
   expect(held(deer, matched, 'right')).toBe(90)
@@ -109,7 +110,7 @@ test('sides that were planned apart keep their difference', () => {
 test('back within 10 s of ending a hold: it never happened', () => {
   const state = at(deer, 50, events([40, 'end'], [45, 'back']))
   expect(doing(deer, state)).toBe('hold left')
-  expect(look(deer, state).leftMs).toBe(10_000)
+  expect(stageOf(deer, state)).toMatchObject({ leftMs: 10_000 })
   expect(held(deer, at(deer, 900, events([40, 'end'], [45, 'back'])), 'left')).toBe(60)
 })
 
@@ -121,7 +122,7 @@ test('undoing the end of a breath takes nobody up inside a retention', () => {
 
 test('back later begins this hold again and keeps the attempt; in its first 10 s the one before', () => {
   const again = at(deer, 31, events([30, 'back']))
-  expect(look(deer, again).leftMs).toBe(59_000)
+  expect(stageOf(deer, again)).toMatchObject({ leftMs: 59_000 })
   expect(again.visits).toEqual([{ segment: 0, blockId: 'deer', startMs: 0, endMs: 30_000, again: true }])
   const before = at(deer, 76, events([75, 'back']))
   expect(doing(deer, before)).toBe('comingOut left')
@@ -132,12 +133,12 @@ test('the same key within 400 ms is one press', () => {
     { type: 'stay' as const, atMs: 10_000 },
     { type: 'stay' as const, atMs: 10_399 },
   ]
-  expect(look(deer, fold(deer, twice, 11_000)).leftMs).toBe(79_000)
+  expect(stageOf(deer, fold(deer, twice, 11_000))).toMatchObject({ leftMs: 79_000 })
   const apart = [
     { type: 'stay' as const, atMs: 10_000 },
     { type: 'stay' as const, atMs: 10_400 },
   ]
-  expect(look(deer, fold(deer, apart, 11_000)).leftMs).toBe(109_000)
+  expect(stageOf(deer, fold(deer, apart, 11_000))).toMatchObject({ leftMs: 109_000 })
 })
 
 test('pausing counted breath is natural breath at once; then 30 s of it, and a whole round from its inhale', () => {
@@ -174,12 +175,12 @@ test.each(['freely', 'stopCard'] as const)(
 test('natural breath to the end of a block is still that block, and ending it skips nothing else', () => {
   const log = events([15, 'freely'])
   const state = at(breath, 20, log)
-  expect(look(breath, state)).toMatchObject({
+  expect(stageOf(breath, state)).toMatchObject({
     leftMs: 30_000,
     segment: { blockId: 'breath' },
     next: { segment: { blockId: 'after' } },
   })
-  expect(look(breath, at(breath, 21, [...log, ...events([20, 'stay'])])).leftMs).toBe(59_000)
+  expect(stageOf(breath, at(breath, 21, [...log, ...events([20, 'stay'])]))).toMatchObject({ leftMs: 59_000 })
   expect(doing(breath, at(breath, 21, [...log, ...events([20, 'end'])]))).toBe('talk null')
   expect(doing(breath, at(breath, 41, [...log, ...events([40, 'back'])]))).toBe('breath both')
 })
@@ -189,18 +190,18 @@ test('ending counted breath goes past all of it', () => {
 })
 
 test('after a reload the clock is right, and counting comes back at the next inhale', () => {
-  const log = events([14, 'gap'])
+  const log = [gapAt(14)]
   expect(breathNow(breath, at(breath, 15, log))).toBeUndefined()
   expect(breathNow(breath, at(breath, 20, log))).toMatchObject({ part: 'in', round: 3 })
   expect(soundsDue(breath, at(breath, 15, log))[0]).toMatchObject({ atMs: 20_000 })
 })
 
 test('after a long gap it asks: went on without me, or stopped then', () => {
-  const [asking] = step(deer, at(deer, 20), { type: 'gap', atMs: 110_000 })
+  const [asking] = step(deer, at(deer, 20), { type: 'gap', seenMs: 20_000, atMs: 110_000 })
   expect(asking.pause).toEqual({ sinceMs: 20_000, kind: 'asking' })
   const [wentOn] = step(deer, asking, { type: 'wentOn', atMs: 112_000 })
   expect(doing(deer, wentOn)).toBe('hold right')
-  expect(look(deer, wentOn).leftMs).toBe(18_000)
+  expect(stageOf(deer, wentOn)).toMatchObject({ leftMs: 18_000 })
   const [stopped] = step(deer, asking, { type: 'stoppedThen', atMs: 112_000 })
   expect(stopped).toMatchObject({ phase: 'ended', left: true, nowMs: 20_000 })
   expect(held(deer, stopped, 'left')).toBe(20)
@@ -252,6 +253,6 @@ test('bells that came due between two looks are counted, words without a sound a
 
 test('the closing is led step by step to its end', () => {
   const closing = planOf(aSession([aClosing({ finalRestS: 60 })]))
-  expect(look(closing, at(closing, 10))).toMatchObject({ leftMs: 50_000, next: { lengthMs: 30_000 } })
+  expect(stageOf(closing, at(closing, 10))).toMatchObject({ leftMs: 50_000, next: { lengthMs: 30_000 } })
   expect(at(closing, 900).phase).toBe('ended')
 })

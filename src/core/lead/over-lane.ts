@@ -1,40 +1,68 @@
-import { roundsThatFit } from '#core/breath'
+import { roundHalfCounts, roundsThatFit } from '#core/breath'
 import type { Milliseconds } from '#core/units'
+import { countedRun, partsBetween } from './counted-run.ts'
+import type { CountedRun, PartOfRun } from './counted-run.ts'
 import type { LeadOver, LeadPlan } from './lead-plan.ts'
 import type { LeadState } from './lead-state.ts'
-import { lengthOf, sameHold } from './run.ts'
+import { currentEndMs, lengthOf, partEnd, partStart } from './run.ts'
 
+/** The counted breath over a hold side: whole rounds from its start, then natural breath. */
 export interface OverLane {
   readonly over: LeadOver
   /** When its first round begins. */
   readonly fromMs: Milliseconds
-  /** Whole rounds that the hold still takes. */
+  /** Whole rounds that the hold side still takes from there. */
   readonly rounds: number
 }
 
-/**
- * The counted breath over the hold side that begins with segment `index`, which runs `[startMs, endMs)`;
- * after a pause it begins anew with whole rounds. Undefined where there is none, or the teacher chose
- * natural breath.
- */
-export function overLane(
+function overOf(plan: LeadPlan, state: LeadState, index: number): LeadOver | undefined {
+  const segment = plan.segments[index]
+  if (segment?.doing.kind !== 'hold' || state.freely.includes(segment.blockId)) return undefined
+  return plan.over[segment.blockId]
+}
+
+function laneOf(over: LeadOver, fromMs: Milliseconds, endMs: Milliseconds): OverLane {
+  const most = Math.max(0, roundsThatFit(Math.max(0, endMs - fromMs), over.pattern, over.pace))
+  return { over, fromMs, rounds: Math.min(over.rounds ?? most, most) }
+}
+
+/** The counted breath over the hold side that runs now; undefined where there is none, or it is left free. */
+export function currentLane(plan: LeadPlan, state: LeadState): OverLane | undefined {
+  const over = state.natural ? undefined : overOf(plan, state, state.index)
+  if (!over) return undefined
+  let endMs = currentEndMs(state)
+  for (let index = state.index + 1; index < partEnd(plan, state.index); index += 1) endMs += lengthOf(state, index)
+  return laneOf(over, state.overFromMs, endMs)
+}
+
+/** The counted breath over a hold side to come, which begins with segment `index` at `startMs`. */
+export function comingLane(
   plan: LeadPlan,
   state: LeadState,
   index: number,
   startMs: Milliseconds,
-  endMs: Milliseconds,
 ): OverLane | undefined {
-  const segment = plan.segments[index]
-  const over = segment && plan.over[segment.blockId]
-  if (segment?.doing.kind !== 'hold' || !over || state.freely.includes(segment.blockId)) return undefined
-  const isCurrent = index === state.index
-  if (segment.doing.phase.index > 0 && !(isCurrent && state.overFromMs !== null)) return undefined
-  const fromMs = isCurrent && state.overFromMs !== null ? state.overFromMs : startMs
-  let holdEndMs = endMs
-  for (const next of plan.segments.slice(index + 1)) {
-    if (!sameHold(segment, next)) break
-    holdEndMs += lengthOf(state, next.index)
-  }
-  const most = Math.max(0, roundsThatFit(Math.max(0, holdEndMs - fromMs), over.pattern, over.pace))
-  return { over, fromMs, rounds: Math.min(over.rounds ?? most, most) }
+  const over = partStart(plan, index) === index ? overOf(plan, state, index) : undefined
+  if (!over) return undefined
+  let endMs = startMs
+  for (let at = index; at < partEnd(plan, index); at += 1) endMs += lengthOf(state, at)
+  return laneOf(over, startMs, endMs)
+}
+
+/** The lane as a counted run from its own start. */
+export function laneRun({ over, rounds }: OverLane): CountedRun | undefined {
+  const { pattern, pace } = over
+  if (rounds < 1 || roundHalfCounts(pattern) === 0) return undefined
+  return countedRun({ kind: 'breath', part: 'counted', set: 1, rounds, pattern, pace, from: 0 })
+}
+
+/** The parts of a lane that touch `[fromMs, toMs)` of the class, at most its first `most` rounds; from its own start. */
+export function* lanePart(
+  lane: OverLane,
+  fromMs: Milliseconds,
+  toMs: Milliseconds,
+  most = Infinity,
+): Generator<PartOfRun> {
+  const run = laneRun({ ...lane, rounds: Math.min(lane.rounds, most) })
+  if (run) yield* partsBetween(run, fromMs - lane.fromMs, toMs - lane.fromMs)
 }

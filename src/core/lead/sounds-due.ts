@@ -1,10 +1,11 @@
 import type { Sound } from '#model/cue'
-import { boundaryMs, roundParts } from '#core/breath'
 import type { Milliseconds } from '#core/units'
-import type { LeadCue, LeadPlan } from './lead-plan.ts'
-import type { LeadState } from './lead-state.ts'
-import { ahead, lengthOf } from './run.ts'
-import { overLane } from './over-lane.ts'
+import { countedRun, partsBetween } from './counted-run.ts'
+import type { LeadCue, LeadPlan, LeadSegment } from './lead-plan.ts'
+import type { LeadState, Stretch } from './lead-state.ts'
+import { ahead, currentEndMs } from './run.ts'
+import { comingLane, currentLane, lanePart } from './over-lane.ts'
+import type { OverLane } from './over-lane.ts'
 
 export interface DueSound {
   readonly key: string
@@ -14,24 +15,42 @@ export interface DueSound {
 
 const tick: Sound = { kind: 'wood', strokes: 1 }
 
-const keyOf = (cue: LeadCue): string => `${cue.id}@${String(cue.segment)}`
+export const keyOf = (cue: LeadCue): string => `${cue.id}@${String(cue.segment)}`
 
-/** A cue's instant in a segment that runs `[startMs, endMs)`, never outside it. */
-function instantIn(cue: LeadCue, startMs: Milliseconds, endMs: Milliseconds): Milliseconds {
-  const wanted = cue.fromEnd ? endMs - cue.offsetMs : startMs + cue.offsetMs
-  return Math.max(startMs, Math.min(wanted, endMs - 1))
+/** Where a segment stands in the class, for its cues. */
+interface Stood {
+  readonly startMs: Milliseconds
+  readonly endMs: Milliseconds
+  readonly skippedMs: Milliseconds
+  readonly pauses: readonly Stretch[]
+}
+
+/**
+ * A cue's instant. One that stands from the start moves on by a pause it falls into; it does not come at all where its
+ * moment was done before, or where the side became shorter than that. One that stands from the end moves with it.
+ */
+function instantIn(cue: LeadCue, { startMs, endMs, skippedMs, pauses }: Stood): Milliseconds | undefined {
+  if (cue.fromEnd) return Math.max(startMs, endMs - cue.offsetMs)
+  if (cue.offsetMs < skippedMs) return undefined
+  const atMs = pauses.reduce(
+    (instant, { fromMs, toMs }) => (instant >= fromMs && instant < toMs ? instant + toMs - fromMs : instant),
+    startMs + cue.offsetMs - skippedMs,
+  )
+  return atMs < endMs ? atMs : undefined
 }
 
 /** The cues of the segment that runs now with their instants, while nothing is put in before it. */
 export function* cueInstants(
   plan: LeadPlan,
   state: LeadState,
-  index: number,
 ): Generator<{ key: string; atMs: Milliseconds; cue: LeadCue }> {
   if (state.natural) return
-  const endMs = state.startedMs + lengthOf(state, index) + state.pausedMs
+  const { startedMs: startMs, skippedMs, pauses, index } = state
+  const endMs = currentEndMs(state)
   for (const cue of plan.cues) {
-    if (cue.segment === index) yield { key: keyOf(cue), atMs: instantIn(cue, state.startedMs, endMs), cue }
+    if (cue.segment !== index) continue
+    const atMs = instantIn(cue, { startMs, endMs, skippedMs, pauses })
+    if (atMs !== undefined) yield { key: keyOf(cue), atMs, cue }
   }
 }
 
@@ -45,42 +64,54 @@ export function soundsDue(plan: LeadPlan, state: LeadState): DueSound[] {
   const cuesOf = new Map<number, LeadCue[]>()
   for (const cue of plan.cues) cuesOf.set(cue.segment, [...(cuesOf.get(cue.segment) ?? []), cue])
   const due: DueSound[] = []
-  for (const { segment, startMs, endMs } of ahead(plan, state)) {
-    if (endMs <= startMs) continue
-    for (const cue of cuesOf.get(segment.index) ?? []) {
-      const atMs = instantIn(cue, startMs, endMs)
-      const key = keyOf(cue)
-      if (cue.sound && atMs >= state.nowMs && mayRing(state.rung[key], atMs)) due.push({ key, atMs, sound: cue.sound })
-    }
-    const turns = segment.doing.kind === 'breath' && segment.doing.part !== 'natural' && segment.doing.part !== 'rest'
-    if (turns && startMs >= Math.max(state.nowMs, state.quietUntilMs)) {
-      due.push({ key: `turn@${String(segment.index)}`, atMs: startMs, sound: tick })
-    }
-    due.push(...overTicks(plan, state, segment.index, startMs, endMs))
+  const current = currentLane(plan, state)
+  if (current) due.push(...overTicks(state, current, state.index))
+  for (const { segment, ...stood } of ahead(plan, state)) {
+    if (stood.endMs <= stood.startMs) continue
+    const pauses = segment.index === state.index && !state.natural ? state.pauses : []
+    due.push(...bells(state, cuesOf.get(segment.index) ?? [], { ...stood, pauses }))
+    due.push(...turns(state, segment, stood))
+    const coming = segment.index > state.index ? comingLane(plan, state, segment.index, stood.startMs) : undefined
+    if (coming) due.push(...overTicks(state, coming, segment.index))
   }
   return due.sort((a, b) => a.atMs - b.atMs)
+}
+
+function* bells(state: LeadState, cues: readonly LeadCue[], stood: Stood): Generator<DueSound> {
+  for (const cue of cues) {
+    const atMs = instantIn(cue, stood)
+    const key = keyOf(cue)
+    if (cue.sound && atMs !== undefined && atMs >= state.nowMs && mayRing(state.rung[key], atMs))
+      yield { key, atMs, sound: cue.sound }
+  }
 }
 
 const repeatAfterMs = 30_000
 const mayRing = (rangAtMs: Milliseconds | undefined, atMs: Milliseconds): boolean =>
   rangAtMs === undefined || atMs - rangAtMs >= repeatAfterMs
 
-/** Ticks of a breath over a hold: its first rounds are counted aloud, the rest is silent. */
-function* overTicks(
-  plan: LeadPlan,
+/** Ticks at the turns of counted breath; a movement is led by its words. */
+function* turns(
   state: LeadState,
-  index: number,
-  startMs: Milliseconds,
-  endMs: Milliseconds,
+  { index, doing }: LeadSegment,
+  { startMs, endMs, skippedMs }: Omit<Stood, 'pauses'>,
 ): Generator<DueSound> {
-  const lane = overLane(plan, state, index, startMs, endMs)
-  if (!lane) return
-  const { pattern, pace, countedRounds } = lane.over
-  for (const { from, part, round } of roundParts(pattern, Math.min(lane.rounds, countedRounds))) {
-    const atMs = lane.fromMs + boundaryMs(from, pace)
-    if (atMs >= Math.max(state.nowMs, state.quietUntilMs)) {
-      yield { key: `over-${part}-${String(round)}@${String(index)}`, atMs, sound: tick }
-    }
+  const run = doing.kind === 'breath' ? countedRun(doing) : undefined
+  if (!run) return
+  const zeroMs = startMs - skippedMs
+  const fromMs = Math.max(startMs, state.nowMs, state.quietUntilMs)
+  for (const part of partsBetween(run, fromMs - zeroMs, endMs - zeroMs)) {
+    const atMs = zeroMs + part.startMs
+    if (atMs >= fromMs) yield { key: `turn-${String(part.k)}@${String(index)}`, atMs, sound: tick }
+  }
+}
+
+/** Ticks of a breath over a hold: its first rounds are counted aloud, the rest is silent. */
+function* overTicks(state: LeadState, lane: OverLane, index: number): Generator<DueSound> {
+  const fromMs = Math.max(state.nowMs, state.quietUntilMs)
+  for (const part of lanePart(lane, fromMs, Infinity, lane.over.countedRounds)) {
+    const atMs = lane.fromMs + part.startMs
+    if (atMs >= fromMs) yield { key: `over-${String(part.k)}@${String(index)}`, atMs, sound: tick }
   }
 }
 

@@ -5,6 +5,7 @@ import { placesAndPeopleMigration } from './migrations/002-places-and-people.ts'
 import { classesMigration } from './migrations/003-classes.ts'
 import { ownThingsMigration } from './migrations/004-own-things.ts'
 import { sessionShelfMigration } from './migrations/005-session-shelf.ts'
+import { classRecordsMigration } from './migrations/006-class-records.ts'
 
 export interface Migration {
   readonly name: string
@@ -19,6 +20,7 @@ export const migrations: readonly Migration[] = [
   classesMigration,
   ownThingsMigration,
   sessionShelfMigration,
+  classRecordsMigration,
 ]
 
 export function makeMigrator(sequelize: Sequelize): Umzug<QueryInterface> {

@@ -65,6 +65,21 @@ export interface LedClassRow extends Row<LedClassRow> {
   plannedS: number
   ledS: number
   document: string
+  /** 1 for a record of the first edition, whose document is its own whole former self. */
+  format: number
+  conductedMs: number
+  left: boolean
+  isAbout: boolean
+  visits: string | null
+  note: string | null
+}
+
+export interface LedEventRow extends Row<LedEventRow> {
+  classId: string
+  n: number
+  by: string
+  event: string
+  ownerId: CreationOptional<string>
 }
 
 export interface OwnThingRow extends Row<OwnThingRow> {
@@ -84,6 +99,7 @@ export interface Models {
   readonly cupboard: ModelStatic<CupboardRow>
   readonly people: ModelStatic<PersonRow>
   readonly ledClasses: ModelStatic<LedClassRow>
+  readonly ledEvents: ModelStatic<LedEventRow>
   readonly ownThings: ModelStatic<OwnThingRow>
 }
 
@@ -161,8 +177,25 @@ export function defineModels(sequelize: Sequelize): Models {
         plannedS: whole(),
         ledS: whole(),
         document: text(),
+        format: whole(),
+        conductedMs: whole(),
+        left: { type: DataTypes.BOOLEAN, allowNull: false },
+        isAbout: { type: DataTypes.BOOLEAN, allowNull: false },
+        visits: { type: DataTypes.TEXT, allowNull: true },
+        note: { type: DataTypes.TEXT, allowNull: true },
       },
       plain('ledClasses'),
+    ),
+    ledEvents: sequelize.define<LedEventRow>(
+      'ledEvent',
+      {
+        classId: key(),
+        n: { type: DataTypes.INTEGER, primaryKey: true },
+        by: short(),
+        event: text(),
+        ownerId: { type: DataTypes.STRING(64), allowNull: false, defaultValue: 'owner' },
+      },
+      plain('ledEvents'),
     ),
     ownThings: sequelize.define<OwnThingRow>(
       'ownThing',

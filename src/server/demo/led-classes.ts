@@ -1,10 +1,11 @@
-import type { LedClass } from '#model/classes'
+import type { KeptEvent, LedEnd, LedStart } from '#model/led-class'
 import { orThrow } from '#core/result'
-import { beginLead, ledRecord, step } from '#core/lead'
-import type { LeadEvent, LeadEventType, LeadPlan, LeadState } from '#core/lead'
+import { beginLead, ledStart, step } from '#core/lead'
+import type { Command, LeadPlan, LeadState } from '#core/lead'
 import { compileTimeline } from '#core/timeline'
 import { firstCeilingS } from '#library/cautions/register'
 import { shippedCatalog } from '#library/shipped'
+import { blockName } from '#words/blocks'
 import { thursdaySlowHour } from './sessions.ts'
 
 /** Something the teacher did: in which block, kind and side, how long after it began. */
@@ -13,7 +14,7 @@ interface Done {
   readonly kind: string
   readonly side?: 'left' | 'right'
   readonly afterS: number
-  readonly type: LeadEventType
+  readonly type: Command
 }
 interface Evening {
   readonly weeksAgo: number
@@ -23,7 +24,7 @@ interface Evening {
   readonly note: string
 }
 
-const at = (block: string, kind: string, afterS: number, type: LeadEventType, side?: 'left' | 'right'): Done =>
+const at = (block: string, kind: string, afterS: number, type: Command, side?: 'left' | 'right'): Done =>
   side ? { block, kind, afterS, type, side } : { block, kind, afterS, type }
 
 /** Four Thursdays: the talk runs over, set-ups are waited for, a hold is stayed in, another ends early. */
@@ -87,8 +88,15 @@ const evenings: readonly Evening[] = [
 
 const dayMs = 24 * 3_600_000
 
+/** A led class as it is written down: how it began, what was told, how it ended. */
+export interface DemoClass {
+  readonly start: LedStart
+  readonly events: readonly KeptEvent[]
+  readonly end: LedEnd
+}
+
 /** The led classes of the demo, on the Thursdays before today at 18:00 UTC, each through the real machine. */
-export function demoClasses(today: Date): LedClass[] {
+export function demoClasses(today: Date): DemoClass[] {
   const lastThursday = new Date(today)
   lastThursday.setUTCHours(18, 0, 0, 0)
   // From one day back (a Friday) to seven (a Thursday).
@@ -99,23 +107,26 @@ export function demoClasses(today: Date): LedClass[] {
   })
 }
 
-function ledEvening({ weeksAgo, lateS, people, done, note }: Evening, plannedStartMs: number): LedClass {
+function ledEvening({ weeksAgo, lateS, people, done, note }: Evening, plannedStartMs: number): DemoClass {
   const timeline = orThrow(compileTimeline(thursdaySlowHour, shippedCatalog))
   const startedAtMs = plannedStartMs + lateS * 1000
-  const record = ledRecord(thursdaySlowHour, timeline, (pose) => firstCeilingS(pose, thursdaySlowHour.level), {
+  const start = ledStart(thursdaySlowHour, timeline, {
     id: `thursday-${String(weeksAgo)}-weeks-ago`,
     people,
     startedAtMs,
     promisedEndMs: plannedStartMs + thursdaySlowHour.lengthS * 1000,
+    firstCeilingS: (pose) => firstCeilingS(pose, thursdaySlowHour.level),
+    nameOf: blockName,
   })
-  const { log, endMs } = lead(record.plan as unknown as LeadPlan, done)
-  const endedAt = new Date(startedAtMs + endMs).toISOString()
-  return { ...record, log, endedAt, ...(note === '' ? {} : { note }) }
+  const { events, state } = lead(start.plan, done)
+  const endedAt = new Date(startedAtMs + state.nowMs).toISOString()
+  const end = { endedAt, left: state.left, visits: [...state.visits], ...(note === '' ? {} : { note }) }
+  return { start, events, end }
 }
 
 /** Lets the class run second by second, doing each thing when its moment comes. */
-function lead(plan: LeadPlan, done: readonly Done[]): { log: LeadEvent[]; endMs: number } {
-  const log: LeadEvent[] = []
+function lead(plan: LeadPlan, done: readonly Done[]): { events: KeptEvent[]; state: LeadState } {
+  const events: KeptEvent[] = []
   const waiting = [...done]
   let state = beginLead(plan)
   for (let atMs = 0; state.phase === 'running' && atMs < 3 * 3_600_000; atMs += 1000) {
@@ -124,10 +135,10 @@ function lead(plan: LeadPlan, done: readonly Done[]): { log: LeadEvent[]; endMs:
     const [one] = due < 0 ? [] : waiting.splice(due, 1)
     if (!one) continue
     const event = { type: one.type, atMs }
-    log.push(event)
+    events.push({ n: events.length + 1, by: 'demo', event })
     state = step(plan, state, event)[0]
   }
-  return { log, endMs: state.nowMs }
+  return { events, state }
 }
 
 function isNow(plan: LeadPlan, state: LeadState, { block, kind, side, afterS }: Done): boolean {

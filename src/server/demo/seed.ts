@@ -12,7 +12,7 @@ import { demoClasses } from './led-classes.ts'
 import { demoSessions } from './sessions.ts'
 
 /** Raised whenever the demo data changes: an older demo database is then put aside and made anew. */
-export const seedNumber = 5
+export const seedNumber = 6
 const seedNote = 'demo seed'
 
 const minuteMs = 60_000
@@ -26,7 +26,12 @@ export async function seedDemo(database: Database, clock: Clock): Promise<void> 
   }
   await placeStore(database).add(bellowsHouse)
   for (const person of bellowsPeople(clock.now())) await peopleStore(database).add(person)
-  for (const led of demoClasses(clock.now())) await ledClassStore(database).put(led)
+  const classes = ledClassStore(database)
+  for (const { start, events, end } of demoClasses(clock.now())) {
+    await classes.begin(start)
+    await classes.append(start.id, 0, { events: [...events], conductedMs: 0 })
+    await classes.end(start.id, end)
+  }
   await models.notes.create({ name: seedNote, value: String(seedNumber) })
 }
 

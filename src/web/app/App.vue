@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, shallowRef, watch } from 'vue'
+import { computed, onMounted, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { anyRunning } from '#web/shared/lead/running-class.ts'
 import type { RunningClass } from '#web/shared/lead/running-class.ts'
+import { sendUnsent } from '#web/shared/lead/send-unsent.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import AdviceNote from '#web/shared/ui/AdviceNote.vue'
 
@@ -32,6 +33,8 @@ watch(
   },
   { immediate: true },
 )
+// What the server did not get when a class ended waits for the next opening.
+onMounted(() => void sendUnsent())
 </script>
 
 <template>
@@ -44,8 +47,8 @@ watch(
           view.words
         }}</RouterLink>
       </nav>
-      <RouterLink v-if="running" class="running" :to="{ name: 'lead', params: { id: running.led.sessionId } }"
-        >{{ running.led.document.name }} is running: go back to it</RouterLink
+      <RouterLink v-if="running" class="running" :to="{ name: 'lead', params: { id: running.sessionId } }"
+        >{{ running.start.document.name }} is running: go back to it</RouterLink
       >
       <span class="grow" />
       <RouterView name="bar" />

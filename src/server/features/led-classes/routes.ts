@@ -1,10 +1,18 @@
-import { Router } from 'express'
-import { ledClassSchema } from '#model/classes'
+import express, { Router } from 'express'
+import { z } from 'zod'
+import { eventsSchema, ledEndSchema, ledStartSchema } from '#model/led-class'
+import type { EventsSent } from '#model/led-class'
+import { told } from '#model/refusal'
+import { firstRecordSchema } from '#server/db/migrations/first-edition/first-record'
+import { sameId } from '#server/features/guards'
 import { documentRefused } from '#server/features/sessions/read-document'
-import { ProblemError } from '#server/problems'
 import type { LedClassStore } from './store.ts'
 
-/** `/api/led-classes`: the record of each class, written while it runs and read by the journal. */
+/** A session of two hundred blocks with every cue on both sides, twice over: its document, and the plan made of it. */
+const mostBodyMb = 8
+export const ledClassBody = express.json({ limit: `${String(mostBodyMb)}mb`, strict: true })
+
+/** `/api/led-classes`: the record of each class, begun, added to while it runs, ended, and read by the journal. */
 export function ledClassRoutes(store: LedClassStore): Router {
   const router = Router()
 
@@ -17,14 +25,40 @@ export function ledClassRoutes(store: LedClassStore): Router {
   })
 
   router.put('/:id', async (request, response) => {
-    const read = ledClassSchema.safeParse(request.body)
-    if (!read.success) throw documentRefused(read.error)
-    if (read.data.id !== request.params.id) {
-      throw new ProblemError('ID_MISMATCH', { address: request.params.id, document: read.data.id }, { path: 'id' })
-    }
-    await store.put(read.data)
+    const led = read(ledStartSchema, request.body)
+    sameId(request.params.id, led.id)
+    await store.begin(led)
+    response.status(204).end()
+  })
+
+  router.post('/:id/events', async (request, response) => {
+    const after = read(z.coerce.number().int().min(0), request.query['after'] ?? 0)
+    const sent = read(
+      eventsSchema.refine((body) => follow(after, body), { path: ['events'], ...told('EVENTS_OUT_OF_ORDER', {}) }),
+      request.body,
+    )
+    response.json({ kept: await store.append(request.params.id, after, sent) })
+  })
+
+  router.put('/:id/end', async (request, response) => {
+    await store.end(request.params.id, read(ledEndSchema, request.body))
+    response.status(204).end()
+  })
+
+  router.post('/former', async (request, response) => {
+    await store.takeFormer(read(firstRecordSchema, request.body), request.body)
     response.status(204).end()
   })
 
   return router
+}
+
+/** Numbers go on from `after` without a gap. */
+const follow = (after: number, { events }: EventsSent): boolean =>
+  events.every(({ n }, index) => n === after + index + 1)
+
+function read<T extends z.ZodType>(schema: T, body: unknown): z.infer<T> {
+  const result = schema.safeParse(body)
+  if (!result.success) throw documentRefused(result.error)
+  return result.data
 }

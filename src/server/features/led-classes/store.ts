@@ -1,36 +1,115 @@
-import { ledClassSchema } from '#model/classes'
-import type { LedClass, LedClassLine } from '#model/classes'
+import { isDeepStrictEqual } from 'node:util'
+import { ledStartSchema, visitSchema } from '#model/led-class'
+import type { EventsSent, KeptEvent, LeadEvent, LedClass, LedClassLine, LedEnd, LedStart } from '#model/led-class'
+import { z } from 'zod'
+import type { LedClassRow } from '#server/db/models'
 import type { Database } from '#server/db/open'
+import { firstRecordSchema, liftFirstRecord } from '#server/db/migrations/first-edition/first-record'
+import type { FirstRecord } from '#server/db/migrations/first-edition/first-record'
 import { ProblemError } from '#server/problems'
 
-/** Led classes, each with its own full copy of what was led; a shorter log never replaces a longer one. */
+const visitsSchema = z.array(visitSchema)
+
+/** Led classes: what each was led from, once; its events, appended; what was conducted, when it ended. */
 export function ledClassStore({ models, inTransaction }: Database) {
-  const find = async (id: string): Promise<LedClass> => {
+  const rowOf = async (id: string): Promise<LedClassRow> => {
     const row = await models.ledClasses.findByPk(id)
     if (!row) throw new ProblemError('UNKNOWN_CLASS', { id })
-    return ledClassSchema.parse(JSON.parse(row.document))
+    return row
+  }
+
+  const eventsOf = async (classId: string): Promise<KeptEvent[]> => {
+    const rows = await models.ledEvents.findAll({ where: { classId }, order: [['n', 'ASC']], raw: true })
+    return rows.map(({ n, by, event }) => ({ n, by, event: JSON.parse(event) as LeadEvent }))
   }
 
   return {
-    find,
+    async find(id: string): Promise<LedClass> {
+      const row = await rowOf(id)
+      return readClass(row, await eventsOf(id))
+    },
 
-    /** Writes the record as it stands; sent again and again while the class runs. */
-    async put(led: LedClass): Promise<void> {
+    /** Begins a record. Sent again it changes nothing; another class of the same id is refused. */
+    async begin(led: LedStart): Promise<void> {
       await inTransaction(async (transaction) => {
         const row = await models.ledClasses.findByPk(led.id, { transaction })
-        if (row) {
-          const kept = (JSON.parse(row.document) as LedClass).log.length
-          if (kept > led.log.length) throw new ProblemError('RECORD_OLDER', { sent: led.log.length, kept })
+        if (row && !(row.format === 2 && isDeepStrictEqual(JSON.parse(row.document), led)))
+          throw new ProblemError('CLASS_TAKEN', { id: led.id })
+        if (!row) await models.ledClasses.create(columnsOf(led), { transaction })
+      })
+    },
+
+    /**
+     * Appends events that follow the first `after` of them, and says how many are kept then. Those that are kept
+     * already are passed over, so that a batch may be sent again; a gap before them is refused with what is kept.
+     */
+    async append(id: string, after: number, { events, conductedMs }: EventsSent): Promise<number> {
+      return inTransaction(async (transaction) => {
+        const row = await models.ledClasses.findByPk(id, { transaction })
+        if (!row) throw new ProblemError('UNKNOWN_CLASS', { id })
+        const kept = await models.ledEvents.count({ where: { classId: id }, transaction })
+        if (after > kept) throw new ProblemError('EVENTS_MISSING', { after, kept })
+        const fresh = events.filter(({ n }) => n > kept)
+        if (fresh.length > 0 && row.endedAt) throw new ProblemError('CLASS_ENDED', { id })
+        await models.ledEvents.bulkCreate(
+          fresh.map(({ n, by, event }) => ({ classId: id, n, by, event: JSON.stringify(event) })),
+          { transaction },
+        )
+        if (!row.endedAt && conductedMs > row.conductedMs)
+          await row.update({ conductedMs, ledS: Math.round(conductedMs / 1000) }, { transaction })
+        return kept + fresh.length
+      })
+    },
+
+    /** Ends a record with what was conducted. Sent again it changes nothing; an end that differs is refused. */
+    async end(id: string, { endedAt, left, visits, note }: LedEnd): Promise<void> {
+      await inTransaction(async (transaction) => {
+        const row = await models.ledClasses.findByPk(id, { transaction })
+        if (!row) throw new ProblemError('UNKNOWN_CLASS', { id })
+        const ended = { endedAt: new Date(endedAt), left, visits: JSON.stringify(visits), note: note ?? null }
+        if (row.endedAt) {
+          const isSame = row.endedAt.getTime() === ended.endedAt.getTime() && row.visits === ended.visits
+          if (!isSame) throw new ProblemError('CLASS_ENDED', { id })
+          return
         }
-        const columns = columnsOf(led)
-        if (row) await row.update(columns, { transaction })
-        else await models.ledClasses.create(columns, { transaction })
+        const ledMs = visits.at(-1)?.endMs ?? 0
+        await row.update({ ...ended, conductedMs: ledMs, ledS: Math.round(ledMs / 1000) }, { transaction })
+      })
+    },
+
+    /** Takes in a record of the first edition that a browser still kept; a fuller one that is here stays. */
+    async takeFormer(record: FirstRecord, whole: unknown): Promise<void> {
+      await inTransaction(async (transaction) => {
+        const row = await models.ledClasses.findByPk(record.id, { transaction })
+        if (row && (row.format !== 1 || row.endedAt)) return
+        const { conductedMs, visits, left, isAbout, events } = liftFirstRecord(record)
+        if (row && row.conductedMs >= conductedMs) return
+        await row?.destroy({ transaction })
+        await models.ledClasses.create(
+          {
+            ...headOf({ ...record, name: record.document.name, plannedMs: record.plan.totalMs }),
+            endedAt: record.endedAt === undefined ? null : new Date(record.endedAt),
+            ledS: Math.round(conductedMs / 1000),
+            document: JSON.stringify(whole),
+            format: 1,
+            conductedMs,
+            left,
+            isAbout,
+            visits: JSON.stringify(visits),
+            note: record.note ?? null,
+          },
+          { transaction },
+        )
+        await models.ledEvents.bulkCreate(
+          events.map(({ n, by, event }) => ({ classId: record.id, n, by, event: JSON.stringify(event) })),
+          { transaction },
+        )
       })
     },
 
     async list(): Promise<LedClassLine[]> {
       const rows = await models.ledClasses.findAll({
-        attributes: { exclude: ['document'] },
+        attributes: ['id', 'sessionId', 'name', 'startedAt', 'endedAt', 'plannedS', 'ledS', 'people'],
         order: [
           ['startedAt', 'DESC'],
           ['id', 'ASC'],
@@ -52,19 +131,58 @@ export function ledClassStore({ models, inTransaction }: Database) {
 
 export type LedClassStore = ReturnType<typeof ledClassStore>
 
-function columnsOf(led: LedClass) {
-  const startedAt = new Date(led.startedAt)
-  const endedAt = led.endedAt === undefined ? null : new Date(led.endedAt)
-  const lastMs = Math.max(led.conductedMs ?? 0, led.log.at(-1)?.atMs ?? 0)
+function readClass(row: LedClassRow, events: readonly KeptEvent[]): LedClass {
+  const { conductedMs, left, note, visits, isAbout } = row
+  const told = { events, conductedMs, left, note, endedAt: row.endedAt?.toISOString() ?? null }
+  const conducted = visits === null ? null : visitsSchema.parse(JSON.parse(visits))
+  const document: unknown = JSON.parse(row.document)
+  if (row.format === 2) return { ...ledStartSchema.parse(document), ...told, format: 2, visits: conducted }
+  const { resolved, ...record } = firstRecordSchema.parse(document)
+  const whole = document as Pick<LedStart, 'document'>
+  const { plan } = liftFirstRecord({ ...record, resolved, log: [] })
   return {
-    id: led.id,
-    sessionId: led.sessionId,
-    startedAt,
-    endedAt,
-    people: led.people,
-    name: led.document.name,
-    plannedS: Math.round(led.plan.totalMs / 1000),
-    ledS: Math.round((endedAt ? endedAt.getTime() - startedAt.getTime() : lastMs) / 1000),
-    document: JSON.stringify(led),
+    id: record.id,
+    sessionId: record.sessionId,
+    startedAt: record.startedAt,
+    promisedEnd: record.promisedEnd,
+    people: record.people,
+    document: whole.document,
+    blocks: resolved,
+    ...told,
+    format: 1,
+    plan,
+    visits: conducted ?? [],
+    isAbout,
   }
 }
+
+interface Head {
+  readonly id: string
+  readonly sessionId: string
+  readonly startedAt: string
+  readonly people: number
+  readonly name: string
+  readonly plannedMs: number
+}
+
+const headOf = ({ id, sessionId, startedAt, people, name, plannedMs }: Head) => ({
+  id,
+  sessionId,
+  startedAt: new Date(startedAt),
+  people,
+  name,
+  plannedS: Math.round(plannedMs / 1000),
+})
+
+const columnsOf = (led: LedStart) => ({
+  ...headOf({ ...led, name: led.document.name, plannedMs: led.plan.totalMs }),
+  endedAt: null,
+  ledS: 0,
+  document: JSON.stringify(led),
+  format: 2,
+  conductedMs: 0,
+  left: false,
+  isAbout: false,
+  visits: null,
+  note: null,
+})

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
-import type { LedClassLine } from '#model/classes'
+import type { LedClassLine } from '#model/led-class'
 import { formatDuration } from '#core/units'
 import { dayTimeText } from '#words/dates'
 import { listLedClasses } from '#web/shared/api/led-classes.ts'

@@ -2,10 +2,9 @@
 import Button from 'primevue/button'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useRoute } from 'vue-router'
-import type { LedClass } from '#model/classes'
-import { meantAndDone } from '#core/journal'
+import type { LedClass } from '#model/led-class'
+import { meantAndDone, visitsOf } from '#core/journal'
 import type { HeldRow } from '#core/journal'
-import type { LeadEvent, LeadPlan } from '#core/lead'
 import { formatMs } from '#core/units'
 import { readLedClass } from '#web/shared/api/led-classes.ts'
 import { download } from '#web/shared/ui/download.ts'
@@ -22,20 +21,13 @@ onMounted(async () => {
   state.value = reply.kind === 'ok' ? 'ready' : 'missing'
 })
 
-const done = computed(() => {
-  if (!led.value) return undefined
-  const { plan, log, startedAt, endedAt, conductedMs } = led.value
-  const endMs =
-    endedAt === undefined
-      ? Math.max(conductedMs ?? 0, log.at(-1)?.atMs ?? 0)
-      : Date.parse(endedAt) - Date.parse(startedAt)
-  return meantAndDone(plan as unknown as LeadPlan, log as LeadEvent[], endMs)
-})
+const done = computed(() => led.value && meantAndDone(led.value.plan, visitsOf(led.value)))
+const isAbout = computed(() => led.value?.format === 1 && led.value.isAbout)
 const longestMs = computed(() =>
   Math.max(60_000, ...(done.value?.holds ?? []).flatMap(({ plannedMs, heldMs }) => [plannedMs, heldMs])),
 )
 const share = (ms: number) => `${String((ms / longestMs.value) * 100)}%`
-const nameOf = ({ blockId }: HeldRow) => led.value?.resolved[blockId]?.name ?? ''
+const nameOf = ({ blockId }: HeldRow) => led.value?.blocks[blockId]?.name ?? ''
 const isFirstOf = (index: number) => done.value?.holds[index - 1]?.blockId !== done.value?.holds[index]?.blockId
 const apart = ({ plannedMs, heldMs }: HeldRow) => {
   const seconds = Math.round((heldMs - plannedMs) / 1000)
@@ -66,11 +58,14 @@ async function exportCsv(): Promise<void> {
           <p>
             {{ formatMs(done.ledMs) }} led, {{ formatMs(done.plannedMs) }} planned{{
               led.people > 0 ? `, ${String(led.people)} people` : ''
-            }}{{ done.left ? '; left early' : '' }}{{ led.endedAt === undefined ? '; not finished' : '' }}
+            }}{{ led.left ? '; left early' : '' }}{{ led.endedAt === null ? '; not finished' : '' }}
           </p>
         </div>
         <Button severity="secondary" outlined label="Export as CSV" icon="pi pi-download" @click="exportCsv" />
       </header>
+      <p v-if="isAbout" class="soft">
+        About: this screen was away in between, and the record of that time does not say since when.
+      </p>
       <p v-if="led.note" class="note">{{ led.note }}</p>
       <h2>Meant and done</h2>
       <p class="soft">Upper line: planned. Lower bar: held.</p>

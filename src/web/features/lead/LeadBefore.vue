@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import InputNumber from 'primevue/inputnumber'
 import InputText from 'primevue/inputtext'
 import { useIntervalFn } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import type { Session } from '#model/session'
 import { formatDuration, formatMs } from '#core/units'
 import { teacherPrompt } from '#words/advice'
@@ -21,6 +21,7 @@ const people = ref<number | null>(null)
 const startText = ref('')
 const moreMin = ref(0)
 const mend = ref('')
+const startField = useTemplateRef<{ $el: HTMLElement }>('startField')
 const now = ref(ports().epochMs())
 useIntervalFn(() => (now.value = ports().epochMs()), 5000)
 
@@ -36,6 +37,11 @@ const promised = computed(() =>
 )
 
 function start(): void {
+  check()
+  if (mend.value !== '') {
+    startField.value?.$el.focus()
+    return
+  }
   emit('start', { people: people.value ?? 0, startsAtMs: startsAtMs.value, promisedMoreMs: moreMin.value * 60_000 })
 }
 function check(): void {
@@ -55,7 +61,14 @@ function check(): void {
       </div>
       <div>
         <label for="lead-start">Starts at</label>
-        <InputText id="lead-start" v-model="startText" fluid placeholder="when you press Start" @blur="check" />
+        <InputText
+          id="lead-start"
+          ref="startField"
+          v-model="startText"
+          fluid
+          placeholder="when you press Start"
+          @blur="check"
+        />
         <p v-if="mend" class="mend" role="alert">{{ mend }}</p>
       </div>
     </div>

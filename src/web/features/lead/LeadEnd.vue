@@ -1,18 +1,30 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Textarea from 'primevue/textarea'
+import { useEventListener, useTimeoutFn } from '@vueuse/core'
 import { ref } from 'vue'
 import { formatMs } from '#core/units'
 
-defineProps<{
+const props = defineProps<{
   name: string
   ledMs: number
   plannedMs: number
   left: boolean
-  saveState: 'saved' | 'saving' | 'retrying'
+  /** It was ended by hand a moment ago. */
+  canUndo: boolean
+  saveState: 'saved' | 'saving' | 'retrying' | 'refused'
+  refusal: string
 }>()
-const emit = defineEmits<{ save: [note: string] }>()
+const emit = defineEmits<{ save: [note: string]; undo: [] }>()
 const note = ref('')
+
+/** As long as Back undoes an End, it is offered here. */
+const undoForMs = 10_000
+const isSoon = ref(true)
+useTimeoutFn(() => (isSoon.value = false), undoForMs)
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  if (event.key === 'ArrowLeft' && props.canUndo && !(event.target instanceof HTMLTextAreaElement)) emit('undo')
+})
 </script>
 
 <template>
@@ -27,9 +39,13 @@ const note = ref('')
       <label for="lead-note">What happened, in a line</label>
       <Textarea id="lead-note" v-model="note" fluid rows="3" maxlength="20000" />
     </div>
-    <Button label="Save and open the record" @click="emit('save', note)" />
+    <Button v-if="canUndo && isSoon" severity="secondary" outlined label="Back: it goes on" @click="emit('undo')" />
+    <Button class="save" label="Save and open the record" @click="emit('save', note)" />
     <p v-if="saveState === 'retrying'" role="status">
       Not saved: Zovrin’s server does not answer. The record is kept in this browser; it is tried again.
+    </p>
+    <p v-if="saveState === 'refused'" role="alert">
+      The record is kept in this browser and was not taken by the server: {{ refusal }}
     </p>
   </div>
 </template>
@@ -53,6 +69,8 @@ label {
 .end :deep(.p-button) {
   min-height: 44px;
   justify-self: start;
+}
+.end :deep(.save) {
   background: var(--chosen);
   border-color: var(--chosen);
   color: #1d2a2a;

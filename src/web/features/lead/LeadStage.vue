@@ -1,138 +1,53 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { LedClass } from '#model/classes'
-import { breathNow } from '#core/lead'
-import type { LeadPlan, LeadState, Look } from '#core/lead'
-import { formatDuration, formatMs } from '#core/units'
-import BreathStrip from './BreathStrip.vue'
-import { blockTitle, segmentTitle, sideInBody, sideName, toSay } from '#words/segments'
+import type { LedStart } from '#model/led-class'
+import type { LeadState, Stage } from '#core/lead'
+import BreathOverLine from './stage/BreathOverLine.vue'
+import LitBetween from './stage/LitBetween.vue'
+import LitBreathing from './stage/LitBreathing.vue'
+import LitHolding from './stage/LitHolding.vue'
+import LitMoving from './stage/LitMoving.vue'
+import LitPaused from './stage/LitPaused.vue'
+import OtherHalf from './stage/OtherHalf.vue'
 
-/** The two halves: what is held now, and what comes; a form of its own for each kind of segment. */
-const props = defineProps<{ led: LedClass; plan: LeadPlan; state: LeadState; seen: Look }>()
+/** The two halves: what is held now, and what comes; a form of its own for each kind of stage. */
+const props = defineProps<{ led: LedStart; state: LeadState; stage: Exclude<Stage, { is: 'ended' }> }>()
 
-const segment = computed(() => props.seen.segment)
-const kind = computed(() => segment.value?.doing.kind)
-const side = computed(() =>
-  segment.value?.side === 'left' || segment.value?.side === 'right' ? segment.value.side : undefined,
-)
-const isHold = computed(() => kind.value === 'hold')
-/** What lies between holds is told with the block it belongs to; a talk or rest is that block itself. */
-const isBetween = computed(() => !['hold', 'breath', 'movement', 'talk', 'rest'].includes(kind.value ?? ''))
-const isBreath = computed(() => kind.value === 'breath')
-const breath = computed(() => breathNow(props.plan, props.state))
-const hasStrip = computed(
-  () =>
-    isBreath.value ||
-    (isHold.value && segment.value !== undefined && props.plan.over[segment.value.blockId] !== undefined),
-)
-const partWords = { in: 'in', full: 'hold full', out: 'out', empty: 'hold empty' } as const
-const breathWords = computed(() => {
-  if (!breath.value) return 'own breath'
-  const { part, counts } = breath.value
-  return part === 'full' || part === 'empty' ? `${partWords[part]} ${String(counts)}` : partWords[part]
+const side = computed(() => {
+  const { side: held } = props.stage.segment
+  return held === 'left' || held === 'right' ? held : 'both'
 })
-const otherName = computed(() => (side.value === 'left' ? 'Right' : 'Left'))
-const isSecond = computed(
-  () =>
-    segment.value !== undefined &&
-    props.plan.segments.some(
-      (other) => other.blockId === segment.value?.blockId && other.mirrors !== undefined && other.side === side.value,
-    ),
+const isBreath = computed(() => props.stage.segment.doing.kind === 'breath')
+const over = computed(() =>
+  props.stage.segment.doing.kind === 'hold' ? props.led.plan.over[props.stage.segment.blockId] : undefined,
 )
-const otherWords = computed(() => {
-  const more = Math.round(props.seen.otherSideMoreMs / 1000)
-  const than =
-    more === 0 ? 'as planned' : `${formatDuration(Math.abs(more))} ${more > 0 ? 'longer' : 'shorter'} than planned`
-  if (more === 0) return than
-  return isSecond.value ? `as it was done, ${than}` : `${than}, as the ${side.value ?? ''}`
-})
-const paused = computed(() => props.state.pause)
-const closing = computed(() => (kind.value === 'closing' ? segment.value : undefined))
 </script>
 
 <template>
   <div
     class="stage"
-    :class="[side ?? 'both', { breath: isBreath, paused: paused !== null, strip: hasStrip && !isBreath }]"
+    :class="[side, { breath: isBreath, paused: stage.is === 'paused' || stage.is === 'asking', strip: over }]"
   >
     <section class="lit" aria-label="Now">
-      <p class="where">
-        <template v-if="side"
-          ><b>{{ segment ? sideName(segment) : '' }}</b> · {{ segment ? sideInBody(led, segment) : '' }}</template
-        >
-        <template v-else-if="closing">Closing</template>
-        <template v-else-if="segment && isBetween">{{ blockTitle(led, segment) }}</template>
-        <template v-else>{{ isBreath && breath ? `round ${breath.round} of ${breath.rounds}` : '' }}</template>
-      </p>
-      <template v-if="paused && paused.kind === 'hold'">
-        <div class="clocks">
-          <div>
-            <p class="clock small">{{ formatMs(seen.pausedForMs ?? 0) }}</p>
-            <p class="under">paused, they stay</p>
-          </div>
-          <div>
-            <p class="clock small">{{ formatMs(seen.heldMs) }}</p>
-            <p class="under">in the shape</p>
-          </div>
-        </div>
-        <p v-if="seen.pastCapMs > 0" class="line">
-          {{ formatMs(seen.pastCapMs) }} past the first ceiling for this shape
-        </p>
-      </template>
-      <template v-else-if="paused">
-        <p class="clock small">{{ formatMs(seen.pausedForMs ?? 0) }}</p>
-        <p class="under">{{ paused.kind === 'breath' ? 'paused: natural breath' : 'paused' }}</p>
-      </template>
-      <template v-else-if="isBreath">
-        <p class="clock count">{{ breath ? breath.count : '–' }}</p>
-        <p class="name">{{ breathWords }}</p>
-        <div class="breath-line"><BreathStrip :plan="plan" :state="state" :height="180" /></div>
-      </template>
-      <p v-else class="clock" data-testid="clock">{{ formatMs(seen.leftMs) }}</p>
-      <p v-if="segment" class="name" :class="{ quiet: isBreath }">
-        {{
-          isBreath
-            ? `${blockTitle(led, segment)}, ${formatMs(seen.leftMs)} left`
-            : isHold
-              ? blockTitle(led, segment)
-              : segmentTitle(led, segment)
-        }}
-      </p>
-      <p v-if="segment && isHold && !paused" class="cue">
-        {{ seen.nextCue ? `${seen.nextCue.text} in ${formatMs(seen.nextCue.inMs)}` : '' }}
-      </p>
-      <p v-else-if="segment && !isBreath && !isHold" class="cue">{{ toSay(led, plan, segment) }}</p>
+      <LitHolding v-if="stage.is === 'holding'" :led="led" :stage="stage" />
+      <LitBreathing v-else-if="stage.is === 'breathing'" :led="led" :state="state" :stage="stage" />
+      <LitMoving v-else-if="stage.is === 'moving'" :led="led" :stage="stage" />
+      <LitBetween v-else-if="stage.is === 'between'" :led="led" :stage="stage" />
+      <LitPaused v-else-if="stage.is === 'paused'" :led="led" :stage="stage" />
     </section>
-    <section class="other" aria-label="Next">
-      <template v-if="side && seen.otherSideMs !== undefined">
-        <p class="label">{{ isSecond ? `${otherName} was` : `${otherName} will match` }}</p>
-        <p class="match" data-testid="match">{{ formatMs(seen.otherSideMs) }}</p>
-        <p class="label">{{ otherWords }}</p>
-        <p v-if="isSecond && seen.cappedFromMs !== undefined" class="label">
-          stops at {{ formatMs(seen.heldMs + seen.leftMs) }}; Enter makes it as long as the
-          {{ otherName.toLowerCase() }}
-        </p>
-      </template>
-      <template v-if="seen.next">
-        <p class="label">Next</p>
-        <p class="next">{{ segmentTitle(led, seen.next.segment) }} {{ formatMs(seen.next.lengthMs) }}</p>
-      </template>
-      <p v-else class="next">Then the class is over</p>
-      <p v-if="led.people > 0" class="label">{{ led.people }} people</p>
-    </section>
-    <div v-if="hasStrip && !isBreath" class="strip-line">
-      <BreathStrip :plan="plan" :state="state" :height="90" />
-      <p class="strip-count">{{ breath ? `${partWords[breath.part]} ${breath.count}` : 'own breath' }}</p>
-      <p class="strip-round">
-        {{ segment ? plan.over[segment.blockId]?.name.toLowerCase() : '' }} over it{{
-          breath ? ` · round ${breath.round} of ${breath.rounds}` : ''
-        }}
-      </p>
-    </div>
+    <OtherHalf :led="led" :stage="stage" />
+    <BreathOverLine
+      v-if="over"
+      :led="led"
+      :state="state"
+      :over="over"
+      :breath="stage.is === 'holding' ? stage.breath : undefined"
+    />
   </div>
 </template>
 
-<style scoped>
+<style>
+/* Shared by the halves, so not scoped to one component; all of it stands below the stage. */
 .stage {
   display: grid;
   grid-template-columns: 65fr 35fr;
@@ -142,42 +57,42 @@ const closing = computed(() => (kind.value === 'closing' ? segment.value : undef
 .stage.right {
   grid-template-columns: 35fr 65fr;
 }
-.right .lit {
+.stage.right .lit {
   grid-column: 2;
 }
-.right .other {
+.stage.right .other {
   grid-column: 1;
   grid-row: 1;
 }
-.lit,
-.other {
+.stage .lit,
+.stage .other {
   padding: 22px 28px;
   min-width: 0;
   min-height: 0;
   overflow: hidden;
 }
-.lit {
+.stage .lit {
   border-top: 6px solid var(--lit);
   background: linear-gradient(var(--lit-wash), var(--ground) 75%);
 }
-.other {
+.stage .other {
   border-top: 6px solid var(--line);
   border-left: 1px solid var(--line);
 }
-.left .lit {
+.stage.left .lit {
   --lit: var(--left);
   --lit-wash: var(--left-wash);
 }
-.right .lit {
+.stage.right .lit {
   --lit: var(--right);
   --lit-wash: var(--right-wash);
 }
-.both .lit {
+.stage.both .lit {
   --lit: var(--both);
   --lit-wash: var(--both-wash);
   text-align: center;
 }
-.breath .lit {
+.stage.breath .lit {
   --lit: var(--breath);
   --lit-wash: var(--breath-wash);
 }
@@ -186,7 +101,7 @@ const closing = computed(() => (kind.value === 'closing' ? segment.value : undef
   grid-template-columns: 1fr;
   grid-template-rows: minmax(0, 1fr) auto auto;
 }
-.both .other {
+.stage.both .other {
   display: flex;
   align-items: baseline;
   justify-content: center;
@@ -195,54 +110,54 @@ const closing = computed(() => (kind.value === 'closing' ? segment.value : undef
   border-left: 0;
   border-top: 1px solid var(--line);
 }
-.both .next {
+.stage.both .next {
   margin: 0;
 }
-.where {
+.stage .where {
   font-size: 30px;
   min-height: 39px;
 }
-.where b {
+.stage .where b {
   color: var(--lit);
 }
-.clock {
+.stage .clock {
   font-size: clamp(90px, 17.5vw, 224px);
   line-height: 1.08;
   font-weight: 500;
   letter-spacing: -2px;
 }
-.clock.small {
+.stage .clock.small {
   font-size: clamp(64px, 11vw, 150px);
 }
-.clock.count {
+.stage .clock.count {
   font-size: clamp(90px, 12vw, 150px);
 }
-.clocks {
+.stage .clocks {
   display: flex;
   gap: 60px;
   justify-content: center;
   flex-wrap: wrap;
 }
-.left .clocks,
-.right .clocks {
+.stage.left .clocks,
+.stage.right .clocks {
   justify-content: flex-start;
 }
-.under,
-.line {
+.stage .under,
+.stage .line {
   font-size: 28px;
   color: var(--ink-soft);
 }
-.name {
+.stage .name {
   font-size: clamp(28px, 3.6vw, 48px);
   font-weight: 650;
   line-height: 1.12;
   overflow-wrap: anywhere;
 }
-.name.quiet {
+.stage .name.quiet {
   font-weight: 500;
   color: var(--ink-soft);
 }
-.cue {
+.stage .cue {
   font-size: clamp(28px, 3.45vw, 44px);
   line-height: 1.15;
   color: var(--ink-soft);
@@ -254,52 +169,52 @@ const closing = computed(() => (kind.value === 'closing' ? segment.value : undef
   /* Room for descenders, which the clamp would cut. */
   padding-bottom: 0.15em;
 }
-.label {
+.stage .label {
   font-size: 22px;
   color: var(--ink-soft);
 }
-.match {
+.stage .match {
   font-size: 72px;
   line-height: 1.1;
   color: var(--ink-soft);
 }
-.next {
+.stage .next {
   font-size: clamp(28px, 3.45vw, 44px);
   font-weight: 650;
   line-height: 1.12;
   margin-bottom: 22px;
   overflow-wrap: anywhere;
 }
-.match + .label {
+.stage .match + .label {
   margin-bottom: 26px;
 }
-.breath-line {
+.stage .breath-line {
   height: clamp(110px, 22vh, 190px);
   margin: 8px 0;
 }
-.strip-line {
+.stage .strip-line {
   grid-column: 1 / -1;
   position: relative;
   height: 116px;
   padding: 8px 28px 26px;
   border-top: 1px solid var(--line);
 }
-.strip-count {
+.stage .strip-count {
   position: absolute;
   left: calc(50% + 14px);
   top: 2px;
   font-size: 26px;
   font-weight: 650;
 }
-.strip-round {
+.stage .strip-round {
   position: absolute;
   right: 28px;
   bottom: 2px;
   font-size: 17px;
   color: var(--ink-soft);
 }
-.paused .lit,
-.paused .other {
+.stage.paused .lit,
+.stage.paused .other {
   background: none;
   opacity: 0.8;
 }
@@ -309,44 +224,44 @@ const closing = computed(() => (kind.value === 'closing' ? segment.value : undef
     grid-template-columns: 1fr;
     grid-template-rows: minmax(0, 1fr) auto auto;
   }
-  .right .lit,
-  .right .other {
+  .stage.right .lit,
+  .stage.right .other {
     grid-column: 1;
     grid-row: auto;
   }
-  .other {
+  .stage .other {
     border-left: 0;
     padding-block: 10px;
   }
-  .clock {
+  .stage .clock {
     font-size: clamp(90px, 27vw, 224px);
   }
-  .clock.small {
+  .stage .clock.small {
     font-size: clamp(64px, 17vw, 150px);
   }
-  .name {
+  .stage .name {
     font-size: clamp(28px, 6.2vw, 48px);
   }
-  .cue,
-  .next {
+  .stage .cue,
+  .stage .next {
     font-size: clamp(28px, 5.6vw, 44px);
   }
-  .match {
+  .stage .match {
     font-size: 40px;
   }
-  .both .other {
+  .stage.both .other {
     flex-wrap: wrap;
   }
-  .next {
+  .stage .next {
     margin-bottom: 4px;
   }
 }
 @media (max-width: 500px) {
-  .lit,
-  .other {
+  .stage .lit,
+  .stage .other {
     padding: 12px 16px;
   }
-  .where {
+  .stage .where {
     font-size: 28px;
   }
 }

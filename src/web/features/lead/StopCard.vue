@@ -1,12 +1,18 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import { onMounted, useTemplateRef } from 'vue'
 import { stopCard } from '#words/advice'
 
-defineEmits<{ close: [] }>()
+/** Beside the stage, never over it: the clock and Breathe freely stay in sight. Its button has the focus. */
+const emit = defineEmits<{ close: [] }>()
+const close = useTemplateRef<{ $el: HTMLElement }>('close')
+onMounted(() => {
+  close.value?.$el.focus()
+})
 </script>
 
 <template>
-  <section class="card" role="dialog" aria-label="Stop signs">
+  <section class="card" role="dialog" aria-label="Stop signs" @keydown.esc.stop="emit('close')">
     <h2>{{ stopCard.lead }}</h2>
     <ul>
       <li v-for="sign in stopCard.signs" :key="sign">{{ sign }}</li>
@@ -15,12 +21,20 @@ defineEmits<{ close: [] }>()
     <p>
       <b>{{ stopCard.emergency }}</b>
     </p>
-    <Button severity="secondary" outlined label="Close" @click="$emit('close')" />
+    <!-- Enter and Space press it, and are no commands to the class while it has the focus. -->
+    <Button
+      ref="close"
+      severity="secondary"
+      outlined
+      label="Close"
+      @keydown.enter.stop
+      @keydown.space.stop
+      @click="emit('close')"
+    />
   </section>
 </template>
 
 <style scoped>
-/* Beside the stage, never over it: the clock and Breathe freely stay in sight. */
 .card {
   min-height: 0;
   overflow-y: auto;

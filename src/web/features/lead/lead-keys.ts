@@ -1,6 +1,6 @@
-import type { LeadEventType } from '#core/lead'
+import type { Command } from '#core/lead'
 
-const keys: Readonly<Record<string, LeadEventType>> = {
+const keys: Readonly<Record<string, Command>> = {
   '+': 'stay',
   '=': 'stay',
   ArrowUp: 'stay',
@@ -20,7 +20,7 @@ const keys: Readonly<Record<string, LeadEventType>> = {
 }
 
 /** What a key tells the class; while paused, Space goes on and → is *they come out*. */
-export function leadKey(key: string, isPaused: boolean): LeadEventType | undefined {
+export function leadKey(key: string, isPaused: boolean): Command | undefined {
   if (key === ' ') return isPaused ? 'resume' : 'pause'
   if (isPaused && (key === 'ArrowRight' || key === 'PageDown')) return 'theyComeOut'
   return keys[key]

@@ -1,6 +1,14 @@
-import type { LedClass, LedClassLine } from '#model/classes'
+import type { EventsSent, LedClass, LedClassLine, LedEnd, LedStart } from '#model/led-class'
 import { ask } from './client.ts'
 
 export const listLedClasses = () => ask<readonly LedClassLine[]>('/led-classes')
 export const readLedClass = (id: string) => ask<LedClass>(`/led-classes/${id}`)
-export const writeLedClass = (led: LedClass) => ask<undefined>(`/led-classes/${led.id}`, { method: 'PUT', body: led })
+export const beginLedClass = (led: LedStart) => ask<undefined>(`/led-classes/${led.id}`, { method: 'PUT', body: led })
+/** Appends events after the first `after`; the reply says how many are kept then. */
+export const appendEvents = (id: string, after: number, sent: EventsSent) =>
+  ask<{ readonly kept: number }>(`/led-classes/${id}/events?after=${String(after)}`, { method: 'POST', body: sent })
+export const endLedClass = (id: string, end: LedEnd) =>
+  ask<undefined>(`/led-classes/${id}/end`, { method: 'PUT', body: end })
+/** A record of the first edition that this browser still kept. */
+export const sendFormerClass = (record: unknown) =>
+  ask<undefined>('/led-classes/former', { method: 'POST', body: record })

@@ -1,44 +1,72 @@
 import { openDB } from 'idb'
 import type { DBSchema, IDBPDatabase } from 'idb'
-import type { LedClass } from '#model/classes'
+import type { KeptEvent, LedEnd, LedStart } from '#model/led-class'
 
-/** The class that runs, as it is kept in this browser at every event and every few seconds. */
+/** A class that was begun in this browser and is not wholly on the server yet. */
 export interface RunningClass {
-  readonly led: LedClass
-  /** Class time and wall time when it was last kept: what came after is a gap. */
+  readonly id: string
+  readonly sessionId: string
+  readonly start: LedStart
+  readonly events: readonly KeptEvent[]
+  /** Class time at which it was last kept: what came after is a gap. */
   readonly keptRunMs: number
-  readonly keptEpochMs: number
+  /** Once it is over: how it ended, until the server has it. */
+  readonly end?: LedEnd
 }
 
 interface Stores extends DBSchema {
-  running: { key: string; value: RunningClass; indexes: { session: string } }
+  classes: { key: string; value: RunningClass; indexes: { session: string } }
+  /** Records of the first edition that were left unfinished or unsent: handed to the server as they are. */
+  former: { key: number; value: unknown }
+  /** Where the first edition kept its running class. */
+  running: { key: string; value: unknown }
 }
 
 let opened: Promise<IDBPDatabase<Stores>> | undefined
 
 function database(): Promise<IDBPDatabase<Stores>> {
-  opened ??= openDB<Stores>('zovrin-classes', 1, {
-    upgrade(db) {
-      db.createObjectStore('running', { keyPath: 'led.id' }).createIndex('session', 'led.sessionId')
+  opened ??= openDB<Stores>('zovrin-classes', 2, {
+    async upgrade(db, from, _to, transaction) {
+      db.createObjectStore('classes', { keyPath: 'id' }).createIndex('session', 'sessionId')
+      db.createObjectStore('former', { autoIncrement: true })
+      if (from < 1) return
+      for (const record of await transaction.objectStore('running').getAll())
+        await transaction.objectStore('former').add(record)
+      db.deleteObjectStore('running')
     },
   })
   return opened
 }
 
 export async function keepRunning(running: RunningClass): Promise<void> {
-  await (await database()).put('running', running)
+  await (await database()).put('classes', running)
 }
 
 export async function dropRunning(id: string): Promise<void> {
-  await (await database()).delete('running', id)
+  await (await database()).delete('classes', id)
 }
 
-/** The class of a session that was begun in this browser and not finished. */
+/** The class of a session that was begun in this browser and is not over. */
 export async function runningOf(sessionId: string): Promise<RunningClass | undefined> {
-  return (await (await database()).getAllFromIndex('running', 'session', sessionId))[0]
+  const classes = await (await database()).getAllFromIndex('classes', 'session', sessionId)
+  return classes.find(({ end }) => end === undefined)
 }
 
 /** The class that runs, or was left running when its window closed. */
 export async function anyRunning(): Promise<RunningClass | undefined> {
-  return (await (await database()).getAll('running'))[0]
+  return (await (await database()).getAll('classes')).find(({ end }) => end === undefined)
+}
+
+/** Classes that are over and not wholly sent. */
+export async function unsentClasses(): Promise<readonly RunningClass[]> {
+  return (await (await database()).getAll('classes')).filter(({ end }) => end !== undefined)
+}
+
+/** What the first edition kept and never sent, each with a way to forget it. */
+export async function formerClasses(): Promise<readonly { record: unknown; forget: () => Promise<void> }[]> {
+  const db = await database()
+  const keys = await db.getAllKeys('former')
+  return Promise.all(
+    keys.map(async (key) => ({ record: await db.get('former', key), forget: () => db.delete('former', key) })),
+  )
 }

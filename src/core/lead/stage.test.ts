@@ -1,18 +1,26 @@
+import { ledStartSchema } from '#model/led-class'
 import type { Session } from '#model/session'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
-import { breathLine, fold, leadPlan, ledRecord, look } from './index.ts'
+import { blockName } from '#words/blocks'
+import { breathLine, fold, leadPlan, ledStart, stageOf } from './index.ts'
 import type { LeadEvent } from './index.ts'
 
-const planOf = (session: Session) => leadPlan(orThrow(compileTimeline(session, shippedCatalog)), {})
+const planOf = (session: Session, ceilingMs: Record<string, number> = {}) =>
+  leadPlan(orThrow(compileTimeline(session, shippedCatalog)), ceilingMs)
 const times = { setUpS: 10, settleS: 0, comingOutS: 10, betweenSidesS: 0, secondSetUpS: 0, afterRestS: 20 }
 /** Talk 0–30; sphinx: change none, set-up 30–40, hold 40–100, out 100–110, after-rest 110–130; closing. */
 const plan = planOf(
   aSession([aTalk('talk', 30), aHold('sphinx', { hold: { holdS: 60 }, times }), aClosing({ finalRestS: 60 })]),
+  { sphinx: 60_000 },
 )
-const at = (seconds: number, log: LeadEvent[] = []) => look(plan, fold(plan, log, seconds * 1000))
+const at = (seconds: number, log: LeadEvent[] = []) => {
+  const stage = stageOf(plan, fold(plan, log, seconds * 1000))
+  if (stage.is === 'ended') throw new Error('the class is over')
+  return stage
+}
 
 test('what comes next is the next thing to say, with its length', () => {
   const next = (seconds: number) => {
@@ -29,8 +37,8 @@ test('what comes next is the next thing to say, with its length', () => {
 })
 
 test('the next cue is told with the time until it comes', () => {
-  expect(at(45).nextCue).toEqual({ text: 'Let the shoulders sink a little', inMs: 25_000 })
-  expect(at(71).nextCue?.inMs).toBe(9_000)
+  expect(at(45)).toMatchObject({ nextCue: { text: 'Let the shoulders sink a little', inMs: 25_000 } })
+  expect(at(71)).toMatchObject({ nextCue: { inMs: 9_000 } })
 })
 
 test('the end moves with what is done', () => {
@@ -44,13 +52,13 @@ test('the end moves with what is done', () => {
 test('in a long pause it is said how far the shape is past its ceiling', () => {
   expect(at(110, [{ type: 'pause', atMs: 50_000 }])).toMatchObject({
     heldMs: 70_000,
-    pastCapMs: 10_000,
+    pastCeilingMs: 10_000,
     pausedForMs: 60_000,
   })
 })
 
 test('a symmetric hold has no other side', () => {
-  expect(at(50)).toMatchObject({ otherSideMs: undefined, segment: { side: 'both' } })
+  expect(at(50)).toMatchObject({ other: undefined, segment: { side: 'both' } })
 })
 
 test('the breath line is drawn without a gap around now, inhale up and exhale down', () => {
@@ -73,16 +81,22 @@ test('natural breath after a broken round is drawn level', () => {
   expect(breathLine(breath, state, 10_000, 30_000)).toEqual([{ startMs: 10_000, endMs: 240_000, from: 0.3, to: 0.3 }])
 })
 
-test('a record holds its own copy of what was led, ready to be stored', () => {
+test('a record begins with its own copy of what is led, as its schema wants it', () => {
   const session = aSession([aHold('deer', { hold: { holdS: 60 } })])
   const timeline = orThrow(compileTimeline(session, shippedCatalog))
-  const details = { id: 'led', people: 9, startedAtMs: 0, promisedEndMs: 3_600_000 }
-  const record = ledRecord(session, timeline, () => 240, details)
-  expect(record).toMatchObject({ startedAt: '1970-01-01T00:00:00.000Z', people: 9, log: [], document: session })
-  expect(record.resolved['deer']).toEqual({
+  const start = ledStart(session, timeline, {
+    id: 'led',
+    people: 9,
+    startedAtMs: 0,
+    promisedEndMs: 3_600_000,
+    firstCeilingS: () => 240,
+    nameOf: blockName,
+  })
+  expect(start).toMatchObject({ startedAt: '1970-01-01T00:00:00.000Z', people: 9, document: session })
+  expect(start.blocks['deer']).toEqual({
     name: 'Deer',
     sides: { left: 'left knee in front, right knee behind', right: 'right knee in front, left knee behind' },
   })
-  expect(record.plan['capMs']).toEqual({ deer: 240_000 })
-  expect(JSON.parse(JSON.stringify(record.plan))).toEqual(record.plan)
+  expect(start.plan.capMs).toEqual({ deer: 240_000 })
+  expect(ledStartSchema.parse(JSON.parse(JSON.stringify(start)))).toEqual(start)
 })

@@ -1,0 +1,177 @@
+import type { Milliseconds } from '#core/units'
+import { advance } from './advance.ts'
+import { goBack } from './back.ts'
+import { breathNow } from './breath-now.ts'
+import { atHalf, countedRun, roundAt } from './counted-run.ts'
+import type { LeadPlan, LeadSegment } from './lead-plan.ts'
+import type { LeadEventType, LeadState } from './lead-state.ts'
+import { nextInhaleMs } from './next-inhale.ts'
+import { blockEnd, currentEndMs, enter, isCounted, isTrailing, lengthOf, partEnd, partStart, segmentOf } from './run.ts'
+
+/** One press of Stay [decisions: a fixed step]. */
+const stayMs = 30_000
+/** Natural breath after a pause before counting begins anew [decisions]. */
+const naturalAgainMs = 30_000
+/** An End this soon after another can be undone together with it [decisions]. */
+const soonMs = 10_000
+
+type Act = (plan: LeadPlan, state: LeadState, atMs: Milliseconds) => LeadState
+
+const same: Act = (_plan, state) => state
+
+/** What each event does to a class that runs. Answers act only while they are asked for, which `step` sees to. */
+export const acts: Readonly<Record<LeadEventType, Act>> = {
+  mark: same,
+  bell: same,
+  missed: same,
+  gap: same,
+  anchor: same,
+  pause,
+  resume,
+  theyComeOut,
+  stay,
+  end,
+  back: goBack,
+  match,
+  freely,
+  stopCard: freely,
+  leave,
+  wentOn,
+  stoppedThen,
+}
+
+/** In a hold they stay; in counted breath it is natural breath at once, and the round is begun anew later. */
+function pause(plan: LeadPlan, state: LeadState, atMs: Milliseconds): LeadState {
+  const here = segmentOf(plan, state)
+  if (state.pause) return state
+  if (state.natural) return { ...state, pause: { sinceMs: atMs, kind: 'wait' } }
+  if (!here) return state
+  if (here.doing.kind === 'hold') return { ...state, pause: { sinceMs: atMs, kind: 'hold' } }
+  const run = countedRun(here.doing)
+  if (!run) return { ...state, pause: { sinceMs: atMs, kind: 'wait' } }
+  const round = roundAt(run, atMs - state.startedMs + state.skippedMs)
+  return {
+    ...enter(plan, state, state.index, atMs),
+    skippedMs: atHalf(run, round * run.half),
+    natural: { blockId: here.blockId, lengthMs: naturalAgainMs },
+    pause: { sinceMs: atMs, kind: 'breath' },
+  }
+}
+
+function resume(plan: LeadPlan, state: LeadState, atMs: Milliseconds): LeadState {
+  if (!state.pause) return state
+  const pauses = [...state.pauses, { fromMs: state.pause.sinceMs, toMs: atMs }]
+  const on = { ...state, pause: null, pauses }
+  const here = segmentOf(plan, state)
+  if (state.pause.kind !== 'hold' || !here || plan.over[here.blockId] === undefined) return on
+  return { ...on, overFromMs: atMs + naturalAgainMs }
+}
+
+/** While paused in a hold: it ends now, with the time they stayed. */
+function theyComeOut(plan: LeadPlan, state: LeadState, atMs: Milliseconds): LeadState {
+  if (state.pause?.kind !== 'hold') return state
+  return endAt(plan, state, { ...state, pause: null }, partEnd(plan, state.index), atMs)
+}
+
+/** Half a minute more: of this hold and so of the other side, or of natural breath after counted work. */
+function stay(plan: LeadPlan, state: LeadState): LeadState {
+  const here = segmentOf(plan, state)
+  if (state.natural && isTrailing(plan, state)) {
+    return { ...state, natural: { ...state.natural, lengthMs: state.natural.lengthMs + stayMs } }
+  }
+  if (!here) return state
+  const longer = (indices: readonly number[]) => ({
+    ...state,
+    lengths: state.lengths.map((lengthMs, index) => (indices.includes(index) ? lengthMs + stayMs : lengthMs)),
+  })
+  if (here.doing.kind === 'breath' || here.doing.kind === 'movement') {
+    const rest = restAfter(plan, here)
+    // A movement without a rest after it has nowhere to stay: its counts are never stretched.
+    return rest === undefined ? state : longer([rest])
+  }
+  const mirror = plan.segments.find(({ mirrors }) => mirrors === state.index)
+  return keepCounting(plan, state, longer(mirror ? [state.index, mirror.index] : [state.index]))
+}
+
+/** The natural breath at the end of this section of a breath, or the rest after a movement. */
+function restAfter(plan: LeadPlan, { index, blockId, doing }: LeadSegment): number | undefined {
+  return plan.segments.find(
+    (later) =>
+      later.index >= index &&
+      later.blockId === blockId &&
+      later.doing.kind === doing.kind &&
+      (later.doing.kind === 'breath' ? later.doing.part === 'natural' : !isCounted(later)),
+  )?.index
+}
+
+/** A longer hold takes more rounds of the breath over it: nobody is taken up in the middle of one. */
+function keepCounting(plan: LeadPlan, before: LeadState, after: LeadState): LeadState {
+  if (breathNow(plan, before) || !breathNow(plan, after)) return after
+  return { ...after, quietUntilMs: nextInhaleMs(plan, after) }
+}
+
+/** A hold to its coming out, counted rounds to the end of their section, all else to the next segment. */
+function end(plan: LeadPlan, state: LeadState, atMs: Milliseconds): LeadState {
+  const here = segmentOf(plan, state)
+  if (state.pause || (!here && !state.natural)) return state
+  if (!here || isTrailing(plan, state)) return endAt(plan, state, state, state.index, atMs)
+  const whole = here.doing.kind === 'hold' || isCounted(here)
+  return endAt(plan, state, state, whole ? partEnd(plan, state.index) : state.index + 1, atMs)
+}
+
+function endAt(plan: LeadPlan, before: LeadState, now: LeadState, to: number, atMs: Milliseconds): LeadState {
+  const { beforeEnd } = before
+  const still = beforeEnd && atMs - beforeEnd.atMs <= soonMs ? beforeEnd : null
+  const next: LeadState = {
+    ...enter(plan, now, to, atMs),
+    beforeEnd: { state: { ...before, beforeEnd: still }, atMs },
+  }
+  return to >= plan.segments.length ? { ...next, phase: 'ended' } : next
+}
+
+/** On a second side that was stopped at its cap: as long as the first after all. */
+function match(plan: LeadPlan, state: LeadState): LeadState {
+  const here = segmentOf(plan, state)
+  const fullMs = here && state.capped[here.blockId]
+  if (!here || here.doing.kind !== 'hold' || here.mirrors === undefined || fullMs === undefined) return state
+  const side = plan.segments.slice(partStart(plan, state.index), partEnd(plan, state.index))
+  const now = side.reduce((sum, { index }) => sum + lengthOf(state, index), 0)
+  const lengths = state.lengths.with(state.index, lengthOf(state, state.index) + Math.max(0, fullMs - now))
+  const { [here.blockId]: _, ...capped } = state.capped
+  return { ...state, lengths, capped }
+}
+
+/** Counts stop at once: natural breath to where the block would have ended, over both sides of a movement. */
+function freely(plan: LeadPlan, state: LeadState, atMs: Milliseconds): LeadState {
+  const here = segmentOf(plan, state)
+  if (!here || isTrailing(plan, state) || state.freely.includes(here.blockId)) return state
+  const freed = [...state.freely, here.blockId]
+  if (here.doing.kind === 'hold') return plan.over[here.blockId] ? { ...state, freely: freed } : state
+  if (!isCounted(here)) return state
+  const going = state.pause ? resume(plan, state, atMs) : state
+  const to = blockEnd(plan, state.index)
+  let leftMs = Math.max(0, currentEndMs(going) - atMs)
+  if (state.natural) leftMs += lengthOf(state, state.index) - state.skippedMs
+  for (let index = state.index + 1; index < to; index += 1) leftMs += lengthOf(state, index)
+  const cut = enter(plan, going, to, atMs)
+  return { ...cut, freely: freed, natural: { blockId: here.blockId, lengthMs: leftMs } }
+}
+
+function leave(plan: LeadPlan, state: LeadState, atMs: Milliseconds): LeadState {
+  const closed = enter(plan, { ...state, pause: null }, plan.segments.length, atMs)
+  return { ...closed, phase: 'ended', left: true, beforeEnd: null }
+}
+
+/** After a long gap: the class went on by itself, so its time did. */
+function wentOn(plan: LeadPlan, state: LeadState, atMs: Milliseconds): LeadState {
+  if (state.pause?.kind !== 'asking') return state
+  const run = advance(plan, { ...state, pause: null, nowMs: state.pause.sinceMs }, atMs)
+  return run.phase === 'ended' ? run : { ...run, quietUntilMs: nextInhaleMs(plan, run) }
+}
+
+/** After a long gap: the class stopped when the gap began. */
+function stoppedThen(plan: LeadPlan, state: LeadState): LeadState {
+  if (state.pause?.kind !== 'asking') return state
+  const { sinceMs } = state.pause
+  return { ...leave(plan, { ...state, nowMs: sinceMs }, sinceMs), nowMs: sinceMs }
+}

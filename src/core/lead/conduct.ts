@@ -1,0 +1,101 @@
+import type { KeptEvent, LedEnd, LedStart } from '#model/led-class'
+import type { Milliseconds } from '#core/units'
+import { clockAt, epochAt, readClock, runAt, takenUpClock } from './clock.ts'
+import type { LeadClock, Reading } from './clock.ts'
+import { fold } from './fold.ts'
+import type { LeadEffect, LeadEvent, LeadState } from './lead-state.ts'
+import { bellsBetween } from './sounds-due.ts'
+import { beginLead, step } from './step.ts'
+
+/** A class as a device conducts it: what it is led from, its clock, where it is, and all that was told so far. */
+export interface Conducted {
+  readonly start: LedStart
+  readonly clock: LeadClock
+  readonly state: LeadState
+  readonly events: readonly KeptEvent[]
+  /** The device that conducts. */
+  readonly by: string
+}
+
+type Done = readonly [Conducted, readonly LeadEffect[]]
+
+/** What the teacher can tell a class by a key or a button. */
+export type Command = Exclude<LeadEvent['type'], 'gap' | 'anchor' | 'missed'>
+
+/** What the machine itself tells is kept though it changes nothing in the class. */
+const onlyKept: ReadonlySet<LeadEvent['type']> = new Set(['missed', 'anchor'])
+
+/** A class that begins; what the machine took since Start was pressed is class time already. */
+export const beginClass = (start: LedStart, reading: Reading, by: string): Conducted => ({
+  start,
+  clock: clockAt(Math.max(0, reading.epochMs - Date.parse(start.startedAt)), reading),
+  state: beginLead(start.plan),
+  events: [],
+  by,
+})
+
+/** A class taken up again in a new page load, which last saw it at `seenMs`. */
+export function takeUpClass(
+  start: LedStart,
+  events: readonly KeptEvent[],
+  seenMs: Milliseconds,
+  reading: Reading,
+  by: string,
+): Done {
+  const log = events.map(({ event }) => event)
+  const [clock, told] = takenUpClock(Date.parse(start.startedAt), log, seenMs, reading)
+  const state = fold(start.plan, log, seenMs)
+  return told.reduce<Done>(([now, before], event) => add(now, event, before), [{ start, clock, state, events, by }, []])
+}
+
+/** A look at the clocks: time passes, and what happened to the clocks themselves is told. */
+export function lookAtClass(conducted: Conducted, reading: Reading): Done {
+  if (conducted.state.phase === 'ended') return [conducted, []]
+  const [clock, told] = readClock(conducted.clock, reading)
+  const now = { ...conducted, clock }
+  if (told) return add(now, told)
+  const atMs = Math.round(clock.read.runMs)
+  const [state, effects] = step(now.start.plan, now.state, { type: 'tick', atMs })
+  return [{ ...now, state }, effects]
+}
+
+/** The teacher tells the class something, at this reading of the clocks. */
+export function tellClass(conducted: Conducted, type: Command, reading: Reading): Done {
+  const [now, effects] = lookAtClass(conducted, reading)
+  return add(now, { type, atMs: Math.round(runAt(now.clock, reading.steadyMs)) }, effects)
+}
+
+/** Bells that came due between two looks while sound was held back are told, and never played late. */
+export function missBells(before: Conducted, now: Conducted): readonly [Conducted, number] {
+  const bells = bellsBetween(now.start.plan, before.state, now.state)
+  if (bells === 0) return [now, 0]
+  return [add(now, { type: 'missed', bells, atMs: now.state.nowMs })[0], bells]
+}
+
+function add(conducted: Conducted, event: LeadEvent, before: readonly LeadEffect[] = []): Done {
+  const [state, effects] = step(conducted.start.plan, conducted.state, event)
+  if (state === conducted.state && (state.phase === 'ended' || !onlyKept.has(event.type))) return [conducted, before]
+  const n = (conducted.events.at(-1)?.n ?? 0) + 1
+  const events = [...conducted.events, { n, by: conducted.by, event }]
+  return [{ ...conducted, state, events }, [...before, ...effects]]
+}
+
+/** Class time at an instant of the page's own time; exact, for sounds. */
+export const exactRunMs = ({ clock }: Conducted, steadyMs: Milliseconds): Milliseconds => runAt(clock, steadyMs)
+
+/** Wall time for a class time, as the machine's clock tells it now. */
+export const wallTime = ({ clock }: Conducted, runMs: Milliseconds): Milliseconds => epochAt(clock, runMs)
+
+/** How far the class will end past what was promised; the promise is of class time, whatever the clock is set to. */
+export const behindMs = ({ start }: Conducted, endsAtMs: Milliseconds): Milliseconds =>
+  endsAtMs - (Date.parse(start.promisedEnd) - Date.parse(start.startedAt))
+
+/** How the class ended, to be kept. */
+export function ledEnd({ start, state }: Conducted, note: string): LedEnd {
+  return {
+    endedAt: new Date(Date.parse(start.startedAt) + state.nowMs).toISOString(),
+    left: state.left,
+    visits: [...state.visits],
+    ...(note.trim() === '' ? {} : { note }),
+  }
+}

@@ -1,0 +1,47 @@
+import type { LedStart } from '#model/led-class'
+import type { Pose } from '#model/pose'
+import type { Session } from '#model/session'
+import type { Resolved } from '#core/session'
+import type { Timeline } from '#core/timeline'
+import type { Milliseconds, Seconds } from '#core/units'
+import { leadPlan } from './lead-plan.ts'
+
+export interface StartDetails {
+  readonly id: string
+  readonly people: number
+  readonly startedAtMs: Milliseconds
+  readonly promisedEndMs: Milliseconds
+  /** The first ceiling of a pose's hold in seconds; library data, so an argument. */
+  readonly firstCeilingS: (pose: Pose) => Seconds
+  /** What a block is called on the day. */
+  readonly nameOf: (block: Resolved) => string
+}
+
+/** The record of a class about to be led: its own full copy of the session, what it is called, and the plan. */
+export function ledStart(session: Session, timeline: Timeline, details: StartDetails): LedStart {
+  const { id, people, startedAtMs, promisedEndMs, firstCeilingS, nameOf } = details
+  const ceilingMs: Record<string, Milliseconds> = {}
+  for (const { block } of timeline.blocks) {
+    if (block.kind === 'hold') ceilingMs[block.block.id] = firstCeilingS(block.pose) * 1000
+  }
+  return {
+    id,
+    sessionId: session.id,
+    startedAt: new Date(startedAtMs).toISOString(),
+    promisedEnd: new Date(promisedEndMs).toISOString(),
+    people,
+    document: session,
+    blocks: Object.fromEntries(
+      timeline.blocks.map(({ block }) => {
+        const sides = sidesOf(block)
+        return [block.block.id, { name: nameOf(block), ...(sides ? { sides } : {}) }]
+      }),
+    ),
+    plan: leadPlan(timeline, ceilingMs),
+  }
+}
+
+function sidesOf(block: Resolved): { left: string; right: string } | undefined {
+  if (block.kind === 'hold') return block.pose.sides
+  return block.kind === 'movement' ? block.movement.sides : undefined
+}

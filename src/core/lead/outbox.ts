@@ -1,0 +1,115 @@
+import type { Milliseconds } from '#core/units'
+
+/** What of a class's record is still to be sent, and what the server has of it. */
+export interface Outbox {
+  readonly begun: boolean
+  /** Events told so far, and how many of them the server keeps. */
+  readonly told: number
+  readonly kept: number
+  /** Class time seen to run, and the one the server was told last. */
+  readonly conductedMs: Milliseconds
+  readonly sentMs: Milliseconds
+  readonly isOver: boolean
+  readonly ended: boolean
+  readonly sending: 'begin' | 'append' | 'end' | null
+  /** Away: tried again later. Refused: what was refused, said as it is, and not tried again by itself. */
+  readonly trouble: 'away' | 'refused' | null
+}
+
+export type OutboxEvent =
+  | { readonly type: 'told'; readonly n: number }
+  | { readonly type: 'conducted'; readonly atMs: Milliseconds }
+  | { readonly type: 'over' }
+  | { readonly type: 'answered'; readonly kept?: number }
+  | { readonly type: 'away' }
+  /** `kept` where the refusal says how many events the server has, so that the others can be sent. */
+  | { readonly type: 'refused'; readonly kept?: number }
+  | { readonly type: 'woken' }
+
+export type OutboxEffect =
+  | { readonly type: 'begin' }
+  | { readonly type: 'append'; readonly after: number; readonly conductedMs: Milliseconds }
+  | { readonly type: 'end' }
+  | { readonly type: 'wake'; readonly afterMs: Milliseconds }
+
+export const emptyOutbox: Outbox = {
+  begun: false,
+  told: 0,
+  kept: 0,
+  conductedMs: 0,
+  sentMs: 0,
+  isOver: false,
+  ended: false,
+  sending: null,
+  trouble: null,
+}
+
+/** Away, it is tried again after this. */
+const retryMs = 3000
+/** The class time is told at least this often while nothing happens. */
+const beatMs = 5000
+
+type Stepped = [Outbox, readonly OutboxEffect[]]
+
+/**
+ * The sending of a record: first what it is led from, once; then its events, as many as there are by then; last its
+ * end. One request at a time, so that a slow server gets fewer and larger ones and never a queue.
+ */
+export function stepOutbox(before: Outbox, event: OutboxEvent): Stepped {
+  switch (event.type) {
+    case 'told':
+      return next({ ...before, told: Math.max(before.told, event.n) })
+    case 'conducted':
+      return next({ ...before, conductedMs: Math.max(before.conductedMs, event.atMs) })
+    case 'over':
+      // The teacher asks: whatever stood in the way is tried once more, at once.
+      return next({ ...before, isOver: true, trouble: null })
+    case 'answered':
+      return next(answered(before, event.kept))
+    case 'away':
+      return [{ ...before, sending: null, trouble: 'away' }, [{ type: 'wake', afterMs: retryMs }]]
+    case 'refused':
+      return refused(before, event.kept)
+    case 'woken':
+      return next(before.trouble === 'away' ? { ...before, trouble: null } : before)
+  }
+}
+
+function answered(before: Outbox, kept: number | undefined): Outbox {
+  const { sending, sentMs } = before
+  const after = { ...before, sending: null, trouble: null }
+  if (sending === 'begin') return { ...after, begun: true }
+  if (sending === 'end') return { ...after, ended: true }
+  return { ...after, kept: kept ?? before.kept, sentMs }
+}
+
+/** Only what the server says it has can be mended by itself, once: the rest is sent from there. */
+function refused(before: Outbox, kept: number | undefined): Stepped {
+  if (kept === undefined || kept === before.kept || kept > before.told)
+    return [{ ...before, sending: null, trouble: 'refused' }, []]
+  return next({ ...before, sending: null, kept, trouble: null })
+}
+
+function next(outbox: Outbox): Stepped {
+  const { sending, trouble, begun, told, kept, conductedMs, sentMs, isOver, ended } = outbox
+  if (sending || trouble || ended) return [outbox, []]
+  if (!begun) return [{ ...outbox, sending: 'begin' }, [{ type: 'begin' }]]
+  if (told > kept || (!isOver && conductedMs - sentMs >= beatMs)) {
+    return [{ ...outbox, sending: 'append', sentMs: conductedMs }, [{ type: 'append', after: kept, conductedMs }]]
+  }
+  return isOver ? [{ ...outbox, sending: 'end' }, [{ type: 'end' }]] : [outbox, []]
+}
+
+/** Where the record stands, for whoever leads. */
+export function outboxState({
+  sending,
+  trouble,
+  told,
+  kept,
+  isOver,
+  ended,
+}: Outbox): 'saved' | 'saving' | 'retrying' | 'refused' {
+  if (trouble === 'refused') return 'refused'
+  if (trouble === 'away') return 'retrying'
+  return sending || told > kept || (isOver && !ended) ? 'saving' : 'saved'
+}

@@ -1,0 +1,250 @@
+import { z } from 'zod'
+import { paceSchema, patternSchema } from './breath.ts'
+import {
+  basePositionSchema,
+  idSchema,
+  instantSchema,
+  lineSchema,
+  nameSchema,
+  sideSchema,
+  textSchema,
+} from './common.ts'
+import { soundSchema } from './cue.ts'
+import { ledLimits } from './limits.ts'
+import { sessionSchema } from './session.ts'
+
+/** Class time in whole milliseconds since Start. */
+const runMsSchema = z.int().min(0).max(ledLimits.runMs)
+/** A text that was put together from several lines of the plan. */
+const saidSchema = z.string().max(ledLimits.saidCharacters)
+const halfCountsSchema = z.int().min(0).max(ledLimits.halfCounts)
+
+/** A counted run of a breath: whole rounds of one pattern, begun `from` half-counts after counting began. */
+const countedBreathSchema = z.strictObject({
+  kind: z.literal('breath'),
+  part: z.literal('counted'),
+  set: z.int().min(1),
+  rounds: z.int().min(1),
+  pattern: patternSchema,
+  pace: paceSchema,
+  from: halfCountsSchema,
+})
+const uncountedBreathSchema = z.strictObject({
+  kind: z.literal('breath'),
+  part: z.enum(['natural', 'rest']),
+  set: z.int().min(0),
+})
+/** A counted run of a movement: whole rounds of its parts. */
+const countedMovementSchema = z.strictObject({
+  kind: z.literal('movement'),
+  part: z.literal('counted'),
+  rounds: z.int().min(1),
+  pace: paceSchema,
+  parts: z
+    .array(
+      z.strictObject({
+        part: z.enum(['in', 'out', 'stay', 'retention']),
+        halfCounts: z.int().min(1),
+        does: lineSchema,
+      }),
+    )
+    .min(1)
+    .max(8),
+})
+const restOfMovementSchema = z.strictObject({ kind: z.literal('movement'), part: z.literal('rest'), does: lineSchema })
+
+/** What happens in a stretch of a led class. Breath stands by pattern, pace and rounds, so that no class is too long. */
+export const ledDoingSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('talk') }),
+  z.strictObject({
+    kind: z.literal('change'),
+    from: basePositionSchema.optional(),
+    to: basePositionSchema,
+    text: lineSchema.optional(),
+  }),
+  z.strictObject({ kind: z.literal('setUp'), second: z.boolean() }),
+  z.strictObject({ kind: z.literal('settle') }),
+  z.strictObject({
+    kind: z.literal('hold'),
+    phase: z.strictObject({ id: idSchema, name: nameSchema.or(z.literal('')), index: z.int().min(0) }),
+  }),
+  z.strictObject({ kind: z.literal('comingOut') }),
+  z.strictObject({ kind: z.literal('betweenSides'), form: z.enum(['nothing', 'stillness', 'movement']) }),
+  z.strictObject({ kind: z.literal('afterRest'), form: z.enum(['stillness', 'movement']) }),
+  z.discriminatedUnion('part', [countedBreathSchema, uncountedBreathSchema]),
+  z.discriminatedUnion('part', [countedMovementSchema, restOfMovementSchema]),
+  z.strictObject({ kind: z.literal('rest') }),
+  z.strictObject({ kind: z.literal('closing'), step: z.enum(['finalRest', 'comingOut', 'roll', 'sittingUp']) }),
+])
+export type LedDoing = z.infer<typeof ledDoingSchema>
+
+/** A stretch of the plan as it is led: with a length that may change, and its mirror. */
+export const ledSegmentSchema = z.strictObject({
+  index: z.int().min(0),
+  blockId: idSchema,
+  blockIndex: z.int().min(0),
+  side: sideSchema.or(z.literal('both')).nullable(),
+  doing: ledDoingSchema,
+  lengthMs: runMsSchema,
+  /** On a second side's hold: the first side's segment whose real time it takes. */
+  mirrors: z.int().min(0).optional(),
+})
+
+/** A cue by its distance from the start or the end of its segment. */
+export const ledCueSchema = z.strictObject({
+  id: z.string().min(1).max(80),
+  segment: z.int().min(0),
+  offsetMs: runMsSchema,
+  fromEnd: z.boolean(),
+  text: saidSchema.optional(),
+  sound: soundSchema.optional(),
+})
+
+export const ledOverSchema = z.strictObject({
+  name: nameSchema,
+  pattern: patternSchema,
+  pace: paceSchema,
+  rounds: z.int().min(0).optional(),
+  countedRounds: z.int().min(0),
+})
+
+/** All that a class is led from; plain data, kept whole in its record. */
+export const ledPlanSchema = z.strictObject({
+  segments: z.array(ledSegmentSchema).max(ledLimits.segments),
+  cues: z.array(ledCueSchema).max(ledLimits.cues),
+  totalMs: runMsSchema,
+  /** How long a second side may follow the first, by block: the larger of planned time and first ceiling. */
+  capMs: z.record(idSchema, runMsSchema),
+  /** The first ceiling of each hold, by block. */
+  ceilingMs: z.record(idSchema, runMsSchema),
+  /** Breath over a hold, by block. */
+  over: z.record(idSchema, ledOverSchema),
+})
+export type LedPlan = z.infer<typeof ledPlanSchema>
+
+/** What the teacher can tell a class, without more to say of it. */
+export const plainEventTypes = [
+  'pause',
+  'resume',
+  'theyComeOut',
+  'stay',
+  'end',
+  'back',
+  'match',
+  'freely',
+  'stopCard',
+  'mark',
+  'bell',
+  'leave',
+  'wentOn',
+  'stoppedThen',
+] as const
+
+const anEvent = { atMs: runMsSchema }
+/** Something that happened to a class, at its own time since Start. */
+export const leadEventSchema = z.discriminatedUnion('type', [
+  z.strictObject({ type: z.enum(plainEventTypes), ...anEvent }),
+  /** Bells that came due while sound was held back. */
+  z.strictObject({ type: z.literal('missed'), bells: z.int().min(1), ...anEvent }),
+  /** The page slept or was away: the last instant it had seen, so that the log alone folds to the state. */
+  z.strictObject({ type: z.literal('gap'), seenMs: runMsSchema, ...anEvent }),
+  /** The machine's clock was set: from here on this wall time stands for that class time. */
+  z.strictObject({ type: z.literal('anchor'), epochMs: z.int().min(0), ...anEvent }),
+])
+export type LeadEvent = z.infer<typeof leadEventSchema>
+
+/** An event as it is kept: its running number from 1, and the device that told it. */
+export const keptEventSchema = z.strictObject({ n: z.int().min(1), by: idSchema, event: leadEventSchema })
+export type KeptEvent = z.infer<typeof keptEventSchema>
+
+/** A segment as it was really conducted, `[startMs, endMs)`; natural breath put in between has no segment. */
+export const visitSchema = z.strictObject({
+  segment: z.int().min(0).nullable(),
+  blockId: idSchema,
+  startMs: runMsSchema,
+  endMs: runMsSchema,
+  /** An attempt that was begun again: kept in the record, not counted for the other side. */
+  again: z.boolean(),
+})
+export type Visit = z.infer<typeof visitSchema>
+
+/** What a block was called and said on the day, whatever the shelf says later. */
+export const ledBlockSchema = z.strictObject({
+  name: nameSchema,
+  sides: z.strictObject({ left: lineSchema, right: lineSchema }).optional(),
+})
+
+/** A class as it begins: its own full copy of what is led, which later edits of the session never change. */
+export const ledStartSchema = z.strictObject({
+  id: idSchema,
+  sessionId: idSchema,
+  placeId: idSchema.optional(),
+  startedAt: instantSchema,
+  /** When the class was promised to end; a re-fit never moves it. */
+  promisedEnd: instantSchema,
+  people: z.int().min(0).max(500),
+  document: sessionSchema,
+  blocks: z.record(idSchema, ledBlockSchema),
+  plan: ledPlanSchema,
+})
+export type LedStart = z.infer<typeof ledStartSchema>
+
+/** How a class ended: what was conducted, as it was, so that no later program has to find it out again. */
+export const ledEndSchema = z.strictObject({
+  endedAt: instantSchema,
+  left: z.boolean(),
+  visits: z.array(visitSchema).max(ledLimits.visits),
+  note: textSchema.optional(),
+})
+export type LedEnd = z.infer<typeof ledEndSchema>
+
+/** Events that are sent together, in the order of their numbers without a gap. */
+export const eventsSchema = z.strictObject({
+  events: z.array(keptEventSchema).max(ledLimits.events),
+  /** Class time until which it was seen to run. */
+  conductedMs: runMsSchema,
+})
+export type EventsSent = z.infer<typeof eventsSchema>
+
+/** The stretches of a plan that a record is told from, whatever edition wrote it. */
+export interface ToldPlan {
+  readonly segments: readonly {
+    readonly index: number
+    readonly blockId: string
+    readonly side: 'left' | 'right' | 'both' | null
+    readonly doing: { readonly kind: string }
+    readonly lengthMs: number
+  }[]
+  readonly totalMs: number
+}
+
+interface AnyLedClass extends Omit<LedStart, 'plan'> {
+  readonly events: readonly KeptEvent[]
+  /** Class time until which it was seen to run. */
+  readonly conductedMs: number
+  readonly endedAt: string | null
+  readonly left: boolean
+  readonly note: string | null
+}
+
+/**
+ * The record of a class as it is read. What was conducted stands in it once it ended; before that its log can be
+ * folded. A record of the first edition has only its visits, and its times are near where it was away in between.
+ */
+export type LedClass = AnyLedClass &
+  (
+    | { readonly format: 2; readonly plan: LedPlan; readonly visits: readonly Visit[] | null }
+    | { readonly format: 1; readonly plan: ToldPlan; readonly visits: readonly Visit[]; readonly isAbout: boolean }
+  )
+
+/** A line of the journal. */
+export interface LedClassLine {
+  readonly id: string
+  readonly sessionId: string
+  readonly name: string
+  readonly startedAt: string
+  readonly endedAt: string | null
+  readonly plannedS: number
+  readonly ledS: number
+  readonly people: number
+}

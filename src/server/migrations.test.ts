@@ -1,0 +1,82 @@
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { meantAndDone, visitsOf } from '#core/journal'
+import { openDatabase } from '#server/db/open'
+import type { Database } from '#server/db/open'
+import { ledClassStore } from '#server/features/led-classes/store'
+import { firstRecordSchema } from '#server/db/migrations/first-edition/first-record'
+
+/** Databases as the commit before each migration wrote them. */
+const fixtures = join(import.meta.dirname, 'db', 'fixtures')
+
+let folder: string
+let database: Database
+async function opened(fixture: string): Promise<Database> {
+  folder = mkdtempSync(join(tmpdir(), 'zovrin-migrations-'))
+  const file = join(folder, fixture)
+  copyFileSync(join(fixtures, fixture), file)
+  database = await openDatabase(file)
+  return database
+}
+afterEach(async () => {
+  await database.close()
+  rmSync(folder, { recursive: true, force: true })
+})
+
+describe('records of the first edition', () => {
+  const heldS = async (id: string) => {
+    const led = await ledClassStore(await opened('005.sqlite')).find(id)
+    const { holds } = meantAndDone(led.plan, visitsOf(led))
+    return { led, held: holds.map(({ blockId, side, heldMs }) => [blockId, side, heldMs / 1000]) }
+  }
+
+  test('keep what was conducted, had from their log by the machine that led them', async () => {
+    const { led, held } = await heldS('as-planned')
+    expect(held).toEqual([
+      ['deer', 'left', 150],
+      ['deer', 'right', 150],
+      ['wall', 'both', 180],
+    ])
+    expect(led).toMatchObject({ format: 1, isAbout: false, left: false, note: 'Four came' })
+    expect(led.blocks['deer']?.name).toBe('Deer')
+    expect(led.events.map(({ n, event }) => [n, event.type, event.atMs])).toEqual([
+      [1, 'mark', 20_000],
+      [2, 'stay', 200_000],
+    ])
+    const lastMs = visitsOf(led).at(-1)?.endMs ?? NaN
+    expect(Date.parse(led.endedAt ?? '') - Date.parse(led.startedAt)).toBe(lastMs)
+  })
+
+  test('with an absence in them are whole again, and said to be near', async () => {
+    const { led, held } = await heldS('with-a-gap')
+    expect(held).toEqual([
+      ['deer', 'left', 150],
+      ['deer', 'right', 150],
+      ['wall', 'both', 180],
+    ])
+    expect(led).toMatchObject({ isAbout: true })
+  })
+
+  test('that were answered after a long absence went on through it', async () => {
+    const { held } = await heldS('asked')
+    expect(held.map(([, , seconds]) => seconds)).toEqual([120, 120, 180])
+  })
+
+  test('that were never finished hold what was seen', async () => {
+    const { led } = await heldS('unfinished')
+    expect(led).toMatchObject({ endedAt: null, conductedMs: 95_000 })
+    expect(visitsOf(led).at(-1)?.endMs).toBeLessThanOrEqual(95_000)
+  })
+
+  test('that a browser still kept are taken in, unless the one that is here is fuller', async () => {
+    const store = ledClassStore(await opened('005.sqlite'))
+    const row = await database.models.ledClasses.findByPk('unfinished')
+    const whole = JSON.parse(row?.document ?? '') as { log: object[] }
+    const fuller = { ...whole, log: [...whole.log, { type: 'stay', atMs: 150_000 }], conductedMs: 160_000 }
+    await store.takeFormer(firstRecordSchema.parse(fuller), fuller)
+    expect(await store.find('unfinished')).toMatchObject({ format: 1, conductedMs: 160_000 })
+    await store.takeFormer(firstRecordSchema.parse(whole), whole)
+    expect((await store.find('unfinished')).events).toHaveLength(2)
+  })
+})

@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { LedPlan } from '#model/led-class'
+import type { Command, LeadState, Stage } from '#core/lead'
+
+/** What the teacher can tell the class now. The buttons keep no focus, so Space is always pause. */
+const props = defineProps<{ plan: LedPlan; state: LeadState; stage: Exclude<Stage, { is: 'ended' }> }>()
+const emit = defineEmits<{ press: [command: Command] }>()
+
+const isPaused = computed(() => props.stage.is === 'paused')
+const inShape = computed(() => props.stage.is === 'paused' && props.stage.kind === 'hold')
+const doing = computed(() => props.stage.segment.doing)
+const endWords = computed(() => {
+  if (inShape.value) return 'They come out'
+  if (doing.value.kind === 'hold') return props.stage.segment.side === 'both' ? 'End this hold' : 'End this side'
+  return doing.value.kind === 'breath' ? 'End this breath' : 'End this'
+})
+const isCounted = computed(
+  () =>
+    doing.value.kind === 'breath' ||
+    doing.value.kind === 'movement' ||
+    (doing.value.kind === 'hold' && props.plan.over[props.stage.segment.blockId] !== undefined),
+)
+const canMatch = computed(() => props.state.capped[props.stage.segment.blockId] !== undefined)
+
+interface Shown {
+  readonly command: Command
+  readonly words: string
+  readonly key: string
+  readonly isFree?: boolean
+}
+const buttons = computed<readonly Shown[]>(() => [
+  isPaused.value
+    ? { command: 'resume', words: 'Go on', key: 'space' }
+    : { command: 'pause', words: 'Pause', key: 'space' },
+  { command: 'stay', words: 'Stay 30 s', key: '+' },
+  { command: inShape.value ? 'theyComeOut' : 'end', words: endWords.value, key: '→' },
+  { command: 'back', words: 'Back', key: '←' },
+  ...(canMatch.value
+    ? [
+        {
+          command: 'match' as const,
+          words: `As long as the ${props.stage.segment.side === 'left' ? 'right' : 'left'}`,
+          key: 'Enter',
+        },
+      ]
+    : []),
+  ...(isCounted.value ? [{ command: 'freely' as const, words: 'Breathe freely', key: 'O', isFree: true }] : []),
+  { command: 'stopCard', words: 'Stop signs', key: 'X' },
+  { command: 'mark', words: 'Mark', key: 'M' },
+  { command: 'bell', words: 'Bell', key: 'B' },
+])
+</script>
+
+<template>
+  <footer>
+    <button
+      v-for="{ command, words, key, isFree } in buttons"
+      :key="key"
+      type="button"
+      tabindex="-1"
+      :class="{ free: isFree }"
+      @pointerdown.prevent
+      @click="emit('press', command)"
+    >
+      {{ words }} <kbd>{{ key }}</kbd>
+    </button>
+  </footer>
+</template>
+
+<style scoped>
+footer {
+  grid-row: 4;
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+  padding: 12px 24px;
+  background: var(--sheet);
+}
+button {
+  min-height: 44px;
+  padding: 0 12px;
+  border: 1px solid var(--edge);
+  border-radius: 8px;
+  background: none;
+  color: var(--ink);
+  font-size: 17px;
+  cursor: pointer;
+}
+kbd {
+  font: inherit;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+.free {
+  border-color: var(--breath);
+}
+@media (max-width: 500px) {
+  footer {
+    padding: 8px 12px;
+  }
+  button {
+    flex: 1 1 auto;
+  }
+  kbd {
+    display: none;
+  }
+}
+</style>

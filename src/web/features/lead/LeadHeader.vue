@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { behindMs, wallTime } from '#core/lead'
+import type { Conducted, Stage } from '#core/lead'
+import { formatMs } from '#core/units'
+import { clockText } from '#words/dates'
+
+/** The class over its stage: its name, the time, when it ends, and what the screen itself has to say. */
+const props = defineProps<{
+  conducted: Conducted
+  stage: Exclude<Stage, { is: 'ended' }>
+  staysAwake: boolean
+  saveState: 'saved' | 'saving' | 'retrying' | 'refused'
+  refusal: string
+  dim: number
+}>()
+const emit = defineEmits<{ dim: []; leave: [] }>()
+
+/** Less than this is not said. */
+const saidFromMs = 30_000
+
+const clock = computed(() => clockText(wallTime(props.conducted, props.conducted.state.nowMs)))
+const endsAt = computed(() => clockText(wallTime(props.conducted, props.stage.endsAtMs)))
+const behind = computed(() => behindMs(props.conducted, props.stage.endsAtMs))
+/** The promise by the machine's clock as it stands now. */
+const promised = computed(() => clockText(wallTime(props.conducted, props.stage.endsAtMs - behind.value)))
+</script>
+
+<template>
+  <header>
+    <b>{{ conducted.start.document.name }}</b>
+    <span>{{ clock }} · ends {{ endsAt }}</span>
+    <span v-if="behind >= saidFromMs" data-testid="behind"
+      >{{ formatMs(Math.round(behind / 1000) * 1000) }} behind the promised {{ promised }}</span
+    >
+    <i />
+    <span>{{ staysAwake ? 'screen stays on' : 'the screen may go dark: keep it awake by hand' }}</span>
+    <span v-if="saveState === 'retrying'">not saved: retrying</span>
+    <span v-if="saveState === 'refused'" role="alert">kept in this browser only: {{ refusal }}</span>
+    <button type="button" @pointerdown.prevent @click="emit('dim')">dim {{ dim + 1 }} of 4</button>
+    <button type="button" @pointerdown.prevent @click="emit('leave')">Leave</button>
+  </header>
+</template>
+
+<style scoped>
+header {
+  grid-row: 1;
+  display: flex;
+  align-items: center;
+  gap: 26px;
+  min-height: 56px;
+  padding: 0 28px;
+  font-size: 17px;
+  color: var(--ink-soft);
+  flex-wrap: wrap;
+}
+b {
+  color: var(--ink);
+}
+i {
+  flex: 1;
+}
+button {
+  min-height: 44px;
+  padding: 0 12px;
+  border: 1px solid transparent;
+  border-radius: 8px;
+  background: none;
+  color: var(--ink-soft);
+  font-size: 17px;
+  cursor: pointer;
+}
+@media (max-width: 500px) {
+  header {
+    gap: 8px 14px;
+    padding: 8px 16px 2px;
+    font-size: 15px;
+  }
+}
+</style>

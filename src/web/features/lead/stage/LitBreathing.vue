@@ -1,0 +1,18 @@
+<script setup lang="ts">
+import type { LedStart } from '#model/led-class'
+import type { LeadState, Stage } from '#core/lead'
+import { formatMs } from '#core/units'
+import { blockTitle, breathWords, roundWords } from '#words/segments'
+import BreathStrip from '../BreathStrip.vue'
+import WhereLine from './WhereLine.vue'
+
+defineProps<{ led: LedStart; state: LeadState; stage: Extract<Stage, { is: 'breathing' }> }>()
+</script>
+
+<template>
+  <WhereLine :led="led" :segment="stage.segment" :words="roundWords(stage.breath)" />
+  <p class="clock count">{{ stage.breath ? stage.breath.count : '–' }}</p>
+  <p class="name">{{ breathWords(stage.breath) }}</p>
+  <div class="breath-line"><BreathStrip :plan="led.plan" :state="state" :height="180" /></div>
+  <p class="name quiet">{{ blockTitle(led, stage.segment) }}, {{ formatMs(stage.leftMs) }} left</p>
+</template>

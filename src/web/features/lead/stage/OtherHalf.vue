@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { LedStart } from '#model/led-class'
+import type { Stage } from '#core/lead'
+import { formatMs } from '#core/units'
+import { otherSideWords, segmentTitle } from '#words/segments'
+
+/** The half that is not lit: what the other side takes, and what comes next. */
+const props = defineProps<{ led: LedStart; stage: Exclude<Stage, { is: 'ended' }> }>()
+
+const side = computed(() => {
+  const { side: held } = props.stage.segment
+  return held === 'left' || held === 'right' ? held : undefined
+})
+const otherName = computed(() => (side.value === 'left' ? 'Right' : 'Left'))
+const other = computed(() => props.stage.other)
+/** Until when a second side that stops at its cap is held. */
+const stopsAtMs = computed(() => ('heldMs' in props.stage ? props.stage.heldMs + props.stage.leftMs : 0))
+</script>
+
+<template>
+  <section class="other" aria-label="Next">
+    <template v-if="side && other">
+      <p class="label">{{ otherName }} {{ other.is }}</p>
+      <p class="match" data-testid="match">{{ formatMs(other.ms) }}</p>
+      <p class="label">{{ otherSideWords(other, side) }}</p>
+      <p v-if="other.cappedFromMs !== undefined && other.is === 'was'" class="label">
+        stops at {{ formatMs(stopsAtMs) }}; Enter makes it as long as the {{ otherName.toLowerCase() }}
+      </p>
+      <p v-else-if="other.cappedFromMs !== undefined" class="label">
+        stops there, unless you let it match {{ formatMs(other.cappedFromMs) }}
+      </p>
+    </template>
+    <template v-if="stage.next">
+      <p class="label">Next</p>
+      <p class="next">{{ segmentTitle(led, stage.next.segment) }} {{ formatMs(stage.next.lengthMs) }}</p>
+    </template>
+    <p v-else class="next">Then the class is over</p>
+    <p v-if="led.people > 0" class="label">{{ led.people }} people</p>
+  </section>
+</template>

@@ -1,0 +1,44 @@
+import { onScopeDispose, readonly, ref } from 'vue'
+import type { Sound } from '#model/cue'
+import type { DueSound } from '#core/lead'
+import { makeBellSchedule } from '#web/shared/lead/bell-schedule.ts'
+import { ports } from '#web/shared/ports.ts'
+
+/** A bell asked for now sounds a moment later, so that none of its attack is lost. */
+const soonS = 0.02
+
+/** The class's sounds on the audio clock, and whether the browser lets them be heard. */
+export function useBells() {
+  const audio = ports().audio()
+  const schedule = makeBellSchedule(audio)
+  const isHeard = ref(audio.isRunning())
+  const isRunning = (): boolean => {
+    isHeard.value = audio.isRunning()
+    return isHeard.value
+  }
+  onScopeDispose(() => {
+    schedule.silence()
+  })
+  return {
+    isHeard: readonly(isHeard),
+    isRunning,
+    replace: (due: readonly DueSound[], fromMs: number, nowMs: number) => {
+      schedule.replace(due, fromMs, nowMs)
+    },
+    compare: (nowMs: number) => {
+      schedule.compare(nowMs)
+    },
+    ring(sound: Sound): void {
+      if (audio.isRunning()) audio.schedule(sound, audio.now() + soonS)
+    },
+    async letThrough(): Promise<void> {
+      await audio.resume()
+      isRunning()
+    },
+    async check(): Promise<void> {
+      await audio.resume()
+      audio.schedule({ kind: 'bowl', strokes: 1 }, audio.now() + soonS)
+      isRunning()
+    },
+  }
+}

@@ -1,0 +1,70 @@
+import { shallowRef } from 'vue'
+import type { ProblemFacts } from '#model/problem'
+import type { KeptEvent, LedEnd, LedStart } from '#model/led-class'
+import { emptyOutbox, outboxState, stepOutbox } from '#core/lead'
+import type { Outbox, OutboxEffect, OutboxEvent } from '#core/lead'
+import { appendEvents, beginLedClass, endLedClass } from '#web/shared/api/led-classes.ts'
+import type { Reply } from '#web/shared/api/client.ts'
+
+/** The record as it stands now; asked anew for each request, so that nothing sent is old. */
+export interface RecordNow {
+  readonly start: LedStart
+  readonly events: readonly KeptEvent[]
+  readonly end: LedEnd | undefined
+}
+
+/** Sends a record to the server by the outbox: `tell` what happened, read `state` and what was refused. */
+export function makeRecordSender(recordNow: () => RecordNow | undefined) {
+  const outbox = shallowRef<Outbox>(emptyOutbox)
+  /** What the server said where it refused; said to the teacher as it is. */
+  const refusal = shallowRef('')
+  let timer: number | undefined
+
+  function tell(event: OutboxEvent): void {
+    const [next, effects] = stepOutbox(outbox.value, event)
+    outbox.value = next
+    effects.forEach((effect) => void run(effect))
+  }
+
+  async function run(effect: OutboxEffect): Promise<void> {
+    if (effect.type === 'wake') {
+      window.clearTimeout(timer)
+      timer = window.setTimeout(() => {
+        tell({ type: 'woken' })
+      }, effect.afterMs)
+      return
+    }
+    const record = recordNow()
+    if (record) tell(eventOf(await send(effect, record)))
+  }
+
+  function eventOf(reply: Reply<{ readonly kept: number } | undefined>): OutboxEvent {
+    if (reply.kind === 'away') return { type: 'away' }
+    if (reply.kind === 'ok') return { type: 'answered', ...(reply.value ? { kept: reply.value.kept } : {}) }
+    // A server that is in trouble itself is asked again, as one that is away.
+    if (reply.problem.status >= 500) return { type: 'away' }
+    refusal.value = reply.problem.detail
+    if (reply.problem.code !== 'EVENTS_MISSING') return { type: 'refused' }
+    return { type: 'refused', kept: (reply.problem.facts as ProblemFacts['EVENTS_MISSING']).kept }
+  }
+
+  return {
+    tell,
+    outbox,
+    refusal,
+    state: () => outboxState(outbox.value),
+    stop: () => {
+      window.clearTimeout(timer)
+    },
+  }
+}
+
+function send(
+  effect: Exclude<OutboxEffect, { type: 'wake' }>,
+  { start, events, end }: RecordNow,
+): Promise<Reply<{ readonly kept: number } | undefined>> {
+  if (effect.type === 'begin') return beginLedClass(start)
+  if (effect.type === 'end' && end) return endLedClass(start.id, end)
+  const { after, conductedMs } = effect.type === 'append' ? effect : { after: events.length, conductedMs: 0 }
+  return appendEvents(start.id, after, { events: events.filter(({ n }) => n > after), conductedMs })
+}
