@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { onMounted, useTemplateRef } from 'vue'
+import { onBeforeUnmount, onMounted, useTemplateRef } from 'vue'
 
 /** A question over the whole stage, in the platform's own dialog: it takes the focus and gives it back. */
 defineProps<{ label: string }>()
 const emit = defineEmits<{ escape: [] }>()
 const dialog = useTemplateRef<HTMLDialogElement>('dialog')
 onMounted(() => dialog.value?.showModal())
+// Closing gives the focus back, which taking it out of the page would not.
+onBeforeUnmount(() => dialog.value?.close())
 </script>
 
 <template>

@@ -106,4 +106,18 @@ kbd {
     display: none;
   }
 }
+@media (max-height: 480px) {
+  footer {
+    gap: 5px;
+    padding: 4px 12px;
+  }
+  button {
+    flex: 1 1 auto;
+    padding: 0 6px;
+    font-size: 15px;
+  }
+  kbd {
+    display: none;
+  }
+}
 </style>

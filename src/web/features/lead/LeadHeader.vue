@@ -34,7 +34,7 @@ const promised = computed(() => clockText(wallTime(props.conducted, props.stage.
       >{{ formatMs(Math.round(behind / 1000) * 1000) }} behind the promised {{ promised }}</span
     >
     <i />
-    <span>{{ staysAwake ? 'screen stays on' : 'the screen may go dark: keep it awake by hand' }}</span>
+    <span class="awake">{{ staysAwake ? 'screen stays on' : 'the screen may go dark: keep it awake by hand' }}</span>
     <span v-if="saveState === 'retrying'">not saved: retrying</span>
     <span v-if="saveState === 'refused'" role="alert">kept in this browser only: {{ refusal }}</span>
     <button type="button" @pointerdown.prevent @click="emit('dim')">dim {{ dim + 1 }} of 4</button>
@@ -75,6 +75,20 @@ button {
     gap: 8px 14px;
     padding: 8px 16px 2px;
     font-size: 15px;
+  }
+}
+@media (max-height: 480px) {
+  header {
+    gap: 4px 14px;
+    min-height: 44px;
+    padding: 0 16px;
+    font-size: 15px;
+    flex-wrap: nowrap;
+    white-space: nowrap;
+    overflow: hidden;
+  }
+  .awake {
+    display: none;
   }
 }
 </style>

@@ -110,18 +110,24 @@ const over = computed(() =>
   border-left: 0;
   border-top: 1px solid var(--line);
 }
+.stage.both .other > div {
+  display: flex;
+  align-items: baseline;
+  gap: 16px;
+}
 .stage.both .next {
   margin: 0;
 }
 .stage .where {
-  font-size: 30px;
-  min-height: 39px;
+  font-size: clamp(28px, 3.45vw, 44px);
+  line-height: 1.15;
+  min-height: 1.2em;
 }
 .stage .where b {
   color: var(--lit);
 }
 .stage .clock {
-  font-size: clamp(90px, 17.5vw, 224px);
+  font-size: clamp(90px, min(17.5vw, 34vh), 224px);
   line-height: 1.08;
   font-weight: 500;
   letter-spacing: -2px;
@@ -185,7 +191,7 @@ const over = computed(() =>
   margin-bottom: 22px;
   overflow-wrap: anywhere;
 }
-.stage .match + .label {
+.stage .side-told {
   margin-bottom: 26px;
 }
 .stage .breath-line {
@@ -259,10 +265,74 @@ const over = computed(() =>
 @media (max-width: 500px) {
   .stage .lit,
   .stage .other {
-    padding: 12px 16px;
+    padding: 10px 16px;
   }
   .stage .where {
     font-size: 28px;
+    line-height: 1.15;
+  }
+  /* What the other side takes beside what comes next: the lit half keeps its name and cue in sight. */
+  .stage .other {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 0 16px;
+    align-items: start;
+  }
+  .stage.both .other {
+    grid-template-columns: 1fr;
+  }
+  .stage .side-told {
+    margin-bottom: 0;
+  }
+  .stage .people {
+    display: none;
+  }
+  .stage .label {
+    font-size: 18px;
+  }
+}
+/* A phone on its side, or a page magnified twice: the halves stand beside each other again. */
+@media (max-height: 480px) {
+  .stage,
+  .stage.right {
+    grid-template-columns: 65fr 35fr;
+    grid-template-rows: minmax(0, 1fr) auto;
+  }
+  .stage.right {
+    grid-template-columns: 35fr 65fr;
+  }
+  .stage.right .lit {
+    grid-column: 2;
+  }
+  .stage.both {
+    grid-template-columns: 1fr;
+    grid-template-rows: minmax(0, 1fr) auto auto;
+  }
+  .stage .lit,
+  .stage .other {
+    padding: 6px 16px;
+    overflow-y: auto;
+  }
+  .stage .clock,
+  .stage .clock.small,
+  .stage .clock.count {
+    font-size: clamp(64px, 24vh, 110px);
+  }
+  .stage .where {
+    font-size: 20px;
+    line-height: 1.1;
+    min-height: 0;
+  }
+  .stage .name,
+  .stage .cue,
+  .stage .next {
+    font-size: 26px;
+  }
+  .stage .breath-line {
+    height: 60px;
+  }
+  .stage .side-told {
+    margin-bottom: 6px;
   }
 }
 </style>

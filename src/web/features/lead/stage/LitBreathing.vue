@@ -14,5 +14,5 @@ defineProps<{ led: LedStart; state: LeadState; stage: Extract<Stage, { is: 'brea
   <p class="clock count">{{ stage.breath ? stage.breath.count : '–' }}</p>
   <p class="name">{{ breathWords(stage.breath) }}</p>
   <div class="breath-line"><BreathStrip :plan="led.plan" :state="state" :height="180" /></div>
-  <p class="name quiet">{{ blockTitle(led, stage.segment) }}, {{ formatMs(stage.leftMs) }} left</p>
+  <p class="name quiet">{{ blockTitle(led, stage.segment) }}, {{ formatMs(stage.leftMs) }} to go</p>
 </template>

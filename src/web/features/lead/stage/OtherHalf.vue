@@ -20,7 +20,7 @@ const stopsAtMs = computed(() => ('heldMs' in props.stage ? props.stage.heldMs +
 
 <template>
   <section class="other" aria-label="Next">
-    <template v-if="side && other">
+    <div v-if="side && other" class="side-told">
       <p class="label">{{ otherName }} {{ other.is }}</p>
       <p class="match" data-testid="match">{{ formatMs(other.ms) }}</p>
       <p class="label">{{ otherSideWords(other, side) }}</p>
@@ -30,12 +30,12 @@ const stopsAtMs = computed(() => ('heldMs' in props.stage ? props.stage.heldMs +
       <p v-else-if="other.cappedFromMs !== undefined" class="label">
         stops there, unless you let it match {{ formatMs(other.cappedFromMs) }}
       </p>
-    </template>
-    <template v-if="stage.next">
+    </div>
+    <div v-if="stage.next">
       <p class="label">Next</p>
       <p class="next">{{ segmentTitle(led, stage.next.segment) }} {{ formatMs(stage.next.lengthMs) }}</p>
-    </template>
+    </div>
     <p v-else class="next">Then the class is over</p>
-    <p v-if="led.people > 0" class="label">{{ led.people }} people</p>
+    <p v-if="led.people > 0" class="label people">{{ led.people }} people</p>
   </section>
 </template>
