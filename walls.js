@@ -16,6 +16,7 @@ export const coreOrder = [
   'cautions',
   'checks',
   'lead',
+  'saving',
   'journal',
 ]
 

@@ -5,8 +5,8 @@ import type { House } from './fixtures.ts'
 async function rename(page: Page, name: string): Promise<void> {
   await page.getByRole('listbox').focus()
   await page.keyboard.press('Escape')
-  await page.getByLabel('Name').fill(name)
-  await page.getByLabel('Name').press('Tab')
+  await page.getByRole('textbox', { name: 'Name' }).fill(name)
+  await page.getByRole('textbox', { name: 'Name' }).press('Tab')
 }
 
 /** The shell is at hand in the browser, so that the server may go. */
@@ -151,4 +151,65 @@ test('unsaved work met by another window’s save is offered the choice when it 
   await dialog.getByRole('button', { name: 'Keep mine' }).click()
   await expect(next.locator('.save')).toHaveText('saved')
   expect((await house.session('thursday-slow-hour')).name).toBe('Mine, typed while away')
+})
+
+test('where the browser keeps no drafts every edit is still saved, and it is said', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('Failed to load resource')
+  // The browser’s storage refuses each draft, as when it is full.
+  await page.addInitScript(() => {
+    const put = IDBObjectStore.prototype.put
+    IDBObjectStore.prototype.put = function (...given: Parameters<typeof put>) {
+      if (this.name === 'drafts') throw new DOMException('full', 'QuotaExceededError')
+      return put.apply(this, given)
+    }
+  })
+  await page.goto(`${house.address}plan/thursday-slow-hour`)
+  await expect(page.getByTestId('gauge')).toContainText('58:48')
+  for (const name of ['First name', 'Second name']) {
+    await rename(page, name)
+    await saved(page)
+    expect((await house.session('thursday-slow-hour')).name).toBe(name)
+  }
+  await house.stop()
+  await rename(page, 'Third name')
+  await expect(page.locator('.save')).toHaveText('not saved: retrying, keep this window open')
+  await house.start()
+  await saved(page)
+})
+
+test('of two sessions opened at once the later stands under its own address', async ({ plan, house }) => {
+  let letThrough: (() => void) | undefined
+  const held = new Promise<void>((done) => (letThrough = done))
+  await plan.route('**/api/sessions/sunday-long-rest', async (route) => {
+    await held
+    await route.continue()
+  })
+  await plan.goto(`${house.address}sessions`)
+  await plan.getByRole('link', { name: 'Sunday long rest' }).first().click()
+  await expect(plan.getByText('Opening the session.')).toBeVisible()
+  await plan.goBack()
+  await plan.getByRole('link', { name: 'Thursday slow hour' }).first().click()
+  await expect(plan.getByTestId('gauge')).toContainText('58:48')
+  const came = plan.waitForResponse('**/api/sessions/sunday-long-rest')
+  letThrough?.()
+  await came
+  await expect(plan).toHaveURL(/plan\/thursday-slow-hour/)
+  await expect(plan.getByRole('heading', { name: 'Thursday slow hour' })).toBeVisible()
+})
+
+test('each session keeps its undo while another one is looked at', async ({ plan }) => {
+  await rename(plan, 'Renamed hour')
+  await saved(plan)
+  await plan.getByRole('link', { name: 'Renamed hour' }).click()
+  await plan.getByRole('link', { name: 'Sunday long rest' }).first().click()
+  await expect(plan.getByRole('button', { name: 'Nothing to undo' })).toBeVisible()
+  await plan.getByRole('link', { name: 'Sunday long rest' }).click()
+  await plan.getByRole('link', { name: 'Renamed hour' }).first().click()
+  await plan.getByRole('button', { name: /^Undo/ }).click()
+  await expect(plan.getByRole('heading', { name: 'Thursday slow hour' })).toBeVisible()
+  await saved(plan)
 })

@@ -103,7 +103,7 @@ test('a session goes out as an open document and comes in again; a hand-made one
   await page.getByLabel('File to import').setInputFiles(bad)
   await expect(page.getByRole('alert')).toContainText('Session 1, length is too small: give at least 5:00')
   await expect(page.getByRole('alert')).toContainText(
-    'sessions[0].practice must be one of: restorative, yin, breath, mixed',
+    'Session 1, practice must be one of: restorative, yin, breath, mixed',
   )
   writeFileSync(bad, 'no JSON')
   await page.getByLabel('File to import').setInputFiles(bad)

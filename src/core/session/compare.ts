@@ -1,5 +1,6 @@
 import type { Block } from '#model/block'
 import type { Session } from '#model/session'
+import { isSame } from './is-same.ts'
 
 /** One difference between two states of a session, with what a sentence about it needs. */
 export type Difference =
@@ -17,7 +18,7 @@ const quiet: ReadonlySet<string> = new Set(['schema', 'id', 'blocks', 'setAside'
  */
 export function compareSessions(before: Session, after: Session): Difference[] {
   const details = ([...new Set([...Object.keys(before), ...Object.keys(after)])] as (keyof Session)[])
-    .filter((detail) => !quiet.has(detail) && !same(before[detail], after[detail]))
+    .filter((detail) => !quiet.has(detail) && !isSame(before[detail], after[detail]))
     .map((detail): Difference => ({ kind: 'detail', detail, before: before[detail], after: after[detail] }))
   const then = new Map(before.blocks.map((block, at) => [block.id, { block, at }]))
   const now = new Set(after.blocks.map(({ id }) => id))
@@ -27,7 +28,7 @@ export function compareSessions(before: Session, after: Session): Difference[] {
     const former = then.get(block.id)
     if (!former) return [{ kind: 'added', block }]
     return [
-      ...(same(former.block, block) ? [] : [{ kind: 'changed', before: former.block, after: block } as const]),
+      ...(isSame(former.block, block) ? [] : [{ kind: 'changed', before: former.block, after: block } as const]),
       ...(inOrder.has(former.at) ? [] : [{ kind: 'moved', block, from: former.at, to } as const]),
     ]
   })
@@ -36,8 +37,6 @@ export function compareSessions(before: Session, after: Session): Difference[] {
     .map((block): Difference => ({ kind: 'dropped', block }))
   return [...details, ...blocks, ...dropped]
 }
-
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
 
 /** The longest run of numbers that rise, not necessarily next to each other: what kept its order. */
 function longestRise(numbers: readonly number[]): number[] {

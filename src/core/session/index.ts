@@ -16,6 +16,7 @@ export { holdPractice, usualHold } from './usual-hold.ts'
 export { holdSecondsOf, linkHold, setHoldSide } from './hold-time.ts'
 export { unknownReferences } from './unknown-references.ts'
 export { compareSessions } from './compare.ts'
+export { isSame } from './is-same.ts'
 export type { Difference } from './compare.ts'
 export type { Catalog, ChangeTable } from './catalog.ts'
 export type {

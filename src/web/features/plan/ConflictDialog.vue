@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { Session } from '#model/session'
 import { compileTimeline } from '#core/timeline'
 import { formatMs } from '#core/units'
@@ -11,7 +11,6 @@ import { useSessionStore } from '#web/shared/session/session-store.ts'
 
 const store = useSessionStore()
 const own = useOwnStore()
-const busy = ref(false)
 
 function inWords(session: Session | undefined): string {
   if (!session) return ''
@@ -21,18 +20,12 @@ function inWords(session: Session | undefined): string {
   return `“${session.name}”, ${counted(count, 'block')}, ${length}`
 }
 const mine = computed(() => inWords(store.document))
-const theirs = computed(() => inWords(store.conflict?.theirs))
-
-async function settle(choice: () => Promise<void>): Promise<void> {
-  busy.value = true
-  await choice()
-  busy.value = false
-}
+const theirs = computed(() => inWords(store.theirs))
 </script>
 
 <template>
   <Dialog
-    :visible="store.conflict !== undefined"
+    :visible="store.theirs !== undefined"
     modal
     :closable="false"
     :close-on-escape="false"
@@ -50,8 +43,14 @@ async function settle(choice: () => Promise<void>): Promise<void> {
       <dd>{{ theirs }}</dd>
     </dl>
     <template #footer>
-      <Button label="Take theirs" severity="secondary" outlined :disabled="busy" @click="settle(store.takeTheirs)" />
-      <Button label="Keep mine" :disabled="busy" @click="settle(store.keepMine)" />
+      <Button
+        label="Take theirs"
+        severity="secondary"
+        outlined
+        :disabled="store.isChoosing"
+        @click="store.takeTheirs"
+      />
+      <Button label="Keep mine" autofocus :disabled="store.isChoosing" @click="store.keepMine" />
     </template>
   </Dialog>
 </template>

@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { formatDuration, formatMs } from '#core/units'
+import { saveWords } from '#words/saving'
 import LeadLink from '#web/shared/ui/LeadLink.vue'
 import { showFits } from './fits/fit-shown.ts'
 import { gaugeOf } from './gauge.ts'
@@ -13,23 +14,14 @@ const gauge = computed(() =>
   timeline.value && document.value ? gaugeOf(timeline.value, document.value.lengthS) : undefined,
 )
 
-const saveWords = {
-  saved: 'saved',
-  waiting: 'saving',
-  saving: 'saving',
-  retrying: 'not saved: retrying',
-  conflict: 'not saved: changed elsewhere',
-  refused: 'not saved: refused',
-} as const
-
 const undoWords = computed(() => store.stacks.done.at(-1)?.words)
 const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
 </script>
 
 <template>
   <template v-if="document && gauge">
-    <span class="save" :class="store.state" role="status" :title="store.problem?.detail">{{
-      saveWords[store.state]
+    <span class="save" :class="store.state" role="status" :title="store.refusal">{{
+      saveWords(store.state, !store.draftFailed)
     }}</span>
     <span class="steps">
       <Button

@@ -107,7 +107,7 @@ function isTyping(target: EventTarget | null): boolean {
     <CompareDialog v-if="comparedId !== undefined" />
     <KeysDialog v-if="keysShown" v-model="keysShown" />
     <FitDialog v-if="fitShown && store.document.blocks.length > 0" />
-    <ConflictDialog v-if="store.conflict" />
+    <ConflictDialog v-if="store.theirs" />
   </div>
   <SessionAway v-else />
 </template>
