@@ -142,6 +142,36 @@ test('a pose of one’s own is copied, edited, led in a plan, kept while used, a
   await plan.getByRole('button', { name: 'Delete', exact: true }).click()
   await expect(plan.getByRole('heading', { name: 'All of the shelf' })).toBeVisible()
   await expect(plan.getByRole('link', { name: 'Harmonium deer' })).toHaveCount(0)
+
+  // What stood in the plan before comes back with all it stands on, and is saved; so does the pose itself.
+  await plan.getByRole('link', { name: 'Back to the plan' }).click()
+  await plan.getByRole('button', { name: /^Undo: remove/ }).click()
+  await expect(plan.getByRole('option', { name: /Harmonium deer, right/ })).toBeAttached()
+  await saved(plan)
+  await plan.getByRole('link', { name: 'All of the shelf' }).click()
+  await plan.getByRole('button', { name: 'Undo', exact: true }).click()
+  await expect(plan.getByRole('link', { name: 'Harmonium deer' })).toBeVisible()
+})
+
+test('a session whose pose is nowhere says what stands in the way, and the rest of it', async ({
+  plan,
+  expectFailures,
+}) => {
+  expectFailures('422')
+  await plan.route('**/api/sessions/thursday-slow-hour', async (route) => {
+    if (route.request().method() !== 'GET') return route.continue()
+    const reply = await route.fetch()
+    const session = (await reply.json()) as { blocks: { kind: string; poseId?: string }[] }
+    const blocks = session.blocks.map((block) => (block.poseId === 'deer' ? { ...block, poseId: 'gone' } : block))
+    return route.fulfill({ response: reply, json: { ...session, blocks } })
+  })
+  await plan.reload()
+  await expect(plan.getByRole('heading', { name: /stands on is not on the shelf/ })).toBeVisible()
+  await expect(plan.getByRole('listitem').filter({ hasText: 'A pose that is gone' })).toBeVisible()
+  await expect(plan.getByRole('listitem').filter({ hasText: 'Wide-knee fold' }).last()).toBeVisible()
+  await plan.getByRole('button', { name: 'Take it out' }).click()
+  await expect(plan.getByRole('option', { name: /Wide-knee fold/ })).toBeAttached()
+  await saved(plan)
 })
 
 test('a half-made pose is refused with every mend, and nothing typed is lost by a reload', async ({

@@ -1,7 +1,9 @@
 import type { Block } from '#model/block'
 import type { Envelope, EnvelopeOwn } from '#model/envelope'
+import { ownSchemaVersion } from '#model/own'
 import type { OwnThing } from '#model/own'
 import type { Session } from '#model/session'
+import { isSame, keepRoll } from '#core/session'
 
 /** What an envelope carries: whole sessions, or blocks that were copied. */
 export type Carried = { readonly sessions: readonly Session[] } | { readonly blocks: readonly Block[] }
@@ -34,6 +36,7 @@ export function makeEnvelope(carried: Carried, own: readonly OwnThing[]): Envelo
     version: 1,
     ...('blocks' in carried ? { blocks: [...carried.blocks] } : { sessions: [...carried.sessions] }),
     own: {
+      schema: ownSchemaVersion,
       poses: [...poses].flatMap((id) => ownPoses.get(id) ?? []),
       variants,
       techniques: [],
@@ -59,13 +62,21 @@ export interface ImportPlan {
   readonly blocks: readonly Block[]
 }
 
+/** Own poses as they are written today: before schema 2 the roll in their steps out stood in full. */
+function liftOwn(envelope: Envelope): Envelope {
+  if ((envelope.own.schema ?? 1) >= ownSchemaVersion) return envelope
+  const poses = envelope.own.poses.map((pose) => ({ ...pose, comingOut: pose.comingOut.map(keepRoll) }))
+  return { ...envelope, own: { ...envelope.own, schema: ownSchemaVersion, poses } }
+}
+
 type Ids = Map<string, string>
 
 /**
  * Adds what is missing; where an id exists with other content a copy is added and everything in the
  * envelope points to it; the same content is used as it is. `newId` makes ids that nothing has yet.
  */
-export function planImport(envelope: Envelope, existing: Existing, newId: () => string): ImportPlan {
+export function planImport(written: Envelope, existing: Existing, newId: () => string): ImportPlan {
+  const envelope = liftOwn(written)
   const ids: Ids = new Map()
   const own: Pick<OwnThing, 'kind' | 'document'>[] = []
   const kinds: readonly (readonly [OwnThing['kind'], keyof EnvelopeOwn])[] = [
@@ -76,13 +87,14 @@ export function planImport(envelope: Envelope, existing: Existing, newId: () => 
   for (const [kind, field] of kinds) {
     for (const document of envelope.own[field] as OwnThing['document'][]) {
       const pointed = pointOwn(document, ids)
-      const same = existing.own.find((thing) => thing.kind === kind && sameBut(thing.document, pointed))
+      const same = [...existing.own, ...own].find((thing) => thing.kind === kind && sameBut(thing.document, pointed))
       if (same) {
         ids.set(document.id, same.document.id)
         continue
       }
       const taken =
-        existing.shippedIds.has(document.id) || existing.own.some((thing) => thing.document.id === document.id)
+        existing.shippedIds.has(document.id) ||
+        [...existing.own, ...own].some((thing) => thing.document.id === document.id)
       const id = taken ? newId() : document.id
       ids.set(document.id, id)
       own.push({ kind, document: { ...pointed, id } } as Pick<OwnThing, 'kind' | 'document'>)
@@ -97,7 +109,7 @@ export function planImport(envelope: Envelope, existing: Existing, newId: () => 
   const incoming = (envelope.sessions ?? []).map((session) => ({ from: session, session: pointSession(session, ids) }))
   for (const { from, session } of incoming) {
     const there = existing.sessions.get(session.id)
-    if (there && sameContent(there, session)) alreadyHere.push(session.id)
+    if (there && isSame(there, session)) alreadyHere.push(session.id)
     else
       sessions.push(there ? { ...session, id: keepId(from.id, newId(), ids), name: copyName(session.name) } : session)
   }
@@ -142,12 +154,4 @@ function pointVersion(session: Session, ids: Ids): Session {
   return versionOf && sessionId !== undefined ? { ...session, versionOf: { ...versionOf, sessionId } } : session
 }
 
-/** The same in every field, whatever the order in which the fields were written. */
-const sameContent = (a: unknown, b: unknown): boolean => sorted(a) === sorted(b)
-const sameBut = (a: { id: string }, b: { id: string }): boolean => sameContent({ ...a, id: '' }, { ...b, id: '' })
-const sorted = (value: unknown): string =>
-  JSON.stringify(value, (_, inner: unknown) =>
-    typeof inner === 'object' && inner !== null && !Array.isArray(inner)
-      ? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : 1)))
-      : inner,
-  )
+const sameBut = (a: { id: string }, b: { id: string }): boolean => isSame({ ...a, id: '' }, { ...b, id: '' })

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { schoolSchema } from './answers.ts'
 import { blockSchema } from './block.ts'
+import { ownSchemaVersion } from './own.ts'
 import { ownPoseSchema, ownVariantSchema } from './pose.ts'
 import { sessionSchema } from './session.ts'
 import { techniqueSchema } from './technique.ts'
@@ -11,6 +12,8 @@ export const envelopeVersion = 1
 
 /** Everything of the teacher's own that the sessions or blocks stand on. People and records are never in it. */
 export const envelopeOwnSchema = z.strictObject({
+  /** The schema they are written in; absent in files of the first edition. */
+  schema: z.int().min(1).max(ownSchemaVersion).optional(),
   poses: z.array(ownPoseSchema).max(200),
   variants: z.array(ownVariantSchema).max(400),
   /** Reserved: this version has no techniques of one's own. */

@@ -14,7 +14,16 @@ export interface OwnDocuments {
   school: z.infer<typeof schoolSchema>
 }
 
+/** The schema own things are written in: since 2 the roll in a pose's steps out is a token. */
+export const ownSchemaVersion = 2
+
 /** An own thing as it is kept: with the version that guards its writes. */
 export type OwnThing = {
-  [K in OwnKind]: { readonly kind: K; readonly version: number; readonly document: OwnDocuments[K] }
+  [K in OwnKind]: {
+    readonly kind: K
+    readonly version: number
+    readonly document: OwnDocuments[K]
+    /** Deleted, and kept readable for as long as something names it. */
+    readonly hidden?: boolean
+  }
 }[OwnKind]

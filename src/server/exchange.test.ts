@@ -23,11 +23,12 @@ const listed = async () =>
     template: boolean
     lastLed: string | null
   }[]
+const deer = poses.find(({ id }) => id === 'deer')
 const envelope = (change: object = {}): object => ({
   format: 'zovrin.session',
   version: 1,
   sessions: [aSession([aTalk(), aHold('mine')])],
-  own: { poses: [{ ...poses.find(({ id }) => id === 'deer'), id: 'mine' }], variants: [], techniques: [], schools: [] },
+  own: { schema: 2, poses: [{ ...deer, id: 'mine' }], variants: [], techniques: [], schools: [] },
   ...change,
 })
 
@@ -109,4 +110,41 @@ test('sessions are put away, made templates, deleted and brought back, and say w
   expect(await state('thursday-slow-hour')).toMatchObject({ archived: false, template: true })
   expect((await setState('nobody', { archived: true })).status).toBe(404)
   expect((await setState('thursday-slow-hour', { colour: 'red' })).status).toBe(422)
+})
+
+test('one own pose that is twice in a file comes in once; two of one id that differ come in as two', async () => {
+  const mine = { ...deer, id: 'mine' }
+  const own = (list: object[]) => ({ schema: 2, poses: list, variants: [], techniques: [], schools: [] })
+  const twice = await app()
+    .post('/api/exchange')
+    .send(envelope({ own: own([mine, mine]) }))
+  expect([twice.status, twice.body.own]).toEqual([200, [{ kind: 'pose' }]])
+  const other = { ...mine, energyLines: [] }
+  const two = await app()
+    .post('/api/exchange')
+    .send(envelope({ own: own([other, { ...other, mistakes: ['Hurried'] }]) }))
+  expect([two.status, two.body.own]).toEqual([200, [{ kind: 'pose' }, { kind: 'pose' }]])
+})
+
+test('a file of the first edition comes in as it is written today', async () => {
+  const wall = poses.find(({ id }) => id === 'legs-up-the-wall')
+  const comingOut = ['Bend the knees', 'roll to one side, or the side you prefer']
+  const former = { poses: [{ ...wall, id: 'mine', comingOut }], variants: [], techniques: [], schools: [] }
+  await app()
+    .post('/api/exchange')
+    .send(envelope({ own: former }))
+    .expect(200)
+  const [kept] = (await app().get('/api/own')).body as { document: { comingOut: string[] } }[]
+  expect(kept?.document.comingOut).toEqual(['Bend the knees', '{roll}'])
+})
+
+test('a breath without counts over a hold is said to be that, not to be off the shelf', async () => {
+  const document = aSession([aHold('sphinx', { breathOver: { techniqueId: 'watching-the-breath' } })])
+  const refused = await app().post('/api/sessions').send(document)
+  expect([refused.status, refused.body.code, refused.body.path]).toEqual([
+    422,
+    'TECHNIQUE_NOT_COUNTED',
+    'blocks[0].breathOver.techniqueId',
+  ])
+  expect(refused.body.detail).toContain('has no counts of its own')
 })

@@ -1,9 +1,12 @@
 import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import type { Answers } from '#model/answers'
 import { meantAndDone, visitsOf } from '#core/journal'
+import { formOf } from '#core/session'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
+import { ownStore } from '#server/features/own/store'
 import { ledClassStore } from '#server/features/led-classes/store'
 import { firstRecordSchema } from '#server/db/migrations/first-edition/first-record'
 
@@ -80,3 +83,18 @@ describe('records of the first edition', () => {
     expect((await store.find('unfinished')).events).toHaveLength(2)
   })
 })
+
+test('the roll in an own pose’s steps out becomes a token, and the pose is said as before', async () => {
+  const catalog = await ownStore(await opened('005.sqlite'), { now: () => new Date() }).catalog()
+  const wall = catalog.ownPoses.get('bellows-wall')
+  expect(wall?.comingOut).toContain('{roll}')
+  const said = (roll: 'left' | 'either') =>
+    wall && formOf(wall, undefined, { ...orNone(catalog.schools.get('restorative')?.answers), roll }).pose.comingOut
+  expect(said('either')).toContain('roll to one side, or the side you prefer')
+  expect(said('left')).toContain('roll to the left, or the side you prefer')
+})
+
+const orNone = (answers: Answers | undefined): Answers => {
+  if (!answers) throw new Error('no such school')
+  return answers
+}

@@ -11,12 +11,14 @@ import type { Database } from '#server/db/open'
 import { aHold, aSession } from '#testing/sessions'
 
 let database: Database
+let nowMs: number
 beforeEach(async () => {
   database = await openDatabase(':memory:')
+  nowMs = Date.UTC(2026, 2, 12)
 })
 afterEach(() => database.close())
 
-const app = () => request(createApp({ database, hosts: [] }))
+const app = () => request(createApp({ database, hosts: [], clock: { now: () => new Date(nowMs) } }))
 const put = <D extends { id: string }>(kind: string, document: D, based: number) =>
   app()
     .put(`/api/own/${kind}/${document.id}`)
@@ -26,8 +28,14 @@ const remove = (kind: string, id: string, based: number) =>
   app()
     .delete(`/api/own/${kind}/${id}`)
     .set('If-Match', `"${String(based)}"`)
-const listed = async () =>
-  (await app().get('/api/own')).body as { kind: string; version: number; document: { id: string } }[]
+const everything = async () =>
+  (await app().get('/api/own')).body as {
+    kind: string
+    version: number
+    document: { id: string }
+    hidden?: boolean
+  }[]
+const listed = async () => (await everything()).filter(({ hidden }) => !hidden)
 const create = (document: object) => app().post('/api/sessions').send(document)
 
 const [deer] = poses.filter(({ id }) => id === 'deer')
@@ -152,4 +160,59 @@ test('own things join the catalog: own poses by themselves, own variants with th
   expect(withOwn(shippedCatalog, [])).toBe(shippedCatalog)
   const [hold] = orThrow(resolveSession(aSession([aHold('my-deer')], { schoolId: 'my-school' }), catalog))
   expect(hold).toMatchObject({ holdFrom: 'own pose', times: { setUpS: { from: 'own pose' } } })
+})
+
+describe('what is deleted and still named', () => {
+  const session = aSession([aHold('my-deer')], { id: 'thursday', schoolId: 'my-school', name: 'Thursday' })
+  const state = (deleted: boolean) => app().post('/api/sessions/thursday/state').send({ deleted })
+
+  test('stays readable for a deleted session, which can be brought back and saved', async () => {
+    await put('pose', ownDeer, 0)
+    await put('school', mySchool, 0)
+    await create(session)
+    await state(true)
+    expect((await remove('pose', 'my-deer', 1)).status).toBe(204)
+    expect((await everything()).find(({ document }) => document.id === 'my-deer')).toMatchObject({ hidden: true })
+    await state(false)
+    const saved = await app()
+      .put('/api/sessions/thursday')
+      .set('If-Match', '"1"')
+      .send({ ...session, name: 'Back' })
+    expect(saved.status).toBe(200)
+  })
+
+  test('stays readable for a kept version, and a form that one asks for is not taken from its pose', async () => {
+    await put('pose', ownDeer, 0)
+    await put('school', mySchool, 0)
+    const formed = { ...session, blocks: [aHold('my-deer', { variantId: 'front-leg-long' })] }
+    await create(formed)
+    await app()
+      .put('/api/sessions/thursday')
+      .set('If-Match', '"1"')
+      .set('X-Keep-Former', 'fit')
+      .send({ ...session, blocks: [] })
+    const without = { ...ownDeer, variants: ownDeer.variants.filter(({ id }) => id !== 'front-leg-long') }
+    expect((await put('pose', without, 1)).body).toMatchObject({ code: 'IN_USE' })
+    expect((await remove('pose', 'my-deer', 1)).status).toBe(204)
+    expect((await app().get('/api/sessions/thursday/history')).body).toHaveLength(1)
+  })
+
+  test('comes back with its own forms', async () => {
+    await put('pose', ownDeer, 0)
+    await put('variant', { ...myVariant, poseId: 'my-deer' }, 0)
+    await remove('pose', 'my-deer', 1)
+    expect((await everything()).map(({ hidden }) => hidden)).toEqual([true, true])
+    expect((await app().post('/api/own/pose/my-deer/back').send({})).status).toBe(204)
+    expect((await everything()).map(({ hidden }) => hidden ?? false)).toEqual([false, false])
+    expect((await app().post('/api/own/pose/nowhere/back').send({})).body).toMatchObject({ code: 'UNKNOWN_OWN' })
+  })
+
+  test('goes for good when it has long been out of sight and nothing names it', async () => {
+    await put('pose', ownDeer, 0)
+    await put('school', mySchool, 0)
+    await remove('pose', 'my-deer', 1)
+    nowMs += 91 * 24 * 3_600_000
+    await remove('school', 'my-school', 1)
+    expect((await everything()).map(({ document }) => document.id)).toEqual(['my-school'])
+  })
 })

@@ -1,8 +1,6 @@
 import type { Answers } from '#model/answers'
 import type { Meaning, Pose, Variant } from '#model/pose'
-
-/** How poses write the roll out of lying; the answer puts its side in. */
-const anyRoll = 'roll to one side, or the side you prefer'
+import { rollToken, sayRoll } from './roll.ts'
 
 /** A pose as it is done here, and what there is to say while it is set up. */
 export interface Form {
@@ -40,6 +38,5 @@ export function formOf(pose: Pose, variant: Variant | undefined, answers: Answer
 }
 
 function withRoll(steps: Pose['comingOut'], roll: Answers['roll']): Pose['comingOut'] {
-  if (roll === 'either' || !steps.includes(anyRoll)) return steps
-  return steps.map((step) => (step === anyRoll ? `roll to the ${roll}, or the side you prefer` : step))
+  return steps.some((step) => step.includes(rollToken)) ? steps.map((step) => sayRoll(step, roll)) : steps
 }

@@ -17,6 +17,7 @@ export { holdSecondsOf, linkHold, setHoldSide } from './hold-time.ts'
 export { unknownReferences } from './unknown-references.ts'
 export { compareSessions } from './compare.ts'
 export { isSame } from './is-same.ts'
+export { keepRoll, sayRoll } from './roll.ts'
 export type { Difference } from './compare.ts'
 export type { Catalog, ChangeTable } from './catalog.ts'
 export type {

@@ -52,4 +52,4 @@ export const headLevel = (setUp: string, ...families: Family[]): NonNullable<Pos
 })
 
 /** The end of every way up from the back; the roll leaves a choice, as decided. */
-export const rollOut = ['roll to one side, or the side you prefer', 'pause', 'press up, head last'] as const
+export const rollOut = ['{roll}', 'pause', 'press up, head last'] as const

@@ -36,7 +36,7 @@ export const supineOpenersPoses: readonly Pose[] = [
       'The roll lies under the lower tips of the shoulder blades.',
       'Head padded level with the chest or above.',
     ],
-    comingOut: ['Bend the knees', 'roll to one side, or the side you prefer', 'slide the roll away'],
+    comingOut: ['Bend the knees', '{roll}', 'slide the roll away'],
     counterposes: ['wide-knee-fold'],
     places: ['counter', 'deep'],
     warms: ['chest'],

@@ -33,12 +33,7 @@ export const wallPoses: readonly Pose[] = [
     ],
     mistakes: ['The sit bones are forced to the wall and the tail lifts.', 'The knees lock.'],
     looksFor: ['The tail is heavy on the floor.', 'Forehead level with or above the chin.'],
-    comingOut: [
-      'Bend the knees to the chest',
-      'roll to one side, or the side you prefer',
-      'pause',
-      'press up, head last',
-    ],
+    comingOut: ['Bend the knees to the chest', '{roll}', 'pause', 'press up, head last'],
     counterposes: [],
     places: ['counter', 'closing'],
     warms: [],

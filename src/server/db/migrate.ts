@@ -6,6 +6,7 @@ import { classesMigration } from './migrations/003-classes.ts'
 import { ownThingsMigration } from './migrations/004-own-things.ts'
 import { sessionShelfMigration } from './migrations/005-session-shelf.ts'
 import { classRecordsMigration } from './migrations/006-class-records.ts'
+import { ownThingsHiddenMigration } from './migrations/007-own-things-hidden.ts'
 
 export interface Migration {
   readonly name: string
@@ -21,6 +22,7 @@ export const migrations: readonly Migration[] = [
   ownThingsMigration,
   sessionShelfMigration,
   classRecordsMigration,
+  ownThingsHiddenMigration,
 ]
 
 export function makeMigrator(sequelize: Sequelize): Umzug<QueryInterface> {

@@ -89,6 +89,9 @@ export interface OwnThingRow extends Row<OwnThingRow> {
   version: number
   document: string
   savedAt: Date
+  schema: number
+  /** Out of sight since then; it goes when nothing names it any more. */
+  hiddenAt: Date | null
 }
 
 export interface Models {
@@ -199,7 +202,16 @@ export function defineModels(sequelize: Sequelize): Models {
     ),
     ownThings: sequelize.define<OwnThingRow>(
       'ownThing',
-      { kind: key(), id: key(), name: short(), version: whole(), document: text(), savedAt: instant() },
+      {
+        kind: key(),
+        id: key(),
+        name: short(),
+        version: whole(),
+        document: text(),
+        savedAt: instant(),
+        schema: whole(),
+        hiddenAt: maybeInstant(),
+      },
       plain('ownThings'),
     ),
   }

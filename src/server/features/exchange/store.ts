@@ -1,6 +1,7 @@
 import { nanoid } from 'nanoid'
 import type { Block } from '#model/block'
 import type { Envelope } from '#model/envelope'
+import { ownSchemaVersion } from '#model/own'
 import type { OwnThing } from '#model/own'
 import type { Session } from '#model/session'
 import { unknownReferences, withOwn } from '#core/session'
@@ -53,6 +54,8 @@ export function exchange({ models, inTransaction }: Database, own: OwnStore, ses
             version: 1,
             document: JSON.stringify(document),
             savedAt: clock.now(),
+            schema: ownSchemaVersion,
+            hiddenAt: null,
           })),
           { transaction },
         )

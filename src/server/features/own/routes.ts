@@ -29,6 +29,11 @@ export function ownRoutes(store: OwnStore): Router {
     response.status(204).end()
   })
 
+  router.post('/:kind/:id/back', async (request, response) => {
+    await store.bringBack(kindOf(request.params.kind), request.params.id)
+    response.status(204).end()
+  })
+
   return router
 }
 

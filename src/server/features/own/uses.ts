@@ -9,34 +9,60 @@ export interface Use {
   readonly where: string
   /** The variant it asks for, where it asks for one. */
   readonly variantId?: string
+  /** A deleted session or a kept version: it may come back, and has to be readable then. */
+  readonly isPast: boolean
 }
 
-/** Where an own thing is used: every session that names it, then own poses that counter with it. */
+/** Where an own thing is used: in sessions, in deleted ones and kept versions, and in own poses that counter with it. */
 export async function usesOf(
-  { models }: Database,
+  database: Database,
   kind: OwnKind,
   id: string,
   own: readonly OwnThing[],
   transaction: Transaction,
 ): Promise<Use[]> {
-  const rows = await models.sessions.findAll({
-    attributes: ['name', 'document'],
-    where: { deletedAt: null },
-    order: [['name', 'ASC']],
-    transaction,
-  })
-  const inSessions = rows.flatMap(({ name, document }) =>
+  const inSessions = (await documentsNaming(database, id, transaction)).flatMap(({ where, document, isPast }) =>
     usesIn(migrateDocument(JSON.parse(document)), kind, id).map((variantId): Use => ({
-      where: name,
+      where,
+      isPast,
       ...(variantId === undefined ? {} : { variantId }),
     })),
   )
   const inOwn = own.flatMap((thing): Use[] =>
     kind === 'pose' && thing.kind === 'pose' && thing.document.id !== id && thing.document.counterposes.includes(id)
-      ? [{ where: `the pose ${thing.document.names.english}` }]
+      ? [{ where: `the pose ${thing.document.names.english}`, isPast: thing.hidden ?? false }]
       : [],
   )
   return [...inSessions, ...inOwn]
+}
+
+interface Naming {
+  readonly where: string
+  readonly document: string
+  readonly isPast: boolean
+}
+
+/** Sessions and kept versions whose text holds an id at all; most hold none, and are not read further. */
+async function documentsNaming({ models }: Database, id: string, transaction: Transaction): Promise<Naming[]> {
+  const sessions = await models.sessions.findAll({
+    attributes: ['id', 'name', 'document', 'deletedAt'],
+    order: [['name', 'ASC']],
+    transaction,
+  })
+  const names = new Map(sessions.map((session) => [session.id, session.name]))
+  const history = await models.history.findAll({ attributes: ['sessionId', 'document'], transaction })
+  return [
+    ...sessions.map(({ name, document, deletedAt }) => ({
+      where: deletedAt ? `${name}, which is deleted` : name,
+      document,
+      isPast: deletedAt !== null,
+    })),
+    ...history.map(({ sessionId, document }) => ({
+      where: `a former version of ${names.get(sessionId) ?? 'a session'}`,
+      document,
+      isPast: true,
+    })),
+  ].filter(({ document }) => document.includes(JSON.stringify(id)))
 }
 
 /** One entry for each use in a session, with the variant it asks for. */

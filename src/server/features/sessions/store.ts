@@ -138,14 +138,18 @@ export function sessionStore({ models, inTransaction }: Database, clock: Clock) 
     /** Saves over the version it was based on; the former document goes to history when due or asked. */
     async save(document: Session, based: number, reason: KeepReason): Promise<StoredSession> {
       return inTransaction(async (transaction) => {
-        const row = await models.sessions.findByPk(document.id, { transaction })
-        if (!row || row.deletedAt) throw new ProblemError('UNKNOWN_SESSION', { id: document.id })
-        if (row.version !== based) throw new ProblemError('VERSION_STALE', { based, current: row.version })
-        if (reason !== 'saved' || (await isDue(document.id, transaction))) {
-          await keep({ sessionId: document.id, version: row.version, document: row.document, reason }, transaction)
-        }
+        const { id } = document
+        const row = await models.sessions.findByPk(id, { transaction })
+        if (!row || row.deletedAt) throw new ProblemError('UNKNOWN_SESSION', { id })
         const version = based + 1
-        await row.update({ ...columns(document), version }, { transaction })
+        // The database itself looks at the version as it writes, whatever it locks meanwhile.
+        const [saved] = await models.sessions.update(
+          { ...columns(document), version },
+          { where: { id, version: based, deletedAt: null }, transaction },
+        )
+        if (saved === 0) throw new ProblemError('VERSION_STALE', { based, current: row.version })
+        if (reason !== 'saved' || (await isDue(id, transaction)))
+          await keep({ sessionId: id, version: based, document: row.document, reason }, transaction)
         return { document, version }
       })
     },
@@ -153,7 +157,9 @@ export function sessionStore({ models, inTransaction }: Database, clock: Clock) 
     /** Puts a document into history: given up in a conflict, or as it stood before something decisive. */
     async setAside(document: Session, based: number, reason: KeepReason): Promise<void> {
       await find(document.id)
-      await keep({ sessionId: document.id, version: based, document: JSON.stringify(document), reason })
+      await inTransaction((transaction) =>
+        keep({ sessionId: document.id, version: based, document: JSON.stringify(document), reason }, transaction),
+      )
     },
 
     async history(sessionId: string): Promise<KeptVersion[]> {

@@ -11,6 +11,7 @@ import Inspector from './inspector/Inspector.vue'
 import KeysDialog from './KeysDialog.vue'
 import Shelf from './shelf/Shelf.vue'
 import Spine from './spine/Spine.vue'
+import StandsInTheWay from './StandsInTheWay.vue'
 import { useLetterKeys } from './letter-keys.ts'
 import PlanSheet from './sheet/PlanSheet.vue'
 import { useClipboard } from './use-clipboard.ts'
@@ -99,8 +100,18 @@ function isTyping(target: EventTarget | null): boolean {
   <PlanSheet v-if="printing && store.document && store.timeline" :session="store.document" :timeline="store.timeline" />
   <div v-if="store.document" v-show="!printing" class="plan" :class="{ narrow }">
     <Shelf ref="shelf" @added="spine?.focus()" />
-    <Spine ref="spine" @find="shelf?.focusFind()" @keys="keysShown = true" @lead="goLead" @fit="showFits()" />
-    <SidePane v-model:open="drawerOpen" label="The chosen block" opener="Details"><Inspector /></SidePane>
+    <StandsInTheWay v-if="!store.timeline" />
+    <Spine
+      v-if="store.timeline"
+      ref="spine"
+      @find="shelf?.focusFind()"
+      @keys="keysShown = true"
+      @lead="goLead"
+      @fit="showFits()"
+    />
+    <SidePane v-if="store.timeline" v-model:open="drawerOpen" label="The chosen block" opener="Details"
+      ><Inspector
+    /></SidePane>
     <p class="visually-hidden" role="status" aria-live="polite">{{ told }}</p>
     <FindingsPanel v-if="findings.shown.value" @close="closeFindings" @balance="balanceShown = true" />
     <BalanceDialog v-if="balanceShown" @close="balanceShown = false" />

@@ -10,7 +10,7 @@ import { families } from '#model/family'
 import { directions, placesInSession, targets } from '#model/pose'
 import type { OwnPose } from '#model/pose'
 import type { Problem } from '#model/problem'
-import { mirrorText, poseIn, storeSideText } from '#core/session'
+import { keepRoll, mirrorText, sayRoll, poseIn, storeSideText } from '#core/session'
 import { betweenLimits } from '#model/limits'
 import { basePositionNames } from '#words/positions'
 import { familyNames } from '#words/families'
@@ -94,7 +94,7 @@ const turns = [
   { value: 'half time', words: 'Turned, and the other way from half time' },
 ]
 const counterChoices = computed(() =>
-  [...own.catalog.ownPoses.values(), ...own.catalog.poses.values()]
+  [...own.shelf.ownPoses.values(), ...own.shelf.poses.values()]
     .filter(({ id }) => id !== draft.value?.id)
     .map(({ id, names }) => ({ value: id, words: names.english }))
     .sort((a, b) => a.words.localeCompare(b.words)),
@@ -383,8 +383,8 @@ const mends = computed(
         v-model="draft.comingOut"
         label="Coming out"
         note="one step a line, in order"
-        :read="read"
-        :write="write"
+        :read="(step) => read(sayRoll(step, 'either'))"
+        :write="(step) => keepRoll(write(step))"
         :refusal="refusal('comingOut')"
       />
       <div class="two">

@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router'
 import { levels } from '#model/common'
 import type { Pose } from '#model/pose'
 import { cautionProps } from '#core/cautions'
-import { formOf, mirrorText, poseIn } from '#core/session'
+import { formOf, mirrorText, poseIn, sayRoll } from '#core/session'
 import { formatDuration } from '#core/units'
 import { basePositionNames } from '#words/positions'
 import { familyNames } from '#words/families'
@@ -85,7 +85,9 @@ const practised = computed(() => ({
 const school = computed(() => own.catalog.schools.get(session.document?.schoolId ?? 'mixed'))
 const answers = computed(() => (school.value ? { ...school.value.answers, ...session.document?.answers } : undefined))
 const comingOut = computed(() =>
-  answers.value ? formOf(props.pose, undefined, answers.value).pose.comingOut : props.pose.comingOut,
+  answers.value
+    ? formOf(props.pose, undefined, answers.value).pose.comingOut
+    : props.pose.comingOut.map((step) => sayRoll(step, 'either')),
 )
 const withLines = ref(answers.value?.energyLines === 'on')
 

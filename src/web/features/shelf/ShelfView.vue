@@ -7,6 +7,7 @@ import PosePage from './PosePage.vue'
 import ShelfList from './ShelfList.vue'
 import TechniquePage from './TechniquePage.vue'
 import { poseIn } from '#core/session'
+import RemovedNote from '#web/shared/own/RemovedNote.vue'
 import { lastOpenedId } from '#web/shared/session/last-opened.ts'
 import { useShelf } from './use-shelf.ts'
 
@@ -20,7 +21,7 @@ onMounted(() => {
 })
 
 const id = computed(() => (typeof route.params['id'] === 'string' ? route.params['id'] : undefined))
-const pose = computed(() => (id.value === undefined ? undefined : poseIn(own.catalog, id.value)))
+const pose = computed(() => (id.value === undefined ? undefined : poseIn(own.shelf, id.value)))
 const movement = computed(() => own.catalog.movements.get(id.value ?? ''))
 const technique = computed(() => own.catalog.techniques.get(id.value ?? ''))
 </script>
@@ -29,6 +30,7 @@ const technique = computed(() => own.catalog.techniques.get(id.value ?? ''))
   <div class="shelf-view">
     <FilterPane />
     <div class="shown">
+      <RemovedNote />
       <ShelfList v-if="id === undefined" />
       <PosePage v-else-if="pose" :key="pose.id" :pose="pose" />
       <MovementPage v-else-if="movement" :movement="movement" />

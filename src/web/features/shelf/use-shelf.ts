@@ -21,7 +21,7 @@ export function useShelf() {
 
   const practice = computed(() => session.document?.practice ?? 'mixed')
   const level = computed(() => session.document?.level ?? 'regular')
-  const entries = computed(() => shelfEntries(own.catalog, { practice: practice.value, level: level.value }))
+  const entries = computed(() => shelfEntries(own.shelf, { practice: practice.value, level: level.value }))
   const finder = computed(() => makeFinder(entries.value))
   const found = computed(() => finder.value(wanted.value))
   const shown = computed(() => filterShelf(found.value, chosen.value))

@@ -4,7 +4,7 @@ import type { OwnDocuments, OwnKind, OwnThing } from '#model/own'
 import type { Problem } from '#model/problem'
 import { withOwn } from '#core/session'
 import { shippedCatalog } from '#library/shipped'
-import { listOwn, removeOwn, writeOwn } from '#web/shared/api/own.ts'
+import { bringBackOwn, listOwn, removeOwn, writeOwn } from '#web/shared/api/own.ts'
 import type { Reply } from '#web/shared/api/client.ts'
 
 /** What came of a change: done, refused with its problem, or the server away. */
@@ -22,10 +22,24 @@ function kept(): readonly OwnThing[] {
   }
 }
 
+const nameOf = (document: OwnThing['document']): string =>
+  'names' in document ? document.names.english : document.name
+
 /** The teacher's own poses, variants and schools, and the whole shelf with them in it. */
 export const useOwnStore = defineStore('own', () => {
   const things = shallowRef(kept())
+  /** What was deleted last in this window: it can be brought back. */
+  const removed = shallowRef<{ readonly kind: OwnKind; readonly id: string; readonly name: string }>()
+  /** All a session may name; and what the shelf shows of it, without what was deleted and is still named. */
   const catalog = computed(() => withOwn(shippedCatalog, things.value))
+  const shelf = computed(() =>
+    things.value.some(({ hidden }) => hidden)
+      ? withOwn(
+          shippedCatalog,
+          things.value.filter(({ hidden }) => !hidden),
+        )
+      : catalog.value,
+  )
 
   function take(next: readonly OwnThing[]): void {
     localStorage.setItem(keptAs, JSON.stringify(next))
@@ -46,7 +60,17 @@ export const useOwnStore = defineStore('own', () => {
   }
 
   async function remove(kind: OwnKind, id: string): Promise<OwnOutcome> {
-    return settle(await removeOwn(kind, id, find(kind, id)?.version ?? 0))
+    const thing = find(kind, id)
+    const outcome = await settle(await removeOwn(kind, id, thing?.version ?? 0))
+    if (outcome.kind === 'done' && thing) removed.value = { kind, id, name: nameOf(thing.document) }
+    return outcome
+  }
+
+  /** Takes a removal back. */
+  async function bringBack(kind: OwnKind, id: string): Promise<OwnOutcome> {
+    const outcome = await settle(await bringBackOwn(kind, id))
+    if (outcome.kind === 'done') removed.value = undefined
+    return outcome
   }
 
   async function settle(reply: Reply<unknown>): Promise<OwnOutcome> {
@@ -56,5 +80,5 @@ export const useOwnStore = defineStore('own', () => {
     return { kind: 'done' }
   }
 
-  return { things, catalog, load, find, put, remove }
+  return { things, catalog, shelf, removed, load, find, put, remove, bringBack }
 })

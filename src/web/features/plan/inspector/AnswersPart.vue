@@ -7,6 +7,7 @@ import { computed, ref } from 'vue'
 import type { Answers, Question } from '#model/answers'
 import type { Session } from '#model/session'
 import { answerWords } from '#words/answers'
+import RemovedNote from '#web/shared/own/RemovedNote.vue'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import type { OwnOutcome } from '#web/shared/own/own-store.ts'
 import { usePlan } from '../use-plan.ts'
@@ -19,7 +20,7 @@ const name = ref('')
 const naming = ref(false)
 const refused = ref('')
 
-const schools = computed(() => [...own.catalog.schools.values()])
+const schools = computed(() => [...own.shelf.schools.values()])
 const school = computed(() => own.catalog.schools.get(props.session.schoolId))
 const isOwn = computed(() => own.find('school', props.session.schoolId) !== undefined)
 const differing = computed(() => Object.keys(props.session.answers ?? {}).length)
@@ -75,10 +76,13 @@ async function keepInSchool(): Promise<void> {
     set({ answers: {} }, 'put the answers into the school')
 }
 const remove = async (id: string) => tell(await own.remove('school', id))
-const ownSchools = computed(() => own.things.flatMap((thing) => (thing.kind === 'school' ? [thing.document] : [])))
+const ownSchools = computed(() =>
+  own.things.flatMap((thing) => (thing.kind === 'school' && !thing.hidden ? [thing.document] : [])),
+)
 </script>
 
 <template>
+  <RemovedNote v-if="own.removed?.kind === 'school'" />
   <span id="session-school" class="label">School</span>
   <Select
     aria-labelledby="session-school"
