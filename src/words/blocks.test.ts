@@ -23,8 +23,8 @@ test.each<[Block, string, string]>([
     'chair, blanket, eye pillow · long exhale 4\u2009:\u20096 over it',
   ],
   [{ kind: 'breath', id: 'b', techniqueId: 'even-breath' }, 'Even breath', '4\u2009:\u20094, 30 rounds'],
-  [{ kind: 'breath', id: 'b', techniqueId: 'long-exhale' }, 'Long exhale', '4\u2009:\u20096, 2 sets of 9'],
-  [{ kind: 'breath', id: 'b', techniqueId: 'watching-the-breath' }, 'Watching the breath', 'own breath'],
+  [{ kind: 'breath', id: 'b', techniqueId: 'long-exhale' }, 'Long exhale', '4\u2009:\u20096, 2 sets of 9 rounds'],
+  [{ kind: 'breath', id: 'b', techniqueId: 'watching-the-breath' }, 'Watching the breath', 'natural breath'],
   [
     { kind: 'breath', id: 'b', techniqueId: 'even-breath', amount: { fillS: 300, roundsPerSet: 10 } },
     'Even breath',

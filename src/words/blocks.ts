@@ -1,8 +1,8 @@
-import type { Block } from '#model/block'
+import type { Block, BreathBlock } from '#model/block'
 import type { Practice } from '#model/common'
 import type { Session } from '#model/session'
 import { patternText } from '#core/breath'
-import { poseIn } from '#core/session'
+import { holdSecondsOf, poseIn } from '#core/session'
 import type { Catalog, Resolved } from '#core/session'
 import { formatDuration } from '#core/units'
 import type { Segment } from '#core/timeline'
@@ -10,6 +10,7 @@ import { basePositionNames } from './positions.ts'
 import { changeWords } from './positions.ts'
 import { afterRestName } from './practices.ts'
 import { countedOrOne } from './props.ts'
+import { counted } from './text.ts'
 
 /** What a block stands on: a pose, a movement, a technique. */
 interface Named {
@@ -39,6 +40,31 @@ export function blockNameIn(block: Block, catalog: Catalog): string {
   return nameOn(block, block.kind === 'breath' ? catalog.techniques.get(block.techniqueId) : undefined)
 }
 
+/** The time a block sets, in words; of one side where that is asked for. Nothing where it sets none. */
+export function blockTimeWords(block: Block, side?: 'left' | 'right'): string {
+  switch (block.kind) {
+    case 'talk':
+    case 'rest':
+      return formatDuration(block.s)
+    case 'closing':
+      return block.finalRestS === undefined ? '' : formatDuration(block.finalRestS)
+    case 'hold':
+      return block.hold ? formatDuration(holdSecondsOf(block.hold, side ?? 'both')) : ''
+    case 'movement':
+      return block.rounds === undefined ? '' : counted(block.rounds, 'round')
+    case 'breath':
+      return amountWords(block.amount)
+  }
+}
+
+function amountWords(amount: BreathBlock['amount']): string {
+  if (!amount) return ''
+  if ('naturalS' in amount) return formatDuration(amount.naturalS)
+  if ('fillS' in amount) return formatDuration(amount.fillS)
+  const { sets, roundsPerSet } = amount
+  return sets === 1 ? counted(roundsPerSet, 'round') : `${counted(sets, 'set')} of ${counted(roundsPerSet, 'round')}`
+}
+
 /** The line under a symmetric block's name. */
 export function blockDetail(resolved: Resolved): string {
   switch (resolved.kind) {
@@ -47,7 +73,7 @@ export function blockDetail(resolved: Resolved): string {
     case 'hold':
       return [propsLine(resolved), breathOverLine(resolved)].filter((line) => line !== '').join(' · ')
     case 'movement':
-      return `${String(resolved.rounds)} rounds`
+      return counted(resolved.rounds, 'round')
     case 'breath':
       return breathLine(resolved)
     case 'rest':
@@ -75,13 +101,9 @@ const breathOverLine = ({ breathOver }: Extract<Resolved, { kind: 'hold' }>): st
   breathOver ? `${breathOver.technique.names.english.toLowerCase()} ${patternText(breathOver.pattern)} over it` : ''
 
 function breathLine({ pattern, amount }: Extract<Resolved, { kind: 'breath' }>): string {
-  if (!pattern || 'naturalS' in amount) return 'own breath'
+  if (!pattern || 'naturalS' in amount) return 'natural breath'
   const ratio = patternText(pattern)
-  if ('fillS' in amount) return `${ratio}, fills ${formatDuration(amount.fillS)}`
-  const { sets, roundsPerSet } = amount
-  return sets === 1
-    ? `${ratio}, ${String(roundsPerSet)} rounds`
-    : `${ratio}, ${String(sets)} sets of ${String(roundsPerSet)}`
+  return 'fillS' in amount ? `${ratio}, fills ${amountWords(amount)}` : `${ratio}, ${amountWords(amount)}`
 }
 
 const restNames = { nothing: 'other side', stillness: 'stillness', movement: 'other side' } as const

@@ -4,12 +4,12 @@ import Dialog from 'primevue/dialog'
 import { useLetterKeys } from './letter-keys.ts'
 import { keyList } from './spine/spine-keys.ts'
 
-const shown = defineModel<boolean>({ required: true })
+const emit = defineEmits<{ close: [] }>()
 const letterKeys = useLetterKeys()
 </script>
 
 <template>
-  <Dialog v-model:visible="shown" modal header="Keys in Plan" :style="{ width: '460px' }">
+  <Dialog :visible="true" modal header="Keys in Plan" :style="{ width: '460px' }" @update:visible="emit('close')">
     <p>They act while the spine has focus, never while typing.</p>
     <dl>
       <template v-for="[keys, does] in keyList" :key="keys">

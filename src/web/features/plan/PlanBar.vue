@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { formatDuration, formatMs } from '#core/units'
 import { saveWords } from '#words/saving'
 import LeadLink from '#web/shared/ui/LeadLink.vue'
-import { showFits } from './fits/fit-shown.ts'
+import { showFits } from './dialogs.ts'
 import { gaugeOf } from './gauge.ts'
 import { usePlan } from './use-plan.ts'
 

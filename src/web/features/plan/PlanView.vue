@@ -1,12 +1,10 @@
 <script setup lang="ts">
-import { defineAsyncComponent, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { defineAsyncComponent, nextTick, onScopeDispose, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useEventListener, useMediaQuery, useTimeoutFn } from '@vueuse/core'
-import { balanceShown } from './balance/balance-shown.ts'
-import { comparedId } from './compare/compare-shown.ts'
 import ConflictDialog from './ConflictDialog.vue'
 import { useFindings, watchFindings } from './findings/use-findings.ts'
-import { fitShown, showFits } from './fits/fit-shown.ts'
+import { closeDialog, openDialog, showFits } from './dialogs.ts'
 import Inspector from './inspector/Inspector.vue'
 import KeysDialog from './KeysDialog.vue'
 import Shelf from './shelf/Shelf.vue'
@@ -39,7 +37,6 @@ function closeFindings(): void {
 }
 const BalanceDialog = defineAsyncComponent(() => import('./balance/BalanceDialog.vue'))
 const CompareDialog = defineAsyncComponent(() => import('./compare/CompareDialog.vue'))
-const keysShown = ref(false)
 const drawerOpen = ref(false)
 const letterKeys = useLetterKeys()
 /** Below this width the right pane is a drawer [design]. */
@@ -49,12 +46,17 @@ const printing = useMediaQuery('print')
 
 watch(
   () => String(route.params['id'] ?? ''),
-  (id) => void store.open(id),
+  (id) => {
+    // A dialog speaks of the session it was opened over.
+    closeDialog()
+    void store.open(id)
+  },
   { immediate: true },
 )
+onScopeDispose(closeDialog)
 // Back on the spine, where the next key belongs.
-watch(fitShown, async (isShown) => {
-  if (isShown) return
+watch(openDialog, async (dialog) => {
+  if (dialog) return
   await nextTick()
   spine.value?.focus()
 })
@@ -105,7 +107,7 @@ function isTyping(target: EventTarget | null): boolean {
       v-if="store.timeline"
       ref="spine"
       @find="shelf?.focusFind()"
-      @keys="keysShown = true"
+      @keys="openDialog = { is: 'keys' }"
       @lead="goLead"
       @fit="showFits()"
     />
@@ -113,11 +115,11 @@ function isTyping(target: EventTarget | null): boolean {
       ><Inspector
     /></SidePane>
     <p class="visually-hidden" role="status" aria-live="polite">{{ told }}</p>
-    <FindingsPanel v-if="findings.shown.value" @close="closeFindings" @balance="balanceShown = true" />
-    <BalanceDialog v-if="balanceShown" @close="balanceShown = false" />
-    <CompareDialog v-if="comparedId !== undefined" />
-    <KeysDialog v-if="keysShown" v-model="keysShown" />
-    <FitDialog v-if="fitShown && store.document.blocks.length > 0" />
+    <FindingsPanel v-if="findings.shown.value" @close="closeFindings" @balance="openDialog = { is: 'balance' }" />
+    <BalanceDialog v-if="openDialog?.is === 'balance'" @close="closeDialog" />
+    <CompareDialog v-if="openDialog?.is === 'compare'" />
+    <KeysDialog v-if="openDialog?.is === 'keys'" @close="closeDialog" />
+    <FitDialog v-if="openDialog?.is === 'fit' && store.document.blocks.length > 0" />
     <ConflictDialog v-if="store.theirs" />
   </div>
   <SessionAway v-else />

@@ -1,31 +1,37 @@
 import type { Block } from '#model/block'
+import { blockLimits, breathLimits, holdLimits } from '#model/limits'
+import type { SecondsRange } from '#model/limits'
 import { holdSecondsOf, leastHoldOf, setHoldSide } from '#core/session'
 import type { Resolved } from '#core/session'
 
-/** From a time to the next one that can be said. */
-type Step = (seconds: number) => number
+/** From a time to the next one that can be said, within what the kind of block may last. */
+type Step = (seconds: number, limits: SecondsRange) => number
+
+/** One round more or one less, as the step goes. */
+const steppedRounds = (rounds: number, step: Step): number =>
+  Math.min(breathLimits.rounds, Math.max(1, rounds + Math.sign(step(60, holdLimits) - 60)))
 
 /** The block with its time stepped, by its kind; undefined where it has no time of its own. */
 export function steppedBlock(resolved: Resolved, step: Step, side: 'left' | 'right' | undefined): Block | undefined {
   switch (resolved.kind) {
     case 'talk':
     case 'rest':
-      return { ...resolved.block, s: step(resolved.block.s) }
+      return { ...resolved.block, s: step(resolved.block.s, blockLimits) }
     case 'closing':
-      return { ...resolved.block, finalRestS: step(resolved.finalRestS.value) }
+      return { ...resolved.block, finalRestS: step(resolved.finalRestS.value, blockLimits) }
     case 'breath':
       return steppedBreath(resolved, step)
     case 'movement':
-      return { ...resolved.block, rounds: Math.max(1, resolved.rounds + Math.sign(step(60) - 60)) }
+      return { ...resolved.block, rounds: steppedRounds(resolved.rounds, step) }
     case 'hold':
       return steppedHold(resolved, step, side)
   }
 }
 
 function steppedBreath({ block, amount }: Extract<Resolved, { kind: 'breath' }>, step: Step): Block {
-  if ('naturalS' in amount) return { ...block, amount: { naturalS: step(amount.naturalS) } }
-  if ('fillS' in amount) return { ...block, amount: { ...amount, fillS: step(amount.fillS) } }
-  return { ...block, amount: { ...amount, roundsPerSet: Math.max(1, amount.roundsPerSet + Math.sign(step(60) - 60)) } }
+  if ('naturalS' in amount) return { ...block, amount: { naturalS: step(amount.naturalS, blockLimits) } }
+  if ('fillS' in amount) return { ...block, amount: { ...amount, fillS: step(amount.fillS, blockLimits) } }
+  return { ...block, amount: { ...amount, roundsPerSet: steppedRounds(amount.roundsPerSet, step) } }
 }
 
 function steppedHold(
@@ -39,12 +45,15 @@ function steppedHold(
   const linked = !block.hold || 'holdS' in block.hold
   if (side && sides.length > 1) {
     const hold = block.hold ?? { holdS: secondsOn('left') }
-    return { ...block, hold: setHoldSide(hold, side, step(secondsOn(side))) }
+    return { ...block, hold: setHoldSide(hold, side, step(secondsOn(side), holdLimits)) }
   }
-  if (linked) return { ...block, hold: { holdS: step(secondsOn('left')) } }
-  const hold = setHoldSide(block.hold ?? { holdS: 0 }, 'left', step(secondsOn('left')))
-  return { ...block, hold: setHoldSide(hold, 'right', step(secondsOn('right'))) }
+  if (linked) return { ...block, hold: { holdS: step(secondsOn('left'), holdLimits) } }
+  const hold = setHoldSide(block.hold ?? { holdS: 0 }, 'left', step(secondsOn('left'), holdLimits))
+  return { ...block, hold: setHoldSide(hold, 'right', step(secondsOn('right'), holdLimits)) }
 }
+
+/** Between which times a block's lower edge can be drawn. */
+export const drawnLimits = ({ kind }: Resolved): SecondsRange => (kind === 'hold' ? holdLimits : blockLimits)
 
 /** Where a wing's lower edge can be drawn, the time it stands for; else undefined. */
 export function drawnSeconds(resolved: Resolved): number | undefined {

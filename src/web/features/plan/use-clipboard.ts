@@ -76,7 +76,8 @@ export function useClipboard(isTyping: (target: EventTarget | null) => boolean):
     if (!session) return
     const last = plan.chosenIds.value.at(-1)
     const at = last === undefined ? session.blocks.length : session.blocks.findIndex(({ id }) => id === last) + 1
-    plan.insertAll(blocks, at, `paste ${counted(blocks.length, 'block')}`)
+    const what = counted(blocks.length, 'block')
+    plan.insertAll(blocks, at, `paste ${what}`, `${what} pasted`)
   }
 }
 

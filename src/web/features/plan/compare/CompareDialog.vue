@@ -15,12 +15,13 @@ import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { differenceWords } from '#words/differences'
 import SmallSpine from '../fits/SmallSpine.vue'
 import { usePlan } from '../use-plan.ts'
-import { comparedId } from './compare-shown.ts'
+import { closeDialog, openDialog, showCompare } from '../dialogs.ts'
 
 /** This session beside another: two spines at one scale, and what differs in words. */
 const { document, timeline } = usePlan()
 const own = useOwnStore()
 
+const comparedId = computed(() => (openDialog.value?.is === 'compare' ? openDialog.value.with : ''))
 const lines = shallowRef<readonly SessionLine[]>([])
 const other = shallowRef<Session>()
 const isAway = ref(false)
@@ -37,7 +38,7 @@ watch(
   comparedId,
   async (id) => {
     other.value = undefined
-    if (id === undefined || id === '') return
+    if (id === '') return
     const reply = await readSession(id)
     if (reply.kind === 'ok') other.value = reply.value
     isAway.value = reply.kind === 'away'
@@ -97,7 +98,7 @@ const columns = computed(() => ({ pxPerMinute: pxPerMinute.value, longestMs: lon
     modal
     header="Compare two sessions"
     :style="{ width: 'min(1180px, 96vw)' }"
-    @update:visible="comparedId = undefined"
+    @update:visible="closeDialog"
   >
     <div class="three">
       <section aria-label="The other session">
@@ -110,7 +111,7 @@ const columns = computed(() => ({ pxPerMinute: pxPerMinute.value, longestMs: lon
           option-value="id"
           placeholder="Choose a session"
           filter
-          @update:model-value="comparedId = $event"
+          @update:model-value="showCompare"
         />
         <p class="sum">{{ otherTimeline ? formatMs(otherTimeline.totalMs) : '' }}</p>
         <SmallSpine v-if="other && otherTimeline" :session="other" :timeline="otherTimeline" v-bind="columns" />

@@ -11,7 +11,7 @@ import { formatDuration, formatMs } from '#core/units'
 import { targetNames } from '#words/targets'
 import { useFit } from '#web/shared/fit/use-fit.ts'
 import { usePlan } from '../use-plan.ts'
-import { fitShown, fitView } from './fit-shown.ts'
+import { closeDialog, openDialog, showFits } from '../dialogs.ts'
 import FitColumn from './FitColumn.vue'
 import OrderPart from './OrderPart.vue'
 import SmallSpine from './SmallSpine.vue'
@@ -19,7 +19,10 @@ import SmallSpine from './SmallSpine.vue'
 /** The ways to bring the session to its length side by side, and an order that moves less. */
 const { store, document, timeline, tell } = usePlan()
 
-const shown = fitView
+const shown = computed({
+  get: () => (openDialog.value?.is === 'fit' ? openDialog.value.view : 'length'),
+  set: showFits,
+})
 const views = [
   { value: 'length', words: 'The length' },
   { value: 'order', words: 'The order' },
@@ -81,7 +84,7 @@ watch(
 async function take({ edits }: Fit | OrderSuggestion, words: string): Promise<void> {
   await store.keepInHistory('fit')
   if (store.edit({ type: 'several', edits }, words)) tell(`Done: ${words}`)
-  fitShown.value = false
+  closeDialog()
 }
 
 const { height } = useWindowSize()
@@ -107,7 +110,8 @@ const columns = computed(() => ({ pxPerMinute: pxPerMinute.value, longestMs: lon
 <template>
   <Dialog
     v-if="document && timeline"
-    v-model:visible="fitShown"
+    :visible="true"
+    @update:visible="closeDialog"
     modal
     :style="{ width: 'min(1180px, 96vw)' }"
     aria-labelledby="fit-title"

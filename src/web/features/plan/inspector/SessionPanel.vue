@@ -7,8 +7,7 @@ import type { Session } from '#model/session'
 import { sessionLimits } from '#model/limits'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { levelChoices, practiceChoices } from '#words/practices'
-import { balanceShown } from '../balance/balance-shown.ts'
-import { comparedId } from '../compare/compare-shown.ts'
+import { openDialog, showCompare } from '../dialogs.ts'
 import { usePlan } from '../use-plan.ts'
 import AnswersPart from './AnswersPart.vue'
 import Part from './Part.vue'
@@ -82,8 +81,8 @@ function setName(field: HTMLInputElement): void {
   </Part>
   <VersionPart :key="session.id" :session="session" />
   <div class="acts">
-    <Button size="small" severity="secondary" outlined label="Balance" @click="balanceShown = true" />
-    <Button size="small" severity="secondary" outlined label="Compare with another" @click="comparedId = ''" />
+    <Button size="small" severity="secondary" outlined label="Balance" @click="openDialog = { is: 'balance' }" />
+    <Button size="small" severity="secondary" outlined label="Compare with another" @click="showCompare('')" />
     <Button size="small" severity="secondary" outlined icon="pi pi-print" label="Print the sheet" @click="print" />
   </div>
 </template>

@@ -14,8 +14,7 @@ import { useFit } from '#web/shared/fit/use-fit.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { differenceWords } from '#words/differences'
 import DurationField from '#web/shared/ui/DurationField.vue'
-import { comparedId } from '../compare/compare-shown.ts'
-import { showFits } from '../fits/fit-shown.ts'
+import { showCompare, showFits } from '../dialogs.ts'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
 
@@ -97,7 +96,7 @@ async function make(): Promise<void> {
         A version of <RouterLink :to="{ name: 'plan', params: { id: original.id } }">{{ original.name }}</RouterLink>,
         {{ formatDuration(original.lengthS) }}.
       </p>
-      <Button size="small" text severity="secondary" label="See both side by side" @click="comparedId = original.id" />
+      <Button size="small" text severity="secondary" label="See both side by side" @click="showCompare(original.id)" />
       <ul v-if="changes.length > 0" class="changes">
         <li v-for="text in changes" :key="text">{{ text }}</li>
       </ul>

@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { holdLimits } from '#model/limits'
 import { formatDuration } from '#core/units'
 import { wingLabel } from '#words/blocks'
 import { isCharacterKey, useLetterKeys } from '../letter-keys.ts'
-import { drawnSeconds } from '../block-times.ts'
+import { drawnLimits, drawnSeconds } from '../block-times.ts'
+import { chooseAll, chooseFurther } from '../commands/choosing.ts'
 import { usePlan } from '../use-plan.ts'
 import { layOutSpine, steadyShapes } from './layout.ts'
 import type { WingShape } from './layout.ts'
 import { spineCommand } from './spine-keys.ts'
+import type { SpineCommand } from './spine-keys.ts'
 import SpineEdge from './SpineEdge.vue'
 import SpineStem from './SpineStem.vue'
 import SpineWing from './SpineWing.vue'
@@ -71,74 +74,91 @@ function walk(by: number): void {
 
 function setScale(by: number): void {
   scaleAt.value = Math.max(0, Math.min(scales.length - 1, scaleAt.value + by))
+  plan.tell(`Scale ${String(scaleAt.value + 1)} of ${String(scales.length)}`)
 }
 
 const letterKeys = useLetterKeys()
+
+/** What each key does: what it finds, moves or asks for on the spine itself, or a command of the plan. */
+const does: Readonly<Record<SpineCommand, () => void>> = {
+  next: () => {
+    walk(1)
+  },
+  previous: () => {
+    walk(-1)
+  },
+  first: () => {
+    walk(-wings.value.length)
+  },
+  last: () => {
+    walk(wings.value.length)
+  },
+  add: () => {
+    emit('find')
+  },
+  scale: () => {
+    setScale(scaleAt.value === scales.length - 1 ? -scaleAt.value : 1)
+  },
+  lead: () => {
+    emit('lead')
+  },
+  fit: () => {
+    emit('fit')
+  },
+  keys: () => {
+    emit('keys')
+  },
+  'nothing chosen': () => {
+    plan.choose(undefined)
+  },
+  'choose next too': () => {
+    plan.run((state) => chooseFurther(state, { by: 1 }))
+  },
+  'choose previous too': () => {
+    plan.run((state) => chooseFurther(state, { by: -1 }))
+  },
+  'choose all': () => {
+    plan.run(chooseAll)
+  },
+  up: () => {
+    plan.moveBy(plan.chosenIds.value, -1)
+  },
+  down: () => {
+    plan.moveBy(plan.chosenIds.value, 1)
+  },
+  longer: () => {
+    step(true)
+  },
+  shorter: () => {
+    step(false)
+  },
+  'longer alone': () => {
+    step(true, sideOf(activeWing.value))
+  },
+  'shorter alone': () => {
+    step(false, sideOf(activeWing.value))
+  },
+  duplicate: () => {
+    plan.duplicate(...plan.chosenIds.value)
+  },
+  remove: () => {
+    plan.remove(...plan.chosenIds.value)
+  },
+}
+
+const sideOf = (wing: WingShape | undefined) =>
+  wing?.bank === 'left' || wing?.bank === 'right' ? wing.bank : undefined
+
+function step(longer: boolean, side?: 'left' | 'right'): void {
+  if (chosenId.value !== undefined) plan.stepTime(chosenId.value, longer, side)
+}
 
 function onKey(event: KeyboardEvent): void {
   if (isCharacterKey(event) && !letterKeys.value) return
   const command = spineCommand(event)
   if (!command) return
   event.preventDefault()
-  const id = chosenId.value
-  const side = activeWing.value?.bank
-  const alone = side === 'left' || side === 'right' ? side : undefined
-  switch (command) {
-    case 'next':
-      walk(1)
-      break
-    case 'previous':
-      walk(-1)
-      break
-    case 'first':
-      walk(-wings.value.length)
-      break
-    case 'last':
-      walk(wings.value.length)
-      break
-    case 'add':
-      emit('find')
-      break
-    case 'scale':
-      scaleAt.value = (scaleAt.value + 1) % scales.length
-      break
-    case 'lead':
-      emit('lead')
-      break
-    case 'fit':
-      emit('fit')
-      break
-    case 'keys':
-      emit('keys')
-      break
-    case 'nothing chosen':
-      plan.choose(undefined)
-      break
-    case 'choose next too':
-      plan.chooseFurther(1)
-      break
-    case 'choose previous too':
-      plan.chooseFurther(-1)
-      break
-    case 'choose all': {
-      const [first, last] = [document.value?.blocks[0], document.value?.blocks.at(-1)]
-      if (first && last) {
-        plan.choose(first.id)
-        plan.chooseTo(last.id)
-      }
-      break
-    }
-    default:
-      if (id === undefined) return
-      if (command === 'up') plan.moveBy(plan.chosenIds.value, -1)
-      if (command === 'down') plan.moveBy(plan.chosenIds.value, 1)
-      if (command === 'longer') plan.stepTime(id, true)
-      if (command === 'shorter') plan.stepTime(id, false)
-      if (command === 'longer alone') plan.stepTime(id, true, alone)
-      if (command === 'shorter alone') plan.stepTime(id, false, alone)
-      if (command === 'duplicate') plan.duplicate(...plan.chosenIds.value)
-      if (command === 'remove') plan.remove(...plan.chosenIds.value)
-  }
+  does[command]()
 }
 
 const steady = steadyShapes()
@@ -146,7 +166,12 @@ const steady = steadyShapes()
 const placed = computed(() =>
   wings.value.map((wing) => {
     const resolved = timeline.value?.blocks[wing.blockIndex]?.block
-    return { wing: steady(wing), top: wing.topPx, seconds: resolved && drawnSeconds(resolved) }
+    return {
+      wing: steady(wing),
+      top: wing.topPx,
+      seconds: resolved && drawnSeconds(resolved),
+      limits: resolved ? drawnLimits(resolved) : holdLimits,
+    }
   }),
 )
 
@@ -210,7 +235,7 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
           >
         </template>
         <div
-          v-for="{ wing, top, seconds } in placed"
+          v-for="{ wing, top, seconds, limits } in placed"
           :key="wing.key"
           class="at"
           role="presentation"
@@ -229,6 +254,7 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
             v-if="seconds !== undefined"
             :wing="wing"
             :seconds="seconds"
+            :limits="limits"
             :px-per-minute="scale"
             @draw="plan.setTime(wing.blockId, $event)"
           />

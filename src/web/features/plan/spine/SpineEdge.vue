@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { holdLimits } from '#model/limits'
+import type { SecondsRange } from '#model/limits'
 import { formatDuration, sayableSeconds } from '#core/units'
 import type { WingShape } from './layout.ts'
 
 /** The lower edge of a wing: drawn up or down it changes the time, both sides of a hold together. */
-const props = defineProps<{ wing: WingShape; seconds: number; pxPerMinute: number }>()
+const props = defineProps<{ wing: WingShape; seconds: number; limits: SecondsRange; pxPerMinute: number }>()
 const emit = defineEmits<{ draw: [seconds: number] }>()
 
 const fromY = ref<number>()
 const byPx = ref(0)
 const drawn = computed(() => {
   const wanted = props.seconds + (byPx.value / props.pxPerMinute) * 60
-  return Math.min(holdLimits.mostS, Math.max(holdLimits.leastS, sayableSeconds(wanted)))
+  return sayableSeconds(wanted, props.limits)
 })
 
 function begin(event: PointerEvent): void {
