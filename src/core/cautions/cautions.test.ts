@@ -105,6 +105,19 @@ test('a noted consent softens avoid to modify, and a row that needs one is avoid
   expect(operated.reasons[0]).toMatchObject({ consent: 'missing', rule: { id: 'every.modify.1' } })
 })
 
+test('a consent for one practice softens nothing that is said of another', () => {
+  const pressure = [flag('htn_unctrl')]
+  const seat: Practised = { families: ['seat'], breaths: ['br_long_exhale', 'br_hold_in'] }
+  const judged = (practised: Practised, flags: readonly Flag[], ...consents: string[]) =>
+    judge(practised, flags, cautionBook, new Set(consents)).grade
+  expect(judged(seat, pressure)).toBe('avoid')
+  expect(judged(seat, pressure, 'br_long_exhale')).toBe('avoid')
+  expect(judged(seat, pressure, 'br_hold_in')).toBe('modify')
+  const hanging: Practised = { families: ['head_low', 'standing'] }
+  expect(judged(hanging, [flag('heart')], 'standing')).toBe('avoid')
+  expect(judged(hanging, [flag('heart')], 'head_low')).toBe('modify')
+})
+
 test('props carry cautions of their own', () => {
   expect(cautionProps(['eyePillow', 'blanket', 'sandbag', 'strap', 'eyePillow'])).toEqual([
     'prop_eye',

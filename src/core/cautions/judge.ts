@@ -49,23 +49,25 @@ export interface Judged {
   readonly matches: readonly Match[]
   readonly gated: Gated
   readonly consents: Consents
+  readonly book: CautionBook
 }
 export const asJudged = (flags: readonly Flag[], book: CautionBook, consents: Consents = noConsents): Judged => ({
   flags,
   matches: holdingFor(flags, book),
   gated: gateOf(flags, book),
   consents,
+  book,
 })
 
 /** `judge` with its parts worked out before: the subjects of the practice, and the person. */
 export function judgeFor(
   practised: Practised,
   subjects: ReadonlySet<CautionSubject>,
-  { matches, gated, consents }: Judged,
+  { matches, gated, consents, book }: Judged,
 ): Verdict {
   const reasons = matches
-    .filter(({ rule }) => rule.of.some((subject) => subjects.has(subject)))
-    .map(({ rule, by }): Reason => ({ rule, by, ...withConsent(rule, isConsented(rule, practised, consents)) }))
+    .filter(({ rule }) => speaksOf(rule, subjects))
+    .map(({ rule, by }): Reason => ({ rule, by, ...withConsent(rule, isConsented(rule, practised, consents, book)) }))
     .sort((a, b) => cautionGradeOrder.indexOf(a.grade) - cautionGradeOrder.indexOf(b.grade))
   const gateForm = gated.gate === 'clear' ? allowedForm(practised) : undefined
   const behindGate = gated.gate === 'stop' || (gated.gate === 'clear' && gateForm === undefined)
@@ -83,15 +85,27 @@ export function strictest(grades: readonly (CautionGrade | undefined)[]): Cautio
   return cautionGradeOrder.find((grade) => grades.includes(grade))
 }
 
-/** A consent names a family, a breath or a prop, and softens only what speaks of that kind. */
+const speaksOf = ({ of }: CautionRule, subjects: ReadonlySet<CautionSubject>): boolean =>
+  of.some((subject) => subjects.has(subject))
+
+/**
+ * A consent names one practice: a family, a breath or a prop. It softens a row only where every practice
+ * that the row speaks of here has one [cautions 0: who, when, which practice].
+ */
 function isConsented(
   rule: CautionRule,
   { families, breaths = [], props = [] }: Practised,
   consents: Consents,
+  book: CautionBook,
 ): boolean {
-  const [subject = '*'] = rule.of
-  const named: readonly string[] = subject.startsWith('prop_') ? props : /^(br_|@)/.test(subject) ? breaths : families
-  return named.some((practice) => consents.has(practice))
+  if (consents.size === 0) return false
+  const each: readonly (readonly [string, Practised])[] = [
+    ...families.map((family) => [family, { families: [family] }] as const),
+    ...breaths.map((breath) => [breath, { families: [], breaths: [breath] }] as const),
+    ...props.map((prop) => [prop, { families: [], props: [prop] }] as const),
+  ]
+  const meant = each.filter(([, practised]) => speaksOf(rule, subjectsOf(practised, book)))
+  return meant.length > 0 && meant.every(([practice]) => consents.has(practice))
 }
 
 function withConsent(rule: CautionRule, consented: boolean): Pick<Reason, 'grade' | 'consent'> {

@@ -248,3 +248,120 @@ describe('set aside', () => {
     expect(takingBack(again, finding)).toEqual([])
   })
 })
+
+describe('words that only sound like it', () => {
+  const inPose = (poseId: string, text: string, at = { fromStartS: 40 }) =>
+    quiet([aHold(poseId, { hold: { holdS: 180 }, cues: [{ id: 'own', at, text }] })])
+
+  test.each([
+    ['knees-to-chest', 'Rest the hands on the belly'],
+    ['knees-to-chest', 'A blanket on the feet'],
+    ['belly-rest', 'A hand on the back of the head'],
+    ['threaded-arm', 'Weight on the back of the {this} shoulder'],
+  ])('in %s “%s” names no other base position', (poseId, text) => {
+    expect(found(inPose(poseId, text), 'WRONG_POSITION_SAID')).toBeUndefined()
+  })
+
+  test.each([
+    ['sphinx', 'Roll over onto the back', 'supine'],
+    ['knees-to-chest', 'Come slowly onto your belly', 'prone'],
+    ['sphinx', 'Come up to your feet', 'standing'],
+  ])('in %s “%s” does', (poseId, text, said) => {
+    expect(found(inPose(poseId, text), 'WRONG_POSITION_SAID')?.facts).toMatchObject({ said })
+  })
+
+  test.each([
+    'The knee at a right angle',
+    'Stay if it feels right',
+    'Nothing to do right now',
+    'Notice what is left',
+    'Two minutes left',
+  ])('“%s” names no side', (text) => {
+    expect(found(inPose('figure-four-lying', text), 'WRONG_SIDE_SAID')).toBeUndefined()
+  })
+
+  test('the mend of a plain side leaves a right angle one', () => {
+    const session = inPose('figure-four-lying', 'The right knee at a right angle')
+    const mend = found(session, 'WRONG_SIDE_SAID')?.mend
+    const edits = mend?.by === 'edits' ? mend.edits : []
+    expect(edits).toMatchObject([{ block: { cues: [{ text: 'The {other} knee at a right angle' }] } }])
+  })
+
+  test.each(['Put no weight on the chair', 'Move the attention to the block under the head'])(
+    '“%s” changes no support',
+    (text) => {
+      expect(found(quiet([said('sphinx', 180, ...cue(text, { beforeEndS: 30 }))]), 'LATE_CHANGE')).toBeUndefined()
+    },
+  )
+
+  test('a retention is announced in words as in figures', () => {
+    const held = (text: string) =>
+      quiet([
+        aHold('knees-to-chest', {
+          hold: { holdS: 120 },
+          cues: [{ id: 'own', at: { fromStartS: 0 }, text }],
+          breathOver: { techniqueId: 'long-exhale', pattern: { in: 8, full: 4, out: 12, empty: 0 } },
+        }),
+      ])
+    expect(found(held('Hold the breath full for two counts'), 'RETENTION_UNANNOUNCED')).toBeUndefined()
+    expect(found(held('Hold one hand with the other'), 'RETENTION_UNANNOUNCED')).toBeDefined()
+  })
+
+  test.each(['A painting by the window', 'Air conditioning is on', 'Tell me your name'])(
+    '“%s” says nothing of cautions',
+    (text) => {
+      const session = aSession([{ ...aTalk('arrive', 120), text }, aHold('deer'), aClosing()])
+      expect(found(session, 'CAUTIONS_UNSAID')).toBeDefined()
+    },
+  )
+})
+
+describe('both sides are looked at', () => {
+  const unlinked = (leftS: number, rightS: number, ...cues: NonNullable<HoldBlock['cues']>) =>
+    quiet([aHold('deer', { hold: { leftS, rightS, why: 'a stiff hip' }, cues })])
+
+  test('a time that is true on the first side only', () => {
+    expect(
+      found(unlinked(240, 180, { id: 'c', at: { fromStartS: 0 }, text: 'Four minutes here' }), 'OTHER_TIME_SAID')
+        ?.facts,
+    ).toMatchObject({ saidS: 240, leftS: 180 })
+  })
+
+  test('cues that come close together on the second side only', () => {
+    const cues = [
+      { id: 'a', at: { fromStartS: 95 }, text: 'Soften' },
+      { id: 'b', at: { beforeEndS: 80 }, text: 'Breathe' },
+    ] as const
+    expect(found(unlinked(240, 180, ...cues), 'CUES_CLOSE')?.facts).toMatchObject({ gapS: 5 })
+    expect(found(unlinked(240, 240, ...cues), 'CUES_CLOSE')).toBeUndefined()
+  })
+
+  test('a second side with no time before it', () => {
+    const times = { betweenSidesS: 0, secondSetUpS: 0, settleS: 0 }
+    const session = quiet([aHold('deer', { hold: { holdS: 200 }, times: { setUpS: 30, ...times } })])
+    const finding = found(session, 'SILENT_BEFORE_HOLD')
+    expect(finding?.facts).toMatchObject({ beforeS: 0 })
+    const edits = finding?.mend?.by === 'edits' ? finding.mend.edits : []
+    const mended = orThrow(applyEdit(session, { type: 'several', edits })).session
+    expect(found(mended, 'SILENT_BEFORE_HOLD')).toBeUndefined()
+  })
+
+  test('one cheek on the second side only; the mend also stands where the hold has phases', () => {
+    const { poses } = shippedCatalog
+    const turned = [...poses.values()].filter(({ head }) => head.turned === 'half time')
+    expect(turned.length).toBeGreaterThan(0)
+    for (const { id, sides } of turned) {
+      const phases = [
+        { id: 'first', name: 'First', length: { s: 30 } },
+        { id: 'rest', name: 'Then', length: { rest: true } },
+      ] as const
+      const hold = sides ? { leftS: 170, rightS: 600, why: 'stiff' } : { holdS: 400 }
+      const session = quiet([aHold(id, { hold, phases: [...phases], cues: [] })])
+      const finding = found(session, 'ONE_CHEEK')
+      expect(finding).toBeDefined()
+      const edits = finding?.mend?.by === 'edits' ? finding.mend.edits : []
+      const mended = orThrow(applyEdit(session, { type: 'several', edits })).session
+      expect(found(mended, 'ONE_CHEEK')).toBeUndefined()
+    }
+  })
+})

@@ -12,14 +12,6 @@ export const ownCues = ({ sides }: Held): { readonly held: HeldSide; readonly cu
       .map((cue) => ({ held, cue })),
   )
 
-/** The same with words, and each of them once: at the first side it is said on. */
-export const ownWords = (
-  held: Held,
-): { readonly held: HeldSide; readonly cue: TimelineCue; readonly text: string }[] => {
-  const seen = new Set<string>()
-  return ownCues(held).flatMap(({ held: side, cue }) => {
-    if (cue.text === undefined || seen.has(cue.id)) return []
-    seen.add(cue.id)
-    return [{ held: side, cue, text: cue.text }]
-  })
-}
+/** The same with words: at every side it is said on, since the sides may be held for different times. */
+export const ownWords = (held: Held): { readonly held: HeldSide; readonly cue: TimelineCue; readonly text: string }[] =>
+  ownCues(held).flatMap(({ held: side, cue }) => (cue.text === undefined ? [] : [{ held: side, cue, text: cue.text }]))

@@ -1,4 +1,4 @@
-import { saidBreaths, saidSeconds } from './said-times.ts'
+import { saidBreaths, saidSeconds, saysCount } from './said-times.ts'
 
 test.each([
   ['Four minutes here', 240],
@@ -11,16 +11,27 @@ test.each([
   ['2,5 minutes', 150],
   ['forty-five seconds', 45],
   ['the last ten seconds', 10],
+  ['Thirty-five seconds more', 35],
+  ['Twenty-five seconds more', 25],
+  ['A minute and a half more', 90],
+  ['two and a half minutes here', 150],
 ])('“%s” announces %d s', (text, seconds) => {
   expect(saidSeconds(text)).toBe(seconds)
 })
 
-test.each(['Soften the jaw', 'Second side', 'Every minute counts the same', 'Minutes pass', 'one hand on the belly'])(
-  '“%s” announces no time',
-  (text) => {
-    expect(saidSeconds(text)).toBeUndefined()
-  },
-)
+test.each([
+  'Soften the jaw',
+  'Second side',
+  'Every minute counts the same',
+  'Minutes pass',
+  'one hand on the belly',
+  'Turn the head a second time',
+  'In a second we move',
+  'After a minute or so',
+  'Take a second breath',
+])('“%s” announces no time', (text) => {
+  expect(saidSeconds(text)).toBeUndefined()
+})
 
 test.each([
   ['Five more breaths', 5],
@@ -31,4 +42,14 @@ test.each([
   ['Breathe into the ribs', undefined],
 ])('“%s” promises %p breaths', (text, breaths) => {
   expect(saidBreaths(text)).toBe(breaths)
+})
+
+test.each([
+  ['Hold for two counts', true],
+  ['stay full 4', true],
+  ['twelve seconds empty', true],
+  ['Hold one hand with the other', false],
+  ['Hold as long as it is easy', false],
+])('“%s” says a number of counts: %p', (text, says) => {
+  expect(saysCount(text)).toBe(says)
 })

@@ -1,8 +1,6 @@
 import type { Seconds } from '#core/units'
 
 const numbers: Readonly<Record<string, number>> = {
-  a: 1,
-  an: 1,
   one: 1,
   two: 2,
   three: 3,
@@ -19,29 +17,47 @@ const numbers: Readonly<Record<string, number>> = {
   twenty: 20,
   thirty: 30,
   forty: 40,
-  'forty-five': 45,
   fifty: 50,
   sixty: 60,
   ninety: 90,
 }
-const number = `(\\d+(?:[.,]\\d+)?|half a|${Object.keys(numbers)
-  .toSorted((a, b) => b.length - a.length)
-  .join('|')})`
+const units = 'one|two|three|four|five|six|seven|eight|nine'
+const tens = 'twenty|thirty|forty|fifty'
+const numberWords = [
+  `(?:${tens})[- ](?:${units})`,
+  ...Object.keys(numbers).toSorted((a, b) => b.length - a.length),
+].join('|')
+/** A number as it is written: never the end of a longer word, as the five of "thirty-five". */
+const number = `(?<![\\w-])(\\d+(?:[.,]\\d+)?|half an?|an?|${numberWords})`
 
 const valueOf = (text: string): number => {
   const word = text.toLowerCase()
-  if (word === 'half a') return 0.5
+  if (/^half an?$/.test(word)) return 0.5
+  if (/^an?$/.test(word)) return 1
+  const [ten = '', unit] = word.split(/[- ]/)
+  if (unit !== undefined) return (numbers[ten] ?? 0) + (numbers[unit] ?? 0)
   return numbers[word] ?? Number(word.replace(',', '.'))
 }
 
-const timed = new RegExp(`\\b${number}\\s+(?:more\\s+|last\\s+)?(minute|second)s?\\b`, 'i')
-const breathed = new RegExp(`\\b${number}\\s+(?:more\\s+|last\\s+|slow\\s+|quiet\\s+|deep\\s+)*breaths?\\b`, 'i')
+/** A single second is never announced: "a second time", "in a second". */
+const timed = new RegExp(
+  `(?<!\\b(?:after|within|in|every|each|about|or) )${number}( and a half)?\\s+(?:more\\s+|last\\s+)?(minutes?|seconds)\\b( and a half)?(?! ago)`,
+  'i',
+)
+const breathed = new RegExp(`${number}\\s+(?:more\\s+|last\\s+|slow\\s+|quiet\\s+|deep\\s+)*breaths?\\b`, 'i')
+/** A number with what is counted in breath work: "for two counts", "4 seconds", "hold 12". */
+const counted = new RegExp(`\\d|${number}\\s+(?:counts?|beats?|seconds?|breaths?)\\b`, 'i')
+
+/** Whether a text names a number of counts or seconds, in figures or in words. */
+export const saysCount = (text: string): boolean => counted.test(text)
 
 /** The time a text announces, as in "four minutes" or "20 seconds more", in seconds; undefined where it names none. */
 export function saidSeconds(text: string): Seconds | undefined {
   const found = timed.exec(text)
   if (!found) return undefined
-  return Math.round(valueOf(found[1] ?? '') * (found[2]?.toLowerCase() === 'minute' ? 60 : 1))
+  const [, said = '', halfBefore, unit = '', halfAfter] = found
+  const many = valueOf(said) + ((halfBefore ?? halfAfter) === undefined ? 0 : 0.5)
+  return Math.round(many * (unit.toLowerCase().startsWith('minute') ? 60 : 1))
 }
 
 /** How many breaths a text promises; undefined where it names none. */

@@ -2,7 +2,7 @@ import type { Answers } from '#model/answers'
 import type { HoldBlock } from '#model/block'
 import type { Phase } from '#model/phase'
 import type { Pose } from '#model/pose'
-import type { TimeName } from '#model/times'
+import type { SomeTimes, TimeName } from '#model/times'
 import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
 import type { Seconds } from '#core/units'
@@ -37,10 +37,8 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
   if (!breathOver.ok) return breathOver
   const answers = applicable(answersOf(block, walk, own?.answers), base)
   const { pose, setUpWords } = formOf(base, variant, answers)
-  const change = changeTo(block, walk, pose.base.enter, {
-    value: pose.times.changeS ?? 0,
-    from: own ? 'own pose' : 'shipped',
-  })
+  const learned = own ? undefined : catalog.learned.get(pose.id)
+  const change = changeTo(block, walk, pose.base.enter, fetchingTime(pose, own !== undefined, learned))
   const sides: readonly HoldSide[] = pose.sides ? sideOrder(block, walk, answers) : ['both']
   const phases = block.phases ?? []
   return ok({
@@ -56,7 +54,7 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
       return { side, holdS, phases: phasesIn(phases, holdS) }
     }),
     holdFrom: block.hold ? 'block' : own ? 'own pose' : 'shipped',
-    times: timesOf(block, pose, own !== undefined, answers, change.changeS, walk),
+    times: timesOf(block, pose, own !== undefined, learned, answers, change.changeS, walk),
     answers,
     cues: block.cues ?? pose.cues,
     breathOver: breathOver.value,
@@ -98,20 +96,25 @@ function phasesIn(phases: readonly Phase[], holdS: Seconds): ResolvedPhase[] {
   }))
 }
 
+/** What led classes taught, where they did, before what the shelf has [decisions, fallbacks of times]. */
+const learnedOr = (learned: Seconds | undefined, usual: Sourced<Seconds>): Sourced<Seconds> =>
+  learned === undefined ? usual : { value: learned, from: 'learned' }
+
+const fetchingTime = (pose: Pose, isOwn: boolean, learned: SomeTimes | undefined): Sourced<Seconds> =>
+  learnedOr(learned?.changeS, { value: pose.times.changeS ?? 0, from: isOwn ? 'own pose' : 'shipped' })
+
 function timesOf(
   block: HoldBlock,
   pose: Pose,
   isOwn: boolean,
+  learned: SomeTimes | undefined,
   answers: Answers,
   changeS: Sourced<Seconds>,
   walk: Walk,
 ): Record<TimeName, Sourced<Seconds>> {
-  const learned = isOwn ? undefined : walk.catalog.learned.get(pose.id)
   const time = (name: TimeName, shipped: Seconds): Sourced<Seconds> => {
-    const estimate = learned?.[name]
-    if (isOwn) return timeOf(block, walk, name, { value: shipped, from: 'own pose' })
-    if (estimate !== undefined) return timeOf(block, walk, name, { value: estimate, from: 'learned' })
-    return timeOf(block, walk, name, { value: shipped, from: 'shipped' })
+    const usual = { value: shipped, from: isOwn ? ('own pose' as const) : ('shipped' as const) }
+    return timeOf(block, walk, name, learnedOr(learned?.[name], usual))
   }
   const setUpS = time('setUpS', pose.times.setUpS[walk.session.level])
   const half = Math.max(leastSecondSetUpS, Math.ceil(setUpS.value / 2))
@@ -125,7 +128,7 @@ function timesOf(
       answers.betweenSides === 'nothing' && block.times?.betweenSidesS === undefined
         ? { value: 0, from: 'school' }
         : time('betweenSidesS', pose.times.betweenSidesS),
-    secondSetUpS: timeOf(block, walk, 'secondSetUpS', { value: half, from: 'rule' }),
+    secondSetUpS: timeOf(block, walk, 'secondSetUpS', learnedOr(learned?.secondSetUpS, { value: half, from: 'rule' })),
     afterRestS: time('afterRestS', pose.times.afterRestS[practice]),
   }
 }

@@ -215,6 +215,9 @@ test.each([
   ['what is left', 'what is left now', 'what is left now'],
   ['what is left', 'left knee, what is left', '{this} knee, what is left'],
   ['{this} knee', 'bright lefty', 'bright lefty'],
+  ['', 'the right knee at a right angle', 'the {other} knee at a right angle'],
+  ['', 'right under the heel, if it feels right', 'right under the heel, if it feels right'],
+  ['', 'turn to the right over the block', 'turn to the {other} over the block'],
 ])('after %j, typing %j stores %j', (before, typed, stored) => {
   expect(storeSideText(before, typed, 'left')).toBe(stored)
 })
@@ -267,4 +270,26 @@ test('moves bring blocks into any order, groups stay together, and a shift passe
   expect(orderShifted(['a', 'b', 'c', 'd'], new Set(['b', 'c']), -1, 4)).toEqual(['b', 'c', 'a', 'd'])
   expect(orderShifted(['a', 'b', 'c', 'd'], new Set(['a', 'c']), -1, 4)).toEqual(['a', 'c', 'b', 'd'])
   expect(orderShifted(['a', 'b', 'closing'], new Set(['b']), 1, 2)).toEqual(['a', 'b', 'closing'])
+})
+
+test('where both sides are held at once no token is said', () => {
+  expect(mirrorText('Weight on the {this} shoulder, the {other} arm free', 'both')).toBe(
+    'Weight on the shoulder, the other arm free',
+  )
+})
+
+test('what led classes taught stands before the shelf and the table, for every time they teach', () => {
+  const learned: Catalog = {
+    ...shippedCatalog,
+    learned: new Map([['deer', { changeS: 3, secondSetUpS: 44 }]]),
+  }
+  const timesIn = (catalog: Catalog) => {
+    const resolved = orThrow(resolveSession(aSession([aHold('sphinx'), aHold('deer')]), catalog))[1]
+    return resolved?.kind === 'hold' ? resolved.times : undefined
+  }
+  expect(timesIn(shippedCatalog)?.changeS.from).not.toBe('learned')
+  expect(timesIn(learned)).toMatchObject({
+    changeS: { value: 3, from: 'learned' },
+    secondSetUpS: { value: 44, from: 'learned' },
+  })
 })

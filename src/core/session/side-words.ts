@@ -6,7 +6,13 @@ export type SidePart =
   | { readonly kind: 'text'; readonly text: string }
   | { readonly kind: 'side'; readonly text: string; readonly bound: boolean }
 
-const sideWord = /(\{this\}|\{other\}|\b(?:left|right)\b)/gi
+/** "The right knee", not "a right angle", "if it feels right", "right under the heel": those name no side. */
+const right =
+  /(?<!\b(?:feels?|seems?|all|just|quite|not|is|are|be) )\bright\b(?! (?:angles?|angled|now|away|here|there)\b)(?:(?<=\b(?:the|your|to|on) right)|(?! (?:at|under|over|behind|before|after|beside|above|below|up|down|into|through|where|in|on|next|across|along)\b))/
+/** "The left hip", not "what is left", "two minutes left", "left over". */
+const left =
+  /(?<!\b(?:is|are|be|have|has|nothing|anything|something|time|much|more|\w+ (?:minutes?|seconds?|breaths?|rounds?|counts?)|(?:minutes|seconds|breaths|rounds|counts)) )\bleft\b(?! (?:over|behind|out|alone)\b)/
+const sideWord = new RegExp(`(\\{this\\}|\\{other\\}|${right.source}|${left.source})`, 'gi')
 
 /** A stored text in parts, as it is said on a side; its words for a side are parts of their own. */
 export function sideParts(stored: string, side: Side): SidePart[] {

@@ -36,13 +36,14 @@ export function timeOf<T extends Sourced<number>>(
 const nothingToFetch: Sourced<number> = { value: 0, from: 'shipped' }
 
 /**
- * The change before a block: the document's time, else the longer of the base-position table (none from
- * nowhere) and what it takes to fetch what the block needs.
+ * The change before a block: the document's time, else what led classes taught, else the longer of the
+ * base-position table (none from nowhere) and what it takes to fetch what the block needs.
  */
 export function changeTo(block: Moving, walk: Walk, toPosition: BasePosition, fetchingS = nothingToFetch) {
   const fromPosition = walk.position
   const value = fromPosition === undefined ? 0 : walk.catalog.changes[fromPosition][toPosition]
-  const longer: Sourced<number> = fetchingS.value > value ? fetchingS : { value, from: 'position' }
+  const stands = fetchingS.from === 'learned' || fetchingS.value > value
+  const longer: Sourced<number> = stands ? fetchingS : { value, from: 'position' }
   return { fromPosition, toPosition, changeS: timeOf(block, walk, 'changeS', longer) }
 }
 

@@ -20,21 +20,37 @@ export function layOutHold(hold: ResolvedHold): Piece[] {
           piece({ kind: 'setUp', second }, side, times.secondSetUpS.value, setUp(hold, side)),
         ]
       : [piece({ kind: 'setUp', second }, side, times.setUpS.value, setUp(hold, side))]
-    return [
+    return wordsKept([
       ...before,
       piece({ kind: 'settle' }, side, times.settleS.value, settling(hold)),
       ...phasePieces(hold, held),
       piece({ kind: 'comingOut' }, side, times.comingOutS.value),
-    ]
+    ])
   })
   return [...sides, piece({ kind: 'afterRest', form: answers.afterHold }, 'both', times.afterRestS.value)]
 }
 
+/** What would be said in a set-up or a settling of no length is said as the next begins, on each side alike. */
+function wordsKept(pieces: readonly Piece[]): Piece[] {
+  let waiting: readonly PieceCue[] = []
+  return pieces.map((one) => {
+    const cues = [...waiting, ...one.cues]
+    waiting = one.lengthMs > 0 ? [] : cues
+    return { ...one, cues: one.lengthMs > 0 ? cues : [] }
+  })
+}
+
+/** The phase a cue stands in: its own; "the rest of it" where it names none, or one that is there no more. */
+function phaseOf(hold: ResolvedHold, { phaseId }: ResolvedHold['cues'][number]): number {
+  const phases = hold.block.phases ?? []
+  const own = phases.findIndex(({ id }) => id === phaseId)
+  return Math.max(0, own >= 0 ? own : phases.findIndex(({ length }) => 'rest' in length))
+}
+
 function phasePieces(hold: ResolvedHold, { side, phases, holdS }: ResolvedHold['sides'][number]): Piece[] {
-  const restIndex = Math.max(0, hold.block.phases?.findIndex((phase) => 'rest' in phase.length) ?? 0)
   return phases.map((phase, index) => {
     const own = hold.cues
-      .filter((cue) => (cue.phaseId === undefined ? index === restIndex : cue.phaseId === phase.id))
+      .filter((cue) => phaseOf(hold, cue) === index)
       .map((cue): PieceCue => ({
         id: cue.id,
         at: cue.at,

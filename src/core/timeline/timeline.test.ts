@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import type { HoldBlock } from '#model/block'
 import type { Session } from '#model/session'
 import { orThrow } from '#core/result'
 import { mirrorText } from '#core/session'
@@ -200,4 +201,31 @@ test.each([
   ],
 ])('a reference to something unknown is refused by its path', (session, code, path) => {
   expect(compileTimeline(session, shippedCatalog)).toMatchObject({ ok: false, code, field: path })
+})
+
+test('what is said in a set-up or a settling of no length is said on both sides all the same', () => {
+  const saidOn = (times: HoldBlock['times']) => {
+    const { cues } = compile(aSession([aHold('deer', { times })], { answers: { sensationCeiling: 5 } }))
+    return (['left', 'right'] as const).map((side) =>
+      cues.filter((cue) => cue.side === side && ['setUp', 'settling'].includes(cue.id)).map(({ id }) => id),
+    )
+  }
+  const both = saidOn({})
+  expect(both[0]?.length).toBeGreaterThan(0)
+  expect(saidOn({ setUpS: 0 })).toEqual(both)
+  expect(saidOn({ secondSetUpS: 0 })).toEqual(both)
+  expect(saidOn({ setUpS: 0, secondSetUpS: 0, settleS: 0 })).toEqual(both)
+})
+
+test('a cue of a phase that is there no more is said in the rest of the hold', () => {
+  const cues = [{ id: 'own', phaseId: 'gone', at: { fromStartS: 5 }, text: 'Soften' }]
+  const phases: HoldBlock['phases'] = [
+    { id: 'first', name: 'First', length: { s: 30 } },
+    { id: 'then', name: 'Then', length: { rest: true } },
+  ]
+  const said = (block: Partial<HoldBlock>) =>
+    compile(aSession([aHold('sphinx', { hold: { holdS: 120 }, cues, ...block })])).cues.filter(({ id }) => id === 'own')
+  expect(said({ phases })).toHaveLength(1)
+  expect(said({})).toHaveLength(1)
+  expect((said({ phases })[0]?.atMs ?? 0) - (said({})[0]?.atMs ?? 0)).toBe(30_000)
 })

@@ -16,6 +16,7 @@ test.each([
   ['1:15', 75],
   ['2m30', 150],
   ['4 min', 240],
+  ['2 m 30 s', 150],
   ['60:00', 3600],
   ['0:05', 5],
 ])('reads a hold typed as %s', (text, expected) => {
@@ -34,6 +35,11 @@ test.each([
 
 test.each([
   ['3:75', 'TIME_PAST_59'],
+  ['1h75', 'TIME_PAST_59'],
+  ['4m75', 'TIME_PAST_59'],
+  ['1h15m75s', 'TIME_PAST_59'],
+  ['1 30', 'TIME_UNREADABLE'],
+  ['4 3', 'TIME_UNREADABLE'],
   ['1:75:00', 'TIME_PAST_59'],
   ['0', 'TIME_RANGE'],
   ['99h', 'TIME_RANGE'],

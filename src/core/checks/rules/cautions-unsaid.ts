@@ -5,7 +5,7 @@ import type { Look, Rule } from '../rule.ts'
 
 /** Words by which cautions are said at all; a condition's own name counts too. */
 const speaksOfThem =
-  /\b(caution|stop sign|complaint|injur|condition|pregnan|doctor|tell me|pain|tingl|numb|surgery|blood pressure)/i
+  /\b(cautions?|stop signs?|complaints?|injur(?:y|ies|ed)|conditions?|pregnan(?:t|cy)|doctors?|tell me (?:of|about|if|when|before)|pain|pains|painful|tingl(?:e|es|ing)|numb|numbness|surger(?:y|ies)|operat(?:ion|ions|ed)|blood pressure)\b/i
 /** Time to say a few cautions in [estimate]. */
 const talkS = 60
 

@@ -1,32 +1,33 @@
+import type { Milliseconds } from '#core/units'
 import { ownCues } from '../own-cues.ts'
-import type { Rule } from '../rule.ts'
+import type { Held, HeldSide, Rule } from '../rule.ts'
 
 /** Two cues closer than this are one too many [decisions, phases and cues]. */
 const leastMs = 10_000
 
-/** Two cues within ten seconds of each other in one hold. */
+/** Two cues within ten seconds of each other in one hold, on either side. */
 export const cuesClose: Rule<'CUES_CLOSE'> = {
   code: 'CUES_CLOSE',
   grade: 'look',
   find: ({ holds }) =>
     holds.flatMap((held) => {
-      const [first] = held.sides
-      const cues = ownCues(held)
-        .filter(({ held: side }) => side === first)
-        .map(({ cue }) => cue)
-      const at = cues.findIndex((cue, index) => index > 0 && cue.atMs - (cues[index - 1]?.atMs ?? -Infinity) < leastMs)
-      const [later, former] = [cues[at], cues[at - 1]]
-      if (!later || !former) return []
-      return [
-        {
-          blockId: held.id,
-          atMs: later.atMs,
-          facts: {
-            gapS: Math.round((later.atMs - former.atMs) / 1000),
-            first: former.text ?? '',
-            second: later.text ?? '',
-          },
-        },
-      ]
+      const close = held.sides.flatMap((side) => closeOn(held, side) ?? [])[0]
+      return close ? [{ blockId: held.id, ...close }] : []
     }),
+}
+
+interface Close {
+  readonly atMs: Milliseconds
+  readonly facts: { readonly gapS: number; readonly first: string; readonly second: string }
+}
+
+function closeOn(held: Held, side: HeldSide): Close | undefined {
+  const cues = ownCues(held).flatMap(({ held: of, cue }) => (of === side ? [cue] : []))
+  for (const [at, later] of cues.entries()) {
+    const former = cues[at - 1]
+    if (!former || later.atMs - former.atMs >= leastMs) continue
+    const gapS = Math.round((later.atMs - former.atMs) / 1000)
+    return { atMs: later.atMs, facts: { gapS, first: former.text ?? '', second: later.text ?? '' } }
+  }
+  return undefined
 }

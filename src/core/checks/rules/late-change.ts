@@ -1,35 +1,45 @@
+import type { Milliseconds } from '#core/units'
 import { ownWords } from '../own-cues.ts'
-import type { Rule } from '../rule.ts'
+import type { Held, Rule } from '../rule.ts'
 
 /** The last minute of a hold [handbook: no planned change in the last minute]. */
 const lastMs = 60_000
 
-/** Words that change a support: something is done with a prop. */
+/**
+ * Words that change a support: a prop is the very thing that something is done with. "Put no weight on the
+ * chair" and "Move the attention to the block" do nothing with a prop.
+ */
 const changesSupport =
-  /\b(take|slide|pull|push|bring|add|remove|lower|lift|swap|change|put|move)\b[^.;]*\b(bolster|blanket|block|pillow|strap|chair|belt|roll|support|prop)s?\b/i
+  /\b(?:take|slide|pull|push|bring|add|remove|lower|lift|swap|change|put|move)\b(?: (?!(?:no|not|on|onto|to|into|in|under|at|over|against|with|from|of|weight|attention|awareness|breath|gaze|mind)\b)[\w'’-]+){0,4} (?:bolster|blanket|block|pillow|strap|chair|belt|roll|support|prop)s?\b/i
 
-/** A phase that begins, or a support that is changed, in the last minute of a hold. */
+/** A phase that begins, or a support that is changed, in the last minute of a hold, on either side. */
 export const lateChange: Rule<'LATE_CHANGE'> = {
   code: 'LATE_CHANGE',
   grade: 'look',
   find: ({ holds }) =>
     holds.flatMap((held) => {
-      const [first] = held.sides
-      if (!first) return []
-      const lateFrom = first.endMs - lastMs
-      const phase = first.segments.find(
-        ({ startMs, index }) => startMs > lateFrom && index !== first.segments[0]?.index,
-      )
-      const cue = ownWords(held).find((one) => one.cue.atMs > one.held.endMs - lastMs && changesSupport.test(one.text))
-      if (!phase && !cue) return []
-      const atMs = phase?.startMs ?? cue?.cue.atMs ?? first.endMs
-      const end = phase ? first.endMs : (cue?.held.endMs ?? first.endMs)
-      return [
-        {
-          blockId: held.id,
-          atMs,
-          facts: { leftS: Math.round((end - atMs) / 1000), what: phase ? 'phase' : 'support' },
-        },
-      ]
+      const late = latePhase(held) ?? lateCue(held)
+      if (!late) return []
+      const { atMs, endMs, what } = late
+      return [{ blockId: held.id, atMs, facts: { leftS: Math.round((endMs - atMs) / 1000), what } }]
     }),
 }
+
+interface Late {
+  readonly atMs: Milliseconds
+  readonly endMs: Milliseconds
+  readonly what: 'phase' | 'support'
+}
+
+const latePhase = ({ sides }: Held): Late | undefined =>
+  sides.flatMap(({ segments, endMs }) =>
+    segments
+      .slice(1)
+      .filter(({ startMs }) => startMs > endMs - lastMs)
+      .map(({ startMs }) => ({ atMs: startMs, endMs, what: 'phase' as const })),
+  )[0]
+
+const lateCue = (held: Held): Late | undefined =>
+  ownWords(held)
+    .filter(({ held: { endMs }, cue, text }) => cue.atMs > endMs - lastMs && changesSupport.test(text))
+    .map(({ held: { endMs }, cue }) => ({ atMs: cue.atMs, endMs, what: 'support' as const }))[0]

@@ -1,7 +1,9 @@
+import { saysCount } from '../said-times.ts'
 import type { FoundHere, Look, Rule } from '../rule.ts'
 
-/** Words that announce a retention with its length: that it is held, and a number. */
-const announces = /\b(hold|held|retain|retention|stay full|stay empty)\b.*\d|\d.*\b(hold|held|retain|retention)\b/i
+/** Words that say a breath is held; with a number of counts they announce it. */
+const saysHeld = /\b(hold|held|retain|retention|stay full|stay empty)\b/i
+const announces = (text: string): boolean => saysHeld.test(text) && saysCount(text)
 
 /** A breath that is held without its length being said before [handbook: a retention is announced with its length]. */
 export const retentionUnannounced: Rule<'RETENTION_UNANNOUNCED'> = {
@@ -23,7 +25,7 @@ function foundIn({ timeline }: Look, blockId: string): FoundHere<'RETENTION_UNAN
   const first = over ?? inBlock
   if (!first) return []
   const isSaid = timeline.cues.some(
-    (cue) => cue.blockId === blockId && cue.atMs <= first.startMs && cue.text !== undefined && announces.test(cue.text),
+    (cue) => cue.blockId === blockId && cue.atMs <= first.startMs && cue.text !== undefined && announces(cue.text),
   )
   if (isSaid) return []
   return [{ blockId, atMs: first.startMs, facts: { heldS: Math.round((first.endMs - first.startMs) / 1000) } }]

@@ -1,3 +1,5 @@
+import type { ResolvedHold } from '#core/session'
+import type { Seconds } from '#core/units'
 import { withTimes } from '../set-hold.ts'
 import type { Rule } from '../rule.ts'
 
@@ -6,16 +8,24 @@ const longS = 180
 /** In less than this nothing can be said [estimate: one short sentence]. */
 const leastS = 10
 
-/** A long hold with no time before it in which to say how it is done. */
+/** What there is to say a side in: the set-up of this side, and the settling. */
+const beforeS = ({ times }: ResolvedHold, turn: number): Seconds =>
+  (turn > 0 ? times.betweenSidesS.value + times.secondSetUpS.value : times.setUpS.value) + times.settleS.value
+
+/** A long hold with no time before it, on either side, in which to say how it is done. */
 export const silentBeforeHold: Rule<'SILENT_BEFORE_HOLD'> = {
   code: 'SILENT_BEFORE_HOLD',
   grade: 'look',
   find: ({ holds, session }) =>
     holds.flatMap(({ id, hold, sides }) => {
-      const holdS = Math.max(0, ...sides.map((side) => side.holdS))
-      const beforeS = hold.times.setUpS.value + hold.times.settleS.value
-      if (holdS < longS || beforeS >= leastS) return []
-      const mend = withTimes(hold, { setUpS: hold.pose.times.setUpS[session.level], settleS: hold.pose.times.settleS })
-      return [{ blockId: id, facts: { holdS, beforeS }, mend }]
+      const turn = sides.findIndex(({ holdS }, at) => holdS >= longS && beforeS(hold, at) < leastS)
+      const silent = sides[turn]
+      if (!silent) return []
+      const setUpS = hold.pose.times.setUpS[session.level]
+      const mend = withTimes(hold, {
+        ...(turn > 0 ? { secondSetUpS: Math.ceil(setUpS / 2) } : { setUpS }),
+        settleS: hold.pose.times.settleS,
+      })
+      return [{ blockId: id, facts: { holdS: silent.holdS, beforeS: beforeS(hold, turn) }, mend }]
     }),
 }

@@ -2,14 +2,20 @@ import type { BasePosition } from '#model/common'
 import { ownWords } from '../own-cues.ts'
 import type { Rule } from '../rule.ts'
 
+/** Words by which people are brought down onto a part of themselves; hands are rested there, people lie. */
+const come =
+  '(?:lie|lies|lying|lay|roll|rolled|rolling|turn|turned|turning|come|coming|go|stay|staying)' +
+  '(?: (?:down|over|back|up|round|now|still|gently|slowly|softly|quietly|all the way))*'
+const onto = (part: string) => `(?:${come} on(?:to)?|^on|[.;:] on) (?:the|your) (?:${part})\\b`
+
 /** Words that put people into a base position: only those nothing else can be meant by. */
 const words: Readonly<Partial<Record<BasePosition, RegExp>>> = {
-  prone: /\b(prone|face down|on (the|your) (belly|front|stomach))\b/i,
-  supine: /\b(supine|face up|on (the|your) back)\b/i,
-  sideLying: /\b(side[- ]lying|(lie|lying|rest|resting) on (the|your) side)\b/i,
-  standing: /\b(standing|stand up|on (the|your) feet)\b/i,
+  prone: new RegExp(`\\b(?:prone|face down)\\b|\\b${onto('belly|front|stomach')}`, 'i'),
+  supine: new RegExp(`\\b(?:supine|face up)\\b|\\b${onto('back')}(?! of\\b)`, 'i'),
+  sideLying: new RegExp(`\\bside[- ]lying\\b|\\b${onto('side')}`, 'i'),
+  standing: /\b(?:standing|stand up|(?:come|get|rise|step)(?: \w+){0,2} (?:on|to|onto) (?:the|your) feet)\b/i,
   kneeling: /\bkneeling\b/i,
-  allFours: /\b(all fours|hands and knees)\b/i,
+  allFours: /\b(?:all fours|hands and knees)\b/i,
 }
 
 /** A cue in a hold that names another base position than people are in. */

@@ -1,8 +1,11 @@
 import type { Cue } from '#model/cue'
-import { storeSideText } from '#core/session'
+import type { Side } from '#model/common'
+import { sideParts, storeSideText } from '#core/session'
 import type { Rule } from '../rule.ts'
 
-const plainSide = /\b(left|right)\b/i
+/** The first side that a cue names in plain words; undefined where it names none, or only by a token. */
+const plainSide = ({ text = '' }: Cue, side: Side): string | undefined =>
+  sideParts(text, side).find((part) => part.kind === 'side' && !part.bound)?.text
 
 /** A cue that names a side in plain words is said on both sides alike: on one of them it is the wrong one. */
 export const wrongSideSaid: Rule<'WRONG_SIDE_SAID'> = {
@@ -12,18 +15,11 @@ export const wrongSideSaid: Rule<'WRONG_SIDE_SAID'> = {
     holds.flatMap(({ id, hold }) => {
       if (hold.sides.length < 2) return []
       const first = hold.sides[0]?.side === 'right' ? 'right' : 'left'
-      const cue = hold.cues.find(({ text }) => text !== undefined && plainSide.test(text))
+      const cue = hold.cues.find((one) => plainSide(one, first) !== undefined)
       if (!cue) return []
-      const mended = hold.cues.map((one): Cue =>
-        one === cue ? { ...one, text: storeSideText('', one.text ?? '', first) } : one,
-      )
+      const text = cue.text ?? ''
+      const mended = hold.cues.map((one): Cue => (one === cue ? { ...one, text: storeSideText('', text, first) } : one))
       const edits = [{ type: 'replace', block: { ...hold.block, cues: mended } } as const]
-      return [
-        {
-          blockId: id,
-          facts: { said: plainSide.exec(cue.text ?? '')?.[0] ?? '', text: cue.text ?? '' },
-          mend: { by: 'edits', edits },
-        },
-      ]
+      return [{ blockId: id, facts: { said: plainSide(cue, first) ?? '', text }, mend: { by: 'edits', edits } }]
     }),
 }

@@ -36,7 +36,7 @@ export function candidatesOf(timeline: Timeline, changes: ChangeTable): Candidat
     const changeMs =
       first?.blockId === block.block.id && first.doing.kind === 'change' ? first.endMs - first.startMs : 0
     const { priority } = block.block
-    const must = block.kind === 'closing' || (priority ?? (block.kind === 'talk' ? 'must' : 'rather')) === 'must'
+    const must = (priority ?? unsetPriority(block.kind)) === 'must'
     return {
       index,
       must,
@@ -51,6 +51,9 @@ export function candidatesOf(timeline: Timeline, changes: ChangeTable): Candidat
     }
   })
 }
+
+/** What stays where the teacher said nothing [decisions: talk and closing must stay, all else rather stay]. */
+const unsetPriority = (kind: Resolved['kind']) => (kind === 'talk' || kind === 'closing' ? 'must' : 'rather')
 
 function heldSeconds(block: Resolved): Seconds {
   return block.kind === 'hold' ? sumOf(block.sides.map(({ holdS }) => holdS)) : 0

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import type { ClosingBlock } from '#model/block'
 import type { Session } from '#model/session'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
@@ -24,7 +25,7 @@ function meritOf(
   const chosen = new Set(places)
   const isMust = (at: number) => {
     const { kind, priority } = session.blocks[at] ?? {}
-    return kind === 'closing' || (priority ?? (kind === 'talk' ? 'must' : 'rather')) === 'must'
+    return (priority ?? (kind === 'talk' || kind === 'closing' ? 'must' : 'rather')) === 'must'
   }
   if (session.blocks.some((_, at) => isMust(at) && !chosen.has(at))) return undefined
   const isOrphan = ({ of, by }: { of: number; by: number }) => chosen.has(by) && !chosen.has(of) && !isMust(by)
@@ -109,6 +110,13 @@ describe('fewer poses', () => {
       ),
     }
     expect(idsOf(fewer(must).session)).toContain('figure-four-lying')
+  })
+
+  test('a closing that may go goes where there is no time for it; one of which nothing is said stays', () => {
+    const closing = (details: Partial<ClosingBlock>) =>
+      aSession([aTalk('arrive', 300), aHold('sphinx'), aClosing({ finalRestS: 300, ...details })], { lengthS: 480 })
+    expect(fewer(closing({ priority: 'may' })).session.blocks.map(({ kind }) => kind)).not.toContain('closing')
+    expect(fewer(closing({})).session.blocks.map(({ kind }) => kind)).toContain('closing')
   })
 
   test('an area that was asked for keeps a hold; one that cannot be kept is named', () => {
