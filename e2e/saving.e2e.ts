@@ -21,6 +21,25 @@ async function twoWindows(first: Page, house: House): Promise<Page> {
   return second
 }
 
+/** Ids of the sessions this browser could open without the server. */
+const keptInBrowser = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<IDBValidKey[]>((resolve, reject) => {
+        const opening = indexedDB.open('zovrin')
+        opening.onerror = () => {
+          reject(new Error('the browser’s storage does not open'))
+        }
+        opening.onsuccess = () => {
+          const keys = opening.result.transaction('known').objectStore('known').getAllKeys()
+          keys.onsuccess = () => {
+            opening.result.close()
+            resolve(keys.result)
+          }
+        }
+      }),
+  )
+
 const history = async (house: House) =>
   (await (await fetch(`${house.address}api/sessions/thursday-slow-hour/history`)).json()) as {
     id: number
@@ -121,6 +140,20 @@ test('with the server away the list shows what this browser has seen', async ({ 
   await plan.getByRole('link', { name: 'Thursday slow hour' }).click()
   await expect(plan.getByText('server does not answer')).toBeVisible()
   await expect(plan.getByRole('link', { name: 'Thursday slow hour' })).toBeVisible()
+})
+
+test('a session that was deleted is not offered while the server is away', async ({ plan, house, expectFailures }) => {
+  expectFailures('Failed to load resource')
+  await shellKept(plan)
+  await plan.getByRole('link', { name: 'Thursday slow hour' }).click()
+  await plan.getByRole('button', { name: 'More for Thursday slow hour' }).click()
+  await plan.getByRole('menuitem', { name: 'Delete' }).click()
+  await expect(plan.getByText('Thursday slow hour is deleted')).toBeVisible()
+  await expect.poll(() => keptInBrowser(plan)).not.toContain('thursday-slow-hour')
+  await house.stop()
+  await plan.goto(`${house.address}sessions`)
+  await expect(plan.getByText('server does not answer')).toBeVisible()
+  await expect(plan.getByRole('row', { name: /^Thursday slow hour/ })).toHaveCount(0)
 })
 
 test('unsaved work met by another window’s save is offered the choice when it is opened again', async ({

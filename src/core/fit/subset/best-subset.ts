@@ -19,10 +19,12 @@ export interface Subset {
   readonly changeS: Seconds
 }
 
-/** One way to have chosen so far; `value` holds weight, seconds held and change seconds, the first weighing most. */
+/** One way to have chosen so far. */
 interface Label {
   readonly ms: Milliseconds
-  readonly value: number
+  readonly weight: number
+  readonly heldS: Seconds
+  readonly changeS: Seconds
   readonly kept: Kept | undefined
 }
 interface Kept {
@@ -30,8 +32,13 @@ interface Kept {
   readonly before: Kept | undefined
 }
 
-/** Seconds held and of changes stay under this, as a session has at most four hours. */
-const secondsRadix = 2 ** 14
+const nothingChosen: Label = { ms: 0, weight: 0, heldS: 0, changeS: 0, kept: undefined }
+
+/**
+ * How much more a choice is worth than another: by weight, then by seconds held, then by less change; 0
+ * where they are worth the same. Each for itself: seconds planned can pass any factor that would bind them.
+ */
+const worthMore = (a: Label, b: Label): number => a.weight - b.weight || a.heldS - b.heldS || b.changeS - a.changeS
 
 /** Where a choice stands: the position people are in, what still waits for its counterpose, areas kept. */
 interface State {
@@ -55,7 +62,7 @@ export function bestSubset(
 ): Subset | undefined {
   const slots = slotsOf(candidates)
   const leastAfter = leastMsAfter(candidates)
-  let states: State[] = [{ position: undefined, waiting: 0, met: 0, labels: [{ ms: 0, value: 0, kept: undefined }] }]
+  let states: State[] = [{ position: undefined, waiting: 0, met: 0, labels: [nothingChosen] }]
   for (const candidate of candidates) {
     const mostMs = lengthMs - (leastAfter[candidate.index + 1] ?? 0)
     states = gathered(states.flatMap((state) => branches(state, candidate, { slots, keepTargets, mostMs })))
@@ -64,11 +71,8 @@ export function bestSubset(
   const best = states
     .filter(({ met }) => met === allMet)
     .flatMap(({ labels }) => labels)
-    .reduce<Label | undefined>(
-      (a, b) => (!a || b.value > a.value || (b.value === a.value && isEarlier(b, a)) ? b : a),
-      undefined,
-    )
-  return best && subsetOf(best, candidates)
+    .reduce<Label | undefined>((a, b) => (!a || isBetter(b, a) ? b : a), undefined)
+  return best && subsetOf(best)
 }
 
 interface Branching {
@@ -89,12 +93,13 @@ function branches(state: State, candidate: Candidate, { slots, keepTargets, most
   if (!mayStay) return next
   const changeS = candidate.changeS(state.position)
   const byMs = candidate.ownMs + changeS * 1000
-  const byValue = (candidate.weight * secondsRadix + candidate.heldS) * secondsRadix - changeS
   const labels = state.labels
     .filter(({ ms }) => ms + byMs <= mostMs)
     .map((label): Label => ({
       ms: label.ms + byMs,
-      value: label.value + byValue,
+      weight: label.weight + candidate.weight,
+      heldS: label.heldS + candidate.heldS,
+      changeS: label.changeS + changeS,
       kept: { index: candidate.index, before: label.kept },
     }))
   next.push({
@@ -128,13 +133,19 @@ function gathered(states: readonly State[]): State[] {
 
 /** The labels worth more than every shorter one, shortest first. */
 function worthKeeping(labels: Label[]): Label[] {
-  labels.sort((a, b) => a.ms - b.ms || b.value - a.value || (isEarlier(a, b) ? -1 : 1))
+  labels.sort((a, b) => a.ms - b.ms || worthMore(b, a) || (isEarlier(a, b) ? -1 : 1))
   const kept: Label[] = []
   for (const label of labels) {
     const best = kept.at(-1)
-    if (!best || label.value > best.value || (label.value === best.value && isEarlier(label, best))) kept.push(label)
+    if (!best || isBetter(label, best)) kept.push(label)
   }
   return kept
+}
+
+/** Whether a choice is worth more than another, or as much with the earlier blocks. */
+function isBetter(a: Label, b: Label): boolean {
+  const more = worthMore(a, b)
+  return more > 0 || (more === 0 && isEarlier(a, b))
 }
 
 /** Of two choices worth the same: whether at the first block where they differ it is `a` that keeps it. */
@@ -188,18 +199,8 @@ function leastMsAfter(candidates: readonly Candidate[]): Milliseconds[] {
   return least
 }
 
-function subsetOf(label: Label, candidates: readonly Candidate[]): Subset {
+function subsetOf({ ms, weight, heldS, changeS, kept: last }: Label): Subset {
   const kept: number[] = []
-  for (let at = label.kept; at; at = at.before) kept.unshift(at.index)
-  let position: BasePosition | undefined
-  let [weight, heldS, changeS] = [0, 0, 0]
-  for (const index of kept) {
-    const candidate = candidates[index]
-    if (!candidate) continue
-    weight += candidate.weight
-    heldS += candidate.heldS
-    changeS += candidate.changeS(position)
-    position = candidate.leaves(position)
-  }
-  return { kept, totalMs: label.ms, weight, heldS, changeS }
+  for (let at = last; at; at = at.before) kept.unshift(at.index)
+  return { kept, totalMs: ms, weight, heldS, changeS }
 }

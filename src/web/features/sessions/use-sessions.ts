@@ -9,7 +9,7 @@ import type { Reply } from '#web/shared/api/client.ts'
 import { exportSession, importEnvelope } from '#web/shared/api/exchange.ts'
 import { createSession, listSessions, readSession, saveSession, setSessionState } from '#web/shared/api/sessions.ts'
 import type { SessionLine } from '#web/shared/api/sessions.ts'
-import { allKnown } from '#web/shared/session/drafts.ts'
+import { allKnown, keepOnlyKnown } from '#web/shared/session/drafts.ts'
 import { lastOpenedId, rememberOpened } from '#web/shared/session/last-opened.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { download, fileName } from '#web/shared/ui/download.ts'
@@ -36,6 +36,8 @@ export function useSessions() {
     if (reply.kind === 'ok') {
       lines.value = reply.value
       state.value = 'ready'
+      // What cannot be forgotten here is only offered again; nothing is lost by it.
+      await keepOnlyKnown(new Set(reply.value.map(({ id }) => id))).catch(() => undefined)
       return
     }
     // With the server away, what this browser has seen can still be opened.

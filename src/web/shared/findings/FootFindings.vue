@@ -10,7 +10,7 @@ defineEmits<{ press: [] }>()
 <template>
   <button type="button" class="findings" @click="$emit('press')">
     <template v-if="grade">
-      <FindingMark :grade="grade" /><b>{{ counted }} </b
+      <FindingMark :grade="grade" /><b>{{ `${counted} ` }}</b
       ><span class="first" data-testid="first-finding">{{ first }}</span>
     </template>
     <template v-else>{{ none }}</template>

@@ -54,3 +54,9 @@ export async function knownSession(id: string) {
 export async function allKnown() {
   return (await database()).getAll('known')
 }
+
+/** Forgets sessions that the server has no more, so that none of them is offered while it is away. */
+export async function keepOnlyKnown(ids: ReadonlySet<string>): Promise<void> {
+  const store = (await database()).transaction('known', 'readwrite').store
+  for (const id of await store.getAllKeys()) if (!ids.has(id)) await store.delete(id)
+}

@@ -46,8 +46,8 @@ function done(): void {
     <div class="says">
       <p>
         <b
-          ><span class="visually-hidden">{{ findingGradeNames[finding.grade] }}: </span>{{ words.title }}
-        </b>
+          ><span class="visually-hidden">{{ findingGradeNames[finding.grade] }}: </span>{{ `${words.title} ` }}</b
+        >
         <button v-if="place" type="button" class="place" @click="goTo(finding)">{{ place }}</button>
       </p>
       <p class="why">{{ words.reason }}</p>
