@@ -53,11 +53,11 @@ function installPackages() {
     'Installing packages from the lock file. SQLite is compiled on the way: about 100 seconds, mostly silent.',
   )
   const startedMs = Date.now()
-  if (run('npm', ['ci', '--no-audit', '--no-fund']) !== 0)
+  if (run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel', 'error']) !== 0)
     stop('The packages could not be installed: see the lines above.')
   if (run('node', ['-e', "import('sqlite3')"], { stdio: 'ignore' }) !== 0) {
     console.log('Compiling SQLite, about 100 seconds.')
-    if (run('npm', ['rebuild', 'sqlite3']) !== 0) stop('SQLite could not be compiled: see the lines above.')
+    if (run('npm', ['rebuild', 'sqlite3', '--loglevel', 'error']) !== 0) stop('SQLite could not be compiled: see the lines above.')
   }
   mkdirSync(dirname(stamp), { recursive: true })
   writeFileSync(stamp, lock)

@@ -19,7 +19,7 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
 </script>
 
 <template>
-  <template v-if="document && gauge">
+  <template v-if="document">
     <span class="save" :class="store.state" role="status" :title="store.refusal">{{
       saveWords(store.state, !store.draftFailed)
     }}</span>
@@ -46,12 +46,12 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
         <RouterLink class="name" :to="{ name: 'sessions' }" :title="`${document.name}: open the list of sessions`">{{
           document.name
         }}</RouterLink>
-        <span class="time" data-testid="gauge"
+        <span v-if="gauge" class="time" data-testid="gauge"
           ><b>{{ formatMs(timeline?.totalMs ?? 0) }}</b> of {{ formatDuration(document.lengthS)
           }}<span class="spare"> · {{ gauge.words }}</span></span
         >
       </div>
-      <div class="bar" role="img" :aria-label="gauge.label">
+      <div v-if="gauge" class="bar" role="img" :aria-label="gauge.label">
         <i
           v-for="part in gauge.parts"
           :key="part.kind"
@@ -63,14 +63,14 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
       </div>
     </div>
     <Button
-      v-if="document.blocks.length > 0"
+      v-if="gauge && document.blocks.length > 0"
       class="fit"
       text
       label="Fit"
       title="Make it fit (F)"
       @click="showFits()"
     />
-    <LeadLink v-if="document.blocks.length > 0" :session-id="document.id" />
+    <LeadLink v-if="gauge && document.blocks.length > 0" :session-id="document.id" />
   </template>
 </template>
 

@@ -1,12 +1,18 @@
 <script setup lang="ts">
 import Textarea from 'primevue/textarea'
-import { useId } from 'vue'
+import { computed, useId } from 'vue'
+import { mirrorText, storeSideText } from '#core/session'
+import SideText from '#web/shared/ui/SideText.vue'
 
-/** Several short texts, one a line. `read` and `write` turn a stored line into what is shown, and back. */
+/**
+ * Several short texts, one a line. With `sided` they are written for the left side, and every word for a
+ * side can be kept as it stands. `read` and `write` turn a stored line into what is written, and back.
+ */
 const props = defineProps<{
   label: string
   note?: string
   refusal?: string
+  sided?: boolean
   read?: (line: string) => string
   write?: (line: string) => string
 }>()
@@ -14,13 +20,25 @@ const lines = defineModel<string[]>({ required: true })
 const id = useId()
 const asIs = (line: string) => line
 
-function take(event: Event): void {
-  const typed = (event.target as HTMLTextAreaElement).value
-  lines.value = typed
+const written = computed(() => lines.value.map(props.read ?? asIs))
+const shown = computed(() => {
+  const text = written.value.join('\n')
+  return props.sided ? mirrorText(text, 'left') : text
+})
+
+function keep(text: string): void {
+  lines.value = text
     .split('\n')
     .map((line) => line.trim())
     .filter((line) => line !== '')
     .map(props.write ?? asIs)
+}
+function take(event: Event): void {
+  const typed = (event.target as HTMLTextAreaElement).value
+  keep(props.sided ? storeSideText(written.value.join('\n'), typed, 'left') : typed)
+}
+const takeLine = (index: number, line: string) => {
+  keep(written.value.with(index, line).join('\n'))
 }
 </script>
 
@@ -35,9 +53,15 @@ function take(event: Event): void {
       rows="3"
       auto-resize
       :invalid="refusal !== undefined"
-      :model-value="lines.map(read ?? asIs).join('\n')"
+      :model-value="shown"
       @change="take"
     />
+    <template v-if="sided">
+      <!-- A line that is read otherwise than it is stored has words of its own for a side. -->
+      <template v-for="(line, index) in written" :key="index">
+        <SideText v-if="line === lines[index]" :stored="line" @change="takeLine(index, $event)" />
+      </template>
+    </template>
     <p v-if="refusal" class="refusal" role="alert">{{ refusal }}</p>
   </div>
 </template>

@@ -10,7 +10,7 @@ import { families } from '#model/family'
 import { directions, placesInSession, targets } from '#model/pose'
 import type { OwnPose } from '#model/pose'
 import type { Problem } from '#model/problem'
-import { keepRoll, mirrorText, sayRoll, poseIn, storeSideText } from '#core/session'
+import { keepRoll, sayRoll, poseIn } from '#core/session'
 import { betweenLimits } from '#model/limits'
 import { basePositionNames } from '#words/positions'
 import { familyNames } from '#words/families'
@@ -101,8 +101,7 @@ const counterChoices = computed(() =>
 )
 
 /** In an each-side pose words are written for the left side and kept for both. */
-const read = (text: string) => (draft.value?.sides ? mirrorText(text, 'left') : text)
-const write = (text: string) => (draft.value?.sides ? storeSideText('', text, 'left') : text)
+const sided = computed(() => draft.value?.sides !== undefined)
 
 function setSided(sided: boolean): void {
   const pose = draft.value
@@ -359,32 +358,32 @@ const mends = computed(
 
       <h2>Words</h2>
       <p v-if="draft.sides" class="note">
-        Write for the left side: left and right change over by themselves on the other.
+        Write for the left side: left and right change over by themselves on the other. Press one of them below to keep
+        it as it stands.
       </p>
       <span class="label">Cues</span>
-      <CueEditor v-model="draft.cues" :sided="draft.sides !== undefined" />
+      <CueEditor v-model="draft.cues" :sided="sided" />
       <LinesField
         v-model="draft.looksFor"
         label="What the teacher looks for"
         note="one a line"
-        :read="read"
-        :write="write"
+        :sided="sided"
         :refusal="refusal('looksFor')"
       />
       <LinesField
         v-model="draft.mistakes"
         label="What goes wrong"
         note="one a line"
-        :read="read"
-        :write="write"
+        :sided="sided"
         :refusal="refusal('mistakes')"
       />
       <LinesField
         v-model="draft.comingOut"
         label="Coming out"
         note="one step a line, in order"
-        :read="(step) => read(sayRoll(step, 'either'))"
-        :write="(step) => keepRoll(write(step))"
+        :sided="sided"
+        :read="(step) => sayRoll(step, 'either')"
+        :write="keepRoll"
         :refusal="refusal('comingOut')"
       />
       <div class="two">
