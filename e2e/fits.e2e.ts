@@ -125,3 +125,22 @@ test('a session is chosen from wishes: the same number gives the same, another o
   await expect.poll(() => blockNames(plan)).toEqual(first.map((name) => name.split(',')[0]))
   await expect(plan.getByRole('link', { name: 'Lead' }).first()).toBeVisible()
 })
+
+test('a dialog left open does not come back by itself, neither here nor in another session', async ({
+  plan,
+  house,
+}) => {
+  await plan.getByRole('link', { name: 'Thursday slow hour' }).click()
+  await plan.getByRole('link', { name: 'Thursday slow hour' }).click()
+  await openAt(plan, '45')
+  await expect(column(plan, 'Shorter holds')).toBeVisible()
+  await plan.goBack()
+  await expect(plan.getByRole('heading', { name: 'Sessions' })).toBeVisible()
+  await expect(plan.getByRole('dialog')).toHaveCount(0)
+  await plan.goForward()
+  await expect(plan.getByTestId('gauge')).toContainText('of 45:00')
+  await expect(plan.getByRole('dialog')).toHaveCount(0)
+  await plan.goto(`${house.address}plan/sunday-long-rest`)
+  await expect(plan.getByTestId('gauge')).toBeVisible()
+  await expect(plan.getByRole('dialog')).toHaveCount(0)
+})

@@ -7,6 +7,7 @@ test.each([
   ['one more minute', 60],
   ['half a minute', 30],
   ['A minute left', 60],
+  ['About four minutes here', 240],
   ['2.5 minutes', 150],
   ['2,5 minutes', 150],
   ['forty-five seconds', 45],
@@ -28,6 +29,7 @@ test.each([
   'Turn the head a second time',
   'In a second we move',
   'After a minute or so',
+  'After about two minutes',
   'Take a second breath',
 ])('“%s” announces no time', (text) => {
   expect(saidSeconds(text)).toBeUndefined()

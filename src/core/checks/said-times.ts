@@ -41,7 +41,7 @@ const valueOf = (text: string): number => {
 
 /** A single second is never announced: "a second time", "in a second". */
 const timed = new RegExp(
-  `(?<!\\b(?:after|within|in|every|each|about|or) )${number}( and a half)?\\s+(?:more\\s+|last\\s+)?(minutes?|seconds)\\b( and a half)?(?! ago)`,
+  `(?<!\\b(?:after|within|in|every|each|or) (?:about )?)${number}( and a half)?\\s+(?:more\\s+|last\\s+)?(minutes?|seconds)\\b( and a half)?(?! ago)`,
   'i',
 )
 const breathed = new RegExp(`${number}\\s+(?:more\\s+|last\\s+|slow\\s+|quiet\\s+|deep\\s+)*breaths?\\b`, 'i')

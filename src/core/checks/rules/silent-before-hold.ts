@@ -21,9 +21,9 @@ export const silentBeforeHold: Rule<'SILENT_BEFORE_HOLD'> = {
       const turn = sides.findIndex(({ holdS }, at) => holdS >= longS && beforeS(hold, at) < leastS)
       const silent = sides[turn]
       if (!silent) return []
-      const setUpS = hold.pose.times.setUpS[session.level]
+      const setUpS = Math.max(leastS, hold.pose.times.setUpS[session.level])
       const mend = withTimes(hold, {
-        ...(turn > 0 ? { secondSetUpS: Math.ceil(setUpS / 2) } : { setUpS }),
+        ...(turn > 0 ? { secondSetUpS: Math.max(leastS, Math.ceil(setUpS / 2)) } : { setUpS }),
         settleS: hold.pose.times.settleS,
       })
       return [{ blockId: id, facts: { holdS: silent.holdS, beforeS: beforeS(hold, turn) }, mend }]

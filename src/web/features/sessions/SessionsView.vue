@@ -14,6 +14,7 @@ import { dayText } from '#words/dates'
 import HistoryDialog from './HistoryDialog.vue'
 import { useSessions } from './use-sessions.ts'
 import type { Shown } from './use-sessions.ts'
+import { textOf } from '#web/shared/ui/text-of.ts'
 
 const sessions = useSessions()
 const { state, shown, wanted, practice, found, counts, told, problems } = sessions
@@ -170,9 +171,9 @@ const nothing = computed(() => {
                 fluid
                 maxlength="120"
                 :default-value="line.name"
-                @keydown.enter="endRename(line, ($event.target as HTMLInputElement).value)"
+                @keydown.enter="endRename(line, textOf($event))"
                 @keydown.esc="endRename(line, undefined)"
-                @blur="endRename(line, ($event.target as HTMLInputElement).value)"
+                @blur="endRename(line, textOf($event))"
               />
               <RouterLink v-else :to="{ name: 'plan', params: { id: line.id } }">{{ line.name }}</RouterLink>
             </th>

@@ -3,6 +3,7 @@ import Textarea from 'primevue/textarea'
 import { computed, useId } from 'vue'
 import { mirrorText, storeSideText } from '#core/session'
 import SideText from '#web/shared/ui/SideText.vue'
+import { textOf } from '#web/shared/ui/text-of.ts'
 
 /**
  * Several short texts, one a line. With `sided` they are written for the left side, and every word for a
@@ -34,7 +35,7 @@ function keep(text: string): void {
     .map(props.write ?? asIs)
 }
 function take(event: Event): void {
-  const typed = (event.target as HTMLTextAreaElement).value
+  const typed = textOf(event)
   keep(props.sided ? storeSideText(written.value.join('\n'), typed, 'left') : typed)
 }
 const takeLine = (index: number, line: string) => {

@@ -26,6 +26,7 @@ import LinesField from './LinesField.vue'
 import { copyOf, dropDraft, emptyPose, keepDraft, keptDraft } from './own-pose-draft.ts'
 import PropRows from './PropRows.vue'
 import TickList from './TickList.vue'
+import { textOf } from '#web/shared/ui/text-of.ts'
 
 const route = useRoute()
 const router = useRouter()
@@ -179,7 +180,7 @@ const mends = computed(
             maxlength="120"
             lang="sa-Latn"
             :model-value="draft.names.sanskrit ?? ''"
-            @change="setSanskrit(($event.target as HTMLInputElement).value)"
+            @change="setSanskrit(textOf($event))"
           />
         </div>
         <div>

@@ -10,6 +10,7 @@ import { mirrorText, storeSideText } from '#core/session'
 import { betweenLimits } from '#model/limits'
 import DurationField from './DurationField.vue'
 import SideText from './SideText.vue'
+import { textOf } from '#web/shared/ui/text-of.ts'
 
 /** Cues with their moments, words and sounds. In a pose with sides words are written for the left one. */
 const props = defineProps<{ sided: boolean; phases?: readonly Phase[] }>()
@@ -22,12 +23,12 @@ const moments = [
   { value: 'end', words: 'before the end' },
 ] as const
 type Moment = (typeof moments)[number]['value']
-const sounds = [
+const sounds: { value: Sound['kind'] | 'none'; words: string }[] = [
   { value: 'none', words: 'no sound' },
   { value: 'bowl', words: 'bowl' },
   { value: 'wood', words: 'wood' },
   { value: 'lowBell', words: 'low bell' },
-] as const
+]
 
 const momentOf = ({ at }: Cue): Moment =>
   'share' in at ? (at.share === 0.5 ? 'half' : 'share') : 'beforeEndS' in at ? 'end' : 'start'
@@ -100,7 +101,7 @@ const drop = (index: number) => {
           fluid
           maxlength="300"
           :model-value="shown(cue)"
-          @change="setText(index, cue, ($event.target as HTMLInputElement).value)"
+          @change="setText(index, cue, textOf($event))"
         />
         <SideText v-if="sided" :stored="cue.text ?? ''" @change="set(index, { text: $event })" />
         <div class="last">
@@ -108,7 +109,7 @@ const drop = (index: number) => {
             size="small"
             :aria-label="`Sound of cue ${index + 1}`"
             :model-value="cue.sound?.kind ?? 'none'"
-            :options="sounds as never[]"
+            :options="sounds"
             option-label="words"
             option-value="value"
             @update:model-value="setSound(index, $event)"

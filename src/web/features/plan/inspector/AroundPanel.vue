@@ -14,6 +14,7 @@ import DurationField from '#web/shared/ui/DurationField.vue'
 import { blockName } from '#words/blocks'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
+import { textOf } from '#web/shared/ui/text-of.ts'
 
 /** The times around a block, each changed in place, with where it comes from and a way back to that. */
 type Moving = Exclude<Resolved, { kind: 'talk' }>
@@ -154,7 +155,7 @@ function setAnswers(next: Partial<Answers>): void {
       maxlength="300"
       :model-value="resolved.block.changeText ?? ''"
       placeholder="fetch the chairs"
-      @change="setChangeText(($event.target as HTMLInputElement).value)"
+      @change="setChangeText(textOf($event))"
     />
     <details v-if="answers.length > 0">
       <summary>As this hold answers</summary>

@@ -11,6 +11,7 @@ import { answerWords } from '#words/answers'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
+import { textOf } from '#web/shared/ui/text-of.ts'
 
 const props = defineProps<{ resolved: ResolvedClosing }>()
 const { document, replace } = usePlan()
@@ -80,7 +81,7 @@ function setRoll(roll: ClosingBlock['answers']): void {
       maxlength="20000"
       auto-resize
       :model-value="resolved.block.text ?? ''"
-      @change="set({ text: ($event.target as HTMLTextAreaElement).value })"
+      @change="set({ text: textOf($event) })"
     />
   </Part>
   <slot />

@@ -22,6 +22,7 @@ import Part from './Part.vue'
 import PhasesPart from './PhasesPart.vue'
 import RangeBar from './RangeBar.vue'
 import { useStages } from '#web/shared/ui/stages.ts'
+import { textOf } from '#web/shared/ui/text-of.ts'
 
 const props = defineProps<{ resolved: ResolvedHold }>()
 const { document, replace, stepTime } = usePlan()
@@ -188,7 +189,7 @@ const under = computed(
         :model-value="hold && 'leftS' in hold ? (hold.why ?? '') : ''"
         maxlength="300"
         placeholder="a stiff right hip"
-        @change="setWhy(($event.target as HTMLInputElement).value)"
+        @change="setWhy(textOf($event))"
       />
       <Button size="small" text severity="secondary" label="Link again" @click="link" />
     </div>

@@ -15,12 +15,12 @@ import DurationField from '#web/shared/ui/DurationField.vue'
 const props = defineProps<{ phases: readonly Phase[]; resolved: readonly ResolvedPhase[] }>()
 const emit = defineEmits<{ change: [phases: Phase[]] }>()
 
-const kinds = [
+type Kind = 's' | 'breaths' | 'rest'
+const kinds: { value: Kind; words: string }[] = [
   { value: 's', words: 'for a time' },
   { value: 'breaths', words: 'for breaths' },
   { value: 'rest', words: 'the rest of it' },
-] as const
-type Kind = (typeof kinds)[number]['value']
+]
 const kindOf = ({ length }: Phase): Kind => ('s' in length ? 's' : 'breaths' in length ? 'breaths' : 'rest')
 const rows = computed(() =>
   props.phases.map((phase) => ({ phase, s: props.resolved.find(({ id }) => id === phase.id)?.s ?? 0 })),
@@ -98,7 +98,7 @@ function nameIt(id: string, field: HTMLInputElement, former: string): void {
           size="small"
           :aria-label="`How long phase ${index + 1} is`"
           :model-value="kindOf(phase)"
-          :options="kinds as never[]"
+          :options="kinds"
           option-label="words"
           option-value="value"
           :disabled="kindOf(phase) === 'rest'"

@@ -8,6 +8,7 @@ import { basePositionNames, basePositionsInOrder } from '#words/positions'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
+import { textOf } from '#web/shared/ui/text-of.ts'
 
 const props = defineProps<{ resolved: ResolvedRest }>()
 const { replace } = usePlan()
@@ -39,7 +40,7 @@ const positions = basePositionsInOrder.map((value) => ({ value, words: basePosit
       fluid
       maxlength="300"
       :model-value="resolved.block.text ?? ''"
-      @change="set({ text: ($event.target as HTMLInputElement).value })"
+      @change="set({ text: textOf($event) })"
     />
   </Part>
   <slot />

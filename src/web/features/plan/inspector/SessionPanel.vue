@@ -12,6 +12,7 @@ import { usePlan } from '../use-plan.ts'
 import AnswersPart from './AnswersPart.vue'
 import Part from './Part.vue'
 import VersionPart from './VersionPart.vue'
+import { textOf } from '#web/shared/ui/text-of.ts'
 
 const props = defineProps<{ session: Session }>()
 const { store } = usePlan()
@@ -76,7 +77,7 @@ function setName(field: HTMLInputElement): void {
       rows="3"
       maxlength="20000"
       :model-value="session.purpose ?? ''"
-      @change="set({ purpose: ($event.target as HTMLTextAreaElement).value }, 'change the purpose')"
+      @change="set({ purpose: textOf($event) }, 'change the purpose')"
     />
   </Part>
   <VersionPart :key="session.id" :session="session" />

@@ -14,6 +14,7 @@ import { counted } from '#words/text'
 import { useSpeakingPace } from '../speaking-pace.ts'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
+import { textOf } from '#web/shared/ui/text-of.ts'
 
 const props = defineProps<{ resolved: ResolvedTalk }>()
 const { replace } = usePlan()
@@ -51,7 +52,7 @@ function setTitle(field: HTMLInputElement): void {
       maxlength="20000"
       auto-resize
       :model-value="resolved.block.text ?? ''"
-      @change="set({ text: ($event.target as HTMLTextAreaElement).value })"
+      @change="set({ text: textOf($event) })"
     />
     <DurationField label="Time" :seconds="resolved.block.s" :limits="blockLimits" @change="set({ s: $event })" />
   </Part>
