@@ -57,7 +57,8 @@ function installPackages() {
     stop('The packages could not be installed: see the lines above.')
   if (run('node', ['-e', "import('sqlite3')"], { stdio: 'ignore' }) !== 0) {
     console.log('Compiling SQLite, about 100 seconds.')
-    if (run('npm', ['rebuild', 'sqlite3', '--loglevel', 'error']) !== 0) stop('SQLite could not be compiled: see the lines above.')
+    if (run('npm', ['rebuild', 'sqlite3', '--loglevel', 'error']) !== 0)
+      stop('SQLite could not be compiled: see the lines above.')
   }
   mkdirSync(dirname(stamp), { recursive: true })
   writeFileSync(stamp, lock)
