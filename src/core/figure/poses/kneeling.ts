@@ -117,12 +117,11 @@ export function kneeling(figure: FigureOf<'kneeling'>, scene: Scene): Calculated
   const flat = kneelLeg(scene, hip, 6, ankleY, apart)
   const knee = lifted > 0 ? fromOut(start, asinOf((lifted + f.kneeR - start.y) / f.thigh), 6, f.thigh) : flat.leg.knee
   const ankle = lifted > 0 ? from(knee, 180 + asinOf((knee.y - ankleY) / f.shank), f.shank) : flat.leg.ankle
-  const toe =
-    figure.feet === 'tucked'
-      ? tuckedToe(ankle, f.footLength, f.toeR)
-      : lifted > 0
-        ? from(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength), f.footLength)
-        : flat.leg.toe
+  const toe = {
+    flat: flat.leg.toe,
+    tucked: tuckedToe(ankle, f.footLength, f.toeR),
+    lifted: from(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength), f.footLength),
+  }[figure.feet]
   const leg: Leg = { hip: start, knee, ankle, toe }
   const waist = from(hip, 94, f.lowTrunk)
   const shoulder = from(waist, 87, f.ribCage)

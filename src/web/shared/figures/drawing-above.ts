@@ -2,15 +2,17 @@ import type { PropSpec } from '#model/prop'
 import { bonesOf, boundsOf, headCentre } from '#core/figure'
 import type { Bone, Elevation, PlacedProp } from '#core/figure'
 import {
+  bodySolids,
   headShape,
   heapName,
   heapsOf,
   isArm,
   linePath,
   markLabel,
-  markLines,
+  measureLines,
   narrowBelow,
   nearestLast,
+  roomIn,
   sized,
   toHead,
 } from './drawing.ts'
@@ -34,80 +36,45 @@ interface Flat {
   readonly z: number
 }
 
+type Mat = Pick<PropSpec, 'lengthCm' | 'widthCm'>
+
 /** A figure and its props seen from above: the mat, the wall, the outlines; the right side of the body is below. */
-export function drawAbove({
-  elevation,
-  measures,
-  width,
-  height,
-  unit,
-  mat,
-  onSide,
-}: DrawingInput & { readonly mat: Pick<PropSpec, 'lengthCm' | 'widthCm'>; readonly onSide: boolean }): Drawing {
+export function drawAbove(input: DrawingInput & { readonly mat: Mat; readonly onSide: boolean }): Drawing {
+  const { elevation, measures, width, height, unit, mat, onSide } = input
   const { skeleton, frame, props, wallX } = elevation
-  const broad = onSide ? depths : breadths
-  const flesh = {
-    hip: broad.hip * frame.stature,
-    waist: broad.waist * frame.stature,
-    shoulder: broad.shoulder * frame.stature,
-  }
+  const flesh = fleshOf(elevation, onSide)
   const bones = bonesOf(skeleton, frame).map((bone) => broadened(bone, flesh))
-  const head = headCentre(skeleton, frame)
-  const reach = reachOf(elevation, bones, mat.widthCm)
-  // Under the body, and at a wall up to it.
-  const matMiddle =
-    wallX === undefined
-      ? (reach.bodyLeft + reach.bodyRight) / 2
-      : wallX - (Math.sign(wallX - skeleton.hip.x) * mat.lengthCm) / 2
-  const [left, right] = [
-    Math.min(reach.left, matMiddle - mat.lengthCm / 2),
-    Math.max(reach.right, matMiddle + mat.lengthCm / 2),
-  ]
   const distances = measures.filter(({ mark }) => mark?.kind === 'distance')
-  const far = reach.far + (distances.length > 0 ? beyondMat + distances.length * 9 : 0)
-  const scale = Math.min((width - 2 * air) / (right - left), (height - 2 * air - 26) / (far + reach.far))
-  const middleY = (height - (far - reach.far) * scale) / 2
-  const offset = width / 2 - ((left + right) / 2) * scale
-  const at = ({ x, z }: Flat): Px => ({ x: offset + x * scale, y: middleY + z * scale })
+  const { at, scale, matMiddle, near, far } = layoutOf(input, bones, distances.length)
   // Marks lie in the picture's own plane: their heights stand for depths here.
   const plot: Plot = { scale, at: ({ x, y }) => at({ x, z: y }) }
   const moved = distances.map((measure, index) =>
     measure.mark?.kind === 'distance'
-      ? { ...measure, mark: { ...measure.mark, y: reach.far + beyondMat + index * 9 } }
+      ? { ...measure, mark: { ...measure.mark, y: near + beyondMat + index * 9 } }
       : measure,
   )
   const rects = props.map((prop) => ({ prop, core: cornersOf(prop).map(at) }))
-  const marks = moved.flatMap((measure) => markLines(measure, plot).map((line) => ({ measure, line })))
-  const wall = wallX === undefined ? [] : [[at({ x: wallX, z: -reach.far }), at({ x: wallX, z: far })]]
-  const solids: Solid[] = [
-    ...bones.map(({ a, b, ra, rb }): Solid => ({ core: [at(a), at(b)], radius: Math.max(ra, rb) * scale })),
-    { core: [at(head)], radius: frame.headR * scale },
-    ...rects.map(({ core }): Solid => ({ core, radius: 0 })),
-    ...wall.map((line): Solid => ({ core: line, radius: 3 })),
-    ...marks.map(({ line }): Solid => ({ core: line, radius: 2 })),
-  ]
+  const marks = measureLines(moved, plot)
+  const wall = wallX === undefined ? [] : [[at({ x: wallX, z: -near }), at({ x: wallX, z: far })]]
   const isShort = width < narrowBelow
-  const wanted = [
-    ...moved.flatMap((measure) => markLabel(measure, plot, unit, isShort)),
-    ...heapLabels(elevation, at, unit, isShort),
-  ]
-  const { placed, left: unplaced } = placeLabels({
-    labels: wanted,
-    solids,
-    room: { left: 4, top: 4, right: width - 4, bottom: height - 4 },
+  const { placed, left } = placeLabels({
+    labels: [
+      ...moved.flatMap((measure) => markLabel(measure, plot, unit, isShort)),
+      ...heapLabels(elevation, at, unit, isShort),
+    ],
+    solids: [
+      ...bodySolids(elevation, bones, at, scale),
+      ...rects.map(({ core }): Solid => ({ core, radius: 0 })),
+      ...wall.map((line): Solid => ({ core: line, radius: 3 })),
+      ...marks.map(({ points }): Solid => ({ core: points, radius: 2 })),
+    ],
+    room: roomIn(width, height),
   })
+  const head = headCentre(skeleton, frame)
   return {
     width,
     height,
-    mat: roundedPath(
-      [
-        { x: matMiddle - mat.lengthCm / 2, z: mat.widthCm / 2 },
-        { x: matMiddle + mat.lengthCm / 2, z: mat.widthCm / 2 },
-        { x: matMiddle + mat.lengthCm / 2, z: -mat.widthCm / 2 },
-        { x: matMiddle - mat.lengthCm / 2, z: -mat.widthCm / 2 },
-      ].map(at),
-      4,
-    ),
+    mat: roundedPath(matCorners(mat, matMiddle).map(at), 4),
     grid: [],
     props: rects.map(({ prop: { piece, part }, core }, index) => ({
       key: `${part} ${String(index)}`,
@@ -120,16 +87,53 @@ export function drawAbove({
     ].sort((a, b) => nearestLast[a.tone] - nearestLast[b.tone]),
     lines: [
       ...wall.map((line) => ({ key: 'wall', is: 'wall' as const, path: linePath(line) })),
-      ...marks.map(({ measure, line }, index) => ({
-        key: `${measure.what} ${String(index)}`,
-        is: 'measure' as const,
-        path: linePath(line),
-      })),
+      ...marks.map(({ key, is, points }) => ({ key, is, path: linePath(points) })),
     ],
     labels: placed,
-    left: unplaced.map(({ text }) => text),
+    left: left.map(({ text }) => text),
   }
 }
+
+/** Half breadths of the trunk, cm; on the side it shows its depth. */
+function fleshOf({ frame }: Elevation, onSide: boolean) {
+  const broad = onSide ? depths : breadths
+  return {
+    hip: broad.hip * frame.stature,
+    waist: broad.waist * frame.stature,
+    shoulder: broad.shoulder * frame.stature,
+  }
+}
+
+/** Where cm come to lie in px, the mat's middle, and how far all reaches to both sides of the body's line, cm. */
+function layoutOf(
+  { elevation, width, height, mat }: DrawingInput & { mat: Mat },
+  bones: readonly Bone[],
+  many: number,
+) {
+  const { skeleton, wallX } = elevation
+  const reach = reachOf(elevation, bones, mat.widthCm)
+  // Under the body, and at a wall up to it.
+  const matMiddle =
+    wallX === undefined
+      ? (reach.bodyLeft + reach.bodyRight) / 2
+      : wallX - (Math.sign(wallX - skeleton.hip.x) * mat.lengthCm) / 2
+  const left = Math.min(reach.left, matMiddle - mat.lengthCm / 2)
+  const right = Math.max(reach.right, matMiddle + mat.lengthCm / 2)
+  const near = reach.far
+  const far = near + (many > 0 ? beyondMat + many * 9 : 0)
+  const scale = Math.min((width - 2 * air) / (right - left), (height - 2 * air - 26) / (far + near))
+  const middleY = (height - (far - near) * scale) / 2
+  const offset = width / 2 - ((left + right) / 2) * scale
+  const at = ({ x, z }: Flat): Px => ({ x: offset + x * scale, y: middleY + z * scale })
+  return { at, scale, matMiddle, near, far }
+}
+
+const matCorners = ({ lengthCm, widthCm }: Mat, middle: number): Flat[] => [
+  { x: middle - lengthCm / 2, z: widthCm / 2 },
+  { x: middle + lengthCm / 2, z: widthCm / 2 },
+  { x: middle + lengthCm / 2, z: -widthCm / 2 },
+  { x: middle - lengthCm / 2, z: -widthCm / 2 },
+]
 
 function broadened(
   bone: Bone,

@@ -74,67 +74,30 @@ export interface Plot {
 }
 
 /** The elevation of a figure on its props, seen from the right, with its measures and the heights of what lies under it. */
-export function drawElevation({ elevation, measures, width, height, unit }: DrawingInput): Drawing {
-  const { skeleton, frame, props, wallX } = elevation
+export function drawElevation(input: DrawingInput): Drawing {
+  const { elevation, measures, width, height, unit } = input
+  const { skeleton, frame, props } = elevation
   const bones = bonesOf(skeleton, frame)
-  const head = headCentre(skeleton, frame)
   const reach = reachOf(elevation, bones, measures)
-  const tall = height - gutter.top - gutter.bottom
-  const scale = Math.min(
-    (width - gutter.left - gutter.right) / Math.max(usualWidthCm, reach.right - reach.left),
-    tall / (reach.high - reach.low),
-  )
-  // What is low does not sit at the very bottom of a tall picture.
-  const lift = (tall - (reach.high - reach.low) * scale) * restLifted
-  const floorY = height - gutter.bottom + Math.min(0, reach.low) * scale - lift
-  const middle = (gutter.left + width - gutter.right) / 2 - ((reach.left + reach.right) / 2) * scale
-  const plot: Plot = { scale, at: ({ x, y }) => ({ x: middle + x * scale, y: floorY - y * scale }) }
-  const frames = props.filter(({ piece }) => piece.kind === 'chair').flatMap((prop) => chairLines(prop, elevation))
-  const wall =
-    wallX === undefined
-      ? []
-      : [
-          [
-            { x: wallX, y: 0 },
-            { x: wallX, y: reach.high },
-          ] as const,
-        ]
-  const isShort = width < narrowBelow
-  const marks = measures.flatMap((measure) => markLines(measure, plot).map((line) => ({ measure, line })))
-  const limbSolids = bones.map(({ a, b, ra, rb }): Solid => ({
-    core: [plot.at(a), plot.at(b)],
-    radius: Math.max(ra, rb) * scale,
-  }))
-  const propSolids = props.map(({ core, radius }): Solid => ({ core: core.map(plot.at), radius: radius * scale }))
-  const lineSolids = [...frames, ...wall].map((line): Solid => ({ core: line.map(plot.at), radius: 2 }))
-  const room: Box = { left: 4, top: 4, right: width - 4, bottom: height - 4 }
+  const plot = plotOf(input, reach)
+  const lines = linesOf(elevation, reach.high, measures, plot)
+  const floorY = plot.at({ x: 0, y: 0 }).y
   const grid = gridOf(reach.high, plot, height, unit)
-  const solids = [
-    ...limbSolids,
-    { core: [plot.at(head)], radius: frame.headR * scale },
-    ...propSolids,
-    ...lineSolids,
-    ...marks.map(({ line }): Solid => ({ core: line, radius: 2 })),
-    {
-      core: [
-        { x: 0, y: floorY },
-        { x: width, y: floorY },
-      ],
-      radius: 1.5,
-    },
-    ...grid.map(({ y, text }): Solid => ({
-      core: [
-        { x: 6, y: y - 5 },
-        { x: 6 + text.length * letterPx, y: y - 5 },
-      ],
-      radius: 9,
-    })),
-  ]
-  const wanted = [
-    ...measures.flatMap((measure) => markLabel(measure, plot, unit, isShort)),
-    ...pileLabels(elevation, measures, plot, unit, isShort),
-  ]
-  const { placed, left } = placeLabels({ labels: wanted, solids, room })
+  const isShort = width < narrowBelow
+  const { placed, left } = placeLabels({
+    labels: [
+      ...measures.flatMap((measure) => markLabel(measure, plot, unit, isShort)),
+      ...pileLabels(elevation, measures, plot, unit, isShort),
+    ],
+    solids: [
+      ...bodySolids(elevation, bones, plot.at, plot.scale),
+      ...props.map(({ core, radius }): Solid => ({ core: core.map(plot.at), radius: radius * plot.scale })),
+      ...lines.map(({ points }): Solid => ({ core: points, radius: 2 })),
+      ...backgroundSolids(grid, floorY, width),
+    ],
+    room: roomIn(width, height),
+  })
+  const head = headCentre(skeleton, frame)
   return {
     width,
     height,
@@ -143,29 +106,98 @@ export function drawElevation({ elevation, measures, width, height, unit }: Draw
     props: props.map(({ core, radius, piece, part }, index) => ({
       key: `${part} ${String(index)}`,
       kind: piece.kind,
-      path: roundedPath(core.map(plot.at), radius * scale),
+      path: roundedPath(core.map(plot.at), radius * plot.scale),
     })),
     limbs: [
       ...bones.map((bone) => drawnLimb(toHead(bone, head), plot)),
-      headShape(elevation, plot.at, scale, 'body'),
+      headShape(elevation, plot.at, plot.scale, 'body'),
     ].sort((a, b) => nearestLast[a.tone] - nearestLast[b.tone]),
-    lines: [
-      ...frames.map((line, index) => ({
-        key: `chair ${String(index)}`,
-        is: 'frame' as const,
-        path: linePath(line.map(plot.at)),
-      })),
-      ...wall.map((line) => ({ key: 'wall', is: 'wall' as const, path: linePath(line.map(plot.at)) })),
-      ...marks.map(({ measure, line }, index) => ({
-        key: `${measure.what} ${String(index)}`,
-        is: 'measure' as const,
-        path: linePath(line),
-      })),
-    ],
+    lines: lines.map(({ key, is, points }) => ({ key, is, path: linePath(points) })),
     labels: placed,
     left: left.map(({ text }) => text),
   }
 }
+
+type Reach = ReturnType<typeof reachOf>
+
+/** All people to one scale unless more room is needed; what is low does not sit at the very bottom of a tall picture. */
+function plotOf({ width, height }: DrawingInput, reach: Reach): Plot {
+  const tall = height - gutter.top - gutter.bottom
+  const scale = Math.min(
+    (width - gutter.left - gutter.right) / Math.max(usualWidthCm, reach.right - reach.left),
+    tall / (reach.high - reach.low),
+  )
+  const lift = (tall - (reach.high - reach.low) * scale) * restLifted
+  const floorY = height - gutter.bottom + Math.min(0, reach.low) * scale - lift
+  const middle = (gutter.left + width - gutter.right) / 2 - ((reach.left + reach.right) / 2) * scale
+  return { scale, at: ({ x, y }) => ({ x: middle + x * scale, y: floorY - y * scale }) }
+}
+
+/** A line as points in px, before it is a path: labels keep off it. */
+interface PlottedLine extends Omit<DrawnLine, 'path'> {
+  readonly points: readonly Px[]
+}
+
+/** Chairs, the wall and the measures, in this order. */
+function linesOf(elevation: Elevation, highCm: number, measures: readonly Measure[], plot: Plot): PlottedLine[] {
+  const { props, wallX } = elevation
+  const frames = props.filter(({ piece }) => piece.kind === 'chair').flatMap((prop) => chairLines(prop, elevation))
+  const wall = [
+    { x: wallX ?? 0, y: 0 },
+    { x: wallX ?? 0, y: highCm },
+  ]
+  return [
+    ...frames.map((line, index) => ({
+      key: `chair ${String(index)}`,
+      is: 'frame' as const,
+      points: line.map(plot.at),
+    })),
+    ...(wallX === undefined ? [] : [{ key: 'wall', is: 'wall' as const, points: wall.map(plot.at) }]),
+    ...measureLines(measures, plot),
+  ]
+}
+
+export const measureLines = (measures: readonly Measure[], plot: Plot): PlottedLine[] =>
+  measures
+    .flatMap((measure) => markLines(measure, plot).map((points) => ({ what: measure.what, points })))
+    .map(({ what, points }, index) => ({ key: `${what} ${String(index)}`, is: 'measure' as const, points }))
+
+/** The body as labels must keep off it. */
+export const bodySolids = (
+  { skeleton, frame }: Elevation,
+  bones: readonly Bone[],
+  at: (point: Bone['b']) => Px,
+  scale: number,
+): Solid[] => [
+  ...bones.map(({ a, b, ra, rb }): Solid => ({ core: [at(a), at(b)], radius: Math.max(ra, rb) * scale })),
+  { core: [at(headCentre(skeleton, frame))], radius: frame.headR * scale },
+]
+
+/** The floor, and the numbers of the heights at the left. */
+const backgroundSolids = (grid: Drawing['grid'], floorY: number, width: number): Solid[] => [
+  {
+    core: [
+      { x: 0, y: floorY },
+      { x: width, y: floorY },
+    ],
+    radius: 1.5,
+  },
+  ...grid.map(({ y, text }): Solid => ({
+    core: [
+      { x: 6, y: y - 5 },
+      { x: 6 + text.length * letterPx, y: y - 5 },
+    ],
+    radius: 9,
+  })),
+]
+
+/** Where labels may stand. */
+export const roomIn = (width: number, height: number): Box => ({
+  left: 4,
+  top: 4,
+  right: width - 4,
+  bottom: height - 4,
+})
 
 export const nearestLast: Readonly<Record<Tone, number>> = { far: 0, body: 1, near: 2 }
 
