@@ -142,6 +142,23 @@ test('with the server away the list shows what this browser has seen', async ({ 
   await expect(plan.getByRole('link', { name: 'Thursday slow hour' })).toBeVisible()
 })
 
+test('a server in trouble has not lost the session: it opens as this browser knew it', async ({
+  plan,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('Failed to load resource')
+  await expect.poll(() => keptInBrowser(plan)).toContain('thursday-slow-hour')
+  await plan.route('**/api/sessions/thursday-slow-hour', (route) =>
+    route.fulfill({
+      status: 500,
+      json: { status: 500, code: 'UNEXPECTED', title: 'Unexpected', detail: 'Try again.' },
+    }),
+  )
+  await plan.goto(`${house.address}plan/thursday-slow-hour`)
+  await expect(plan.getByTestId('gauge')).toContainText('58:48')
+})
+
 test('a session that was deleted is not offered while the server is away', async ({ plan, house, expectFailures }) => {
   expectFailures('Failed to load resource')
   await shellKept(plan)

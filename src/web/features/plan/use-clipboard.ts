@@ -47,38 +47,30 @@ export function useClipboard(isTyping: (target: EventTarget | null) => boolean):
   })
 
   async function paste(text: string): Promise<void> {
-    const envelope = blocksEnvelope(text)
-    if (!envelope) {
-      plan.tell(
-        'The clipboard holds no blocks: choose some and press Ctrl + C first. Whole sessions are imported in the list of sessions.',
-      )
-      return
-    }
-    if (text === lastCopied) {
-      put(envelope.blocks)
-      return
-    }
-    const reply = await importEnvelope(envelope)
-    if (reply.kind === 'ok') {
-      await own.load()
-      put(reply.value.blocks)
-    } else {
-      plan.tell(
-        reply.kind === 'away'
-          ? 'Zovrin’s server does not answer: what another window copied can be pasted when it is back.'
-          : reply.problem.detail,
-      )
-    }
-  }
-
-  function put(blocks: readonly Block[]): void {
+    const blocks = await pasted(text, own.load)
     const session = plan.document.value
-    if (!session) return
+    if (typeof blocks === 'string') plan.tell(blocks)
+    if (typeof blocks === 'string' || !session) return
     const last = plan.chosenIds.value.at(-1)
     const at = last === undefined ? session.blocks.length : session.blocks.findIndex(({ id }) => id === last) + 1
     const what = counted(blocks.length, 'block')
     plan.insertAll(blocks, at, `paste ${what}`, `${what} pasted`)
   }
+}
+
+const noBlocks =
+  'The clipboard holds no blocks: choose some and press Ctrl + C first. Whole sessions are imported in the list of sessions.'
+const away = 'Zovrin’s server does not answer: what another window copied can be pasted when it is back.'
+
+/** The blocks of the clipboard's text, with what they stand on brought to the shelf; or why there are none. */
+async function pasted(text: string, loadOwn: () => Promise<unknown>): Promise<readonly Block[] | string> {
+  const envelope = blocksEnvelope(text)
+  if (!envelope) return noBlocks
+  if (text === lastCopied) return envelope.blocks
+  const reply = await importEnvelope(envelope)
+  if (reply.kind !== 'ok') return reply.kind === 'away' ? away : reply.problem.detail
+  await loadOwn()
+  return reply.value.blocks
 }
 
 /** The clipboard's text as an envelope of blocks; its inside is checked by the server. */

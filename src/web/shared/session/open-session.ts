@@ -6,6 +6,7 @@ import { openSaving } from '#core/saving'
 import type { Kept } from '#core/saving'
 import { applyEdit } from '#core/session'
 import type { Edit } from '#core/session'
+import type { Reply } from '#web/shared/api/client.ts'
 import { readSession, saveSession, setAsideSession } from '#web/shared/api/sessions.ts'
 import { makeSaver } from '#web/shared/saving/saver.ts'
 import type { Saver, SavingIo } from '#web/shared/saving/saver.ts'
@@ -39,19 +40,22 @@ export async function openAgain(here: OpenSession): Promise<OpenSession | 'missi
   const { status, based } = here.saver.saving.value
   if (status !== 'saved') return here
   const reply = await readSession(here.id)
-  if (reply.kind === 'problem') return 'missing'
-  if (reply.kind === 'away' || reply.version === based) return here
+  if (isMissing(reply)) return 'missing'
+  if (reply.kind !== 'ok' || reply.version === based) return here
   const opened = openSaving({ document: reply.value, version: reply.version }, undefined)
   return opened ? withSaver(here.id, makeSaver(opened, ioOf(here.id, await windowId()))) : here
 }
 
 const withSaver = (id: string, saver: Saver<Session>): OpenSession => ({ id, saver, stacks: shallowRef(emptyStacks) })
 
+/** A server in trouble has not lost the session: what this browser knew is shown, as where it does not answer. */
+const isMissing = (reply: Reply<unknown>): boolean => reply.kind === 'problem' && reply.problem.status < 500
+
 /** Reads a session and this window's draft of it; without the server what this browser knew last. */
 export async function openSession(id: string): Promise<OpenSession | 'missing' | 'away'> {
   const mine = await windowId()
   const [draft, reply] = await Promise.all([draftFor(id, mine).catch(() => undefined), readSession(id)])
-  if (reply.kind === 'problem') return 'missing'
+  if (isMissing(reply)) return 'missing'
   const kept = reply.kind === 'ok' ? { document: reply.value, version: reply.version } : await known(id)
   if (reply.kind === 'ok') void putKnown(reply.value, reply.version).catch(() => undefined)
   const opened = openSaving(kept, draft && { document: draft.document, version: draft.based })
