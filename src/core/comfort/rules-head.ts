@@ -1,4 +1,4 @@
-import { headCentre } from '#core/figure'
+import { boundsOf, headCentre } from '#core/figure'
 import { apart, heightOf, isLying, pileOf, tenth, valueOf } from './reading.ts'
 import type { Rule } from './rule.ts'
 
@@ -102,8 +102,7 @@ export const headRules: readonly Rule[] = [
       const pads = props.filter(({ part }) => part === 'head')
       if (pads.length === 0) return undefined
       const centre = headCentre(skeleton, frame)
-      const top = Math.max(...pads.map(({ core, radius }) => Math.max(...core.map(({ y }) => y)) + radius))
-      const gap = centre.y - frame.headR - top
+      const gap = centre.y - frame.headR - Math.max(...pads.map((pad) => boundsOf(pad).high))
       return (
         gap > apart + 0.5 && { ...headUnder, facts: { gapCm: tenth(gap) }, wish: { part: 'head', wants: 'higher' } }
       )

@@ -161,14 +161,8 @@ export const legRules: readonly Rule[] = [
     code: 'PELVIS_LIFTED',
     grade: 'look',
     find: (look) => {
-      if (!look.warnings.includes('PELVIS_LIFTED')) return undefined
-      const lift =
-        heightOf(look, 'shins') +
-        look.elevation.frame.kneeR -
-        look.elevation.frame.thigh -
-        look.elevation.frame.hipAboveBack -
-        heightOf(look, 'pelvis')
-      return { part: 'pelvis', facts: { liftCm: tenth(Math.max(0, lift)) }, wish: { part: 'pelvis', wants: 'higher' } }
+      const { lift = 0 } = look.elevation
+      return lift > 0 && { part: 'pelvis', facts: { liftCm: tenth(lift) }, wish: { part: 'pelvis', wants: 'higher' } }
     },
   },
   {

@@ -1,5 +1,5 @@
 import type { BodyPart } from '#model/set-up'
-import { usualMassKg } from '#core/props'
+import { isLengthwise, usualMassKg } from '#core/props'
 import type { LoadedPiece, Pile } from '#core/props'
 import { tenth } from './reading.ts'
 import type { ComfortRuleFacts } from './facts.ts'
@@ -34,8 +34,8 @@ const short = ({ along, across }: LoadedPiece): number => Math.min(along, across
  * on its block and leans on the floor.
  */
 function standing({ elevation }: Look, { part, pieces }: Pile): readonly LoadedPiece[] {
-  const leans = part === 'upperBack' && elevation.numbers.incline !== undefined
-  return pieces.filter(({ kind, along, across }) => kind !== 'chair' && !(leans && along >= 40 && along >= across))
+  const leans = part === 'upperBack' && elevation.slope !== undefined
+  return pieces.filter((piece) => piece.kind !== 'chair' && !(leans && isLengthwise(piece)))
 }
 
 function ratioOf(pieces: readonly LoadedPiece[]): number {
@@ -68,7 +68,7 @@ export const stackRules: readonly Rule[] = [
     find: inPiles<'STACK_TALL'>((pieces, { part }, look) => {
       const ratio = ratioOf(pieces)
       // A block on its end under a bolster that leans on it has its own rule.
-      const carriesSlope = part === 'upperBack' && look.elevation.numbers.incline !== undefined
+      const carriesSlope = part === 'upperBack' && look.elevation.slope !== undefined
       if (carriesSlope || ratio <= ratios.stands + slack) return undefined
       return {
         ...(ratio > ratios.braced + slack ? {} : { grade: 'look' as const }),
@@ -127,7 +127,7 @@ export const stackRules: readonly Rule[] = [
     code: 'BLOCK_ON_END',
     grade: 'look',
     find: inPiles<'BLOCK_ON_END'>((pieces, { part }, look) => {
-      const carriesSlope = part === 'upperBack' && look.elevation.numbers.incline !== undefined
+      const carriesSlope = part === 'upperBack' && look.elevation.slope !== undefined
       return pieces.some(isOnEnd) && { facts: { slope: carriesSlope }, wish: { part, wants: 'steadier' } }
     }),
   },

@@ -1,6 +1,6 @@
-import { incline } from '#core/props'
+import { seatForEdge } from '#core/figure'
 import { apart, heightOf, isLying, pileOf, tenth, valueOf } from './reading.ts'
-import type { Look, Rule } from './rule.ts'
+import type { Rule } from './rule.ts'
 
 /** The trunk on a slope, degrees [formula book 6]: what it should be, and what breathes most easily. */
 const slope = { least: 15, most: 45, easyLeast: 20, easyMost: 40 } as const
@@ -12,28 +12,6 @@ const leastSacrum = 12
 const armsBelow = 3
 /** A child's fold, degrees [formula book 6 and 5h]. */
 const torso = { most: 20, steep: 25 } as const
-
-/** The seat that brings the edge within its limit, to half a centimetre. */
-function seatForEdge({ elevation }: Look, limit: number): number | undefined {
-  const { frame, piles } = elevation
-  const back = piles.find(({ part }) => part === 'upperBack')
-  const long = back?.pieces.filter(({ along, across }) => along >= 40 && along >= across) ?? []
-  const blocks = back?.pieces.filter((piece) => !long.includes(piece)) ?? []
-  const sum = (pieces: typeof long): number => pieces.reduce((all, { loaded }) => all + loaded, 0)
-  const now = piles.find(({ part }) => part === 'pelvis')?.height ?? 0
-  for (let seatH = Math.ceil(now * 2) / 2; seatH <= 30; seatH += 0.5) {
-    const raised = incline({
-      stature: frame.stature,
-      measured: frame,
-      bolsterLen: Math.max(...long.map(({ along }) => along)),
-      thickness: sum(long),
-      blockH: sum(blocks),
-      seatH,
-    })
-    if (raised.ok && raised.value.edge <= limit) return seatH
-  }
-  return undefined
-}
 
 export const trunkRules: readonly Rule[] = [
   {
@@ -50,14 +28,14 @@ export const trunkRules: readonly Rule[] = [
     grade: 'look',
     find: (look) => {
       const numbers = valueOf(look.elevation.numbers.incline)
-      const limit = 0.05 * look.elevation.frame.stature
-      if (!numbers || numbers.edge <= limit) return undefined
-      const seat = seatForEdge(look, limit)
+      const { slope, frame, piles } = look.elevation
+      if (!numbers || !slope || numbers.edge <= numbers.edgeLimit) return undefined
+      const seat = seatForEdge({ f: frame, piles }, slope)
       return {
         part: 'pelvis',
         facts: {
           edgeCm: tenth(numbers.edge),
-          limitCm: tenth(limit),
+          limitCm: tenth(numbers.edgeLimit),
           ...(seat === undefined ? {} : { seatCm: seat, raiseCm: tenth(seat - heightOf(look, 'pelvis')) }),
         },
         wish: { part: 'pelvis', wants: 'higher' },

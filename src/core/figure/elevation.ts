@@ -9,11 +9,9 @@ import { frameOf } from './body/frame.ts'
 import type { Frame } from './body/frame.ts'
 import { childFold, kneeling } from './poses/kneeling.ts'
 import { lying } from './poses/lying.ts'
-import { numbersOf } from './numbers/numbers.ts'
-import type { BookNumbers } from './numbers/numbers.ts'
 import { prone } from './poses/prone.ts'
-import type { Drawn, Scene } from './body/scene.ts'
-import { slopeOfThigh } from './poses/seated-fold.ts'
+import { heapsOf } from './body/scene.ts'
+import type { Drawn, Heap, Scene } from './body/scene.ts'
 import { seated } from './poses/seated.ts'
 import { sideLying } from './poses/side-lying.ts'
 import { standing } from './poses/standing.ts'
@@ -35,7 +33,8 @@ export interface ElevationInput {
 export interface Elevation extends Drawn {
   readonly frame: Frame
   readonly piles: readonly Pile[]
-  readonly numbers: BookNumbers
+  /** The props as they lie together. */
+  readonly heaps: readonly Heap[]
 }
 
 /** How the body weighs on what is under it, by the kind of figure. */
@@ -75,10 +74,10 @@ export function elevation(input: ElevationInput): Calculated<Elevation> {
   const drawn = draw(figure, scene)
   if (!drawn.ok) return drawn
   const skeleton = clearArms(drawn.value.skeleton, frame, drawn.value.props)
-  const numbers = numbersOf(figure, scene, slopeOfThigh(skeleton.right, frame))
+  const heaps = heapsOf(drawn.value.props)
   return {
     ok: true,
-    value: { ...drawn.value, skeleton, frame, piles: piles.value, numbers },
+    value: { ...drawn.value, skeleton, frame, piles: piles.value, heaps },
     warnings: [...piles.warnings, ...drawn.warnings],
   }
 }

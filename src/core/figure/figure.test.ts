@@ -248,3 +248,68 @@ test('whatever is tried out, it is drawn with its bones whole or refused with a 
     { numRuns: 100 },
   )
 })
+
+test('on its side, a knee on more than the thigh is long stays as high as the thigh reaches', () => {
+  const setUp = named('side-rest-household')
+  const high: SetUpItem = { id: 'high', kind: 'rectBolster', count: 2, under: 'knees', turn: 'side' }
+  const { skeleton, frame } = drawn(inputOf(setUp, 120, [high]))
+  const lengths = boneLengths(frame)
+  for (const bone of bonesOf(skeleton, frame)) expect(lengthOf(bone)).toBeCloseTo(lengths[bone.name], 5)
+})
+
+describe('what the solver knew of the props', () => {
+  test('every prop lies in one heap, whose height is that of its pile', () => {
+    const wrong = allOf((setUp, statureCm) => {
+      const { heaps, props, piles } = drawn(inputOf(setUp, statureCm))
+      const inHeaps = heaps.flatMap((heap) => heap.props)
+      const said = [setUp.id, String(statureCm)].join(' ')
+      // The two parts of a slope are one pile; a twin is as high as its pile.
+      const heights = (part: string, role: string) =>
+        heaps.filter((heap) => heap.part === part && heap.role === role).map(({ height }) => height)
+      const high = piles
+        .filter(({ part }) => props.some((prop) => prop.part === part))
+        .filter(({ part, height }) => {
+          const [slope, riser] = [heights(part, 'slope')[0], heights(part, 'riser')[0] ?? 0]
+          const there = slope === undefined ? heights(part, 'support') : [slope + riser]
+          return !there.some((one) => Math.abs(one - height) < 1e-6)
+        })
+      return [
+        ...(inHeaps.length === props.length && new Set(inHeaps).size === props.length ? [] : [`${said}: not one heap`]),
+        ...high.map(({ part }) => `${said}: ${part}`),
+      ]
+    })
+    expect(wrong).toEqual([])
+  })
+
+  test('a bolster on a block is a slope that leans with its low end on the floor, and the block raises it', () => {
+    const { heaps, slope, numbers } = drawn(inputOf(named('reclined-bound-angle-full'), 170))
+    expect(heaps.filter(({ part }) => part === 'upperBack').map(({ role }) => role)).toEqual(['riser', 'slope'])
+    expect(slope?.foot).toEqual({ x: 0, y: 0 })
+    expect(slope?.corner.y).toBeGreaterThan(0)
+    expect(slope?.blockH).toBeCloseTo(heaps.find(({ role }) => role === 'riser')?.height ?? 0)
+    expect(numbers.incline).toMatchObject({ ok: true, value: { edgeLimit: 8.5 } })
+  })
+
+  test("of two equal piles each is the twin of a side, and one pile is nobody's twin", () => {
+    const { heaps } = drawn(inputOf(named('reclined-bound-angle-full'), 170))
+    expect(heaps.filter(({ part }) => part === 'knees').map(({ twin }) => twin)).toEqual(['left', 'right'])
+    expect(heaps.find(({ part }) => part === 'head')?.twin).toBeUndefined()
+  })
+
+  test('a blanket over the bolster of a slope lies with the bolster, not with the block', () => {
+    const setUp = named('reclined-bound-angle-full')
+    const blanket: SetUpItem = {
+      id: 'over',
+      kind: 'blanket',
+      count: 1,
+      under: 'upperBack',
+      folds: [...namedFolds.standard],
+    }
+    const { heaps } = drawn(inputOf(setUp, 170, [...setUp.items, blanket]))
+    expect(heaps.find(({ role }) => role === 'slope')?.props.map(({ piece }) => piece.kind)).toEqual([
+      'rectBolster',
+      'blanket',
+    ])
+    expect(heaps.find(({ role }) => role === 'riser')?.props.every(({ piece }) => piece.kind !== 'blanket')).toBe(true)
+  })
+})

@@ -31,6 +31,9 @@ const steep = 45
 /** The bolster's low corner may stand this share of the stature proud of a straight back. */
 const mostEdge = 0.05
 
+/** How far the bolster's low corner may stand proud of a straight back, cm [formula book 5b]. */
+export const edgeLimit = (stature: number): number => mostEdge * stature
+
 /**
  * Reclining on a bolster that lies on a block [formula book 5b]: its angle, the trunk's, and where shoulders
  * and head come. `UNREACHABLE`, `TOO_STEEP`, `BOLSTER_TOO_SHORT`; warns `HEAD_OFF_END`, `LUMBAR_EDGE`, `STEEP`.
@@ -76,7 +79,7 @@ export function incline(input: InclineInput): Calculated<Incline> {
     },
     [
       shoulderAlong + body.shoulderToEar > bolsterLen && 'HEAD_OFF_END',
-      edge > mostEdge * stature && 'LUMBAR_EDGE',
+      edge > edgeLimit(stature) && 'LUMBAR_EDGE',
       theta > steep && 'STEEP',
     ],
   )

@@ -25,6 +25,16 @@ export interface Piece {
   readonly footprintCm2: number
 }
 
+/** From this length on a support carries a trunk along it, or a knee and its shin, cm [estimate]. */
+const longEnough = 40
+
+/** Whether a piece is long enough along the body to carry more than the part it lies under. */
+export const isLong = ({ along }: Pick<Piece, 'along'>): boolean => along >= longEnough
+
+/** Whether it is long, and lies lengthwise. */
+export const isLengthwise = (piece: Pick<Piece, 'along' | 'across'>): boolean =>
+  isLong(piece) && piece.along >= piece.across
+
 /** A cupboard's own size of a kind, in whole millimetres. */
 export type OwnSizes = Readonly<
   Partial<

@@ -1,12 +1,15 @@
-import { incline, inclineBlocks, pelvisRaised, secondBlock } from '#core/props'
-import type { Calculated, Incline, LoadedPiece, Pile } from '#core/props'
+import { isLengthwise, pelvisRaised, secondBlock } from '#core/props'
+import type { Calculated, Pile } from '#core/props'
 import { lowBackBend } from './frame.ts'
-import type { Point3 } from '../geometry/plane.ts'
+import type { Point, Point3 } from '../geometry/plane.ts'
 import { cosOf, from, sinOf, turnUntilClear } from '../geometry/plane.ts'
 import { alongOf, heightUnder, isClear, pileUnder, placed, stacked } from './scene.ts'
 import type { PlacedProp, Scene } from './scene.ts'
 import { floorAt, surfaceAt } from '../geometry/shape.ts'
 import type { Surface } from '../geometry/shape.ts'
+import type { BookNumbers } from '../numbers/numbers.ts'
+import { inclineOf, overhang } from './slope.ts'
+import type { LaidSlope, Slope } from './slope.ts'
 import { layTrunk } from './trunk.ts'
 import type { Lie } from './trunk.ts'
 
@@ -20,62 +23,9 @@ export interface Bed {
   readonly top?: Surface & { readonly length: number }
   /** How the lowest part of the trunk may lie, degrees above the floor. */
   readonly least: number
-}
-
-/** Something long enough to carry the back lengthwise starts here. */
-const longEnough = 40
-/** The bolster's head end stands this far past the block's hip-side edge, along its underside [formula book 5b]. */
-const overhang = 10
-
-/** The pile under the upper back told apart: what raises it, and the long support with what lies on it. */
-export interface Slope {
-  readonly blocks: readonly LoadedPiece[]
-  readonly long: readonly LoadedPiece[]
-  readonly blockH: number
-  readonly thickness: number
-  readonly length: number
-  /** A block part of the way up. */
-  readonly mid?: Pile
-}
-
-const sum = (pieces: readonly LoadedPiece[]): number => pieces.reduce((all, { loaded }) => all + loaded, 0)
-
-/** The lengthwise support under the back; undefined where there is none. */
-export function slopeOf(scene: Pick<Scene, 'piles'>): Slope | undefined {
-  const pile = pileUnder(scene, 'upperBack')
-  const at = pile?.pieces.findIndex(({ along, across }) => along >= longEnough && along >= across) ?? -1
-  if (!pile || at < 0) return undefined
-  const [blocks, long] = [pile.pieces.slice(0, at), pile.pieces.slice(at)]
-  const mid = pileUnder(scene, 'lowBack')
-  return {
-    blocks,
-    long,
-    blockH: sum(blocks),
-    thickness: sum(long),
-    length: Math.max(...long.map(({ along }) => along)),
-    ...(mid ? { mid } : {}),
-  }
-}
-
-/** The incline of a slope, with its blocks where they stand: the head block near its end, another half way up. */
-export function inclineOf(scene: Scene, slope: Slope): Calculated<Incline & { readonly free: number }> {
-  const blocks = [
-    { blockH: slope.blockH, along: slope.length - overhang },
-    ...(slope.mid ? [{ blockH: slope.mid.height, along: slope.length / 2 }] : []),
-  ]
-  const carried = inclineBlocks({ blocks })
-  if (!carried.ok) return carried
-  const result = incline({
-    stature: scene.f.stature,
-    measured: scene.f,
-    bolsterLen: slope.length,
-    thickness: slope.thickness,
-    blockH: (slope.length - overhang) * sinOf(carried.value.theta),
-    overhang,
-    seatH: heightUnder(scene, 'pelvis'),
-    headPad: heightUnder(scene, 'head'),
-  })
-  return result.ok ? { ...result, value: { ...result.value, free: carried.value.free[0] ?? 0 } } : result
+  /** The book's numbers it was built from. */
+  readonly numbers: BookNumbers
+  readonly slope?: LaidSlope
 }
 
 /** The long support on its blocks, and the hips before its low end [formula book 5b]; heads lie at the left. */
@@ -86,9 +36,11 @@ export function slopeBed(scene: Scene, slope: Slope): Calculated<Bed> {
   const theta = inclined.value.bolsterAngle
   // The underside rises to the left; seen along it, up is to its right, so it is laid from the head end back.
   const underside = (along: number, above: number): Surface => surfaceAt({ x: 0, y: 0, degrees: -theta }, -along, above)
-  const long = stacked(slope.long, 'upperBack', underside(slope.length / 2, 0))
+  const long = stacked(slope.long, 'upperBack', underside(slope.length / 2, 0), { role: 'slope' })
   const edge = -(slope.length - overhang) * cosOf(theta)
-  const blocks = stacked(slope.blocks, 'upperBack', floorAt(edge - (slope.blocks[0]?.along ?? 0) / 2))
+  const blocks = stacked(slope.blocks, 'upperBack', floorAt(edge - (slope.blocks[0]?.along ?? 0) / 2), {
+    role: 'riser',
+  })
   const touches = slope.mid && theta >= 1 ? secondBlock({ theta, midBlockH: slope.mid.height }) : undefined
   const mid = slope.mid && touches?.ok ? placed(slope.mid, floorAt(-touches.value.floorX - alongOf(slope.mid) / 2)) : []
   const seat = pileUnder(scene, 'pelvis')
@@ -98,6 +50,7 @@ export function slopeBed(scene: Scene, slope: Slope): Calculated<Bed> {
     { x: slope.thickness * sinOf(theta) + f.hipAboveBack, y: heightUnder(scene, 'pelvis') + f.hipAboveSeat, z: 0 },
     under,
   )
+  const top = underside(0, slope.thickness)
   const seats = placed(seat, floorAt(slope.thickness * sinOf(theta) + 0.5 + alongOf(seat) / 2))
   return {
     ok: true,
@@ -105,10 +58,20 @@ export function slopeBed(scene: Scene, slope: Slope): Calculated<Bed> {
     value: {
       hip,
       props: [...under, ...seats],
-      top: { ...underside(0, slope.thickness), length: slope.length },
+      top: { ...top, length: slope.length },
       least: -10,
+      numbers: { incline: inclined },
+      slope: { ...slope, foot: { x: 0, y: 0 }, corner: lowCorner(long) },
     },
   }
+}
+
+/** The upper edge at the low end of a slope that rises to the left, on its rounding. */
+function lowCorner(long: readonly PlacedProp[]): Point {
+  const { core, radius } = long.findLast(({ piece }) => isLengthwise(piece)) ?? { core: [], radius: 0 }
+  const [first = { x: 0, y: 0 }, ...others] = core
+  const corner = others.reduce((best, point) => (point.x + point.y > best.x + best.y ? point : best), first)
+  return { x: corner.x + radius * Math.SQRT1_2, y: corner.y + radius * Math.SQRT1_2 }
 }
 
 /** Farthest the hips slide off the low end so that the back can lie down, as a share of the stature [estimate]. */
@@ -163,7 +126,11 @@ export function raisedBed(scene: Scene, pile: Pile, footEdge?: number): Calculat
     const hip = hipAt(height)
     return isClear([{ a: hip, b: from(hip, 180 + tilt, f.lowTrunk), ra: f.hipR, rb: f.waistR }], props)
   })
-  return { ok: true, warnings: raised.warnings, value: { hip: hipAt(y), props, least: -tilt - 25 } }
+  return {
+    ok: true,
+    warnings: raised.warnings,
+    value: { hip: hipAt(y), props, least: -tilt - 25, numbers: { raised } },
+  }
 }
 
 /** Flat on the floor, or over whatever lies across under the back. */
@@ -177,5 +144,5 @@ export function flatBed(scene: Scene): Bed {
   const props = (['upperBack', 'lowBack', 'chest'] as const).flatMap((part) =>
     placed(pileUnder(scene, part), floorAt(at[part])),
   )
-  return { hip: { x: 0, y: f.hipAboveBack, z: 0 }, props, least: 0 }
+  return { hip: { x: 0, y: f.hipAboveBack, z: 0 }, props, least: 0, numbers: {} }
 }

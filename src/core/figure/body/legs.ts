@@ -17,6 +17,7 @@ import type { Point3 } from '../geometry/plane.ts'
 import { alongOf, heightUnder, isFreeOfPile, pileUnder, placed, stillOf } from './scene.ts'
 import type { PlacedProp, Scene } from './scene.ts'
 import { floorAt } from '../geometry/shape.ts'
+import type { BookNumbers } from '../numbers/numbers.ts'
 
 /** A leg from its hip joint. */
 export interface Leg {
@@ -31,6 +32,8 @@ export interface Legs {
   readonly left: Leg
   readonly props: readonly PlacedProp[]
   readonly wallX?: number
+  /** The book's numbers they were built from. */
+  readonly numbers?: BookNumbers
 }
 
 const up: Point3 = { x: 0, y: 1, z: 0 }

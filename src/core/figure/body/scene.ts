@@ -1,11 +1,14 @@
+import type { Side } from '#model/common'
 import type { BodyPart } from '#model/set-up'
 import type { LoadedPiece, Pile } from '#core/props'
 import type { Frame } from './frame.ts'
 import { between } from '../geometry/plane.ts'
 import type { Point, Point3 } from '../geometry/plane.ts'
-import { distanceTo, floorAt, isFreeOf, samples, shapeOn, surfaceAt } from '../geometry/shape.ts'
+import { boundsOf, distanceTo, floorAt, isFreeOf, samples, shapeOn, surfaceAt } from '../geometry/shape.ts'
 import type { Limb, Shape, Surface } from '../geometry/shape.ts'
+import type { BookNumbers } from '../numbers/numbers.ts'
 import type { Skeleton } from './skeleton.ts'
+import type { LaidSlope } from './slope.ts'
 
 /** Something a limb cannot be in: an outline from the side, and what it takes of the depth of the picture. */
 export interface Obstacle extends Shape {
@@ -13,10 +16,26 @@ export interface Obstacle extends Shape {
   readonly zTo: number
 }
 
-/** A prop where it lies. */
-export interface PlacedProp extends Obstacle {
-  readonly piece: LoadedPiece
+/** What props that lie together do: carry by themselves, be the long support of a slope with what lies on it, or raise that. */
+export type HeapRole = 'support' | 'slope' | 'riser'
+
+/** Which heap a prop belongs to; `twin` is the side of one of two equal piles. */
+interface InHeap {
   readonly part: BodyPart
+  readonly role: HeapRole
+  readonly twin?: Side
+}
+
+/** A prop where it lies. */
+export interface PlacedProp extends Obstacle, InHeap {
+  readonly piece: LoadedPiece
+}
+
+/** Props that lie together, from the floor up. */
+export interface Heap extends InHeap {
+  readonly props: readonly PlacedProp[]
+  /** Loaded height of all of them, cm. */
+  readonly height: number
 }
 
 /** What a figure is built from. */
@@ -33,6 +52,12 @@ export interface Drawn {
   readonly props: readonly PlacedProp[]
   /** Where the wall stands, and which way it faces the body. */
   readonly wallX?: number
+  /** The book's numbers it was built from. */
+  readonly numbers: BookNumbers
+  /** The slope under the back. */
+  readonly slope?: LaidSlope
+  /** How far legs that reach up to a seat lift the pelvis off what it lies on, cm. */
+  readonly lift?: number
 }
 
 /** The pile under a part; with `count`, only one of so many equal piles. */
@@ -50,13 +75,14 @@ export function stacked(
   pieces: readonly LoadedPiece[],
   part: BodyPart,
   surface: Surface,
-  z = 0,
+  { z = 0, role = 'support', twin }: { readonly z?: number; readonly role?: HeapRole; readonly twin?: Side } = {},
 ): readonly PlacedProp[] {
+  const heap = { part, role, ...(twin ? { twin } : {}) }
   let base = surface
   return pieces.map((piece) => {
     const shape = shapeOn(base, piece, piece.loaded)
     base = surfaceAt(base, 0, piece.loaded)
-    return { ...shape, piece, part, zFrom: z - piece.across / 2, zTo: z + piece.across / 2 }
+    return { ...shape, ...heap, piece, zFrom: z - piece.across / 2, zTo: z + piece.across / 2 }
   })
 }
 
@@ -64,9 +90,31 @@ export function stacked(
 export function placed(pile: Pile | undefined, surface: Surface, z = 0): readonly PlacedProp[] {
   if (!pile) return []
   return pile.piles === 1
-    ? stacked(pile.pieces, pile.part, surface, 0)
-    : [-1, 1].flatMap((side) => stacked(pile.pieces, pile.part, surface, side * z))
+    ? stacked(pile.pieces, pile.part, surface)
+    : [
+        ...stacked(pile.pieces, pile.part, surface, { z: -z, twin: 'left' }),
+        ...stacked(pile.pieces, pile.part, surface, { z, twin: 'right' }),
+      ]
 }
+
+/** The props as the heaps they were laid in, in the order in which they were laid. */
+export function heapsOf(props: readonly PlacedProp[]): readonly Heap[] {
+  const heaps = new Map<string, PlacedProp[]>()
+  for (const prop of props) {
+    const key = `${prop.part} ${prop.role} ${prop.twin ?? ''}`
+    heaps.set(key, [...(heaps.get(key) ?? []), prop])
+  }
+  return [...heaps.values()].flatMap((there) => {
+    const [first] = there
+    if (!first) return []
+    const { part, role, twin } = first
+    const height = there.reduce((sum, { piece }) => sum + piece.loaded, 0)
+    return [{ part, role, ...(twin ? { twin } : {}), props: there, height }]
+  })
+}
+
+/** How high the highest of some props reaches; 0 without any. */
+export const topOf = (props: readonly PlacedProp[]): number => Math.max(0, ...props.map((prop) => boundsOf(prop).high))
 
 /**
  * A thigh or a shin as something the trunk cannot be in, from a share of the way on: near the joint they are one

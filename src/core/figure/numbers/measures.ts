@@ -1,6 +1,8 @@
 import type { Figure, FigureOf } from '#model/figure'
 import type { Calculated } from '#core/props'
 import type { Elevation } from '../elevation.ts'
+import type { SlopeNumbers } from './numbers.ts'
+import type { LaidSlope } from '../body/slope.ts'
 import { cosOf, degreesOf } from '../geometry/plane.ts'
 import type { Point } from '../geometry/plane.ts'
 import { pileUnder } from '../body/scene.ts'
@@ -142,7 +144,7 @@ const bend = (first: number, second: number): number => {
 const direction = (a: Point, b: Point): number => degreesOf(b.y - a.y, b.x - a.x)
 
 function lyingMeasures(figure: FigureOf<'lying'>, elevation: Elevation): readonly Measure[] {
-  const { numbers, skeleton, piles } = elevation
+  const { numbers, skeleton, piles, slope } = elevation
   const incline = valueOf(numbers.incline)
   const raised = valueOf(numbers.raised)
   const { right } = skeleton
@@ -152,7 +154,7 @@ function lyingMeasures(figure: FigureOf<'lying'>, elevation: Elevation): readonl
   const shins = pileUnder({ piles }, 'shins')
   const shinsAt = elevation.props.filter(({ part }) => part === 'shins').map(boundsOf)
   return [
-    ...(incline ? sloping(elevation, incline) : []),
+    ...(incline && slope ? sloping(elevation, incline, slope) : []),
     ...(raised
       ? [
           deg('pelvisSlope', raised.slope),
@@ -163,9 +165,9 @@ function lyingMeasures(figure: FigureOf<'lying'>, elevation: Elevation): readonl
       ? [
           cm(
             'kneesHeight',
-            kneeRoll(elevation),
-            { kind: 'height', x: Math.max(right.ankle.x, right.toe.x) + 6, from: 0, to: kneeRoll(elevation) },
-            { about: Math.abs(right.knee.y - elevation.frame.kneeR - kneeRoll(elevation)) > mostApart },
+            knees.supportH,
+            { kind: 'height', x: Math.max(right.ankle.x, right.toe.x) + 6, from: 0, to: knees.supportH },
+            { about: Math.abs(right.knee.y - elevation.frame.kneeR - knees.supportH) > mostApart },
           ),
           deg('kneeBend', knees.kneeFlex),
         ]
@@ -196,38 +198,12 @@ function lyingMeasures(figure: FigureOf<'lying'>, elevation: Elevation): readonl
   ]
 }
 
-const kneeRoll = ({ piles }: Elevation): number =>
-  (pileUnder({ piles }, 'knees') ?? pileUnder({ piles }, 'thighs'))?.height ?? 0
-
-function sloping(
-  elevation: Elevation,
-  incline: {
-    readonly bolsterAngle: number
-    readonly trunkAngle: number
-    readonly edge: number
-    readonly headAboveHeart: number
-  },
-): readonly Measure[] {
-  const { frame, props } = elevation
+function sloping(elevation: Elevation, incline: SlopeNumbers, { foot, corner }: LaidSlope): readonly Measure[] {
   const theta = incline.bolsterAngle
-  const long = props.filter(({ part, piece }) => part === 'upperBack' && piece.along >= piece.across).at(-1)
-  // The top corner at the low end: on the right of what rises to the left.
-  const corner = long?.core.reduce((best, point) => (point.x + point.y > best.x + best.y ? point : best))
   return [
     ...headMeasure(elevation, -1),
-    ...(theta >= 1
-      ? [deg('bolsterAngle', theta, { kind: 'angle', at: { x: 0, y: 0 }, from: 180 - theta, to: 180 })]
-      : []),
-    ...(corner && long
-      ? [
-          cm(
-            'backEdge',
-            incline.edge,
-            { kind: 'point', at: { x: corner.x + long.radius * 0.7, y: corner.y + long.radius * 0.7 } },
-            { limit: 0.05 * frame.stature },
-          ),
-        ]
-      : []),
+    ...(theta >= 1 ? [deg('bolsterAngle', theta, { kind: 'angle', at: foot, from: 180 - theta, to: 180 })] : []),
+    cm('backEdge', incline.edge, { kind: 'point', at: corner }, { limit: incline.edgeLimit }),
     deg('trunkAngle', incline.trunkAngle),
     cm('headAboveHeart', incline.headAboveHeart),
   ]

@@ -140,6 +140,7 @@ const drawnOf = (
     left: { ...base.left, ...arms.left },
   },
   props: [...base.props, ...props, ...arms.props],
+  numbers: {},
 })
 
 /** The back level, the hands under the shoulders. */
@@ -279,6 +280,7 @@ function longShape(scene: Scene): Calculated<Drawn> {
         left: { ...legs.left, ...arms.left },
       },
       props: placed(pileUnder(scene, 'head'), floorAt(ball.x)),
+      numbers: {},
     },
   }
 }

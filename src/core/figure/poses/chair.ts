@@ -25,7 +25,7 @@ export function chair(figure: FigureOf<'chair'>, scene: Scene): Calculated<Drawn
   const hip: Point3 = { x: 0, y: seatH + f.hipAboveSeat, z: 0 }
   const start = hipJoint(hip, f)
   const seats = placed(pile, floorAt(0.03 * f.stature))
-  const { leg, hangs } = seatedLeg(scene, start, seats)
+  const leg = seatedLeg(scene, start, seats)
   const both = bothAlike(leg, placed(pileUnder(scene, 'feet'), floorAt(leg.ankle.x + 0.04 * f.stature), leg.ankle.z))
   const legs =
     figure.legs === 'figureFour'
@@ -39,7 +39,7 @@ export function chair(figure: FigureOf<'chair'>, scene: Scene): Calculated<Drawn
   const arms = armTo(f, trunk.shoulder, hand, { x: -0.6, y: -0.5, z: 0.8 })
   return {
     ok: true,
-    warnings: hangs ? ['FEET_HANG'] : [],
+    warnings: [],
     value: {
       skeleton: {
         hip,
@@ -50,6 +50,7 @@ export function chair(figure: FigureOf<'chair'>, scene: Scene): Calculated<Drawn
         left: { ...legs.left, ...arms.left },
       },
       props: [...seats, ...legs.props, ...trunk.props],
+      numbers: pile ? { feet } : {},
     },
   }
 }
@@ -61,11 +62,7 @@ const underLeft = (props: readonly PlacedProp[], z: number): readonly PlacedProp
     : props.map((prop) => ({ ...prop, zFrom: prop.zFrom + z, zTo: prop.zTo + z }))
 
 /** Feet on the floor or their support, the knees bent to match; where the seat is too high the thighs lie on it and the feet hang. */
-function seatedLeg(
-  scene: Scene,
-  start: Point3,
-  seats: readonly PlacedProp[],
-): { readonly leg: Leg; readonly hangs: boolean } {
+function seatedLeg(scene: Scene, start: Point3, seats: readonly PlacedProp[]): Leg {
   const { f } = scene
   const footY = f.ankleH + heightUnder(scene, 'feet')
   const thigh = (knee: Point3) => ({ a: start, b: knee, ra: f.hipR * 0.9, rb: f.kneeR })
@@ -81,15 +78,12 @@ function seatedLeg(
   const ankle =
     knee === bent ? standing : reached(knee, { x: knee.x, y: Math.max(footY, knee.y - f.shank), z: knee.z }, f.shank, 0)
   return {
-    leg: {
-      hip: start,
-      knee,
-      ankle,
-      toe: hangs
-        ? from(ankle, -Math.min(25, asinOf((ankle.y - f.toeR) / f.footLength)), f.footLength)
-        : flatFoot(ankle, f),
-    },
-    hangs,
+    hip: start,
+    knee,
+    ankle,
+    toe: hangs
+      ? from(ankle, -Math.min(25, asinOf((ankle.y - f.toeR) / f.footLength)), f.footLength)
+      : flatFoot(ankle, f),
   }
 }
 

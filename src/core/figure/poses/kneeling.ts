@@ -1,5 +1,5 @@
 import type { FigureOf } from '#model/figure'
-import { childsPose } from '#core/props'
+import { childsPose, isLong } from '#core/props'
 import type { Calculated } from '#core/props'
 import { armAlong, armTo } from '../body/arms.ts'
 import { bothAlike, hipJoint } from '../body/legs.ts'
@@ -31,7 +31,7 @@ function kneelLeg(
   const inwards = apart === undefined && spread < 8 ? 0 : asinOf((knee.z - (apart ?? f.hipHalf * 0.7)) / f.shank)
   const ankle = fromOut(knee, 180 + asinOf((knee.y - ankleY) / f.shank), inwards, f.shank)
   const toe = fromOut(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength) * 0.9, 0, f.footLength)
-  const centre = pad && pad.pieces.some(({ along }) => along >= 40) ? (knee.x + ankle.x) / 2 : knee.x
+  const centre = pad && pad.pieces.some(isLong) ? (knee.x + ankle.x) / 2 : knee.x
   return {
     leg: { hip: start, knee, ankle, toe },
     props: [
@@ -87,6 +87,7 @@ export function childFold(figure: FigureOf<'childFold'>, scene: Scene): Calculat
         left: { ...legs.left, ...arms.left },
       },
       props: [...under, ...seat, ...support, ...head.pads, ...arms.props],
+      numbers: { child: numbers },
     },
   }
 }
@@ -102,7 +103,7 @@ export function kneeling(figure: FigureOf<'kneeling'>, scene: Scene): Calculated
   const pad = pileUnder(scene, 'knees')
   const heels =
     heelSeat[figure.feet] * f.stature +
-    (alongOf(pad) >= 40 ? heightUnder(scene, 'knees') : 0) +
+    (isLong({ along: alongOf(pad) }) ? heightUnder(scene, 'knees') : 0) +
     heightUnder(scene, 'shins')
   // Something firm stands between the feet; something soft lies on the heels.
   const between_ = pile?.pieces.some(({ rank }) => rank < 2) ?? false
@@ -152,6 +153,7 @@ export function kneeling(figure: FigureOf<'kneeling'>, scene: Scene): Calculated
         left: { ...legs.left, ...arms.left },
       },
       props: [...flat.props, ...seat, ...arms.props],
+      numbers: {},
     },
   }
 }

@@ -1,9 +1,9 @@
 import type { FigureOf } from '#model/figure'
-import { kneeBolster, legsUpWall } from '#core/props'
-import type { Calculated, KneeBolster } from '#core/props'
+import { boundAngle, kneeBolster, legsUpWall } from '#core/props'
+import type { Calculated } from '#core/props'
 import { armAlong, armTo, armsOverhead } from '../body/arms.ts'
 import type { Arms } from '../body/arms.ts'
-import { flatBed, onTheBack, raisedBed, slopeBed, slopeOf } from '../body/bed.ts'
+import { flatBed, onTheBack, raisedBed, slopeBed } from '../body/bed.ts'
 import type { Bed } from '../body/bed.ts'
 import {
   bentLeg,
@@ -26,6 +26,8 @@ import type { Point3 } from '../geometry/plane.ts'
 import { alongOf, heightUnder, pileUnder, placed, stacked } from '../body/scene.ts'
 import type { Drawn, PlacedProp, Scene } from '../body/scene.ts'
 import { floorAt, surfaceAt } from '../geometry/shape.ts'
+import type { BookNumbers } from '../numbers/numbers.ts'
+import { slopeOf } from '../body/slope.ts'
 import { archedTrunk, headBall, layHead, layTrunk } from '../body/trunk.ts'
 import { usualOf } from '../body/usual.ts'
 
@@ -44,7 +46,7 @@ export function lying(figure: Lying, scene: Scene): Calculated<Drawn> {
   const legs = legsOf(figure, scene, bed.value)
   if (!legs.ok) return legs
   const { f } = scene
-  const { hip, props, least } = legs.value.bed
+  const { hip, props, least, numbers } = legs.value.bed
   const trunk = isArched(scene, slope !== undefined)
     ? archedTrunk(f, onTheBack, hip, props)
     : seat && !slope
@@ -69,6 +71,9 @@ export function lying(figure: Lying, scene: Scene): Calculated<Drawn> {
       },
       props: [...props, ...head.pads, ...legs.value.props, ...arms.props],
       ...(legs.value.wallX === undefined ? {} : { wallX: legs.value.wallX }),
+      numbers: { ...numbers, ...legs.value.numbers },
+      ...(bed.value.slope ? { slope: bed.value.slope } : {}),
+      ...(legs.value.lift ? { lift: legs.value.lift } : {}),
     },
   }
 }
@@ -144,18 +149,20 @@ const alike = ({ leg, props }: { readonly leg: Leg; readonly props: readonly Pla
 
 interface LegsOnBed extends Legs {
   readonly bed: Bed
+  /** How far the legs lift the hips off the bed. */
+  readonly lift?: number
 }
 
 const fine = <T>(value: T, warnings: readonly string[] = []): Calculated<T> => ({ ok: true, value, warnings })
 
 /** The linkage of knees over a roll [formula book 5g]; undefined without one. */
-export function kneeNumbers(scene: Scene): Calculated<KneeBolster> | undefined {
+function kneeNumbers(scene: Scene): BookNumbers['knees'] {
   const { f } = scene
   const roll = pileUnder(scene, 'knees') ?? pileUnder(scene, 'thighs')
-  return (
-    roll &&
-    kneeBolster({ stature: f.stature, measured: f, supportH: roll.height, heelLift: heightUnder(scene, 'ankles') })
-  )
+  if (!roll) return undefined
+  const supportH = roll.height
+  const knees = kneeBolster({ stature: f.stature, measured: f, supportH, heelLift: heightUnder(scene, 'ankles') })
+  return knees.ok ? { ...knees, value: { ...knees.value, supportH } } : knees
 }
 
 /** The legs of the pose, and the bed where they lift the hips or bring them to a wall. */
@@ -166,13 +173,14 @@ function legsOf(figure: Lying, scene: Scene, bed: Bed): Calculated<LegsOnBed> {
   switch (figure.legs) {
     case 'long': {
       // Knees so high that no heel comes down are refused, as the formula book has it.
-      const carried = kneeNumbers(scene)
-      return carried && !carried.ok ? carried : with_(alike(longLeg(scene, hip, figure.spreadDeg ?? 6)))
+      const knees = kneeNumbers(scene)
+      if (knees && !knees.ok) return knees
+      return with_({ ...alike(longLeg(scene, hip, figure.spreadDeg ?? 6)), ...(knees ? { numbers: { knees } } : {}) })
     }
     case 'bent':
       return with_(alike(bentLeg(scene, hip)))
     case 'bound':
-      return with_(alike(boundLeg(scene, hip, usualOf(figure).abductionDeg, usualOf(figure).heelGapCm)))
+      return with_(boundLegs(figure, scene, hip))
     case 'toChest':
       return with_(bothAlike(drawnUp(f, hip)))
     case 'soles':
@@ -200,6 +208,13 @@ function legsOf(figure: Lying, scene: Scene, bed: Bed): Calculated<LegsOnBed> {
     case 'wall':
       return atWall(figure, scene, bed)
   }
+}
+
+function boundLegs(figure: Lying, scene: Scene, hip: Point3): Legs {
+  const { abductionDeg, heelGapCm: heelGap } = usualOf(figure)
+  const { f } = scene
+  const bound = boundAngle({ stature: f.stature, measured: f, abductionDeg, heelGap })
+  return { ...alike(boundLeg(scene, hip, abductionDeg, heelGap)), numbers: { bound } }
 }
 
 function figureFour(scene: Scene, hip: Point3): Legs {
@@ -231,10 +246,7 @@ function onSeat(scene: Scene, bed: Bed): Calculated<LegsOnBed> {
   const pile = pileUnder(scene, 'shins')
   if (!pile) return fine({ ...alike(bentLeg(scene, bed.hip)), bed })
   const { leg, props, lift } = calvesUp(scene, bed.hip, pile)
-  return fine(
-    { ...bothAlike(leg, props), bed: { ...bed, hip: { ...bed.hip, y: bed.hip.y + lift } } },
-    lift > 0 ? ['PELVIS_LIFTED'] : [],
-  )
+  return fine({ ...bothAlike(leg, props), bed: { ...bed, hip: { ...bed.hip, y: bed.hip.y + lift } }, lift }, [])
 }
 
 function atWall(figure: Lying, scene: Scene, bed: Bed): Calculated<LegsOnBed> {
@@ -244,7 +256,12 @@ function atWall(figure: Lying, scene: Scene, bed: Bed): Calculated<LegsOnBed> {
   if (!wall.ok) return wall
   const spread = figure.spreadDeg ?? 4
   return fine(
-    { ...bothAlike(wallLeg(f, bed.hip, wall.value.legAngle, spread)), bed, wallX: bed.hip.x + wall.value.hipToWall },
+    {
+      ...bothAlike(wallLeg(f, bed.hip, wall.value.legAngle, spread)),
+      bed,
+      wallX: bed.hip.x + wall.value.hipToWall,
+      numbers: { wall },
+    },
     wall.warnings,
   )
 }

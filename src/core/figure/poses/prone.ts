@@ -1,4 +1,5 @@
 import type { FigureOf } from '#model/figure'
+import { isLong } from '#core/props'
 import type { Calculated, Pile } from '#core/props'
 import { armAlong, armTo, armsAlike, shoulderJoint } from '../body/arms.ts'
 import type { Arms } from '../body/arms.ts'
@@ -6,9 +7,9 @@ import { bothAlike, hipJoint } from '../body/legs.ts'
 import type { Leg } from '../body/legs.ts'
 import { asinOf, from, fromOut, plus, turnUntilContact } from '../geometry/plane.ts'
 import type { Point3 } from '../geometry/plane.ts'
-import { alongOf, heightUnder, pileUnder, placed } from '../body/scene.ts'
+import { alongOf, heightUnder, pileUnder, placed, topOf } from '../body/scene.ts'
 import type { Drawn, Obstacle, PlacedProp, Scene } from '../body/scene.ts'
-import { floorAt } from '../geometry/shape.ts'
+import { boundsOf, floorAt } from '../geometry/shape.ts'
 import { headBall, layHead, layTrunk } from '../body/trunk.ts'
 import type { Lie } from '../body/trunk.ts'
 
@@ -18,7 +19,7 @@ export const onTheBelly: Lie = { towards: 1, face: 'down' }
 export function chestSupport(scene: Scene, start: number): readonly PlacedProp[] {
   const pile = pileUnder(scene, 'chest') ?? pileUnder(scene, 'belly')
   const width = alongOf(pile)
-  const centre = width >= 40 ? start + width / 2 : start + scene.f.lowTrunk * 0.6 + scene.f.ribCage * 0.4
+  const centre = isLong({ along: width }) ? start + width / 2 : start + scene.f.lowTrunk * 0.6 + scene.f.ribCage * 0.4
   return placed(pile, floorAt(centre))
 }
 
@@ -33,14 +34,13 @@ export function headDown(
   const { f } = scene
   const pile = pileUnder(scene, 'head')
   const long = props.filter(({ part }) => part === 'chest' || part === 'belly').at(-1)
-  const topOf = ({ core, radius }: PlacedProp): number => Math.max(...core.map(({ y }) => y)) + radius
-  const end = long ? Math.max(...long.core.map(({ x }) => x)) + long.radius : -Infinity
+  const end = long ? boundsOf(long).right : -Infinity
   let pads: readonly PlacedProp[] = []
   let head = layHead(f, onTheBelly, shoulder, ribs, [...props, ...obstacles])
   for (let round = 0; round < 3; round += 1) {
     const ball = headBall(f, shoulder, head.crown).a
     const centre = { ...ball, x: ball.x + Math.max(0, alongOf(pile) / 2 - 0.085 * f.stature) }
-    const base = long && ball.x <= end - 2 ? { ...floorAt(centre.x), y: topOf(long) } : floorAt(centre.x)
+    const base = long && ball.x <= end - 2 ? { ...floorAt(centre.x), y: topOf([long]) } : floorAt(centre.x)
     pads = placed(
       pile && base.y > 0 ? shortened(pile, end + 3 - (base.x - alongOf(pile) / 2)) : pile,
       base.y > 0 ? { ...base, x: Math.min(base.x, (base.x - alongOf(pile) / 2 + end + 3) / 2) } : base,
@@ -109,11 +109,9 @@ function legDrawnOut(scene: Scene, hip: Point3): { readonly leg: Leg; readonly p
 export function prone(figure: FigureOf<'prone'>, scene: Scene): Calculated<Drawn> {
   const { f } = scene
   const support = chestSupport(scene, 0.05 * f.stature)
-  const isLong = support.some(({ piece }) => piece.along >= 40)
+  const onLong = support.some(({ piece }) => isLong(piece))
   const pad = pileUnder(scene, 'pelvis')
-  const carried = isLong
-    ? Math.max(...support.map(({ core, radius }) => Math.max(...core.map(({ y }) => y)) + radius))
-    : (pad?.height ?? 0)
+  const carried = onLong ? topOf(support) : (pad?.height ?? 0)
   const hip: Point3 = { x: 0, y: carried + f.hipR, z: 0 }
   const props = [...support, ...placed(pad, floorAt(0))]
   const trunk =
@@ -145,6 +143,7 @@ export function prone(figure: FigureOf<'prone'>, scene: Scene): Calculated<Drawn
         left: { ...straight.left, ...arms.left },
       },
       props: [...props, ...head.pads, ...back.props, ...(drawn?.props ?? []), ...arms.props],
+      numbers: {},
     },
   }
 }

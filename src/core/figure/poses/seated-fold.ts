@@ -6,7 +6,17 @@ import type { Leg, Legs } from '../body/legs.ts'
 import { asinOf, from, turnThrough } from '../geometry/plane.ts'
 import type { Point3 } from '../geometry/plane.ts'
 import { chestSupport } from './prone.ts'
-import { alongOf, heightUnder, isClear, isFreeOfPile, limbObstacle, pileUnder, placed, stillOf } from '../body/scene.ts'
+import {
+  alongOf,
+  heightUnder,
+  isClear,
+  isFreeOfPile,
+  limbObstacle,
+  pileUnder,
+  placed,
+  stillOf,
+  topOf,
+} from '../body/scene.ts'
 import type { Drawn, Obstacle, PlacedProp, Scene } from '../body/scene.ts'
 import { floorAt } from '../geometry/shape.ts'
 import type { Limb, Surface } from '../geometry/shape.ts'
@@ -23,7 +33,7 @@ const onLegs = ({ legs }: Seated, scene: Scene): boolean =>
   (legs === 'long' || legs === 'one') && pileUnder(scene, 'head')?.pieces[0]?.kind !== 'chair'
 
 /** What the formula book asks of a fold: on crossed or bound legs the slope of the thigh stands for that of the leg. */
-export function foldInput(figure: Seated, scene: Scene, thighSlopeDeg: number): ForwardFoldInput {
+function foldInput(figure: Seated, scene: Scene, thighSlopeDeg: number): ForwardFoldInput {
   const { f } = scene
   const { hipFlexDeg, roundDeg } = usualOf(figure)
   const isStraight = figure.legs === 'long' || figure.legs === 'wide' || figure.legs === 'one'
@@ -40,7 +50,7 @@ export function foldInput(figure: Seated, scene: Scene, thighSlopeDeg: number): 
 }
 
 /** How far a thigh slopes down from the hip, degrees. */
-export const slopeOfThigh = ({ hip, knee }: Pick<Leg, 'hip' | 'knee'>, { thigh }: Scene['f']): number =>
+const slopeOfThigh = ({ hip, knee }: Pick<Leg, 'hip' | 'knee'>, { thigh }: Scene['f']): number =>
   asinOf((hip.y - knee.y) / thigh)
 
 /** The trunk of a fold: 0 upright, 1 as far as is comfortable, past that with more rounding than that. */
@@ -160,6 +170,7 @@ export function seatedFold(
         left: { ...legs.left, ...arms.left },
       },
       props: [...seats, ...legs.props, ...low, ...pads, ...arms.props],
+      numbers: { ...legs.numbers, fold: numbers },
     },
   }
 }
@@ -167,7 +178,7 @@ export function seatedFold(
 /** Beside the head on its pile where that is wide enough, else on the floor. */
 function handsOf(figure: Seated, f: Scene['f'], ball: Point3, pads: readonly PlacedProp[]): Point3 {
   if (figure.arms === 'along') return { x: ball.x * 0.4, y: f.wristR, z: f.shoulderHalf + 6 }
-  const top = Math.max(0, ...pads.map(({ core, radius }) => Math.max(...core.map(({ y }) => y)) + radius))
+  const top = topOf(pads)
   const isWide = pads.some(({ zTo }) => zTo > f.shoulderHalf * 0.6)
   return { x: ball.x + 0.09 * f.stature, y: (isWide ? top : 0) + f.wristR, z: f.shoulderHalf * 0.9 }
 }

@@ -49,6 +49,7 @@ export function seated(figure: Seated, scene: Scene): Calculated<Drawn> {
         left: { ...legs.left, ...arms.left },
       },
       props: [...seats, ...legs.props, ...arms.props],
+      numbers: legs.numbers ?? {},
       ...(scene.wall ? { wallX: Math.min(hip.x - f.hipR, shoulder.x - f.chestR) } : {}),
     },
   }
@@ -91,7 +92,12 @@ function crossedLegs(figure: Seated, scene: Scene, hip: Point3): Legs {
   const ankle = fromOut(knee, -asinOf((kneeY - ankleY) / f.shank), -112, f.shank)
   const leg = { hip: start, knee, ankle, toe: fromOut(ankle, 0, -82, f.footLength) }
   const other = bothAlike({ ...leg, ...shifted(leg, 0.035 * f.stature) }).left
-  return { right: leg, left: other, props: placed(pile, floorAt(knee.x), knee.z + 0.02 * f.stature) }
+  return {
+    right: leg,
+    left: other,
+    props: placed(pile, floorAt(knee.x), knee.z + 0.02 * f.stature),
+    numbers: { seat: sitting },
+  }
 }
 
 /** The other shin lies before the first. */
@@ -201,6 +207,7 @@ function twistDown(scene: Scene): Calculated<Drawn> {
         left: { ...left, ...arms.left },
       },
       props: [...placed(pad, floorAt(0)), ...support, ...head.pads, ...arms.props],
+      numbers: {},
     },
   }
 }

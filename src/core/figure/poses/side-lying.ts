@@ -1,3 +1,4 @@
+import { isLong } from '#core/props'
 import type { Calculated } from '#core/props'
 import type { Arm } from '../body/arms.ts'
 import type { Leg } from '../body/legs.ts'
@@ -10,9 +11,6 @@ import type { Surface } from '../geometry/shape.ts'
 
 /** Half breadths of the trunk lying on its side, and of the head, as shares of the stature [estimates]. */
 const breadth = { hip: 0.09, waist: 0.07, shoulder: 0.1, head: 0.045 } as const
-
-/** From this length on a support under the knee carries the shin too, cm [estimate]. */
-const longEnough = 40
 
 /** On the side, seen from the front, the head at the left: head filled, one knee on the floor, the other carried. */
 export function sideLying(scene: Scene): Calculated<Drawn> {
@@ -65,6 +63,7 @@ export function sideLying(scene: Scene): Calculated<Drawn> {
         left: { ...legs.upper, ...upper.arm },
       },
       props: [...roll, ...pads(neck), ...legs.props, ...upper.props],
+      numbers: {},
     },
   }
 }
@@ -77,8 +76,10 @@ function sideLegs(
 ): { readonly lower: Leg; readonly upper: Leg; readonly props: readonly PlacedProp[] } {
   const { f } = scene
   const pile = pileUnder(scene, 'knees') ?? pileUnder(scene, 'thighs')
-  const isLong = alongOf(pile) >= longEnough
-  const leg = (start: Point3, kneeY: number, forward: number): Leg => {
+  const carriesShin = isLong({ along: alongOf(pile) })
+  const leg = (start: Point3, carriedAt: number, forward: number): Leg => {
+    // On what is higher than the thigh is long the knee stays as high as the thigh reaches.
+    const kneeY = Math.min(carriedAt, start.y + f.thigh)
     const sink = asinOf((start.y - kneeY) / f.thigh)
     const flat = f.thigh * Math.cos((sink * Math.PI) / 180)
     const knee: Point3 = {
@@ -88,7 +89,7 @@ function sideLegs(
     }
     const turn = ((forward - 72) * Math.PI) / 180
     // Something long carries the shin too.
-    const drop = isLong ? (kneeY - f.kneeR) * 0.04 : (kneeY - f.kneeR) * 0.35
+    const drop = Math.min(f.shank, (kneeY - f.kneeR) * (carriesShin ? 0.04 : 0.35))
     const away = Math.sqrt(f.shank ** 2 - drop ** 2)
     const ankle: Point3 = { x: knee.x + away * Math.cos(turn), y: knee.y - drop, z: knee.z + away * Math.sin(turn) }
     return {

@@ -95,6 +95,7 @@ const drawnOf = (
       left: { ...legs.left, ...arms.left },
     },
     props: [...stance.props, ...props, ...arms.props],
+    numbers: {},
     ...(wallX === undefined ? {} : { wallX }),
   }
 }

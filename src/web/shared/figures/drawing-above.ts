@@ -5,7 +5,7 @@ import {
   bodySolids,
   headShape,
   heapName,
-  heapsOf,
+  labelledHeaps,
   isArm,
   linePath,
   markLabel,
@@ -195,8 +195,7 @@ function heapLabels(
   unit: DrawingInput['unit'],
   isShort: boolean,
 ): readonly Wanted[] {
-  return heapsOf(elevation).map(({ part, props }) => {
-    const height = props.reduce((sum, { piece }) => sum + piece.loaded, 0)
+  return labelledHeaps(elevation).map(({ part, props, height }) => {
     const widest = props.reduce((most, prop) => (prop.zTo - prop.zFrom > most.zTo - most.zFrom ? prop : most))
     const { left, right } = boundsOf(widest)
     // At the edge nearer to the outside: the body covers the middle.

@@ -1,7 +1,7 @@
 import type { PropKind } from '#model/prop'
 import type { BodyPart } from '#model/set-up'
 import { bonesOf, boundsOf, headCentre } from '#core/figure'
-import type { Bone, Elevation, Measure, PlacedProp } from '#core/figure'
+import type { Bone, Elevation, Heap, Measure, PlacedProp } from '#core/figure'
 import { countedOrOne } from '#words/props'
 import { lengthNumber } from '#words/lengths'
 import type { LengthUnit } from '#words/lengths'
@@ -360,32 +360,20 @@ export function markLabel(measure: Measure, plot: Plot, unit: LengthUnit, isShor
   ]
 }
 
-/** What lies together: one pile, or what a slope is made of, told apart. */
-interface Heap {
-  readonly part: BodyPart
-  readonly props: readonly PlacedProp[]
-}
-
-export function heapsOf({ props }: Elevation): readonly Heap[] {
-  const heaps = new Map<string, PlacedProp[]>()
-  for (const prop of props) {
-    const isLong = prop.part === 'upperBack' && prop.piece.along >= 40
-    const key = `${prop.part}${isLong ? ' long' : ''}`
-    const there = heaps.get(key)
-    // Of two equal piles the second is the first once more.
-    if (there && there[0] && Math.abs(there[0].zFrom + there[0].zTo - prop.zFrom - prop.zTo) > 1) continue
-    if (there) there.push(prop)
-    else heaps.set(key, [prop])
-  }
-  return [...heaps.values()].map((there) => ({ part: there[0]?.part ?? 'head', props: there }))
-}
-
 /** The measure that already tells the height of a pile under a part. */
 const toldBy: Readonly<Partial<Record<BodyPart, readonly Measure['what'][]>>> = {
   knees: ['kneesHeight'],
   shins: ['seatHeight'],
   thighs: ['kneesHeight'],
 }
+
+/** The heaps that are named in a picture: of two equal piles the second is the first once more. */
+export const labelledHeaps = ({ heaps }: Elevation): readonly Heap[] =>
+  heaps.filter(
+    (heap) =>
+      heap.twin !== 'right' ||
+      !heaps.some(({ part, role, twin }) => twin === 'left' && part === heap.part && role === heap.role),
+  )
 
 function pileLabels(
   elevation: Elevation,
@@ -397,13 +385,12 @@ function pileLabels(
   const isTold = (part: BodyPart): boolean =>
     measures.some(({ what, mark }) => mark !== undefined && (toldBy[part] ?? []).includes(what)) &&
     !elevation.numbers.bound
-  return heapsOf(elevation)
+  return labelledHeaps(elevation)
     .filter(({ part }) => !isTold(part))
-    .map(({ part, props }) => {
+    .map(({ part, props, height }) => {
       const bounds = props.map(boundsOf)
       const [low, high] = [Math.min(...bounds.map((one) => one.low)), Math.max(...bounds.map((one) => one.high))]
       const middle = (Math.min(...bounds.map(({ left }) => left)) + Math.max(...bounds.map(({ right }) => right))) / 2
-      const height = props.reduce((sum, { piece }) => sum + piece.loaded, 0)
       const onFloor = low < 1
       return {
         key: `pile ${part} ${String(low)}`,
