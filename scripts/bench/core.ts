@@ -8,7 +8,6 @@ import { compileTimeline, segmentAt } from '#core/timeline'
 import { orThrow } from '#core/result'
 import { cautionBook } from '#library/cautions/book'
 import { conditions } from '#library/cautions/conditions'
-import { firstCeilingS } from '#library/cautions/register'
 import { namedFolds, propKinds } from '#library/prop-kinds'
 import { setUps } from '#library/set-ups'
 import { shippedCatalog } from '#library/shipped'
@@ -58,7 +57,7 @@ export function benchScreening(): void {
       askedOn: '2026-01-01',
     })),
   }))
-  const books = { catalog: shippedCatalog, book: cautionBook, ceilingS: firstCeilingS }
+  const books = { catalog: shippedCatalog, book: cautionBook }
   const { entries } = orThrow(screen(session, people, books))
   const taken = times(60, () => screen(session, people, books))
   report(
@@ -98,7 +97,7 @@ export function benchBells(): void {
 export function benchChecks(): void {
   const session = benchSession()
   const timeline = orThrow(compileTimeline(session, shippedCatalog))
-  const input = { session, timeline, catalog: shippedCatalog, ceilingOf: firstCeilingS, book: cautionBook }
+  const input = { session, timeline, catalog: shippedCatalog, book: cautionBook }
   const found = checkSession(input).length
   report(
     `findings (40 blocks, ${String(found)} found)`,

@@ -1,12 +1,10 @@
 import highs from 'highs'
 import type { Block } from '#model/block'
-import type { BasePosition } from '#model/common'
 import type { Session } from '#model/session'
 import { bestSubset, betterOrder, candidatesOf, chooseSession, fewerBlocks, stretchToLength } from '#core/fit'
 import type { Candidate } from '#core/fit'
 import { compileTimeline } from '#core/timeline'
 import { orThrow } from '#core/result'
-import { firstCeilingS } from '#library/cautions/register'
 import { shippedCatalog } from '#library/shipped'
 import { benchSession } from '#testing/bench-session'
 import { aClosing, aSession } from '#testing/sessions'
@@ -39,8 +37,6 @@ function drawnSession(seed: number, count: number): Session {
 /** The same choice as a whole-number programme: a way through the blocks, each arc with its change. */
 function programme(candidates: readonly Candidate[], lengthS: number): string {
   const starts = [undefined, ...candidates.map(({ index }) => index)]
-  const leaves = (at: number | undefined): BasePosition | undefined =>
-    at === undefined ? undefined : candidates[at]?.leaves(undefined)
   const arcs = starts.flatMap((from) =>
     candidates
       .filter(({ index }) => index > (from ?? -1))
@@ -49,7 +45,7 @@ function programme(candidates: readonly Candidate[], lengthS: number): string {
   const last = candidates.length - 1
   const timeOf = ({ from, to }: (typeof arcs)[number]) => {
     const candidate = candidates[to]
-    return candidate ? candidate.ownMs / 1000 + candidate.changeS(leaves(from)) : 0
+    return candidate ? candidate.ownMs / 1000 + candidate.changeS(from) : 0
   }
   const worthOf = ({ to }: (typeof arcs)[number]) =>
     (candidates[to]?.weight ?? 0) * 100_000 + (candidates[to]?.heldS ?? 0)
@@ -121,7 +117,6 @@ async function benchChoice(): Promise<void> {
 
 /** A session chosen for each practice at an hour, and one of four hours. */
 function benchChooser(): void {
-  const books = { catalog: shippedCatalog, ceilingOf: firstCeilingS }
   const wish = (practice: 'restorative' | 'yin' | 'mixed' | 'breath', lengthS: number) => ({
     id: 'bench',
     name: 'Bench',
@@ -134,9 +129,9 @@ function benchChooser(): void {
     talk: { title: 'Arrive', text: '' },
   })
   const hours = (['restorative', 'yin', 'mixed', 'breath'] as const).flatMap((practice) =>
-    times(5, () => chooseSession(wish(practice, 3600), books)),
+    times(5, () => chooseSession(wish(practice, 3600), shippedCatalog)),
   )
-  const longest = times(5, () => chooseSession(wish('yin', 14_400), books))
+  const longest = times(5, () => chooseSession(wish('yin', 14_400), shippedCatalog))
   report(
     'choose a whole session (60 min, each practice)',
     `median ${ms(quantile(hours, 0.5))}, worst ${ms(Math.max(...hours))}`,
@@ -151,7 +146,7 @@ export async function benchFits(): Promise<void> {
     'stretch to a length (40 blocks, 89 to 60 min)',
     `median ${ms(
       quantile(
-        times(100, () => stretchToLength(session, shippedCatalog, firstCeilingS)),
+        times(100, () => stretchToLength(session, shippedCatalog)),
         0.5,
       ),
     )}`,

@@ -8,7 +8,8 @@ import { movementSchema } from '#model/movement'
 import { poseSchema } from '#model/pose'
 import type { Pose } from '#model/pose'
 import { techniqueSchema } from '#model/technique'
-import { familiesWithoutPose, firstCeilingS } from '#library/cautions/register'
+import { firstCeilingS } from '#core/session'
+import { ceilings, familiesWithoutPose } from '#library/cautions/register'
 import { changeSeconds } from '#library/changes'
 import { changeWords } from '#words/positions'
 import { movements } from '#library/movements'
@@ -68,7 +69,7 @@ test('names are told apart: no two things carry the same English name', () => {
 everyPose('usual holds of %s are ordered, grow with the level, and stay within the first ceilings', (_, pose: Pose) => {
   for (const holds of Object.values(pose.holds)) {
     for (const level of levels) {
-      expect(holds[level].toS).toBeLessThanOrEqual(firstCeilingS(pose, level))
+      expect(holds[level].toS).toBeLessThanOrEqual(firstCeilingS(ceilings, pose, level))
     }
     expect(holds.new.toS).toBeLessThanOrEqual(holds.regular.toS)
     expect(holds.regular.toS).toBeLessThanOrEqual(holds.experienced.toS)

@@ -2,7 +2,6 @@ import type { Session } from '#model/session'
 import { betterOrder, fewerBlocks, stretchToLength } from '#core/fit'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
-import { firstCeilingS } from '#library/cautions/register'
 import { shippedCatalog } from '#library/shipped'
 import { aClosing, aHold, aSession } from '#testing/sessions'
 import { costWords, inTheWayWords, orderWords } from './fits.ts'
@@ -14,7 +13,7 @@ const hour = aSession([
 ])
 const totalS = (session: Session) => Math.ceil(orThrow(compileTimeline(session, shippedCatalog)).totalMs / 1000)
 const shorterBy = (seconds: number): Session => ({ ...hour, lengthS: totalS(hour) - seconds })
-const stretched = (session: Session) => orThrow(stretchToLength(session, shippedCatalog, firstCeilingS))
+const stretched = (session: Session) => orThrow(stretchToLength(session, shippedCatalog))
 
 test('the cost of shorter holds says by how much, the shortest, and what the final rest gets', () => {
   const session = shorterBy(50)

@@ -3,7 +3,6 @@ import type { Person } from '#model/person'
 import { orThrow } from '#core/result'
 import { cautionBook } from '#library/cautions/book'
 import { conditions } from '#library/cautions/conditions'
-import { firstCeilingS } from '#library/cautions/register'
 import { families } from '#model/family'
 import { poses } from '#library/poses'
 import { shippedCatalog } from '#library/shipped'
@@ -28,7 +27,7 @@ const has = (id: string, more: Partial<Person['conditions'][number]> = {}): Pers
   clearance: { by: 'their doctor', on: '2026-10-01' },
   ...more,
 })
-const books = { catalog: shippedCatalog, book: cautionBook, ceilingS: firstCeilingS }
+const books = { catalog: shippedCatalog, book: cautionBook }
 
 test('"not sure" counts as the severe form, and an unstable neck always does', () => {
   const person = aPerson('a', [has('knee', { severe: 'unsure' }), has('ankle'), has('neck_unstable')])

@@ -2,13 +2,14 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { CautionGrade } from '#model/caution'
 import { cautionConditionSchema, cautionRuleSchema, differenceSchema, stageSchema } from '#model/caution'
+import { familyCeilingS } from '#core/session'
 import { families } from '#model/family'
 import type { Family } from '#model/family'
 import { cautionBook } from '#library/cautions/book'
 import { conditions } from '#library/cautions/conditions'
 import { differences } from '#library/cautions/differences'
 import { cautionPropNames, familyNames } from '#words/families'
-import { inherits, registerCeilingS } from '#library/cautions/register'
+import { ceilings, inherits } from '#library/cautions/register'
 import { sayCaution, sayConditions, sayShort } from '#words/conditions'
 import { shortNames } from '#words/condition-names'
 import { stages } from '#library/cautions/stages'
@@ -92,9 +93,9 @@ test.each(registerRows.map((row) => [row[0] ?? '', row] as const))(
   (id, row) => {
     const family = id as Family
     const minutes = (row[3] ?? '').split('/').map(Number)
-    expect((['new', 'regular', 'experienced'] as const).map((level) => registerCeilingS(family, level) / 60)).toEqual(
-      minutes,
-    )
+    expect(
+      (['new', 'regular', 'experienced'] as const).map((level) => familyCeilingS(ceilings, family, level) / 60),
+    ).toEqual(minutes)
     expect(inherits[family] ?? '-').toBe(row[2])
   },
 )

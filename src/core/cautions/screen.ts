@@ -1,12 +1,11 @@
 import type { CautionBook } from '#model/caution'
-import type { Level } from '#model/common'
 import type { Family } from '#model/family'
 import type { Person } from '#model/person'
 import type { Pose } from '#model/pose'
 import type { Session } from '#model/session'
 import { ok } from '#core/result'
 import type { Result } from '#core/result'
-import { resolveSession } from '#core/session'
+import { firstCeilingS, resolveSession } from '#core/session'
 import type { Catalog, Resolved } from '#core/session'
 import type { Seconds } from '#core/units'
 import { alternativesFor, judgeFamily } from './alternatives.ts'
@@ -54,8 +53,6 @@ export interface Screening {
 export interface ScreeningBooks {
   readonly catalog: Catalog
   readonly book: CautionBook
-  /** First ceiling of a pose's hold by level, in seconds a side. */
-  readonly ceilingS: (pose: Pick<Pose, 'families' | 'sensation'>, level: Level) => Seconds
 }
 
 const assumedOfFrail = ['osteoporosis', 'hypotension', 'med_dizzy']
@@ -125,10 +122,11 @@ interface Doing {
 function screenBlock(
   { block, practised, subjects, held }: Doing,
   { person, judged, judgeOne }: Asked,
-  { ceilingS }: ScreeningBooks,
+  { catalog }: ScreeningBooks,
 ): Screened[] {
   const verdict = judgeFor(practised, subjects, judged)
-  const capS = held && holdCapS((level) => ceilingS(held.pose, level), person.level, verdict, judged.flags)
+  const capS =
+    held && holdCapS((level) => firstCeilingS(catalog.ceilings, held.pose, level), person.level, verdict, judged.flags)
   const tooLong = held !== undefined && capS !== undefined && held.s > capS
   if (verdict.grade === undefined && verdict.gated.gate === 'none' && !tooLong) return []
   return [

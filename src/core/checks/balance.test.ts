@@ -4,7 +4,6 @@ import { balanceOf } from '#core/checks'
 import { orThrow } from '#core/result'
 import { compileTimeline, tallyTimeline } from '#core/timeline'
 import { cautionBook } from '#library/cautions/book'
-import { firstCeilingS } from '#library/cautions/register'
 import { shippedCatalog } from '#library/shipped'
 import { sessions } from '#testing/arbitraries'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
@@ -15,7 +14,6 @@ const balance = (session: Session) =>
     session,
     timeline: timelineOf(session),
     catalog: shippedCatalog,
-    ceilingOf: firstCeilingS,
     book: cautionBook,
   })
 

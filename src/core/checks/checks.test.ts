@@ -7,7 +7,6 @@ import { orThrow } from '#core/result'
 import { applyEdit } from '#core/session'
 import { compileTimeline } from '#core/timeline'
 import { cautionBook } from '#library/cautions/book'
-import { firstCeilingS } from '#library/cautions/register'
 import { shippedCatalog } from '#library/shipped'
 import { templates } from '#library/templates'
 import { thursdaySlowHour } from '#server/demo/sessions'
@@ -15,7 +14,7 @@ import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 
 const check = (session: Session): Noticed[] => {
   const timeline = orThrow(compileTimeline(session, shippedCatalog))
-  return checkSession({ session, timeline, catalog: shippedCatalog, ceilingOf: firstCeilingS, book: cautionBook })
+  return checkSession({ session, timeline, catalog: shippedCatalog, book: cautionBook })
 }
 const found = (session: Session, code: string): Noticed | undefined => check(session).find((one) => one.code === code)
 

@@ -1,6 +1,4 @@
 import type { CautionBook } from '#model/caution'
-import type { Level } from '#model/common'
-import type { Pose } from '#model/pose'
 import type { Session } from '#model/session'
 import type { Found, RuleOf } from '#core/finding'
 import type { Catalog, Edit, Resolved, ResolvedHold } from '#core/session'
@@ -49,6 +47,5 @@ export interface Look {
   readonly catalog: Catalog
   readonly blocks: readonly Resolved[]
   readonly holds: readonly Held[]
-  readonly ceilingOf: (pose: Pick<Pose, 'families' | 'sensation'>, level: Level) => Seconds
   readonly book: CautionBook
 }

@@ -13,7 +13,7 @@ import { fitOf } from './fit.ts'
 import type { Fit } from './fit.ts'
 import { stretchToLength } from './stretch/stretch.ts'
 import { finalRestTerms, holdTerms, stepsOf, sumOf } from './terms.ts'
-import type { CeilingOf, LeastShare } from './terms.ts'
+import type { LeastShare } from './terms.ts'
 
 /** What the mix of shorter and fewer needs to know. */
 export interface BothWanted {
@@ -31,7 +31,6 @@ export interface BothWanted {
 export function shorterAndFewer(
   session: Session,
   catalog: Catalog,
-  ceilingOf: CeilingOf,
   { leastShare, keepTargets = [] }: BothWanted,
 ): Result<Fit> {
   if (leastShare >= 1) return fewerBlocks(session, catalog, keepTargets)
@@ -41,7 +40,7 @@ export function shorterAndFewer(
   const blocks = compiled.value.blocks.map(({ block }) => block)
   const shortest = candidatesOf(compiled.value, catalog.changes).map((candidate) => ({
     ...candidate,
-    ownMs: candidate.ownMs - mostSavedS(blocks[candidate.index], blocks, session, ceilingOf, leastShare) * 1000,
+    ownMs: candidate.ownMs - mostSavedS(blocks[candidate.index], blocks, session, leastShare) * 1000,
   }))
   const { kept, missed } = keptOf(shortest, session, keepTargets)
   const drops = droppingEdits(session, kept)
@@ -49,7 +48,7 @@ export function shorterAndFewer(
   // Nothing is lengthened unasked where dropping alone makes room enough.
   if (isShortEnough(orThrow(compileTimeline(left, catalog)), session))
     return ok(fitOf(session, drops, catalog, { missed }))
-  return mapResult(stretchToLength(left, catalog, ceilingOf, leastShare), ({ edits, inTheWay }) =>
+  return mapResult(stretchToLength(left, catalog, leastShare), ({ edits, inTheWay }) =>
     fitOf(session, [...drops, ...edits], catalog, { inTheWay, missed }),
   )
 }
@@ -61,11 +60,10 @@ function mostSavedS(
   block: Resolved | undefined,
   all: readonly Resolved[],
   session: Session,
-  ceilingOf: CeilingOf,
   leastShare: LeastShare,
 ): Seconds {
   if (block?.kind === 'hold')
-    return sumOf(stepsOf(holdTerms(block, session, ceilingOf, leastShare), 'floor').map(({ byS }) => byS))
+    return sumOf(stepsOf(holdTerms(block, session, leastShare), 'floor').map(({ byS }) => byS))
   if (block?.kind !== 'closing') return 0
   const finalRest = finalRestTerms(all, session, leastShare)
   return finalRest ? finalRest.plannedS - finalRest.floorS : 0

@@ -1,13 +1,8 @@
-import type { Level } from '#model/common'
-import type { Pose } from '#model/pose'
 import type { Session } from '#model/session'
-import { finalRestCeilingS, finalRestFloorS, leastHoldOf, usualHold } from '#core/session'
+import { finalRestFloorS, leastHoldOf, usualHold } from '#core/session'
 import type { HoldSide, Resolved, ResolvedHold } from '#core/session'
 import { stepDown, stepUp } from '#core/units'
 import type { Seconds } from '#core/units'
-
-/** The register's first ceiling of a pose for a level, in seconds a side; library data, so an argument. */
-export type CeilingOf = (pose: Pick<Pose, 'families' | 'sensation'>, level: Level) => Seconds
 
 /** Between which times one side of a hold may go. */
 export interface SideTerms {
@@ -33,15 +28,10 @@ export type LeastShare = number
  * phases need if more. Top: that of the usual range, at most the first ceiling, or the planned time if more
  * [decisions, fits].
  */
-export function holdTerms(
-  resolved: ResolvedHold,
-  session: Session,
-  ceilingOf: CeilingOf,
-  leastShare: LeastShare = 0,
-): HoldTerms {
+export function holdTerms(resolved: ResolvedHold, session: Session, leastShare: LeastShare = 0): HoldTerms {
   const range = usualHold(resolved.pose, session.practice, session.level)
   const phasesS = leastHoldOf(resolved.block.phases ?? [])
-  const usualTopS = Math.min(range.toS, ceilingOf(resolved.pose, session.level))
+  const usualTopS = Math.min(range.toS, resolved.ceilingS)
   return {
     resolved,
     usualS: range.usualS,
@@ -97,13 +87,14 @@ export function finalRestTerms(
 ): FinalRestTerms | undefined {
   const closing = resolved.at(-1)
   if (closing?.kind !== 'closing') return undefined
+  const { ceilingS } = closing
   const plannedS = closing.finalRestS.value
   const floorS = Math.min(
     plannedS,
-    Math.max(finalRestFloorS(session.lengthS, session.level), Math.ceil(leastShare * plannedS)),
+    Math.max(finalRestFloorS(session.lengthS, ceilingS), Math.ceil(leastShare * plannedS)),
   )
-  const dueS = closing.block.finalRestS === undefined ? dueSoonS(session) : 0
-  return { id: closing.block.id, plannedS, floorS, topS: Math.max(plannedS, finalRestCeilingS[session.level]), dueS }
+  const dueS = closing.block.finalRestS === undefined ? dueSoonS(session, ceilingS) : 0
+  return { id: closing.block.id, plannedS, floorS, topS: Math.max(plannedS, ceilingS), dueS }
 }
 
 /** The final rest that nobody set grows by a step with every five minutes of length. */
@@ -113,8 +104,8 @@ const growsEveryS = 300
  * A few seconds before the length at which the final rest grows, its step is longer than those seconds: a
  * session a little longer would have less for its holds. What would be missing then is kept free before.
  */
-function dueSoonS({ lengthS, level }: Session): Seconds {
+function dueSoonS({ lengthS }: Session, ceilingS: Seconds): Seconds {
   const nextS = (Math.floor(lengthS / growsEveryS) + 1) * growsEveryS
-  const stepS = finalRestFloorS(nextS, level) - finalRestFloorS(lengthS, level)
+  const stepS = finalRestFloorS(nextS, ceilingS) - finalRestFloorS(lengthS, ceilingS)
   return Math.max(0, stepS - (nextS - lengthS))
 }

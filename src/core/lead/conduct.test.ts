@@ -24,7 +24,6 @@ const start = ledStart(session, orThrow(compileTimeline(session, shippedCatalog)
   people: 4,
   startedAtMs: zeroMs,
   promisedEndMs: zeroMs + 140_000,
-  firstCeilingS: () => 240,
   nameOf: blockName,
 })
 const at = (seconds: number, wallS = seconds): Reading => ({

@@ -1,9 +1,8 @@
 import type { LedStart } from '#model/led-class'
-import type { Pose } from '#model/pose'
 import type { Session } from '#model/session'
 import type { Resolved } from '#core/session'
 import type { Timeline } from '#core/timeline'
-import type { Milliseconds, Seconds } from '#core/units'
+import type { Milliseconds } from '#core/units'
 import { leadPlan } from './lead-plan.ts'
 
 export interface StartDetails {
@@ -11,18 +10,16 @@ export interface StartDetails {
   readonly people: number
   readonly startedAtMs: Milliseconds
   readonly promisedEndMs: Milliseconds
-  /** The first ceiling of a pose's hold in seconds; library data, so an argument. */
-  readonly firstCeilingS: (pose: Pose) => Seconds
   /** What a block is called on the day. */
   readonly nameOf: (block: Resolved) => string
 }
 
 /** The record of a class about to be led: its own full copy of the session, what it is called, and the plan. */
 export function ledStart(session: Session, timeline: Timeline, details: StartDetails): LedStart {
-  const { id, people, startedAtMs, promisedEndMs, firstCeilingS, nameOf } = details
+  const { id, people, startedAtMs, promisedEndMs, nameOf } = details
   const ceilingMs: Record<string, Milliseconds> = {}
   for (const { block } of timeline.blocks) {
-    if (block.kind === 'hold') ceilingMs[block.block.id] = firstCeilingS(block.pose) * 1000
+    if (block.kind === 'hold') ceilingMs[block.block.id] = block.ceilingS * 1000
   }
   return {
     id,

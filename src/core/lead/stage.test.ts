@@ -89,7 +89,6 @@ test('a record begins with its own copy of what is led, as its schema wants it',
     people: 9,
     startedAtMs: 0,
     promisedEndMs: 3_600_000,
-    firstCeilingS: () => 240,
     nameOf: blockName,
   })
   expect(start).toMatchObject({ startedAt: '1970-01-01T00:00:00.000Z', people: 9, document: session })

@@ -1,13 +1,24 @@
 import type { School } from '#model/answers'
 import type { BasePosition } from '#model/common'
+import type { Family } from '#model/family'
 import type { Movement } from '#model/movement'
 import type { OwnPose, Pose } from '#model/pose'
+import type { PropKind, PropSpec } from '#model/prop'
+import type { SetUp } from '#model/set-up'
 import type { Technique } from '#model/technique'
 import type { SomeTimes } from '#model/times'
 import type { Seconds } from '#core/units'
 
 /** Seconds to go from one base position (row) to another (column), without props. */
 export type ChangeTable = Readonly<Record<BasePosition, Readonly<Record<BasePosition, Seconds>>>>
+
+type MinutesByLevel = readonly [asNew: number, regular: number, experienced: number]
+
+/** First ceilings in minutes a side: the register's by family and level, and those of fully supported forms. */
+export interface Ceilings {
+  readonly usual: Readonly<Record<Family, MinutesByLevel>>
+  readonly supported: Readonly<Partial<Record<Family, MinutesByLevel>>>
+}
 
 /** All that a session refers to and every default it falls back on: shipped, own and learned. */
 export interface Catalog {
@@ -17,6 +28,10 @@ export interface Catalog {
   readonly techniques: ReadonlyMap<string, Technique>
   readonly movements: ReadonlyMap<string, Movement>
   readonly schools: ReadonlyMap<string, School>
+  /** Set-ups by the pose they are made for, the fullest first. */
+  readonly setUps: ReadonlyMap<string, readonly SetUp[]>
+  readonly propKinds: Readonly<Record<PropKind, PropSpec>>
+  readonly ceilings: Ceilings
   readonly changes: ChangeTable
   /** Times learned from led classes, by pose id. */
   readonly learned: ReadonlyMap<string, SomeTimes>

@@ -1,7 +1,10 @@
 export { applyEdit } from './apply-edit.ts'
 export type { Edit, EditDone } from './apply-edit.ts'
 export { indexOfBlock, insertionIndex, usualBlocksEnd } from './places.ts'
-export { changeAfter, positionAfter, takesPosition } from './change-after.ts'
+export { changesBetween } from './changes.ts'
+export type { Change, Changes } from './changes.ts'
+export { familyCeilingS, firstCeilingS } from './ceilings.ts'
+export { finalRestPose, setUpsFor } from './set-up-of.ts'
 export { formOf } from './form.ts'
 export type { Form } from './form.ts'
 export { mirrorText, otherSide } from './mirror.ts'
@@ -11,7 +14,7 @@ export type { SidePart } from './side-words.ts'
 export { leastHoldOf } from './resolve-hold.ts'
 export { orderEdits, orderShifted, orderWith } from './reorder.ts'
 export { resolveSession } from './resolve.ts'
-export { finalRestCeilingS, finalRestFloorS } from './resolve-closing.ts'
+export { finalRestFloorS } from './resolve-closing.ts'
 export { holdPractice, usualHold } from './usual-hold.ts'
 export { holdSecondsOf, linkHold, setHoldSide } from './hold-time.ts'
 export { unknownReferences } from './unknown-references.ts'
@@ -19,7 +22,9 @@ export { compareSessions } from './compare.ts'
 export { isSame } from './is-same.ts'
 export { keepRoll, sayRoll } from './roll.ts'
 export type { Difference } from './compare.ts'
-export type { Catalog, ChangeTable } from './catalog.ts'
+export { withFields } from './with-fields.ts'
+export type { FieldsOf } from './with-fields.ts'
+export type { Catalog, Ceilings, ChangeTable } from './catalog.ts'
 export type {
   HoldSide,
   Resolved,
@@ -31,6 +36,7 @@ export type {
   ResolvedPhase,
   ResolvedRest,
   ResolvedTalk,
+  SetUpInUse,
   Source,
   Sourced,
 } from './resolved.ts'

@@ -2,12 +2,14 @@ import type { Answers } from '#model/answers'
 import type { HoldBlock } from '#model/block'
 import type { Phase } from '#model/phase'
 import type { Pose } from '#model/pose'
-import type { SomeTimes, TimeName } from '#model/times'
+import type { SomeTimes } from '#model/times'
 import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
 import type { Seconds } from '#core/units'
+import { firstCeilingS } from './ceilings.ts'
 import { formOf } from './form.ts'
 import { holdSecondsOf } from './hold-time.ts'
+import { setUpOf } from './set-up-of.ts'
 import { answersOf, changeTo, sideOrder, timeOf } from './walk.ts'
 import type { Walk } from './walk.ts'
 import type { HoldSide, ResolvedBreathOver, ResolvedHold, ResolvedPhase, Sourced } from './resolved.ts'
@@ -38,7 +40,6 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
   const answers = applicable(answersOf(block, walk, own?.answers), base)
   const { pose, setUpWords } = formOf(base, variant, answers)
   const learned = own ? undefined : catalog.learned.get(pose.id)
-  const change = changeTo(block, walk, pose.base.enter, fetchingTime(pose, own !== undefined, learned))
   const sides: readonly HoldSide[] = pose.sides ? sideOrder(block, walk, answers) : ['both']
   const phases = block.phases ?? []
   return ok({
@@ -48,13 +49,18 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
     pose,
     variant,
     setUpWords,
-    ...change,
+    ...changeTo(block, walk, pose.base.enter, {
+      ...(learned?.changeS === undefined ? {} : { learnedS: learned.changeS }),
+      fetching: { value: pose.times.changeS ?? 0, from: own ? 'own pose' : 'shipped' },
+    }),
     sides: sides.map((side) => {
       const holdS = holdOf(block, pose, side, walk, phases)
       return { side, holdS, phases: phasesIn(phases, holdS) }
     }),
     holdFrom: block.hold ? 'block' : own ? 'own pose' : 'shipped',
-    times: timesOf(block, pose, own !== undefined, learned, answers, change.changeS, walk),
+    times: timesOf(block, pose, own !== undefined, learned, answers, walk),
+    ceilingS: firstCeilingS(catalog.ceilings, pose, walk.session.level),
+    setUp: setUpOf(block, catalog),
     answers,
     cues: block.cues ?? pose.cues,
     breathOver: breathOver.value,
@@ -100,19 +106,15 @@ function phasesIn(phases: readonly Phase[], holdS: Seconds): ResolvedPhase[] {
 const learnedOr = (learned: Seconds | undefined, usual: Sourced<Seconds>): Sourced<Seconds> =>
   learned === undefined ? usual : { value: learned, from: 'learned' }
 
-const fetchingTime = (pose: Pose, isOwn: boolean, learned: SomeTimes | undefined): Sourced<Seconds> =>
-  learnedOr(learned?.changeS, { value: pose.times.changeS ?? 0, from: isOwn ? 'own pose' : 'shipped' })
-
 function timesOf(
   block: HoldBlock,
   pose: Pose,
   isOwn: boolean,
   learned: SomeTimes | undefined,
   answers: Answers,
-  changeS: Sourced<Seconds>,
   walk: Walk,
-): Record<TimeName, Sourced<Seconds>> {
-  const time = (name: TimeName, shipped: Seconds): Sourced<Seconds> => {
+): ResolvedHold['times'] {
+  const time = (name: keyof ResolvedHold['times'], shipped: Seconds): Sourced<Seconds> => {
     const usual = { value: shipped, from: isOwn ? ('own pose' as const) : ('shipped' as const) }
     return timeOf(block, walk, name, learnedOr(learned?.[name], usual))
   }
@@ -120,7 +122,6 @@ function timesOf(
   const half = Math.max(leastSecondSetUpS, Math.ceil(setUpS.value / 2))
   const practice = holdPractice(walk.session.practice, pose)
   return {
-    changeS,
     setUpS,
     settleS: time('settleS', pose.times.settleS),
     comingOutS: time('comingOutS', pose.times.comingOutS),

@@ -3,7 +3,7 @@ import type { Session } from '#model/session'
 import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
 import type { Catalog } from './catalog.ts'
-import { positionAfter } from './change-after.ts'
+import { positionLeft } from './changes.ts'
 import { resolveClosing } from './resolve-closing.ts'
 import { resolveHold } from './resolve-hold.ts'
 import type { Resolved, Sourced } from './resolved.ts'
@@ -31,7 +31,7 @@ export function resolveSession(session: Session, catalog: Catalog): Result<reado
 
 function after(walk: Walk, done: Resolved): Walk {
   const sided = walk.sided + (done.kind === 'hold' && done.sides.length > 1 ? 1 : 0)
-  return { ...walk, position: positionAfter(done, walk.position), sided }
+  return { ...walk, position: positionLeft(done, walk.position), sided }
 }
 
 function resolveBlock(block: Block, index: number, walk: Walk): Result<Resolved> {

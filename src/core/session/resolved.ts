@@ -14,6 +14,7 @@ import type { BasePosition, Side } from '#model/common'
 import type { Cue } from '#model/cue'
 import type { Movement } from '#model/movement'
 import type { Pose, Variant } from '#model/pose'
+import type { SetUp } from '#model/set-up'
 import type { Technique } from '#model/technique'
 import type { TimeName } from '#model/times'
 import type { Seconds } from '#core/units'
@@ -43,12 +44,19 @@ export interface ResolvedBreathOver {
   readonly countedRounds: number
 }
 
-/** How the change before a block goes: from where (unknown at the start) to where. */
+/** What a block says of the change into it, wherever people come from; the seconds are found by `changesBetween`. */
 interface WithChange {
-  readonly fromPosition: BasePosition | undefined
   readonly toPosition: BasePosition
-  readonly changeS: Sourced<Seconds>
+  readonly change: {
+    /** What the document or the record says it takes. */
+    readonly set: Sourced<Seconds> | undefined
+    /** The least it takes to fetch what the block needs. */
+    readonly fetching: Sourced<Seconds>
+  }
 }
+
+/** The props of a block as they lie, and the figure they are made for where that is drawn otherwise than the pose. */
+export type SetUpInUse = Partial<Pick<SetUp, 'id' | 'figure'>> & Pick<SetUp, 'items'>
 interface Of<B extends Block> {
   readonly block: B
   readonly index: number
@@ -72,7 +80,10 @@ export interface ResolvedHold extends Of<HoldBlock>, WithChange {
     readonly phases: readonly ResolvedPhase[]
   }[]
   readonly holdFrom: Source
-  readonly times: Readonly<Record<TimeName, Sourced<Seconds>>>
+  /** The first ceiling of the pose for the session's level, a side. */
+  readonly ceilingS: Seconds
+  readonly times: Readonly<Record<Exclude<TimeName, 'changeS'>, Sourced<Seconds>>>
+  readonly setUp: Sourced<SetUpInUse> | undefined
   readonly answers: Answers
   readonly cues: readonly Cue[]
   readonly breathOver: ResolvedBreathOver | undefined
@@ -110,6 +121,9 @@ export interface ResolvedRest extends Of<RestBlock>, WithChange {
 export interface ResolvedClosing extends Of<ClosingBlock>, WithChange {
   readonly kind: 'closing'
   readonly finalRestS: Sourced<Seconds>
+  /** The first ceiling of a final rest for the session's level. */
+  readonly ceilingS: Seconds
+  readonly setUp: Sourced<SetUpInUse> | undefined
   readonly comingOutS: Sourced<Seconds>
   readonly rollS: Sourced<Seconds>
   readonly sittingUpS: Sourced<Seconds>

@@ -6,7 +6,9 @@ import { sessions } from '#testing/arbitraries'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import {
   applyEdit,
+  changesBetween,
   compareSessions,
+  familyCeilingS,
   finalRestFloorS,
   insertionIndex,
   linkHold,
@@ -135,16 +137,12 @@ test('the first side is the school’s, alternates from pose to pose where asked
 })
 
 test('the change before a block follows the base positions, and is nothing at the very start', () => {
-  const [first, talk, second] = orThrow(
-    resolveSession(aSession([aHold('sphinx'), aTalk(), aHold('deer')]), shippedCatalog),
-  )
-  expect(first).toMatchObject({ fromPosition: undefined, changeS: { value: 0 } })
-  expect(talk).not.toHaveProperty('changeS')
-  expect(second).toMatchObject({
-    fromPosition: 'prone',
-    toPosition: 'seated',
-    changeS: { value: 20, from: 'position' },
-  })
+  const resolved = orThrow(resolveSession(aSession([aHold('sphinx'), aTalk(), aHold('deer')]), shippedCatalog))
+  const changes = changesBetween(resolved, shippedCatalog.changes)
+  expect(changes.into(0, undefined)).toMatchObject({ from: undefined, changeS: { value: 0 } })
+  expect(changes.into(1, 0)).toBeUndefined()
+  expect(changes.placeAfter(1, 0)).toBe(0)
+  expect(changes.into(2, 0)).toEqual({ from: 'prone', to: 'seated', changeS: { value: 20, from: 'position' } })
 })
 
 test.each([
@@ -154,7 +152,7 @@ test.each([
   [14_400, 'regular', 720],
   [14_400, 'new', 480],
 ] as const)('the final rest of %d s for %s people has its floor at %d s', (lengthS, level, floorS) => {
-  expect(finalRestFloorS(lengthS, level)).toBe(floorS)
+  expect(finalRestFloorS(lengthS, familyCeilingS(shippedCatalog.ceilings, 'final_rest', level))).toBe(floorS)
 })
 
 test('changing one side unlinks the two, and linking gives both the longer time', () => {
@@ -284,10 +282,12 @@ test('what led classes taught stands before the shelf and the table, for every t
     learned: new Map([['deer', { changeS: 3, secondSetUpS: 44 }]]),
   }
   const timesIn = (catalog: Catalog) => {
-    const resolved = orThrow(resolveSession(aSession([aHold('sphinx'), aHold('deer')]), catalog))[1]
-    return resolved?.kind === 'hold' ? resolved.times : undefined
+    const resolved = orThrow(resolveSession(aSession([aHold('sphinx'), aHold('deer')]), catalog))
+    const [, deer] = resolved
+    const { changeS } = changesBetween(resolved, catalog.changes).into(1, 0) ?? {}
+    return deer?.kind === 'hold' ? { ...deer.times, changeS } : undefined
   }
-  expect(timesIn(shippedCatalog)?.changeS.from).not.toBe('learned')
+  expect(timesIn(shippedCatalog)?.changeS?.from).not.toBe('learned')
   expect(timesIn(learned)).toMatchObject({
     changeS: { value: 3, from: 'learned' },
     secondSetUpS: { value: 44, from: 'learned' },

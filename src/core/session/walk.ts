@@ -20,12 +20,12 @@ export interface Walk {
 type Moving = Exclude<Block, { kind: 'talk' }>
 
 /** The time of a block that the document may set, else the fallback with its source. */
-export function timeOf<T extends Sourced<number>>(
+export function timeOf<T extends Sourced<number> | undefined>(
   block: Moving,
   walk: Walk,
   name: TimeName,
   fallback: T,
-): Sourced<number> {
+): Sourced<number> | T {
   const own = block.times?.[name]
   if (own !== undefined) return { value: own, from: 'block' }
   const general = walk.session.times?.[name]
@@ -35,16 +35,15 @@ export function timeOf<T extends Sourced<number>>(
 
 const nothingToFetch: Sourced<number> = { value: 0, from: 'shipped' }
 
-/**
- * The change before a block: the document's time, else what led classes taught, else the longer of the
- * base-position table (none from nowhere) and what it takes to fetch what the block needs.
- */
-export function changeTo(block: Moving, walk: Walk, toPosition: BasePosition, fetchingS = nothingToFetch) {
-  const fromPosition = walk.position
-  const value = fromPosition === undefined ? 0 : walk.catalog.changes[fromPosition][toPosition]
-  const stands = fetchingS.from === 'learned' || fetchingS.value > value
-  const longer: Sourced<number> = stands ? fetchingS : { value, from: 'position' }
-  return { fromPosition, toPosition, changeS: timeOf(block, walk, 'changeS', longer) }
+/** What a block says of the change into it: the document's time, else what led classes taught, and what it fetches. */
+export function changeTo(
+  block: Moving,
+  walk: Walk,
+  toPosition: BasePosition,
+  { learnedS, fetching = nothingToFetch }: { readonly learnedS?: number; readonly fetching?: Sourced<number> } = {},
+) {
+  const learned: Sourced<number> | undefined = learnedS === undefined ? undefined : { value: learnedS, from: 'learned' }
+  return { toPosition, change: { set: timeOf(block, walk, 'changeS', learned), fetching } }
 }
 
 /** The answers that hold for a block: its own, the session's, the own pose's, the school's. */

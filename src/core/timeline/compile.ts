@@ -1,8 +1,8 @@
 import type { Session } from '#model/session'
 import { mapResult } from '#core/result'
 import type { Result } from '#core/result'
-import { resolveSession } from '#core/session'
-import type { Catalog, Resolved } from '#core/session'
+import { changesBetween, resolveSession } from '#core/session'
+import type { Catalog, ChangeTable, Resolved } from '#core/session'
 import { checkTiles } from './check-tiles.ts'
 import { layOut } from './lay-out.ts'
 import { place } from './place.ts'
@@ -14,12 +14,19 @@ import type { Timeline } from './timeline.ts'
  * their instants. Refuses what `resolveSession` refuses; the same input gives an equal timeline.
  */
 export function compileTimeline(session: Session, catalog: Catalog): Result<Timeline> {
-  return mapResult(resolveSession(session, catalog), timelineOf)
+  return mapResult(resolveSession(session, catalog), (resolved) => timelineOf(resolved, catalog.changes))
 }
 
-/** The passes: lay out each block in pieces, place them in time, ring the cues, check the whole. */
-export function timelineOf(resolved: readonly Resolved[]): Timeline {
-  const placed = place(resolved.map((block) => ({ block, pieces: layOut(block) })))
+/** The passes: find the changes between the blocks, lay out each in pieces, place them in time, ring the cues, check the whole. */
+function timelineOf(resolved: readonly Resolved[], costs: ChangeTable): Timeline {
+  const changes = changesBetween(resolved, costs)
+  let before: number | undefined
+  const laid = resolved.map((block, at) => {
+    const change = changes.into(at, before)
+    before = changes.placeAfter(at, before)
+    return { block, change, pieces: layOut(block, change) }
+  })
+  const placed = place(laid)
   const { segments, blocks, breathOver, totalMs } = placed
   return checkTiles({ totalMs, segments, blocks, breathOver, cues: ring(placed) })
 }

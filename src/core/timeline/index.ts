@@ -1,4 +1,4 @@
-export { compileTimeline, timelineOf } from './compile.ts'
+export { compileTimeline } from './compile.ts'
 export { segmentAt } from './segment-at.ts'
 export { tallyTimeline } from './tally.ts'
 export type { Tally } from './tally.ts'

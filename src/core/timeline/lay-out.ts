@@ -1,4 +1,4 @@
-import type { ResolvedClosing, ResolvedTalk, ResolvedRest, Resolved } from '#core/session'
+import type { Change, Resolved, ResolvedClosing, ResolvedRest, ResolvedTalk } from '#core/session'
 import { layOutBreath } from './lay-out-breath.ts'
 import { layOutHold } from './lay-out-hold.ts'
 import { layOutMovement } from './lay-out-movement.ts'
@@ -7,27 +7,30 @@ import { bowl, piece } from './piece.ts'
 import type { Piece } from './piece.ts'
 
 /** The pieces of a block in order, from the change before it to its last rest. */
-export function layOut(block: Resolved): readonly Piece[] {
+export const layOut = (block: Resolved, change: Change | undefined): readonly Piece[] => [
+  ...(change && block.kind !== 'talk' ? [changePiece(block, change)] : []),
+  ...layOutItself(block),
+]
+
+/** The change of base position and props that borders on the block before. */
+const changePiece = ({ block }: Exclude<Resolved, ResolvedTalk>, { from, to, changeS }: Change): Piece =>
+  piece({ kind: 'change', from, to, text: block.changeText }, null, changeS.value)
+
+function layOutItself(block: Resolved): readonly Piece[] {
   switch (block.kind) {
     case 'talk':
       return layOutTalk(block)
     case 'hold':
-      return [changePiece(block), ...layOutHold(block)]
+      return layOutHold(block)
     case 'movement':
-      return [changePiece(block), ...layOutMovement(block)]
+      return layOutMovement(block)
     case 'breath':
-      return [changePiece(block), ...layOutBreath(block)]
+      return layOutBreath(block)
     case 'rest':
-      return [changePiece(block), ...layOutRest(block)]
+      return layOutRest(block)
     case 'closing':
-      return [changePiece(block), ...layOutClosing(block)]
+      return layOutClosing(block)
   }
-}
-
-/** The change of base position and props that borders on the block before. */
-function changePiece(block: Exclude<Resolved, ResolvedTalk>): Piece {
-  const { fromPosition: from, toPosition: to, changeS } = block
-  return piece({ kind: 'change', from, to, text: block.block.changeText }, null, changeS.value)
 }
 
 const layOutTalk = ({ block }: ResolvedTalk): Piece[] => [piece({ kind: 'talk' }, null, block.s)]

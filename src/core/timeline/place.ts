@@ -1,11 +1,12 @@
 import { boundaryMs, roundHalfCounts, roundParts, roundsThatFit } from '#core/breath'
-import type { Resolved } from '#core/session'
+import type { Change, Resolved } from '#core/session'
 import type { Milliseconds } from '#core/units'
 import type { Piece, PieceCue } from './piece.ts'
 import type { BlockSpan, BreathOverPart, Segment } from './timeline.ts'
 
 export interface Laid {
   readonly block: Resolved
+  readonly change: Change | undefined
   readonly pieces: readonly Piece[]
 }
 
@@ -30,7 +31,7 @@ export function place(laid: readonly Laid[]): Placed {
   const breathOver: BreathOverPart[] = []
   const blocks: BlockSpan[] = []
   let nowMs = 0
-  for (const { block, pieces } of laid) {
+  for (const { block, change, pieces } of laid) {
     const startMs = nowMs
     const firstSegment = segments.length
     for (const piece of pieces) {
@@ -49,7 +50,7 @@ export function place(laid: readonly Laid[]): Placed {
       if (piece.breathOver) breathOver.push(...breathLane(piece.breathOver, segment))
       nowMs = segment.endMs
     }
-    blocks.push({ block, startMs, endMs: nowMs, firstSegment, endSegment: segments.length })
+    blocks.push({ block, change, startMs, endMs: nowMs, firstSegment, endSegment: segments.length })
   }
   return { segments, cues, breathOver, blocks, totalMs: nowMs }
 }

@@ -1,7 +1,7 @@
 import type { BasePosition } from '#model/common'
 import type { Sound } from '#model/cue'
 import type { BreathPart } from '#core/breath'
-import type { HoldSide, Resolved } from '#core/session'
+import type { Change, HoldSide, Resolved } from '#core/session'
 import type { Milliseconds } from '#core/units'
 
 /** What happens in a segment; `kind` tells which, the rest is what a screen or a voice needs of it. */
@@ -76,6 +76,8 @@ export interface BreathOverPart {
 /** From the change before a block to its end: the segments `[firstSegment, endSegment)`. */
 export interface BlockSpan {
   readonly block: Resolved
+  /** How people come into it; a talk has no change. */
+  readonly change: Change | undefined
   readonly startMs: Milliseconds
   readonly endMs: Milliseconds
   readonly firstSegment: number

@@ -1,11 +1,9 @@
-import type { Level } from '#model/common'
 import type { Family } from '#model/family'
-import type { Pose } from '#model/pose'
 
 type Minutes = readonly [asNew: number, regular: number, experienced: number]
 
 /** First ceilings, minutes a side for people with no flags, by level [cautions reference 2.1]. */
-const ceilings: Readonly<Record<Family, Minutes>> = {
+const usual: Readonly<Record<Family, Minutes>> = {
   sup_rest: [10, 15, 20],
   legs_up_flat: [5, 10, 15],
   pelvis_raised: [3, 5, 10],
@@ -42,16 +40,13 @@ const ceilings: Readonly<Record<Family, Minutes>> = {
 }
 
 /** Fully supported forms get more [decisions, ranges and ceilings]. */
-const supportedCeilings: Partial<Record<Family, Minutes>> = {
+const supported: Readonly<Partial<Record<Family, Minutes>>> = {
   sup_bb: [10, 15, 20],
   bound_reclined: [10, 15, 20],
   child: [5, 10, 10],
   twist_bolster: [5, 7, 10],
 }
-/** Sensation up to which a form counts as fully supported [decisions]. */
-const supportedSensation = 2
-
-const column: Readonly<Record<Level, 0 | 1 | 2>> = { new: 0, regular: 1, experienced: 2 }
+export const ceilings = { usual, supported } as const
 
 /** Families whose rules another takes over [cautions reference 2.1]. */
 export const inherits: Readonly<Partial<Record<Family, Family>>> = {
@@ -66,20 +61,8 @@ export const inherits: Readonly<Partial<Record<Family, Family>>> = {
   final_rest: 'sup_rest',
 }
 
-/** The register's own figure of a family in seconds a side, without what a supported form gets. */
-export const registerCeilingS = (family: Family, level: Level): number => ceilings[family][column[level]] * 60
-
 /** Families of the register that no shipped pose carries, and why. */
 export const familiesWithoutPose: Readonly<Partial<Record<Family, string>>> = {
   inversion:
     'Shoulder stand, plough and headstand load the neck and are no part of restorative or yin work in a group; a teacher who teaches them can add them.',
-}
-
-/** The first ceiling of a pose's hold in seconds a side: the strictest of its families. */
-export function firstCeilingS({ families, sensation }: Pick<Pose, 'families' | 'sensation'>, level: Level): number {
-  const isSupported = sensation.to <= supportedSensation && !families.includes('head_low')
-  const minutes = families.map(
-    (family) => ((isSupported && supportedCeilings[family]) || ceilings[family])[column[level]],
-  )
-  return Math.min(...minutes) * 60
 }

@@ -3,7 +3,6 @@ import { orThrow } from '#core/result'
 import { beginLead, ledStart, step } from '#core/lead'
 import type { Command, LeadPlan, LeadState } from '#core/lead'
 import { compileTimeline } from '#core/timeline'
-import { firstCeilingS } from '#library/cautions/register'
 import { shippedCatalog } from '#library/shipped'
 import { blockName } from '#words/blocks'
 import { thursdaySlowHour } from './sessions.ts'
@@ -115,7 +114,6 @@ function ledEvening({ weeksAgo, lateS, people, done, note }: Evening, plannedSta
     people,
     startedAtMs,
     promisedEndMs: plannedStartMs + thursdaySlowHour.lengthS * 1000,
-    firstCeilingS: (pose) => firstCeilingS(pose, thursdaySlowHour.level),
     nameOf: blockName,
   })
   const { events, state } = lead(start.plan, done)

@@ -8,7 +8,7 @@ export const finalRestShort: Rule<'FINAL_REST_SHORT'> = {
   find: ({ blocks, session }) => {
     const closing = blocks.at(-1)
     if (closing?.kind !== 'closing') return []
-    const floorS = finalRestFloorS(session.lengthS, session.level)
+    const floorS = finalRestFloorS(session.lengthS, closing.ceilingS)
     const restS = closing.finalRestS.value
     if (restS >= floorS) return []
     const edits = [{ type: 'replace', block: { ...closing.block, finalRestS: floorS } } as const]

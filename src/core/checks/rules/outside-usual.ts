@@ -9,11 +9,11 @@ import type { Rule } from '../rule.ts'
 export const outsideUsual: Rule<'OUTSIDE_USUAL'> = {
   code: 'OUTSIDE_USUAL',
   grade: 'tip',
-  find: ({ holds, session, ceilingOf }) =>
+  find: ({ holds, session }) =>
     holds.flatMap(({ id, hold, sides }) => {
       const { fromS, toS } = usualHold(hold.pose, session.practice, session.level)
       const out = sides.find(({ holdS }) => holdS < fromS || holdS > toS)
-      if (!out || sides.some(({ holdS }) => holdS > ceilingOf(hold.pose, session.level))) return []
+      if (!out || sides.some(({ holdS }) => holdS > hold.ceilingS)) return []
       const canGoThere = leastHoldOf(hold.block.phases ?? []) <= toS
       return [
         {

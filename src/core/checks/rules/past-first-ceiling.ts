@@ -6,9 +6,9 @@ import type { Rule } from '../rule.ts'
 export const pastFirstCeiling: Rule<'PAST_FIRST_CEILING'> = {
   code: 'PAST_FIRST_CEILING',
   grade: 'look',
-  find: ({ holds, session, ceilingOf }) =>
+  find: ({ holds }) =>
     holds.flatMap(({ id, hold, sides }) => {
-      const ceilingS = ceilingOf(hold.pose, session.level)
+      const { ceilingS } = hold
       const holdS = Math.max(...sides.map((side) => side.holdS))
       if (sides.length === 0 || holdS <= ceilingS) return []
       const canGoDown = leastHoldOf(hold.block.phases ?? []) <= ceilingS && ceilingS >= 5

@@ -1,7 +1,8 @@
 import type { Level } from '#model/common'
 import type { Technique } from '#model/technique'
 import type { Seconds } from '#core/units'
-import type { ChooserBooks, ChooserWish, Pick } from './chooser.ts'
+import type { Catalog } from '#core/session'
+import type { ChooserWish, Pick } from './chooser.ts'
 import { ranked } from './chooser-rank.ts'
 
 /** The first breath takes a twentieth of the class, one to five minutes. */
@@ -15,7 +16,7 @@ const restBetweenS = 60
 const fitForClass = ({ inPersonOnly, strong }: Technique): boolean => !inPersonOnly && !strong
 
 /** The breath at the start of any session: uncounted, so that it asks nothing of anybody. */
-export function firstBreath({ lengthS, variation }: ChooserWish, { catalog }: ChooserBooks): Pick[] {
+export function firstBreath({ lengthS, variation }: ChooserWish, catalog: Catalog): Pick[] {
   const quiet = [...catalog.techniques.values()].filter(
     (technique) => fitForClass(technique) && !technique.counted && technique.startsWhen.easy.length === 0,
   )
@@ -35,11 +36,7 @@ export function firstBreath({ lengthS, variation }: ChooserWish, { catalog }: Ch
  * The breath work of a breath session, one technique after another, each only after those it starts from,
  * with natural breath between them. `has` are the techniques practised before.
  */
-export function breathWork(
-  { level, variation }: ChooserWish,
-  { catalog }: ChooserBooks,
-  has: readonly string[],
-): Pick[][] {
+export function breathWork({ level, variation }: ChooserWish, catalog: Catalog, has: readonly string[]): Pick[][] {
   const known = new Set(has)
   const left = new Set(
     ranked(

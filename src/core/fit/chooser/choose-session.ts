@@ -8,7 +8,8 @@ import { applyEdit } from '#core/session'
 import { betterOrder } from '../order/better-order.ts'
 import { breathWork, firstBreath } from './choose-breath.ts'
 import { chooserLimits, mostTargets } from './chooser.ts'
-import type { ChooserBooks, ChooserRule, ChooserWish, ChosenSession, Pick } from './chooser.ts'
+import type { Catalog } from '#core/session'
+import type { ChooserRule, ChooserWish, ChosenSession, Pick } from './chooser.ts'
 import { awayFromTheFloor, ranked, suits, worksOn } from './chooser-rank.ts'
 import { stretchToLength } from '../stretch/stretch.ts'
 
@@ -40,26 +41,26 @@ interface Parts {
  * brought to its length. The same wish gives the same session.
  * Refuses `LENGTH_OUT_OF_RANGE` and `TOO_MANY_TARGETS` with the field.
  */
-export function chooseSession(wish: ChooserWish, books: ChooserBooks): Result<ChosenSession> {
+export function chooseSession(wish: ChooserWish, catalog: Catalog): Result<ChosenSession> {
   const { leastS, mostS } = chooserLimits
   if (wish.lengthS < leastS || wish.lengthS > mostS) return refused('LENGTH_OUT_OF_RANGE', 'lengthS', { leastS, mostS })
   if (wish.targets.length > mostTargets) return refused('TOO_MANY_TARGETS', 'targets', { most: mostTargets })
-  const frame = frameOf(wish, books)
+  const frame = frameOf(wish, catalog)
   const fits = (parts: Parts, leastShare: number) =>
-    orThrow(stretchToLength(frame(parts).session, books.catalog, books.ceilingOf, leastShare)).overMs === 0
+    orThrow(stretchToLength(frame(parts).session, catalog, leastShare)).overMs === 0
   const isBreath = wish.practice === 'breath'
   const asked = wish.targets.length > 0 || isBreath ? wish.targets : usualTargets[wish.practice]
-  const opened = withOpening(wish, books, asked, fits)
-  const breathed = isBreath ? withBreathWork(wish, books, opened, fits) : opened
-  const worked = withTargets(wish, books, withMoving(wish, books, breathed, asked, fits), asked, fits)
-  const settled = withSettling(wish, books, worked, fits)
+  const opened = withOpening(wish, catalog, asked, fits)
+  const breathed = isBreath ? withBreathWork(wish, catalog, opened, fits) : opened
+  const worked = withTargets(wish, catalog, withMoving(wish, catalog, breathed, asked, fits), asked, fits)
+  const settled = withSettling(wish, catalog, worked, fits)
   // What was asked for first; where it is used up or would be all there is, what is usual.
-  const full = filled(wish, books, settled, new Set([...asked, ...usualTargets[wish.practice]]), fits)
+  const full = filled(wish, catalog, settled, new Set([...asked, ...usualTargets[wish.practice]]), fits)
   const { session, why } = frame(full)
   const ordered = orThrow(
-    applyEdit(session, { type: 'several', edits: orThrow(betterOrder(session, books.catalog)).edits }),
+    applyEdit(session, { type: 'several', edits: orThrow(betterOrder(session, catalog)).edits }),
   ).session
-  const fit = orThrow(stretchToLength(ordered, books.catalog, books.ceilingOf))
+  const fit = orThrow(stretchToLength(ordered, catalog))
   const met = new Set(Object.values(why).flatMap((rule) => (rule.rule === 'works' ? [rule.target] : [])))
   return ok({
     session: fit.session,
@@ -74,11 +75,11 @@ type Fits = (parts: Parts, leastShare: number) => boolean
 const nothing: Parts = { opening: [], moving: [], warm: [], deep: [], breath: [], settling: [] }
 
 /** Puts parts between what every session begins and ends with. */
-function frameOf(wish: ChooserWish, books: ChooserBooks) {
+function frameOf(wish: ChooserWish, catalog: Catalog) {
   const talkS = wish.lengthS < 2400 ? 60 : 120
   const begin: Pick[] = [
     { block: { kind: 'talk', id: 'arrive', ...wish.talk, s: talkS }, why: { rule: 'arrives' } },
-    ...firstBreath(wish, books),
+    ...firstBreath(wish, catalog),
   ]
   const end: Pick = { block: { kind: 'closing', id: 'closing' }, why: { rule: 'closes' } }
   return ({ opening, moving, warm, deep, breath, settling }: Parts) => {
@@ -109,7 +110,7 @@ const holdsOf = ({ opening, moving, warm, deep, breath, settling }: Parts): Hold
   )
 
 /** The poses of the wish that are not in the session yet. */
-function unused(wish: ChooserWish, { catalog }: ChooserBooks, parts: Parts): Pose[] {
+function unused(wish: ChooserWish, catalog: Catalog, parts: Parts): Pose[] {
   const used = new Set(holdsOf(parts).map(({ poseId }) => poseId))
   return [...catalog.poses.values()].filter((pose) => suits(pose, wish) && !used.has(pose.id))
 }
@@ -123,20 +124,22 @@ const firstThatFits = (parts: Parts, candidates: Iterable<Parts>, leastShare: nu
 /** A deep pose for every area asked for, warmed and countered, as far as there is room. */
 const withTargets = (
   wish: ChooserWish,
-  books: ChooserBooks,
+  catalog: Catalog,
   parts: Parts,
   targets: readonly Target[],
   fits: Fits,
 ): Parts =>
-  targets.reduce((now, target) => firstThatFits(now, groupsFor(target, wish, books, now), shares.asked, fits), parts)
+  targets.reduce((now, target) => firstThatFits(now, groupsFor(target, wish, catalog, now), shares.asked, fits), parts)
 
 /** The session with one more pose for an area, the best first, each with what it needs before and after. */
-function* groupsFor(target: Target, wish: ChooserWish, books: ChooserBooks, parts: Parts): Generator<Parts> {
-  const deep = unused(wish, books, parts).filter((pose) => pose.targets.includes(target) && isWork(pose, wish.practice))
+function* groupsFor(target: Target, wish: ChooserWish, catalog: Catalog, parts: Parts): Generator<Parts> {
+  const deep = unused(wish, catalog, parts).filter(
+    (pose) => pose.targets.includes(target) && isWork(pose, wish.practice),
+  )
   for (const pose of ranked(deep, wish.variation, (one) => worksOn(one, target, wish))) {
     const withPose: Parts = { ...parts, deep: [...parts.deep, pickPose(pose, { rule: 'works', target })] }
-    const warmed = warmedFor(pose, wish, books, withPose)
-    if (warmed) yield countered(pose, wish, books, warmed)
+    const warmed = warmedFor(pose, wish, catalog, withPose)
+    if (warmed) yield countered(pose, wish, catalog, warmed)
   }
 }
 
@@ -145,12 +148,12 @@ const isWork = (pose: Pose, practice: Practice): boolean =>
   practice === 'restorative' || practice === 'breath' ? pose.sensation.to <= 3 : pose.places.includes('deep')
 
 /** The session with something before that warms each area the pose wants warm; undefined where nothing does. */
-function warmedFor(pose: Pose, wish: ChooserWish, books: ChooserBooks, parts: Parts): Parts | undefined {
+function warmedFor(pose: Pose, wish: ChooserWish, catalog: Catalog, parts: Parts): Parts | undefined {
   let warmed: Parts | undefined = parts
   for (const area of pose.wantsWarm) {
     const before = warmed ? [...warmed.opening, ...warmed.moving, ...warmed.warm] : []
-    if (!warmed || before.some(({ block }) => warmsOf(block, books).includes(area))) continue
-    const able: Pose[] = unused(wish, books, warmed).filter(
+    if (!warmed || before.some(({ block }) => warmsOf(block, catalog).includes(area))) continue
+    const able: Pose[] = unused(wish, catalog, warmed).filter(
       ({ places, warms }) => places.includes('warm') && warms.includes(area),
     )
     const [warmer]: Pose[] = ranked(able, wish.variation, (one) => -awayFromTheFloor(one) - one.sensation.to)
@@ -160,14 +163,14 @@ function warmedFor(pose: Pose, wish: ChooserWish, books: ChooserBooks, parts: Pa
 }
 
 /** What a block warms: a pose what it says, a breath-timed movement what it moves. */
-function warmsOf(block: Block, { catalog }: ChooserBooks): readonly Target[] {
+function warmsOf(block: Block, catalog: Catalog): readonly Target[] {
   if (block.kind === 'hold') return catalog.poses.get(block.poseId)?.warms ?? []
   return block.kind === 'movement' ? (catalog.movements.get(block.movementId)?.targets ?? []) : []
 }
 
 /** The session with the counterpose of its last deep pose, where that has one that is not used yet. */
-function countered(pose: Pose, wish: ChooserWish, books: ChooserBooks, parts: Parts): Parts {
-  const able = unused(wish, books, parts).filter(
+function countered(pose: Pose, wish: ChooserWish, catalog: Catalog, parts: Parts): Parts {
+  const able = unused(wish, catalog, parts).filter(
     ({ id, places }) => pose.counterposes.includes(id) && places.includes('counter'),
   )
   const [counter] = ranked(
@@ -183,12 +186,12 @@ const isEasy = (pose: Pose, place: 'opening' | 'closing'): boolean =>
   pose.places.includes(place) && pose.sensation.to <= 3 && !pose.sides
 
 /** With an opening near the areas asked for; before breath work one that leaves people lying or sitting. */
-function withOpening(wish: ChooserWish, books: ChooserBooks, targets: readonly Target[], fits: Fits): Parts {
+function withOpening(wish: ChooserWish, catalog: Catalog, targets: readonly Target[], fits: Fits): Parts {
   const points = (pose: Pose) =>
     targets.filter((target) => pose.targets.includes(target)).length - awayFromTheFloor(pose)
   const quiet = (pose: Pose) => wish.practice !== 'breath' || ['supine', 'seated'].includes(pose.base.leave)
   const able = ranked(
-    unused(wish, books, nothing).filter((pose) => isEasy(pose, 'opening') && quiet(pose)),
+    unused(wish, catalog, nothing).filter((pose) => isEasy(pose, 'opening') && quiet(pose)),
     wish.variation,
     points,
   )
@@ -204,27 +207,21 @@ function withOpening(wish: ChooserWish, books: ChooserBooks, targets: readonly T
 const movesFromS = 1800
 
 /** With a breath-timed movement that warms, where there is room; restorative work does without. */
-function withMoving(
-  wish: ChooserWish,
-  books: ChooserBooks,
-  parts: Parts,
-  targets: readonly Target[],
-  fits: Fits,
-): Parts {
+function withMoving(wish: ChooserWish, catalog: Catalog, parts: Parts, targets: readonly Target[], fits: Fits): Parts {
   if (wish.practice === 'restorative' || wish.lengthS < movesFromS) return parts
   return firstThatFits(
     parts,
-    moversFor(targets, wish, books).map((pick) => ({ ...parts, moving: [pick] })),
+    moversFor(targets, wish, catalog).map((pick) => ({ ...parts, moving: [pick] })),
     shares.frame,
     fits,
   )
 }
 
 /** With a pose to settle in before the closing, where there is room. */
-function withSettling(wish: ChooserWish, books: ChooserBooks, parts: Parts, fits: Fits): Parts {
+function withSettling(wish: ChooserWish, catalog: Catalog, parts: Parts, fits: Fits): Parts {
   const points = (pose: Pose) => (pose.base.enter === 'supine' ? 1 : 0) - awayFromTheFloor(pose)
   const able = ranked(
-    unused(wish, books, parts).filter((pose) => isEasy(pose, 'closing')),
+    unused(wish, catalog, parts).filter((pose) => isEasy(pose, 'closing')),
     wish.variation,
     points,
   )
@@ -236,7 +233,7 @@ function withSettling(wish: ChooserWish, books: ChooserBooks, parts: Parts, fits
   )
 }
 
-function moversFor(targets: readonly Target[], { variation }: ChooserWish, { catalog }: ChooserBooks): Pick[] {
+function moversFor(targets: readonly Target[], { variation }: ChooserWish, catalog: Catalog): Pick[] {
   const able = ranked([...catalog.movements.values()], variation, (movement) =>
     movement.base.enter === 'standing' ? -3 : 0,
   )
@@ -254,20 +251,20 @@ function moversFor(targets: readonly Target[], { variation }: ChooserWish, { cat
 }
 
 /** Breath work as far as it fits, one technique after the other. */
-function withBreathWork(wish: ChooserWish, books: ChooserBooks, parts: Parts, fits: Fits): Parts {
-  const before = firstBreath(wish, books).flatMap(({ block }) => (block.kind === 'breath' ? [block.techniqueId] : []))
-  return breathWork(wish, books, before).reduce((now, part) => {
+function withBreathWork(wish: ChooserWish, catalog: Catalog, parts: Parts, fits: Fits): Parts {
+  const before = firstBreath(wish, catalog).flatMap(({ block }) => (block.kind === 'breath' ? [block.techniqueId] : []))
+  return breathWork(wish, catalog, before).reduce((now, part) => {
     const more = { ...now, breath: [...now.breath, ...part] }
     return fits(more, shares.frame) ? more : now
   }, parts)
 }
 
 /** More poses for the areas in turn, as long as one fits with its usual time. */
-function filled(wish: ChooserWish, books: ChooserBooks, parts: Parts, targets: ReadonlySet<Target>, fits: Fits): Parts {
+function filled(wish: ChooserWish, catalog: Catalog, parts: Parts, targets: ReadonlySet<Target>, fits: Fits): Parts {
   let now = parts
   for (;;) {
     const before = now
-    for (const target of targets) now = firstThatFits(now, groupsFor(target, wish, books, now), shares.filling, fits)
+    for (const target of targets) now = firstThatFits(now, groupsFor(target, wish, catalog, now), shares.filling, fits)
     if (now === before) return now
   }
 }

@@ -6,12 +6,10 @@ import type { Target } from '#model/pose'
 import { sessionSchema } from '#model/session'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
-import { firstCeilingS } from '#library/cautions/register'
 import { shippedCatalog } from '#library/shipped'
 import { chooseSession } from '#core/fit'
 import type { ChooserWish, ChosenSession } from '#core/fit'
 
-const books = { catalog: shippedCatalog, ceilingOf: firstCeilingS }
 const aWish = (details: Partial<ChooserWish> = {}): ChooserWish => ({
   id: 'chosen',
   name: 'Chosen',
@@ -24,7 +22,8 @@ const aWish = (details: Partial<ChooserWish> = {}): ChooserWish => ({
   talk: { title: 'Arrive', text: 'What we do today' },
   ...details,
 })
-const choose = (details: Partial<ChooserWish> = {}): ChosenSession => orThrow(chooseSession(aWish(details), books))
+const choose = (details: Partial<ChooserWish> = {}): ChosenSession =>
+  orThrow(chooseSession(aWish(details), shippedCatalog))
 
 const wishes = fc.record({
   lengthS: fc.integer({ min: 15, max: 240 }).map((minutes) => minutes * 60),
@@ -153,12 +152,12 @@ test('breath work is as long as the level allows and builds on what comes before
 })
 
 test('a length or a number of areas that cannot be is refused with its field', () => {
-  expect(chooseSession(aWish({ lengthS: 300 }), books)).toMatchObject({
+  expect(chooseSession(aWish({ lengthS: 300 }), shippedCatalog)).toMatchObject({
     ok: false,
     code: 'LENGTH_OUT_OF_RANGE',
     field: 'lengthS',
   })
-  expect(chooseSession(aWish({ targets: ['feet', 'neck', 'chest', 'side'] }), books)).toMatchObject({
+  expect(chooseSession(aWish({ targets: ['feet', 'neck', 'chest', 'side'] }), shippedCatalog)).toMatchObject({
     ok: false,
     code: 'TOO_MANY_TARGETS',
     field: 'targets',

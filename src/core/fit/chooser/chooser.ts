@@ -4,9 +4,7 @@ import type { Block } from '#model/block'
 import type { Level, Practice } from '#model/common'
 import type { Target } from '#model/pose'
 import type { Session } from '#model/session'
-import type { Catalog } from '#core/session'
 import type { Seconds } from '#core/units'
-import type { CeilingOf } from '../terms.ts'
 
 /** Lengths a session can be chosen for, in whole seconds: below a quarter of an hour there is no room to choose. */
 export const chooserLimits: SecondsRange = { leastS: 900, mostS: sessionLimits.mostS }
@@ -26,11 +24,6 @@ export interface ChooserWish {
   readonly variation: number
   /** What is said on arriving. */
   readonly talk: { readonly title: string; readonly text: string }
-}
-
-export interface ChooserBooks {
-  readonly catalog: Catalog
-  readonly ceilingOf: CeilingOf
 }
 
 /** Why a block was chosen. */

@@ -6,7 +6,7 @@ import type { Catalog, Edit } from '#core/session'
 import type { Seconds } from '#core/units'
 import { exactOrder, mostFreeBlocks } from './exact-order.ts'
 import { leastChangeS } from './order-bound.ts'
-import { costOf, positionCosts, rankOf } from './order-costs.ts'
+import { costOf, orderCosts, rankOf } from './order-costs.ts'
 import type { OrderCosts, PairCost } from './order-costs.ts'
 import { precedenceOf } from './precedence.ts'
 import type { Precedence } from './precedence.ts'
@@ -32,7 +32,7 @@ export interface OrderSuggestion {
  */
 export function betterOrder(session: Session, catalog: Catalog): Result<OrderSuggestion> {
   return mapResult(resolveSession(session, catalog), (blocks) => {
-    const costs = positionCosts(blocks, catalog.changes)
+    const costs = orderCosts(blocks, catalog.changes)
     const precedence = precedenceOf(blocks)
     const planned = blocks.map((_, at) => at)
     const free = planned.filter((block) => !precedence.isFixed(block))

@@ -1,4 +1,4 @@
-import { changeAfter, positionAfter, takesPosition } from '#core/session'
+import { changesBetween } from '#core/session'
 import type { ChangeTable, Resolved } from '#core/session'
 import type { Seconds } from '#core/units'
 
@@ -21,22 +21,19 @@ export interface OrderCosts {
 
 const nothing: PairCost = { changeS: 0, moves: 0, trips: 0 }
 
-/** Costs by the change of base position alone; props are not counted. */
-export function positionCosts(blocks: readonly Resolved[], changes: ChangeTable): OrderCosts {
-  const cost = (before: Resolved | undefined, block: Resolved): PairCost => {
-    if (block.kind === 'talk') return nothing
-    const from = before && positionAfter(before, undefined)
-    const isMove = from !== undefined && !takesPosition(block) && from !== block.toPosition
-    return { changeS: changeAfter(block, from, changes), moves: isMove ? 1 : 0, trips: 0 }
+/** Costs by the changes between the blocks; props are not counted. */
+export function orderCosts(blocks: readonly Resolved[], costs: ChangeTable): OrderCosts {
+  const changes = changesBetween(blocks, costs)
+  const cost = (block: number, before: number | undefined): PairCost => {
+    const change = changes.into(block, before)
+    if (!change) return nothing
+    const isMove = change.from !== undefined && change.from !== change.to
+    return { changeS: change.changeS.value, moves: isMove ? 1 : 0, trips: 0 }
   }
-  const table = [undefined, ...blocks].map((before) => blocks.map((block) => cost(before, block)))
+  const table = [undefined, ...blocks.keys()].map((before) => blocks.map((_, block) => cost(block, before)))
   return {
     of: (before, block) => table[before === undefined ? 0 : before + 1]?.[block] ?? nothing,
-    after: (before, at) => {
-      const block = blocks[at]
-      if (!block || block.kind === 'talk') return before
-      return takesPosition(block) ? (before ?? at) : at
-    },
+    after: (before, block) => changes.placeAfter(block, before),
   }
 }
 

@@ -18,14 +18,11 @@ const inOrder = (session: Session, places: readonly number[]): Session => ({
 
 /** Change seconds and changes of base position as the compiled session shows them. */
 function costOf(session: Session): [number, number] {
-  const { segments } = orThrow(compileTimeline(session, shippedCatalog))
+  const { blocks, segments } = orThrow(compileTimeline(session, shippedCatalog))
   const changes = segments.flatMap(({ doing, startMs, endMs }) =>
     doing.kind === 'change' ? [{ ...doing, ms: endMs - startMs }] : [],
   )
-  const resolved = orThrow(resolveSession(session, shippedCatalog))
-  const moves = resolved.filter(
-    (block) => block.kind !== 'talk' && block.fromPosition !== undefined && block.fromPosition !== block.toPosition,
-  )
+  const moves = blocks.filter(({ change }) => change?.from !== undefined && change.from !== change.to)
   return [changes.reduce((sum, { ms }) => sum + ms / 1000, 0), moves.length]
 }
 

@@ -3,13 +3,12 @@ import type { Session } from '#model/session'
 import { orThrow } from '#core/result'
 import { resolveSession, usualHold } from '#core/session'
 import { compileTimeline } from '#core/timeline'
-import { firstCeilingS } from '#library/cautions/register'
 import { shippedCatalog } from '#library/shipped'
 import { sessions } from '#testing/arbitraries'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { stretchToLength } from '#core/fit'
 
-const stretch = (session: Session) => orThrow(stretchToLength(session, shippedCatalog, firstCeilingS))
+const stretch = (session: Session) => orThrow(stretchToLength(session, shippedCatalog))
 const totalS = (session: Session) => orThrow(compileTimeline(session, shippedCatalog)).totalMs / 1000
 const comesTo = (session: Session): Session => ({ ...session, lengthS: Math.round(totalS(session)) })
 const heldIn = (session: Session): number[] =>
@@ -125,10 +124,7 @@ describe('longer', () => {
         after.forEach((block, index) => {
           const planned = before[index]
           if (block.kind !== 'hold' || planned?.kind !== 'hold') return
-          const top = Math.min(
-            usualHold(block.pose, session.practice, session.level).toS,
-            firstCeilingS(block.pose, session.level),
-          )
+          const top = Math.min(usualHold(block.pose, session.practice, session.level).toS, block.ceilingS)
           block.sides.forEach(({ holdS }, side) => {
             expect(holdS).toBeLessThanOrEqual(Math.max(top, planned.sides[side]?.holdS ?? 0))
           })

@@ -9,7 +9,7 @@ import type { Seconds } from '#core/units'
 import { fitOf, replacing, spareSeconds, withHold } from '../fit.ts'
 import type { AtFloor, Fit } from '../fit.ts'
 import { finalRestTerms, holdTerms, stepsOf, sumOf } from '../terms.ts'
-import type { CeilingOf, FinalRestTerms, HoldTerms, LeastShare } from '../terms.ts'
+import type { FinalRestTerms, HoldTerms, LeastShare } from '../terms.ts'
 
 /** Without a final rest to take what is left over, less than this counts as fitting: one step of both sides. */
 const leastSpareS = 60
@@ -23,16 +23,11 @@ const longestAfterRestS = 120
  * hold. With `leastShare` no hold goes below that share of its planned time.
  * Refuses what `compileTimeline` refuses.
  */
-export function stretchToLength(
-  session: Session,
-  catalog: Catalog,
-  ceilingOf: CeilingOf,
-  leastShare: LeastShare = 0,
-): Result<Fit> {
+export function stretchToLength(session: Session, catalog: Catalog, leastShare: LeastShare = 0): Result<Fit> {
   return mapResult(compileTimeline(session, catalog), (timeline) => {
     const resolved = timeline.blocks.map(({ block }) => block)
     const holds = resolved.filter((block): block is ResolvedHold => block.kind === 'hold')
-    const terms = holds.map((hold) => holdTerms(hold, session, ceilingOf, leastShare))
+    const terms = holds.map((hold) => holdTerms(hold, session, leastShare))
     const finalRest = finalRestTerms(resolved, session, leastShare)
     const spareS = spareSeconds(timeline, session)
     if (spareS >= 0 && spareS < (finalRest ? 1 : leastSpareS)) return fitOf(session, [], catalog)

@@ -1,4 +1,3 @@
-import type { BasePosition } from '#model/common'
 import type { Target } from '#model/pose'
 import type { Milliseconds, Seconds } from '#core/units'
 import type { Candidate } from './candidates.ts'
@@ -40,9 +39,9 @@ const nothingChosen: Label = { ms: 0, weight: 0, heldS: 0, changeS: 0, kept: und
  */
 const worthMore = (a: Label, b: Label): number => a.weight - b.weight || a.heldS - b.heldS || b.changeS - a.changeS
 
-/** Where a choice stands: the position people are in, what still waits for its counterpose, areas kept. */
+/** Where a choice stands: the block whose place people are in, what still waits for its counterpose, areas kept. */
 interface State {
-  readonly position: BasePosition | undefined
+  readonly place: number | undefined
   readonly waiting: number
   readonly met: number
   readonly labels: readonly Label[]
@@ -62,7 +61,7 @@ export function bestSubset(
 ): Subset | undefined {
   const slots = slotsOf(candidates)
   const leastAfter = leastMsAfter(candidates)
-  let states: State[] = [{ position: undefined, waiting: 0, met: 0, labels: [nothingChosen] }]
+  let states: State[] = [{ place: undefined, waiting: 0, met: 0, labels: [nothingChosen] }]
   for (const candidate of candidates) {
     const mostMs = lengthMs - (leastAfter[candidate.index + 1] ?? 0)
     states = gathered(states.flatMap((state) => branches(state, candidate, { slots, keepTargets, mostMs })))
@@ -91,7 +90,7 @@ function branches(state: State, candidate: Candidate, { slots, keepTargets, most
   if (mayGo) next.push({ ...state, waiting, labels: state.labels.filter(({ ms }) => ms <= mostMs) })
   const mayStay = candidate.must || !countered || counteredStays
   if (!mayStay) return next
-  const changeS = candidate.changeS(state.position)
+  const changeS = candidate.changeS(state.place)
   const byMs = candidate.ownMs + changeS * 1000
   const labels = state.labels
     .filter(({ ms }) => ms + byMs <= mostMs)
@@ -103,7 +102,7 @@ function branches(state: State, candidate: Candidate, { slots, keepTargets, most
       kept: { index: candidate.index, before: label.kept },
     }))
   next.push({
-    position: candidate.leaves(state.position),
+    place: candidate.leaves(state.place),
     waiting: waiting | (slots[candidate.index]?.bit ?? 0),
     met: keepTargets.reduce(
       (met, target, at) => (candidate.targets.includes(target) ? met | (2 ** at) : met),
@@ -119,7 +118,7 @@ function gathered(states: readonly State[]): State[] {
   const alike = new Map<string, State[]>()
   for (const state of states) {
     if (state.labels.length === 0) continue
-    const key = `${state.position ?? ''} ${String(state.waiting)} ${String(state.met)}`
+    const key = `${String(state.place ?? '')} ${String(state.waiting)} ${String(state.met)}`
     const same = alike.get(key)
     if (same) same.push(state)
     else alike.set(key, [state])

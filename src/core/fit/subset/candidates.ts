@@ -1,8 +1,8 @@
-import type { BasePosition } from '#model/common'
 import type { Target } from '#model/pose'
-import { changeAfter, positionAfter } from '#core/session'
+import { changesBetween } from '#core/session'
 import type { ChangeTable, Resolved } from '#core/session'
 import type { Timeline } from '#core/timeline'
+import { msFromS } from '#core/units'
 import type { Milliseconds, Seconds } from '#core/units'
 import { counterLinks } from '../counterposes.ts'
 import { sumOf } from '../terms.ts'
@@ -23,18 +23,19 @@ export interface Candidate {
   readonly counters: number | undefined
   /** Whether it may go although what it counters stays: only where the teacher said so. */
   readonly mayLeave: boolean
-  readonly changeS: (from: BasePosition | undefined) => Seconds
-  readonly leaves: (from: BasePosition | undefined) => BasePosition | undefined
+  /** Seconds of the change into it from the block whose place people are in; undefined at the start. */
+  readonly changeS: (before: number | undefined) => Seconds
+  /** The block whose place people are in after it: of those after which every change is the same, the first. */
+  readonly leaves: (before: number | undefined) => number | undefined
 }
 
 /** The blocks of a session as candidates. Talk and closing must stay unless they say otherwise. */
-export function candidatesOf(timeline: Timeline, changes: ChangeTable): Candidate[] {
+export function candidatesOf(timeline: Timeline, costs: ChangeTable): Candidate[] {
   const blocks = timeline.blocks.map(({ block }) => block)
+  const changes = changesBetween(blocks, costs)
   const counterOf = new Map(counterLinks(blocks).map(({ of, by }) => [by, of]))
-  return timeline.blocks.map(({ block, startMs, endMs, firstSegment }, index) => {
-    const first = timeline.segments[firstSegment]
-    const changeMs =
-      first?.blockId === block.block.id && first.doing.kind === 'change' ? first.endMs - first.startMs : 0
+  return timeline.blocks.map(({ block, change, startMs, endMs }, index) => {
+    const changeMs = msFromS(change?.changeS.value ?? 0)
     const { priority } = block.block
     const must = (priority ?? unsetPriority(block.kind)) === 'must'
     return {
@@ -46,8 +47,11 @@ export function candidatesOf(timeline: Timeline, changes: ChangeTable): Candidat
       targets: block.kind === 'hold' ? block.pose.targets : [],
       counters: counterOf.get(index),
       mayLeave: priority === 'may',
-      changeS: (from) => changeAfter(block, from, changes),
-      leaves: (from) => positionAfter(block, from),
+      changeS: (before) => changes.into(index, before)?.changeS.value ?? 0,
+      leaves: (before) => {
+        const place = changes.placeAfter(index, before)
+        return place === undefined ? undefined : changes.alike(place)
+      },
     }
   })
 }

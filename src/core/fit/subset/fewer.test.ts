@@ -4,7 +4,6 @@ import type { Session } from '#model/session'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import type { Timeline } from '#core/timeline'
-import { firstCeilingS } from '#library/cautions/register'
 import { shippedCatalog } from '#library/shipped'
 import { linkedSessions, sessions } from '#testing/arbitraries'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
@@ -147,14 +146,14 @@ describe('fewer poses', () => {
 
 describe('both', () => {
   const both = (session: Session, leastShare: number) =>
-    orThrow(shorterAndFewer(session, shippedCatalog, firstCeilingS, { leastShare }))
+    orThrow(shorterAndFewer(session, shippedCatalog, { leastShare }))
 
   test('at one end it is the fewer fit, at the other the shorter wherever that comes to the length', () => {
     fc.assert(
       fc.property(sessions(6), fc.integer({ min: 30, max: 99 }), (drawn, percent) => {
         const session = { ...drawn, lengthS: Math.max(300, Math.floor((compile(drawn).totalMs * percent) / 100_000)) }
         expect(both(session, 1).session).toEqual(fewer(session).session)
-        const shorter = orThrow(stretchToLength(session, shippedCatalog, firstCeilingS))
+        const shorter = orThrow(stretchToLength(session, shippedCatalog))
         const isTooLong = compile(session).totalMs > session.lengthS * 1000
         if (isTooLong && shorter.overMs === 0) expect(both(session, 0).session).toEqual(shorter.session)
       }),

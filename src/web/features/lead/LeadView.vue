@@ -5,7 +5,6 @@ import { computed, onMounted, onScopeDispose, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { ledStart } from '#core/lead'
 import { formatMs } from '#core/units'
-import { firstCeilingS } from '#library/cautions/register'
 import { blockName } from '#words/blocks'
 import { stageWords } from '#words/segments'
 import { runningOf } from '#web/shared/lead/running-class.ts'
@@ -85,7 +84,6 @@ async function start(details: {
       people: details.people,
       startedAtMs,
       promisedEndMs,
-      firstCeilingS: (pose) => firstCeilingS(pose, session.level),
       nameOf: blockName,
     }),
   )

@@ -1,4 +1,3 @@
-import { firstCeilingS } from '#library/cautions/register'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
@@ -38,15 +37,6 @@ test('while paused, Space goes on and the arrow is: they come out', () => {
   expect([leadKey('ArrowRight', false), leadKey('ArrowRight', true)]).toEqual(['end', 'theyComeOut'])
   expect(['=', 'ArrowUp', '+'].map((key) => leadKey(key, false))).toEqual(['stay', 'stay', 'stay'])
   expect(leadKey('t', false)).toBeUndefined()
-})
-
-test('the first ceiling is the strictest family’s, more for fully supported forms', () => {
-  const pose = (families: string[], to: number) =>
-    ({ families, sensation: { from: 0, to } }) as unknown as Parameters<typeof firstCeilingS>[0]
-  expect(firstCeilingS(pose(['side_sit'], 5), 'regular')).toBe(240)
-  expect(firstCeilingS(pose(['child'], 3), 'regular')).toBe(300)
-  expect(firstCeilingS(pose(['child'], 2), 'regular')).toBe(600)
-  expect(firstCeilingS(pose(['fold_seated', 'twist_seated'], 5), 'new')).toBe(30)
 })
 
 test('each person fetches of every kind the most that one hold takes', () => {

@@ -2,6 +2,8 @@ import { nanoid } from 'nanoid'
 import { storeToRefs } from 'pinia'
 import { computed, ref } from 'vue'
 import type { Block } from '#model/block'
+import { withFields } from '#core/session'
+import type { FieldsOf } from '#core/session'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { newBlock } from '#web/shared/session/new-block.ts'
 import type { ShelfThing } from '#web/shared/session/new-block.ts'
@@ -117,8 +119,9 @@ const bound = (run: (command: (state: PlanState) => Outcome) => void) => {
     moveBy: (ids: readonly string[], by: 1 | -1) => {
       run((state) => moveBy(state, { ids, by }))
     },
-    replace: (block: Block, words: string) => {
-      run((state) => replace(state, { block, words }))
+    /** Sets fields of a block, or with `undefined` unsets them. */
+    setFields: <B extends Block>(block: B, fields: FieldsOf<B>, words: string) => {
+      run((state) => replace(state, { block: withFields(block, fields), words }))
     },
     stepTime: (id: string, longer: boolean, side?: 'left' | 'right') => {
       run((state) => stepTime(state, { id, longer, side }))

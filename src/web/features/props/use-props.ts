@@ -7,9 +7,8 @@ import { assess } from '#core/comfort'
 import type { ComfortFinding } from '#core/comfort'
 import { measuresOf } from '#core/figure'
 import { sizedKinds } from '#core/props'
-import { poseIn } from '#core/session'
+import { finalRestPose, poseIn, setUpsFor } from '#core/session'
 import { propKinds } from '#library/prop-kinds'
-import { setUps } from '#library/set-ups'
 import { usualCupboard } from '#library/usual-cupboard'
 import { listPlaces } from '#web/shared/api/places.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
@@ -29,8 +28,6 @@ export interface Used {
   readonly wanted: string | undefined
 }
 
-/** The closing's rest lies as this pose does. */
-const finalRestPose = 'final-rest-lying'
 const statureKey = 'zovrin.stature'
 const usualStature = 170
 
@@ -63,7 +60,7 @@ export const useProps = createSharedComposable(() => {
   const cupboard = computed(() => place.value?.cupboard ?? usualCupboard)
   const kinds = computed(() =>
     sizedKinds(
-      propKinds,
+      own.catalog.propKinds,
       Object.fromEntries((place.value?.cupboard ?? []).flatMap(({ kind, sizeMm }) => (sizeMm ? [[kind, sizeMm]] : []))),
     ),
   )
@@ -74,9 +71,7 @@ export const useProps = createSharedComposable(() => {
       const poseId = block.kind === 'hold' ? block.poseId : finalRestPose
       const pose = poseIn(own.catalog, poseId)
       if (!pose) return []
-      // A pose copied from a shipped one is set up as that one.
-      const origin = own.catalog.ownPoses.get(poseId)?.copiedFrom
-      const shipped = setUps.filter((setUp) => setUp.poseId === poseId || setUp.poseId === origin)
+      const shipped = setUpsFor(own.catalog, poseId)
       const ownItems = block.kind === 'hold' ? block.setUpItems : undefined
       const mine: SetUp[] = ownItems
         ? [{ id: `${block.id} own`, poseId, name: 'As in this session', extent: 'full', items: ownItems }]

@@ -5,11 +5,10 @@ import { useRouter } from 'vue-router'
 import { levels } from '#model/common'
 import type { Pose } from '#model/pose'
 import { cautionProps } from '#core/cautions'
-import { formOf, mirrorText, poseIn, sayRoll } from '#core/session'
+import { firstCeilingS, formOf, mirrorText, poseIn, sayRoll } from '#core/session'
 import { formatDuration } from '#core/units'
 import { basePositionNames } from '#words/positions'
 import { familyNames } from '#words/families'
-import { firstCeilingS } from '#library/cautions/register'
 import { directionNames } from '#words/directions'
 import { placeNames } from '#words/places-in-session'
 import { countedProp } from '#words/props'
@@ -53,12 +52,14 @@ const holds = computed(() =>
         level,
         range: `${formatDuration(fromS)}–${formatDuration(toS)}`,
         usual: formatDuration(usualS),
-        past: toS > firstCeilingS(props.pose, level),
+        past: toS > firstCeilingS(own.catalog.ceilings, props.pose, level),
       }
     }),
   })),
 )
-const ceilings = computed(() => levels.map((level) => formatDuration(firstCeilingS(props.pose, level))))
+const ceilings = computed(() =>
+  levels.map((level) => formatDuration(firstCeilingS(own.catalog.ceilings, props.pose, level))),
+)
 const times = computed(() => {
   const { setUpS, settleS, comingOutS, betweenSidesS, afterRestS, changeS = 0 } = props.pose.times
   return [

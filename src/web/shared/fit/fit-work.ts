@@ -5,7 +5,6 @@ import { betterOrder, chooseSession, fewerBlocks, shorterAndFewer, stretchToLeng
 import type { ChooserWish, ChosenSession, Fit, OrderSuggestion } from '#core/fit'
 import type { Result } from '#core/result'
 import { withOwn } from '#core/session'
-import { firstCeilingS } from '#library/cautions/register'
 import { shippedCatalog } from '#library/shipped'
 
 /** What can be asked of the fits, and what comes of it. */
@@ -30,14 +29,14 @@ export function answerFit(question: FitQuestion): Result<FitAsked[FitKind]['give
   const catalog = withOwn(shippedCatalog, question.own)
   switch (question.kind) {
     case 'holds':
-      return stretchToLength(question.session, catalog, firstCeilingS)
+      return stretchToLength(question.session, catalog)
     case 'fewer':
       return fewerBlocks(question.session, catalog, question.keepTargets)
     case 'both':
-      return shorterAndFewer(question.session, catalog, firstCeilingS, question)
+      return shorterAndFewer(question.session, catalog, question)
     case 'order':
       return betterOrder(question.session, catalog)
     case 'choose':
-      return chooseSession(question.wish, { catalog, ceilingOf: firstCeilingS })
+      return chooseSession(question.wish, catalog)
   }
 }

@@ -2,7 +2,6 @@ import { balanceOf } from '#core/checks'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { cautionBook } from '#library/cautions/book'
-import { firstCeilingS } from '#library/cautions/register'
 import { shippedCatalog } from '#library/shipped'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { chartsOf } from './balance-charts.ts'
@@ -10,10 +9,7 @@ import { chartsOf } from './balance-charts.ts'
 const chartsFor = (...blocks: Parameters<typeof aSession>[0] & unknown[]) => {
   const session = aSession(blocks)
   const timeline = orThrow(compileTimeline(session, shippedCatalog))
-  return chartsOf(
-    balanceOf({ session, timeline, catalog: shippedCatalog, ceilingOf: firstCeilingS, book: cautionBook }),
-    timeline.totalMs,
-  )
+  return chartsOf(balanceOf({ session, timeline, catalog: shippedCatalog, book: cautionBook }), timeline.totalMs)
 }
 
 test('every figure stands in words beside its bar', () => {

@@ -4,7 +4,6 @@ import type { CheckInput } from '#core/checks'
 import type { Catalog } from '#core/session'
 import type { Timeline } from '#core/timeline'
 import { cautionBook } from '#library/cautions/book'
-import { firstCeilingS } from '#library/cautions/register'
 
 export { findingWords } from '#words/findings'
 
@@ -13,7 +12,6 @@ const inputOf = (session: Session, timeline: Timeline, catalog: Catalog): CheckI
   session,
   timeline,
   catalog,
-  ceilingOf: firstCeilingS,
   book: cautionBook,
 })
 

@@ -3,10 +3,10 @@ import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import type { Answers } from '#model/answers'
-import type { Block } from '#model/block'
+import type { SomeAnswers } from '#model/answers'
 import type { TimeName } from '#model/times'
-import type { Resolved, Source, Sourced } from '#core/session'
+import { withFields } from '#core/session'
+import type { Change, FieldsOf, Resolved, Source, Sourced } from '#core/session'
 import { betweenLimits } from '#model/limits'
 import { answerWords } from '#words/answers'
 import { afterRestName } from '#words/practices'
@@ -18,8 +18,8 @@ import { textOf } from '#web/shared/ui/text-of.ts'
 
 /** The times around a block, each changed in place, with where it comes from and a way back to that. */
 type Moving = Exclude<Resolved, { kind: 'talk' }>
-const props = defineProps<{ resolved: Moving }>()
-const { document, replace } = usePlan()
+const props = defineProps<{ resolved: Moving; change: Change }>()
+const { document, setFields } = usePlan()
 
 const sourceWords: Readonly<Record<Source, string>> = {
   block: 'set here',
@@ -43,10 +43,10 @@ interface Row {
 }
 const rows = computed((): Row[] => {
   const { resolved } = props
-  const change: Row = { name: 'Change', time: 'changeS', value: resolved.changeS }
+  const change: Row = { name: 'Change', time: 'changeS', value: props.change.changeS }
   if (resolved.kind === 'hold') {
     const { times } = resolved
-    const row = (name: string, time: TimeName): Row => ({ name, time, value: times[time] })
+    const row = (name: string, time: keyof typeof times): Row => ({ name, time, value: times[time] })
     const sided =
       resolved.sides.length > 1 ? [row('Between sides', 'betweenSidesS'), row('Second set-up', 'secondSetUpS')] : []
     return [
@@ -69,29 +69,14 @@ const rows = computed((): Row[] => {
 })
 
 const name = computed(() => blockName(props.resolved))
-/** With one of these the block is as it was resolved, without it the usual holds again. */
-function without<B extends object, K extends keyof B>(block: B, key: K): Omit<B, K> {
-  const { [key]: _, ...rest } = block
-  return rest
+function set(time: TimeName, seconds: number | undefined): void {
+  const { block } = props.resolved
+  const words = seconds === undefined ? 'take the usual times around' : 'change the times around'
+  setFields(block, { times: withFields(block.times ?? {}, { [time]: seconds }) }, `${words} ${name.value}`)
 }
-function setTimes(times: Partial<Record<TimeName, number>>, words: string): void {
-  const block = props.resolved.block
-  replace((Object.keys(times).length === 0 ? without(block, 'times') : { ...block, times }) as Block, words)
-}
-function set(time: TimeName, seconds: number): void {
-  setTimes({ ...props.resolved.block.times, [time]: seconds }, `change the times around ${name.value}`)
-}
-function unset(time: TimeName): void {
-  setTimes(without(props.resolved.block.times ?? {}, time), `take the usual times around ${name.value}`)
-}
-
 function setChangeText(typed: string): void {
-  const block = props.resolved.block
-  const text = typed.trim()
-  replace(
-    (text === '' ? without(block, 'changeText') : { ...block, changeText: text }) as Block,
-    `change what is said before ${name.value}`,
-  )
+  const changeText = typed.trim() === '' ? undefined : typed.trim()
+  setFields(props.resolved.block, { changeText }, `change what is said before ${name.value}`)
 }
 
 /** Answers of the handbook's table that a hold may give for itself. */
@@ -113,12 +98,9 @@ const answers = computed(() => {
       options: Object.entries(answerWords[question].answers).map(([value, words]) => ({ value, words })),
     }))
 })
-function setAnswers(next: Partial<Answers>): void {
-  const block = props.resolved.block
-  replace(
-    (Object.keys(next).length === 0 ? without(block, 'answers') : { ...block, answers: next }) as Block,
-    `answer otherwise in ${name.value}`,
-  )
+function setAnswer(fields: FieldsOf<SomeAnswers>): void {
+  const { block } = props.resolved
+  setFields(block, { answers: withFields(block.answers ?? {}, fields) }, `answer otherwise in ${name.value}`)
 }
 </script>
 
@@ -137,7 +119,7 @@ function setAnswers(next: Partial<Answers>): void {
         icon="pi pi-undo"
         :aria-label="`${label}: take the usual time again`"
         :title="`Take the usual time again`"
-        @click="unset(time)"
+        @click="set(time, undefined)"
       />
       <DurationField
         class="time"
@@ -171,7 +153,7 @@ function setAnswers(next: Partial<Answers>): void {
           severity="secondary"
           icon="pi pi-undo"
           :aria-label="`${row.asks}: as the school`"
-          @click="setAnswers(without(resolved.block.answers ?? {}, row.question))"
+          @click="setAnswer({ [row.question]: undefined })"
         />
         <Select
           size="small"
@@ -181,7 +163,7 @@ function setAnswers(next: Partial<Answers>): void {
           :options="row.options"
           option-label="words"
           option-value="value"
-          @update:model-value="setAnswers({ ...resolved.block.answers, [row.question]: $event })"
+          @update:model-value="setAnswer({ [row.question]: $event })"
         />
       </div>
     </details>

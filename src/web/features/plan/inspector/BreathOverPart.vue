@@ -5,7 +5,8 @@ import Select from 'primevue/select'
 import { computed } from 'vue'
 import type { BreathOver } from '#model/block'
 import { patternText, roundsThatFit, roundSecondsText } from '#core/breath'
-import type { ResolvedHold } from '#core/session'
+import { withFields } from '#core/session'
+import type { FieldsOf, ResolvedHold } from '#core/session'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import PatternField from '../PatternField.vue'
 import { usePlan } from '../use-plan.ts'
@@ -13,7 +14,7 @@ import Part from './Part.vue'
 
 /** Counted breath over a hold: whole rounds, then natural breath. */
 const props = defineProps<{ resolved: ResolvedHold }>()
-const { replace } = usePlan()
+const { setFields } = usePlan()
 const own = useOwnStore()
 
 const over = computed(() => props.resolved.breathOver)
@@ -28,29 +29,24 @@ const most = computed(() => {
 })
 const name = computed(() => props.resolved.pose.names.english)
 
-function set(change: Partial<BreathOver>): void {
+function put(breathOver: BreathOver | undefined, words = `change the breath over ${name.value}`): void {
+  setFields(props.resolved.block, { breathOver }, words)
+}
+function set(fields: FieldsOf<BreathOver>): void {
   const before = props.resolved.block.breathOver
-  if (before)
-    replace({ ...props.resolved.block, breathOver: { ...before, ...change } }, `change the breath over ${name.value}`)
+  if (before) put(withFields(before, fields))
 }
 function begin(): void {
   const [first] = choices.value
-  if (first)
-    replace(
-      {
-        ...props.resolved.block,
-        breathOver: { techniqueId: choices.value.find(({ id }) => id === 'long-exhale')?.id ?? first.id },
-      },
-      `breathe over ${name.value}`,
-    )
+  const techniqueId = choices.value.find(({ id }) => id === 'long-exhale')?.id ?? first?.id
+  if (techniqueId !== undefined) put({ techniqueId }, `breathe over ${name.value}`)
 }
 /** Another technique brings its own counts. */
 function setTechnique(techniqueId: string): void {
-  replace({ ...props.resolved.block, breathOver: { techniqueId } }, `change the breath over ${name.value}`)
+  put({ techniqueId })
 }
 function end(): void {
-  const { breathOver: _, ...block } = props.resolved.block
-  replace(block, `leave the breath over ${name.value} free`)
+  put(undefined, `leave the breath over ${name.value} free`)
 }
 </script>
 

@@ -4,7 +4,7 @@ import Select from 'primevue/select'
 import { computed } from 'vue'
 import type { BreathAmount, BreathBlock } from '#model/block'
 import { fillTime, patternText, roundHalfCounts, roundSecondsText } from '#core/breath'
-import type { ResolvedBreath } from '#core/session'
+import type { FieldsOf, ResolvedBreath } from '#core/session'
 import { betweenLimits, blockLimits } from '#model/limits'
 import { formatMs } from '#core/units'
 import { basePositionNames, basePositionsInOrder } from '#words/positions'
@@ -16,15 +16,15 @@ import Part from './Part.vue'
 import Rows from './Rows.vue'
 
 const props = defineProps<{ resolved: ResolvedBreath }>()
-const { replace } = usePlan()
+const { setFields } = usePlan()
 const own = useOwnStore()
 const technique = computed(() => props.resolved.technique)
 const sets = computed(() => ('sets' in props.resolved.amount ? props.resolved.amount : undefined))
 const fills = computed(() => ('fillS' in props.resolved.amount ? props.resolved.amount : undefined))
 const natural = computed(() => ('naturalS' in props.resolved.amount ? props.resolved.amount : undefined))
 
-function set(change: Partial<BreathBlock>): void {
-  replace({ ...props.resolved.block, ...change }, `change ${technique.value.names.english}`)
+function set(fields: FieldsOf<BreathBlock>, otherwise = ''): void {
+  setFields(props.resolved.block, fields, `change ${technique.value.names.english}${otherwise}`)
 }
 const techniques = computed(() =>
   [...own.catalog.techniques.values()]
@@ -33,8 +33,8 @@ const techniques = computed(() =>
 )
 /** Another technique brings its own counts, amount and position; times around it stay. */
 function setTechnique(techniqueId: string): void {
-  const { pattern: _p, amount: _a, countedRounds: _c, basePosition: _b, ...block } = props.resolved.block
-  replace({ ...block, techniqueId }, `change ${technique.value.names.english} for another technique`)
+  const its = { pattern: undefined, amount: undefined, countedRounds: undefined, basePosition: undefined }
+  set({ techniqueId, ...its }, ' for another technique')
 }
 const positions = basePositionsInOrder.map((value) => ({ value, words: basePositionNames[value] }))
 

@@ -4,7 +4,7 @@ import Textarea from 'primevue/textarea'
 import { computed } from 'vue'
 import type { ClosingBlock } from '#model/block'
 import { finalRestFloorS } from '#core/session'
-import type { ResolvedClosing } from '#core/session'
+import type { FieldsOf, ResolvedClosing } from '#core/session'
 import { betweenLimits, blockLimits } from '#model/limits'
 import { formatDuration } from '#core/units'
 import { answerWords } from '#words/answers'
@@ -14,16 +14,15 @@ import Part from './Part.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
 
 const props = defineProps<{ resolved: ResolvedClosing }>()
-const { document, replace } = usePlan()
-const set = (change: Partial<ClosingBlock>) => {
-  replace({ ...props.resolved.block, ...change }, 'change the closing')
+const { document, setFields } = usePlan()
+const set = (fields: FieldsOf<ClosingBlock>, words = 'change the closing') => {
+  setFields(props.resolved.block, fields, words)
 }
-const floorS = computed(() => (document.value ? finalRestFloorS(document.value.lengthS, document.value.level) : 0))
+const floorS = computed(() => (document.value ? finalRestFloorS(document.value.lengthS, props.resolved.ceilingS) : 0))
 const rolls = Object.entries(answerWords.roll.answers).map(([value, words]) => ({ value, words }))
 /** The school's answer is no answer of this closing's own. */
 function setRoll(roll: ClosingBlock['answers']): void {
-  const { answers, ...block } = props.resolved.block
-  replace({ ...block, answers: { ...answers, ...roll } }, 'change the roll')
+  set({ answers: { ...props.resolved.block.answers, ...roll } }, 'change the roll')
 }
 </script>
 

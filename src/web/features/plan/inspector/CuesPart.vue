@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import type { HoldBlock } from '#model/block'
 import type { Cue } from '#model/cue'
 import { poseIn } from '#core/session'
 import type { ResolvedHold } from '#core/session'
@@ -11,15 +10,14 @@ import Part from './Part.vue'
 
 /** The cues of a hold: the pose's own until they are changed here. */
 const props = defineProps<{ resolved: ResolvedHold }>()
-const { replace } = usePlan()
+const { setFields } = usePlan()
 const own = useOwnStore()
 
 function setCues(cues: readonly Cue[]): void {
-  replace({ ...props.resolved.block, cues: [...cues] }, `change the cues of ${props.resolved.pose.names.english}`)
+  setFields(props.resolved.block, { cues: [...cues] }, `change the cues of ${props.resolved.pose.names.english}`)
 }
 function useUsual(): void {
-  const { cues: _, ...block } = props.resolved.block
-  replace(block satisfies HoldBlock, `take the usual cues of ${props.resolved.pose.names.english}`)
+  setFields(props.resolved.block, { cues: undefined }, `take the usual cues of ${props.resolved.pose.names.english}`)
 }
 const hasUsual = () => (poseIn(own.catalog, props.resolved.block.poseId)?.cues.length ?? 0) > 0
 </script>

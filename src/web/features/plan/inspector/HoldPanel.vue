@@ -6,11 +6,10 @@ import { computed } from 'vue'
 import type { HoldBlock } from '#model/block'
 import type { Phase } from '#model/phase'
 import { linkHold, mirrorText, poseIn, setHoldSide, usualHold } from '#core/session'
-import type { ResolvedHold } from '#core/session'
+import type { FieldsOf, ResolvedHold } from '#core/session'
 import { holdLimits } from '#model/limits'
 import { formatDuration } from '#core/units'
 import { basePositionNames } from '#words/positions'
-import { firstCeilingS } from '#library/cautions/register'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { countedProp } from '#words/props'
 import { targetNames } from '#words/targets'
@@ -25,7 +24,7 @@ import { useStages } from '#web/shared/ui/stages.ts'
 import { textOf } from '#web/shared/ui/text-of.ts'
 
 const props = defineProps<{ resolved: ResolvedHold }>()
-const { document, replace, stepTime } = usePlan()
+const { document, setFields, stepTime } = usePlan()
 
 /** The hold first; what lies around it and is said comes right after, part by part. */
 const stage = useStages(4)
@@ -43,8 +42,8 @@ const shorter = computed(() => {
   return `${gap > 0 ? 'Right' : 'Left'} side ${formatDuration(Math.abs(gap))} short. The sides are unlinked.`
 })
 
-function set(change: Partial<HoldBlock>, words: string): void {
-  replace({ ...props.resolved.block, ...change }, `${words} ${pose.value.names.english}`)
+function set(fields: FieldsOf<HoldBlock>, words: string): void {
+  setFields(props.resolved.block, fields, `${words} ${pose.value.names.english}`)
 }
 const setBoth = (holdS: number) => {
   set({ hold: { holdS } }, 'change the hold of')
@@ -67,7 +66,7 @@ function setWhy(why: string): void {
 }
 
 /** Past the first ceiling there is a care note, never a block [decisions]. */
-const ceilingS = computed(() => (document.value ? firstCeilingS(pose.value, document.value.level) : Infinity))
+const ceilingS = computed(() => props.resolved.ceilingS)
 const pastCeiling = computed(() => Math.max(...props.resolved.sides.map((side) => side.holdS)) > ceilingS.value)
 
 const own = useOwnStore()
@@ -82,8 +81,7 @@ const forms = computed(() => [
   })),
 ])
 function setForm(id: string): void {
-  const { variantId: _, ...block } = props.resolved.block
-  replace(id === usualForm ? block : { ...block, variantId: id }, `change the form of ${pose.value.names.english}`)
+  set({ variantId: id === usualForm ? undefined : id }, 'change the form of')
 }
 
 const usualFirst = computed(() => props.resolved.answers.firstSide)
@@ -93,23 +91,16 @@ const firstChoices = computed(() => [
   { value: 'right', words: 'right first' },
 ])
 function setFirst(value: string): void {
-  const { firstSide: _, ...block } = props.resolved.block
-  replace(
-    value === 'left' || value === 'right' ? { ...block, firstSide: value } : block,
-    `change the first side of ${pose.value.names.english}`,
-  )
+  set({ firstSide: value === 'left' || value === 'right' ? value : undefined }, 'change the first side of')
 }
 function setPhases(phases: Phase[]): void {
-  const { phases: _, cues, ...block } = props.resolved.block
+  const { cues } = props.resolved.block
   const known = new Set(phases.map(({ id }) => id))
   // A cue of a phase that is gone goes to the rest of the hold, so that it is still said.
   const kept = cues?.map(({ phaseId, ...cue }) =>
     phaseId !== undefined && known.has(phaseId) ? { ...cue, phaseId } : cue,
   )
-  replace(
-    { ...block, ...(kept ? { cues: kept } : {}), ...(phases.length === 0 ? {} : { phases }) },
-    `change the phases of ${pose.value.names.english}`,
-  )
+  set({ cues: kept, phases: phases.length === 0 ? undefined : phases }, 'change the phases of')
 }
 
 const under = computed(

@@ -32,6 +32,7 @@ const panels = {
 /** While the choice walks on from block to block only the name follows it; the panel comes when it rests. */
 const restsAfterMs = 100
 const resolved = computed(() => chosenSpan.value?.block)
+const change = computed(() => chosenSpan.value?.change)
 const practised = computed(() => (resolved.value ? practisedIn(resolved.value) : undefined))
 const id = computed(() => resolved.value?.block.id ?? '')
 const rested = ref(true)
@@ -54,7 +55,7 @@ const isLast = computed(() => {
     <h1 v-if="!rested">{{ nameOf(id) }}</h1>
     <component :is="panels[resolved.kind]" v-else :key="id" :resolved="resolved as never">
       <template #cautions><CautionList v-if="practised" :practised="practised" /></template>
-      <AroundPanel v-if="resolved.kind !== 'talk'" :resolved="resolved" />
+      <AroundPanel v-if="resolved.kind !== 'talk' && change" :resolved="resolved" :change="change" />
     </component>
     <PriorityPart v-if="rested && resolved.kind !== 'closing'" :block="resolved.block" />
     <div v-if="rested" class="acts">

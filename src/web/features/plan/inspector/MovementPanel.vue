@@ -3,7 +3,7 @@ import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import type { MovementBlock } from '#model/block'
-import type { ResolvedMovement } from '#core/session'
+import type { FieldsOf, ResolvedMovement } from '#core/session'
 import { mirrorText } from '#core/session'
 import { betweenLimits } from '#model/limits'
 import { basePositionNames } from '#words/positions'
@@ -13,7 +13,7 @@ import Part from './Part.vue'
 import Rows from './Rows.vue'
 
 const props = defineProps<{ resolved: ResolvedMovement }>()
-const { replace } = usePlan()
+const { setFields } = usePlan()
 const movement = computed(() => props.resolved.movement)
 const rows = computed(() =>
   movement.value.parts.map((part) => ({
@@ -28,8 +28,8 @@ const sideChoices = [
   { value: 'right', words: 'right first' },
 ]
 
-function set(change: Partial<MovementBlock>): void {
-  replace({ ...props.resolved.block, ...change }, `change ${movement.value.names.english}`)
+const set = (fields: FieldsOf<MovementBlock>, what = 'change') => {
+  setFields(props.resolved.block, fields, `${what} ${movement.value.names.english}`)
 }
 function setRounds(rounds: number | null): void {
   if (rounds !== null && rounds !== props.resolved.rounds) set({ rounds })
@@ -38,11 +38,7 @@ function setPace(seconds: number | null): void {
   if (seconds !== null && seconds !== paceS.value) set({ pace: { num: Math.round(seconds * 1000), den: 1 } })
 }
 function setFirst(value: string): void {
-  const { firstSide: _, ...block } = props.resolved.block
-  replace(
-    value === 'left' || value === 'right' ? { ...block, firstSide: value } : block,
-    `change the first side of ${movement.value.names.english}`,
-  )
+  set({ firstSide: value === 'left' || value === 'right' ? value : undefined }, 'change the first side of')
 }
 </script>
 

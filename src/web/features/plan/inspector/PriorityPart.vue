@@ -7,7 +7,7 @@ import Part from './Part.vue'
 
 /** What a fit may do with the block when time is short. */
 const props = defineProps<{ block: Block }>()
-const { replace, nameOf } = usePlan()
+const { setFields, nameOf } = usePlan()
 
 type Priority = NonNullable<Block['priority']>
 const words: Readonly<Record<Priority, string>> = { must: 'must stay', rather: 'rather stay', may: 'may go' }
@@ -15,10 +15,10 @@ const usual = computed<Priority>(() => (props.block.kind === 'talk' ? 'must' : '
 const choices = (['must', 'rather', 'may'] as const).map((value) => ({ value, words: words[value] }))
 
 function set(priority: Priority): void {
-  const { priority: _, ...block } = props.block
-  replace(
-    priority === usual.value ? block : { ...block, priority },
-    `change what may be dropped: ${nameOf(block.id)} ${words[priority]}`,
+  setFields(
+    props.block,
+    { priority: priority === usual.value ? undefined : priority },
+    `change what may be dropped: ${nameOf(props.block.id)} ${words[priority]}`,
   )
 }
 </script>

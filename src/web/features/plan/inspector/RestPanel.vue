@@ -2,7 +2,7 @@
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import type { RestBlock } from '#model/block'
-import type { ResolvedRest } from '#core/session'
+import type { FieldsOf, ResolvedRest } from '#core/session'
 import { blockLimits } from '#model/limits'
 import { basePositionNames, basePositionsInOrder } from '#words/positions'
 import DurationField from '#web/shared/ui/DurationField.vue'
@@ -11,9 +11,9 @@ import Part from './Part.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
 
 const props = defineProps<{ resolved: ResolvedRest }>()
-const { replace } = usePlan()
-const set = (change: Partial<RestBlock>) => {
-  replace({ ...props.resolved.block, ...change }, 'change Rest')
+const { setFields } = usePlan()
+const set = (fields: FieldsOf<RestBlock>) => {
+  setFields(props.resolved.block, fields, 'change Rest')
 }
 const positions = basePositionsInOrder.map((value) => ({ value, words: basePositionNames[value] }))
 </script>

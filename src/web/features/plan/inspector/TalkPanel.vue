@@ -5,7 +5,7 @@ import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed } from 'vue'
 import type { TalkBlock } from '#model/block'
-import type { ResolvedTalk } from '#core/session'
+import type { FieldsOf, ResolvedTalk } from '#core/session'
 import { blockLimits } from '#model/limits'
 import { formatDuration } from '#core/units'
 import DurationField from '#web/shared/ui/DurationField.vue'
@@ -17,14 +17,14 @@ import Part from './Part.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
 
 const props = defineProps<{ resolved: ResolvedTalk }>()
-const { replace } = usePlan()
+const { setFields } = usePlan()
 const pace = useSpeakingPace()
 
 const words = computed(() => wordCount(props.resolved.block.text ?? ''))
 const estimateS = computed(() => speakingSeconds(props.resolved.block.text ?? '', pace.value))
 
-function set(change: Partial<TalkBlock>): void {
-  replace({ ...props.resolved.block, ...change }, `change ${props.resolved.block.title}`)
+const set = (fields: FieldsOf<TalkBlock>) => {
+  setFields(props.resolved.block, fields, `change ${props.resolved.block.title}`)
 }
 function setTitle(field: HTMLInputElement): void {
   const title = field.value.trim()

@@ -1,0 +1,79 @@
+import type { Session } from '#model/session'
+import { orThrow } from '#core/result'
+import { shippedCatalog } from '#library/shipped'
+import { aClosing, aHold, aSession } from '#testing/sessions'
+import { finalRestPose, firstCeilingS, resolveSession, setUpsFor, withFields } from './index.ts'
+import type { Catalog } from './index.ts'
+
+const setUpIn = (session: Session, catalog: Catalog = shippedCatalog) => {
+  const [first] = orThrow(resolveSession(session, catalog))
+  return first?.kind === 'hold' || first?.kind === 'closing' ? first.setUp : undefined
+}
+
+describe('the set-up of a block', () => {
+  const poseId = 'reclined-bound-angle'
+  const [full, few] = setUpsFor(shippedCatalog, poseId)
+
+  test('is the pose’s full one where nothing is said', () => {
+    expect(full?.extent).toBe('full')
+    expect(setUpIn(aSession([aHold(poseId)]))).toEqual({ value: full, from: 'shipped' })
+  })
+
+  test('is the one the block names, or its own items before that', () => {
+    expect(setUpIn(aSession([aHold(poseId, { setUpId: few?.id ?? '' })]))).toEqual({ value: few, from: 'block' })
+    const items = [{ id: 'own', kind: 'blanket' as const, count: 1, under: 'head' as const }]
+    expect(setUpIn(aSession([aHold(poseId, { setUpId: few?.id ?? '', setUpItems: items })]))).toEqual({
+      value: { items },
+      from: 'block',
+    })
+  })
+
+  test('is the usual one where the one it names is gone', () => {
+    expect(setUpIn(aSession([aHold(poseId, { setUpId: 'gone' })]))).toEqual({ value: full, from: 'shipped' })
+  })
+
+  test('of a closing is the final rest’s', () => {
+    expect(setUpIn(aSession([aClosing()]))?.value).toBe(setUpsFor(shippedCatalog, finalRestPose)[0])
+  })
+
+  test('of a pose that was copied is that of the pose it was copied from; one made anew has none', () => {
+    const pose = shippedCatalog.poses.get(poseId)
+    if (!pose) throw new Error(poseId)
+    const catalog: Catalog = {
+      ...shippedCatalog,
+      ownPoses: new Map([
+        ['mine', { ...pose, id: 'mine', copiedFrom: poseId }],
+        ['new', { ...pose, id: 'new' }],
+      ]),
+    }
+    expect(setUpIn(aSession([aHold('mine')]), catalog)?.value).toBe(full)
+    expect(setUpIn(aSession([aHold('new')]), catalog)).toBeUndefined()
+  })
+})
+
+test('the first ceiling is the strictest family’s, more for fully supported forms', () => {
+  const of = (families: Parameters<typeof firstCeilingS>[1]['families'], to: number) =>
+    [{ families, sensation: { from: 0, to } }] as const
+  const { ceilings } = shippedCatalog
+  expect(firstCeilingS(ceilings, ...of(['side_sit'], 5), 'regular')).toBe(240)
+  expect(firstCeilingS(ceilings, ...of(['child'], 3), 'regular')).toBe(300)
+  expect(firstCeilingS(ceilings, ...of(['child'], 2), 'regular')).toBe(600)
+  expect(firstCeilingS(ceilings, ...of(['fold_seated', 'twist_seated'], 5), 'new')).toBe(30)
+})
+
+test('a hold knows its first ceiling for the level of the session', () => {
+  const ceilingIn = (level: Session['level']) => {
+    const [hold] = orThrow(resolveSession(aSession([aHold('deer')], { level }), shippedCatalog))
+    return hold?.kind === 'hold' ? hold.ceilingS : undefined
+  }
+  expect([ceilingIn('new'), ceilingIn('regular'), ceilingIn('experienced')]).toEqual([120, 240, 300])
+})
+
+test('fields are set, and unset by undefined; what is left empty goes', () => {
+  const block = aHold('deer', { firstSide: 'left', times: { setUpS: 20 }, cues: [] })
+  expect(withFields(block, { firstSide: 'right' })).toEqual({ ...block, firstSide: 'right' })
+  expect(withFields(block, { firstSide: undefined })).not.toHaveProperty('firstSide')
+  expect(withFields(block, { times: withFields(block.times ?? {}, { setUpS: undefined }) })).not.toHaveProperty('times')
+  // No cues at all is something that was said.
+  expect(withFields(block, { firstSide: 'right' }).cues).toEqual([])
+})
