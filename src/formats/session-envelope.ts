@@ -1,7 +1,7 @@
 import type { Block } from '#model/block'
-import type { Envelope, EnvelopeOwn } from '#model/envelope'
+import type { Envelope } from '#model/envelope'
 import { ownSchemaVersion } from '#model/own'
-import type { OwnThing } from '#model/own'
+import type { OwnDocument, OwnThing } from '#model/own'
 import type { Session } from '#model/session'
 import { isSame, keepRoll } from '#core/session'
 
@@ -14,13 +14,11 @@ const variantIdsIn = (blocks: readonly Block[]): string[] =>
   blocks.flatMap((block) => (block.kind === 'hold' && block.variantId !== undefined ? [block.variantId] : []))
 const blocksIn = (carried: Carried): readonly Block[] =>
   'blocks' in carried ? carried.blocks : carried.sessions.flatMap(({ blocks }) => blocks)
-const documentsOf = <K extends OwnThing['kind']>(own: readonly OwnThing[], kind: K) =>
-  own.flatMap((thing) => (thing.kind === kind ? [thing.document as Extract<OwnThing, { kind: K }>['document']] : []))
 
 /** Sessions or blocks with every own thing they stand on, and nothing else of the teacher's. */
 export function makeEnvelope(carried: Carried, own: readonly OwnThing[]): Envelope {
   const blocks = blocksIn(carried)
-  const ownPoses = new Map(documentsOf(own, 'pose').map((pose) => [pose.id, pose]))
+  const ownPoses = new Map(own.flatMap((thing) => (thing.kind === 'pose' ? [[thing.document.id, thing.document]] : [])))
   const poses = new Set<string>()
   const reach = (id: string): void => {
     if (poses.has(id) || !ownPoses.has(id)) return
@@ -28,7 +26,9 @@ export function makeEnvelope(carried: Carried, own: readonly OwnThing[]): Envelo
     ownPoses.get(id)?.counterposes.forEach(reach)
   }
   const wantedVariants = new Set(variantIdsIn(blocks))
-  const variants = documentsOf(own, 'variant').filter(({ id }) => wantedVariants.has(id))
+  const variants = own.flatMap(({ kind, document }) =>
+    kind === 'variant' && wantedVariants.has(document.id) ? [document] : [],
+  )
   for (const id of [...poseIdsIn(blocks), ...variants.map(({ poseId }) => poseId)]) reach(id)
   const schoolIds = new Set('sessions' in carried ? carried.sessions.map(({ schoolId }) => schoolId) : [])
   return {
@@ -40,7 +40,7 @@ export function makeEnvelope(carried: Carried, own: readonly OwnThing[]): Envelo
       poses: [...poses].flatMap((id) => ownPoses.get(id) ?? []),
       variants,
       techniques: [],
-      schools: documentsOf(own, 'school').filter(({ id }) => schoolIds.has(id)),
+      schools: own.flatMap(({ kind, document }) => (kind === 'school' && schoolIds.has(document.id) ? [document] : [])),
     },
   }
 }
@@ -55,7 +55,7 @@ export interface Existing {
 
 /** What importing an envelope would add. Nothing that is there is changed. */
 export interface ImportPlan {
-  readonly own: readonly Pick<OwnThing, 'kind' | 'document'>[]
+  readonly own: readonly OwnDocument[]
   readonly sessions: readonly Session[]
   /** Sessions of the envelope that are here already, word for word. */
   readonly alreadyHere: readonly string[]
@@ -78,32 +78,7 @@ type Ids = Map<string, string>
 export function planImport(written: Envelope, existing: Existing, newId: () => string): ImportPlan {
   const envelope = liftOwn(written)
   const ids: Ids = new Map()
-  const own: Pick<OwnThing, 'kind' | 'document'>[] = []
-  const kinds: readonly (readonly [OwnThing['kind'], keyof EnvelopeOwn])[] = [
-    ['school', 'schools'],
-    ['pose', 'poses'],
-    ['variant', 'variants'],
-  ]
-  for (const [kind, field] of kinds) {
-    for (const document of envelope.own[field] as OwnThing['document'][]) {
-      const pointed = pointOwn(document, ids)
-      const same = [...existing.own, ...own].find((thing) => thing.kind === kind && sameBut(thing.document, pointed))
-      if (same) {
-        ids.set(document.id, same.document.id)
-        continue
-      }
-      const taken =
-        existing.shippedIds.has(document.id) ||
-        [...existing.own, ...own].some((thing) => thing.document.id === document.id)
-      const id = taken ? newId() : document.id
-      ids.set(document.id, id)
-      own.push({ kind, document: { ...pointed, id } } as Pick<OwnThing, 'kind' | 'document'>)
-    }
-  }
-  // Counterposes may name a pose that came later in the list: all ids are known only now.
-  const added = own.map(
-    (thing) => ({ ...thing, document: pointOwn(thing.document, ids) }) as Pick<OwnThing, 'kind' | 'document'>,
-  )
+  const own = addedOwn(envelope, existing, { ids, newId })
   const sessions: Session[] = []
   const alreadyHere: string[] = []
   const incoming = (envelope.sessions ?? []).map((session) => ({ from: session, session: pointSession(session, ids) }))
@@ -114,10 +89,48 @@ export function planImport(written: Envelope, existing: Existing, newId: () => s
       sessions.push(there ? { ...session, id: keepId(from.id, newId(), ids), name: copyName(session.name) } : session)
   }
   return {
-    own: added,
+    own,
     sessions: sessions.map((session) => pointVersion(session, ids)),
     alreadyHere,
     blocks: (envelope.blocks ?? []).map((block) => pointBlock(block, ids)),
+  }
+}
+
+/** The own things of an envelope: what names others comes after them. */
+const ownIn = ({ own }: Envelope): OwnDocument[] => [
+  ...own.schools.map((document) => ({ kind: 'school', document }) as const),
+  ...own.poses.map((document) => ({ kind: 'pose', document }) as const),
+  ...own.variants.map((document) => ({ kind: 'variant', document }) as const),
+]
+
+/** Those that are missing, under ids that nothing has; where each came to is kept. */
+function addedOwn(
+  envelope: Envelope,
+  existing: Existing,
+  { ids, newId }: { readonly ids: Ids; readonly newId: () => string },
+): OwnDocument[] {
+  const added: OwnDocument[] = []
+  for (const thing of ownIn(envelope)) {
+    const { id } = thing.document
+    const pointed = pointOwn(thing, ids)
+    const there: readonly OwnDocument[] = [...existing.own, ...added]
+    const same = there.find(({ kind, document }) => kind === thing.kind && sameBut(document, pointed.document))
+    const isTaken = existing.shippedIds.has(id) || there.some(({ document }) => document.id === id)
+    ids.set(id, same ? same.document.id : isTaken ? newId() : id)
+    if (!same) added.push(withId(pointed, ids.get(id) ?? id))
+  }
+  // Counterposes may name a pose that came later in the list: all ids are known only now.
+  return added.map((thing) => pointOwn(thing, ids))
+}
+
+function withId(thing: OwnDocument, id: string): OwnDocument {
+  switch (thing.kind) {
+    case 'school':
+      return { ...thing, document: { ...thing.document, id } }
+    case 'pose':
+      return { ...thing, document: { ...thing.document, id } }
+    case 'variant':
+      return { ...thing, document: { ...thing.document, id } }
   }
 }
 
@@ -129,11 +142,19 @@ function keepId(from: string, to: string, ids: Ids): string {
 const mostName = 120
 const copyName = (name: string): string => `${name.slice(0, mostName - 11)} (imported)`
 
-const pointOwn = (document: OwnThing['document'], ids: Ids): OwnThing['document'] => {
-  if ('poseId' in document) return { ...document, poseId: ids.get(document.poseId) ?? document.poseId }
-  if ('counterposes' in document)
-    return { ...document, counterposes: document.counterposes.map((id) => ids.get(id) ?? id) }
-  return document
+function pointOwn(thing: OwnDocument, ids: Ids): OwnDocument {
+  switch (thing.kind) {
+    case 'school':
+      return thing
+    case 'pose': {
+      const counterposes = thing.document.counterposes.map((id) => ids.get(id) ?? id)
+      return { ...thing, document: { ...thing.document, counterposes } }
+    }
+    case 'variant': {
+      const { poseId } = thing.document
+      return { ...thing, document: { ...thing.document, poseId: ids.get(poseId) ?? poseId } }
+    }
+  }
 }
 
 function pointBlock(block: Block, ids: Ids): Block {

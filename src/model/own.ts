@@ -7,7 +7,6 @@ export const ownKindSchema = z.enum(ownKinds)
 export type OwnKind = z.infer<typeof ownKindSchema>
 
 /** What a teacher adds to the shelf, by kind. */
-export const ownSchemas = { pose: ownPoseSchema, variant: ownVariantSchema, school: schoolSchema } as const
 export interface OwnDocuments {
   pose: z.infer<typeof ownPoseSchema>
   variant: z.infer<typeof ownVariantSchema>
@@ -17,13 +16,24 @@ export interface OwnDocuments {
 /** The schema own things are written in: since 2 the roll in a pose's steps out is a token. */
 export const ownSchemaVersion = 2
 
+/** An own thing's document with its kind. */
+export type OwnDocument = { [K in OwnKind]: { readonly kind: K; readonly document: OwnDocuments[K] } }[OwnKind]
+
 /** An own thing as it is kept: with the version that guards its writes. */
-export type OwnThing = {
-  [K in OwnKind]: {
-    readonly kind: K
-    readonly version: number
-    readonly document: OwnDocuments[K]
-    /** Deleted, and kept readable for as long as something names it. */
-    readonly hidden?: boolean
+export type OwnThing = OwnDocument & {
+  readonly version: number
+  /** Deleted, and kept readable for as long as something names it. */
+  readonly hidden?: boolean
+}
+
+/** A document of a kind, told with it; throws what the schema of the kind refuses. */
+export function readOwn(kind: OwnKind, document: unknown): OwnDocument {
+  switch (kind) {
+    case 'pose':
+      return { kind, document: ownPoseSchema.parse(document) }
+    case 'variant':
+      return { kind, document: ownVariantSchema.parse(document) }
+    case 'school':
+      return { kind, document: schoolSchema.parse(document) }
   }
-}[OwnKind]
+}

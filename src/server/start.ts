@@ -1,6 +1,5 @@
 import { createServer } from 'node:http'
 import type { Server } from 'node:http'
-import type { AddressInfo } from 'node:net'
 import { pino } from 'pino'
 import { createApp } from './app.ts'
 import { systemClock } from './clock.ts'
@@ -51,7 +50,9 @@ export async function startServer(
 async function listen(server: Server, { host, port, portIsFixed }: Config): Promise<number> {
   const last = portIsFixed ? port : port + portsTried
   for (let candidate = port; candidate <= last; candidate += 1) {
-    if (await tryPort(server, host, candidate)) return (server.address() as AddressInfo).port
+    if (!(await tryPort(server, host, candidate))) continue
+    const address = server.address()
+    return typeof address === 'object' && address ? address.port : candidate
   }
   throw new Error(`Port ${String(port)} is taken: stop what uses it, or choose another with ZOVRIN_PORT.`)
 }

@@ -1,3 +1,4 @@
+import { keysOf } from '#core/units'
 import type { BasePosition } from '#model/common'
 
 /** Base positions in teachers' words. */
@@ -14,7 +15,7 @@ export const basePositionNames: Readonly<Record<BasePosition, string>> = {
 }
 
 /** From standing to the wall, as they are listed; apart from the model, whose lists bring its schemas along. */
-export const basePositionsInOrder = Object.keys(basePositionNames) as readonly BasePosition[]
+export const basePositionsInOrder: readonly BasePosition[] = keysOf(basePositionNames)
 
 /** What a teacher says for a change into a position, where the one before matters. */
 const saidFor: Readonly<Record<BasePosition, Partial<Record<BasePosition, string>> & { usual: string }>> = {

@@ -1,3 +1,4 @@
+import { keysOf } from '#core/units'
 import type { PropKind, PropSpec } from '#model/prop'
 import type { BodyPart, FoldOp, PropTurn, SetUpItem } from '#model/set-up'
 import { namedFolds } from '#library/prop-kinds'
@@ -45,7 +46,7 @@ export const partNames: Readonly<Record<BodyPart, string>> = {
 }
 
 /** The parts from head to feet. Taken from their names, since the model's list would bring its schemas along. */
-export const bodyParts = Object.keys(partNames) as readonly BodyPart[]
+export const bodyParts: readonly BodyPart[] = keysOf(partNames)
 
 /** The folds teachers name, in the order of their height. */
 export const foldNames: Readonly<Record<FoldName, string>> = {
@@ -69,7 +70,7 @@ const sameFolds = (a: readonly FoldOp[], b: readonly FoldOp[]): boolean => JSON.
 
 /** The name of a fold, undefined for one that teachers have no name for. */
 export const foldNameOf = (folds: readonly FoldOp[]): FoldName | undefined =>
-  (Object.keys(foldNames) as FoldName[]).find((name) => sameFolds(namedFolds[name], folds))
+  keysOf(foldNames).find((name) => sameFolds(namedFolds[name], folds))
 
 export const turnNames: Readonly<Record<PropTurn, string>> = {
   flat: 'flat',

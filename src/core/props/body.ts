@@ -1,3 +1,4 @@
+import { mapRecord } from '#core/units'
 /** Lengths of a body as shares of stature [formula book 4: Drillis & Contini, ANSUR, and estimates]. */
 export const bodyShares = {
   thigh: 0.245,
@@ -33,9 +34,7 @@ export type Measured = Readonly<Partial<Record<BodyLength, number>>>
 
 /** All lengths of a body in cm, from its stature and whatever was measured. Within ±4 % where nothing was. */
 export function bodyOf(stature: number, measured: Measured = {}): Body {
-  const lengths = Object.fromEntries(
-    (Object.keys(bodyShares) as BodyLength[]).map((name) => [name, measured[name] ?? bodyShares[name] * stature]),
-  ) as Record<BodyLength, number>
+  const lengths = mapRecord(bodyShares, (share, name) => measured[name] ?? share * stature)
   return { ...lengths, stature }
 }
 

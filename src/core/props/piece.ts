@@ -1,3 +1,4 @@
+import { mapRecord } from '#core/units'
 import type { PropKind, PropSpec } from '#model/prop'
 import type { FoldOp as StoredFold, SetUpItem } from '#model/set-up'
 import { calculated } from './calculated.ts'
@@ -51,7 +52,7 @@ export type OwnSizes = Readonly<
 
 /** The kinds with the sizes that were measured in place of the usual ones. */
 export function sizedKinds(kinds: PropSpecs, own: OwnSizes): PropSpecs {
-  const sized = Object.values(kinds).map((spec): PropSpec => {
+  return mapRecord(kinds, (spec): PropSpec => {
     const size = own[spec.kind]
     if (!size) return spec
     const thickness = size.height === undefined ? 1 : size.height / 10 / spec.heightCm
@@ -64,7 +65,6 @@ export function sizedKinds(kinds: PropSpecs, own: OwnSizes): PropSpecs {
       ...(spec.loadedCm === undefined ? {} : { loadedCm: spec.loadedCm * thickness }),
     }
   })
-  return Object.fromEntries(sized.map((spec) => [spec.kind, spec])) as Record<PropKind, PropSpec>
 }
 
 /** Whether a kind has a height to lie on. */

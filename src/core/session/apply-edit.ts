@@ -1,3 +1,4 @@
+import { keysOf } from '#core/units'
 import type { Block } from '#model/block'
 import type { Session } from '#model/session'
 import { ok, refused } from '#core/result'
@@ -99,7 +100,7 @@ function replace(session: Session, block: Block): Result<EditDone> {
 }
 
 function details(session: Session, change: Details): EditDone {
-  const names = Object.keys(change) as (keyof Details)[]
+  const names = keysOf<keyof Details>(change)
   const former = Object.fromEntries(names.map((name) => [name, session[name]])) as Details
   const inverse: Edit = { type: 'details', details: former }
   if (names.every((name) => session[name] === change[name])) return { session, inverse }

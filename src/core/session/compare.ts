@@ -1,3 +1,4 @@
+import { keysOf } from '#core/units'
 import type { Block } from '#model/block'
 import type { Session } from '#model/session'
 import { isSame } from './is-same.ts'
@@ -17,7 +18,7 @@ const quiet: ReadonlySet<string> = new Set(['schema', 'id', 'blocks', 'setAside'
  * others keep (the fewest that explain it).
  */
 export function compareSessions(before: Session, after: Session): Difference[] {
-  const details = ([...new Set([...Object.keys(before), ...Object.keys(after)])] as (keyof Session)[])
+  const details = [...new Set([...keysOf<keyof Session>(before), ...keysOf<keyof Session>(after)])]
     .filter((detail) => !quiet.has(detail) && !isSame(before[detail], after[detail]))
     .map((detail): Difference => ({ kind: 'detail', detail, before: before[detail], after: after[detail] }))
   const then = new Map(before.blocks.map((block, at) => [block.id, { block, at }]))

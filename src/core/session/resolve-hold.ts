@@ -67,12 +67,8 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
   })
 }
 
-const applicable = (answers: Answers, pose: Pose): Answers => ({
-  ...answers,
-  ...Object.fromEntries(
-    Object.entries(withoutAnswer).filter(([question]) => pose.cannot?.includes(question as keyof Answers)),
-  ),
-})
+const applicable = (answers: Answers, { cannot = [] }: Pose): Answers =>
+  cannot.reduce((now, question) => ({ ...now, [question]: withoutAnswer[question] ?? now[question] }), answers)
 
 function holdOf(block: HoldBlock, pose: Pose, side: HoldSide, walk: Walk, phases: readonly Phase[]): Seconds {
   if (block.hold) return holdSecondsOf(block.hold, side)

@@ -1,3 +1,4 @@
+import { keysOf } from '#core/units'
 import type { Direction } from '#model/pose'
 import type { FoundHere, Held, Rule } from '../rule.ts'
 
@@ -18,7 +19,7 @@ const answers: Readonly<Partial<Record<Direction, readonly Direction[]>>> = {
 export const runOfOneDirection: Rule<'RUN_OF_ONE_DIRECTION'> = {
   code: 'RUN_OF_ONE_DIRECTION',
   grade: 'look',
-  find: ({ holds }) => (Object.keys(answers) as Direction[]).flatMap((direction) => runsOf(direction, holds)),
+  find: ({ holds }) => keysOf(answers).flatMap((direction) => runsOf(direction, holds)),
 }
 
 function runsOf(direction: Direction, holds: readonly Held[]): FoundHere<'RUN_OF_ONE_DIRECTION'>[] {

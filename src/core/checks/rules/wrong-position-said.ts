@@ -1,3 +1,4 @@
+import { keysOf } from '#core/units'
 import type { BasePosition } from '#model/common'
 import { ownWords } from '../own-cues.ts'
 import type { Rule } from '../rule.ts'
@@ -26,9 +27,9 @@ export const wrongPositionSaid: Rule<'WRONG_POSITION_SAID'> = {
     holds.flatMap((held) => {
       const { enter, leave } = held.hold.pose.base
       const found = ownWords(held).flatMap(({ cue, text }) =>
-        (Object.entries(words) as [BasePosition, RegExp][])
-          .filter(([position, pattern]) => position !== enter && position !== leave && pattern.test(text))
-          .map(([position]) => ({ cue, text, position })),
+        keysOf(words)
+          .filter((position) => position !== enter && position !== leave && words[position]?.test(text))
+          .map((position) => ({ cue, text, position })),
       )[0]
       if (!found) return []
       return [{ blockId: held.id, atMs: found.cue.atMs, facts: { said: found.position, is: enter, text: found.text } }]

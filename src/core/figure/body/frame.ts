@@ -1,3 +1,4 @@
+import { mapRecord } from '#core/units'
 import type { Body } from '#core/props'
 
 /**
@@ -29,10 +30,7 @@ export type Frame = Body & Readonly<Record<FrameLength, number>>
 
 /** The body with the drawing's own lengths, cm. */
 export function frameOf(body: Body): Frame {
-  const own = Object.fromEntries(Object.entries(shares).map(([name, share]) => [name, share * body.stature])) as Record<
-    keyof typeof shares,
-    number
-  >
+  const own = mapRecord(shares, (share) => share * body.stature)
   return { ...body, ...own, lowTrunk: body.trunk * lowTrunkShare, ribCage: body.trunk * (1 - lowTrunkShare) }
 }
 

@@ -1,3 +1,4 @@
+import { mapRecord } from '#core/units'
 import type { Figure } from '#model/figure'
 
 /** What a pose leaves to the usual: angles in degrees, the heels' distance from the sit bones in cm. */
@@ -20,13 +21,17 @@ const byKind: Readonly<Partial<Record<Figure['kind'], Partial<Usual>>>> = {
   standing: { hipFlexDeg: 130, roundDeg: 35 },
 }
 
+type Said = { readonly [Name in keyof Usual]?: number | undefined } & {
+  readonly kind: Figure['kind']
+  readonly heelGapMm?: number | undefined
+}
+
 /** The usual for a kind of figure, with what the pose says in its place. */
 export function usualOf(figure: Figure): Usual {
   // With the knees bent and out the hamstrings are slack, and the hips fold further.
   const isBent = figure.kind === 'seated' && (figure.legs === 'bound' || figure.legs === 'crossed')
   const usual = { ...common, ...byKind[figure.kind], ...(isBent ? { hipFlexDeg: 122 } : {}) }
-  const said = figure as Partial<Record<keyof Usual, number>> & { readonly heelGapMm?: number | undefined }
-  const names = Object.keys(common) as (keyof Usual)[]
-  const told = Object.fromEntries(names.flatMap((name) => (said[name] === undefined ? [] : [[name, said[name]]])))
-  return { ...usual, ...told, ...(said.heelGapMm === undefined ? {} : { heelGapCm: said.heelGapMm / 10 }) }
+  const said: Said = figure
+  const heelGapCm = said.heelGapMm === undefined ? undefined : said.heelGapMm / 10
+  return mapRecord(usual, (value, name) => (name === 'heelGapCm' ? heelGapCm : said[name]) ?? value)
 }

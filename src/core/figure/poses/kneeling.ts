@@ -135,11 +135,7 @@ export function kneeling(figure: FigureOf<'kneeling'>, scene: Scene): Calculated
     { x: -1, y: -0.2, z: 0.5 },
   )
   const legs = bothAlike(leg)
-  const seat = placed(pile, {
-    x: between_ ? -0.02 * f.stature : -0.07 * f.stature,
-    y: between_ ? 0 : heels,
-    degrees: 0,
-  })
+  const seat = placed(pile, { x: (between_ ? -0.02 : -0.07) * f.stature, y: between_ ? 0 : heels, degrees: 0 })
   return {
     ok: true,
     warnings: [],

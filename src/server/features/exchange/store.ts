@@ -44,7 +44,7 @@ export function exchange({ models, inTransaction }: Database, own: OwnStore, ses
         const plan = planImport(envelope, { own: ownThings, sessions: there, shippedIds }, nanoid)
         refuseUnknown(plan.sessions, plan.blocks, [
           ...ownThings,
-          ...plan.own.map((thing) => ({ ...thing, version: 1 }) as OwnThing),
+          ...plan.own.map((thing) => ({ ...thing, version: 1 })),
         ])
         await models.ownThings.bulkCreate(
           plan.own.map(({ kind, document }) => ({

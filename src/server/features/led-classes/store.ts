@@ -1,8 +1,9 @@
 import { isDeepStrictEqual } from 'node:util'
-import { ledStartSchema, visitSchema } from '#model/led-class'
-import type { EventsSent, KeptEvent, LeadEvent, LedClass, LedClassLine, LedEnd, LedStart } from '#model/led-class'
+import { leadEventSchema, ledStartSchema, visitSchema } from '#model/led-class'
+import type { EventsSent, KeptEvent, LedClass, LedClassLine, LedEnd, LedStart } from '#model/led-class'
+import type { Transaction } from 'sequelize'
 import { z } from 'zod'
-import type { LedClassRow } from '#server/db/models'
+import type { LedClassRow, Models } from '#server/db/models'
 import type { Database } from '#server/db/open'
 import { firstRecordSchema, liftFirstRecord } from '#server/db/migrations/first-edition/first-record'
 import type { FirstRecord } from '#server/db/migrations/first-edition/first-record'
@@ -12,124 +13,136 @@ const visitsSchema = z.array(visitSchema)
 
 /** Led classes: what each was led from, once; its events, appended; what was conducted, when it ended. */
 export function ledClassStore({ models, inTransaction }: Database) {
-  const rowOf = async (id: string): Promise<LedClassRow> => {
-    const row = await models.ledClasses.findByPk(id)
-    if (!row) throw new ProblemError('UNKNOWN_CLASS', { id })
-    return row
-  }
-
-  const eventsOf = async (classId: string): Promise<KeptEvent[]> => {
-    const rows = await models.ledEvents.findAll({ where: { classId }, order: [['n', 'ASC']], raw: true })
-    return rows.map(({ n, by, event }) => ({ n, by, event: JSON.parse(event) as LeadEvent }))
-  }
-
   return {
-    async find(id: string): Promise<LedClass> {
-      const row = await rowOf(id)
-      return readClass(row, await eventsOf(id))
-    },
-
+    find: (id: string) => find(models, id),
+    list: () => list(models),
     /** Begins a record. Sent again it changes nothing; another class of the same id is refused. */
-    async begin(led: LedStart): Promise<void> {
-      await inTransaction(async (transaction) => {
-        const row = await models.ledClasses.findByPk(led.id, { transaction })
-        if (row && !(row.format === 2 && isDeepStrictEqual(JSON.parse(row.document), led)))
-          throw new ProblemError('CLASS_TAKEN', { id: led.id })
-        if (!row) await models.ledClasses.create(columnsOf(led), { transaction })
-      })
-    },
-
+    begin: (led: LedStart) => inTransaction((transaction) => begin(models, led, transaction)),
     /**
      * Appends events that follow the first `after` of them, and says how many are kept then. Those that are kept
      * already are passed over, so that a batch may be sent again; a gap before them is refused with what is kept.
      */
-    async append(id: string, after: number, { events, conductedMs }: EventsSent): Promise<number> {
-      return inTransaction(async (transaction) => {
-        const row = await models.ledClasses.findByPk(id, { transaction })
-        if (!row) throw new ProblemError('UNKNOWN_CLASS', { id })
-        const kept = await models.ledEvents.count({ where: { classId: id }, transaction })
-        if (after > kept) throw new ProblemError('EVENTS_MISSING', { after, kept })
-        const fresh = events.filter(({ n }) => n > kept)
-        if (fresh.length > 0 && row.endedAt) throw new ProblemError('CLASS_ENDED', { id })
-        await models.ledEvents.bulkCreate(
-          fresh.map(({ n, by, event }) => ({ classId: id, n, by, event: JSON.stringify(event) })),
-          { transaction },
-        )
-        if (!row.endedAt && conductedMs > row.conductedMs)
-          await row.update({ conductedMs, ledS: Math.round(conductedMs / 1000) }, { transaction })
-        return kept + fresh.length
-      })
-    },
-
+    append: (id: string, after: number, sent: EventsSent) =>
+      inTransaction((transaction) => append(models, id, { after, ...sent }, transaction)),
     /** Ends a record with what was conducted. Sent again it changes nothing; an end that differs is refused. */
-    async end(id: string, { endedAt, left, visits, note }: LedEnd): Promise<void> {
-      await inTransaction(async (transaction) => {
-        const row = await models.ledClasses.findByPk(id, { transaction })
-        if (!row) throw new ProblemError('UNKNOWN_CLASS', { id })
-        const ended = { endedAt: new Date(endedAt), left, visits: JSON.stringify(visits), note: note ?? null }
-        if (row.endedAt) {
-          const isSame = row.endedAt.getTime() === ended.endedAt.getTime() && row.visits === ended.visits
-          if (!isSame) throw new ProblemError('CLASS_ENDED', { id })
-          return
-        }
-        const ledMs = visits.at(-1)?.endMs ?? 0
-        await row.update({ ...ended, conductedMs: ledMs, ledS: Math.round(ledMs / 1000) }, { transaction })
-      })
-    },
-
+    end: (id: string, ended: LedEnd) => inTransaction((transaction) => end(models, id, ended, transaction)),
     /** Takes in a record of the first edition that a browser still kept; a fuller one that is here stays. */
-    async takeFormer(record: FirstRecord, whole: unknown): Promise<void> {
-      await inTransaction(async (transaction) => {
-        const row = await models.ledClasses.findByPk(record.id, { transaction })
-        if (row && (row.format !== 1 || row.endedAt)) return
-        const { conductedMs, visits, left, isAbout, events } = liftFirstRecord(record)
-        if (row && row.conductedMs >= conductedMs) return
-        await row?.destroy({ transaction })
-        await models.ledClasses.create(
-          {
-            ...headOf({ ...record, name: record.document.name, plannedMs: record.plan.totalMs }),
-            endedAt: record.endedAt === undefined ? null : new Date(record.endedAt),
-            ledS: Math.round(conductedMs / 1000),
-            document: JSON.stringify(whole),
-            format: 1,
-            conductedMs,
-            left,
-            isAbout,
-            visits: JSON.stringify(visits),
-            note: record.note ?? null,
-          },
-          { transaction },
-        )
-        await models.ledEvents.bulkCreate(
-          events.map(({ n, by, event }) => ({ classId: record.id, n, by, event: JSON.stringify(event) })),
-          { transaction },
-        )
-      })
-    },
-
-    async list(): Promise<LedClassLine[]> {
-      const rows = await models.ledClasses.findAll({
-        attributes: ['id', 'sessionId', 'name', 'startedAt', 'endedAt', 'plannedS', 'ledS', 'people'],
-        order: [
-          ['startedAt', 'DESC'],
-          ['id', 'ASC'],
-        ],
-      })
-      return rows.map(({ id, sessionId, name, startedAt, endedAt, plannedS, ledS, people }) => ({
-        id,
-        sessionId,
-        name,
-        startedAt: startedAt.toISOString(),
-        endedAt: endedAt?.toISOString() ?? null,
-        plannedS,
-        ledS,
-        people,
-      }))
-    },
+    takeFormer: (record: FirstRecord, whole: unknown) =>
+      inTransaction((transaction) => takeFormer(models, record, whole, transaction)),
   }
 }
 
 export type LedClassStore = ReturnType<typeof ledClassStore>
+
+async function rowOf(models: Models, id: string, transaction?: Transaction): Promise<LedClassRow> {
+  const row = await models.ledClasses.findByPk(id, { transaction })
+  if (!row) throw new ProblemError('UNKNOWN_CLASS', { id })
+  return row
+}
+
+async function find(models: Models, id: string): Promise<LedClass> {
+  const row = await rowOf(models, id)
+  const rows = await models.ledEvents.findAll({ where: { classId: id }, order: [['n', 'ASC']], raw: true })
+  return readClass(
+    row,
+    rows.map(({ n, by, event }) => ({ n, by, event: leadEventSchema.parse(JSON.parse(event)) })),
+  )
+}
+
+async function list(models: Models): Promise<LedClassLine[]> {
+  const rows = await models.ledClasses.findAll({
+    attributes: ['id', 'sessionId', 'name', 'startedAt', 'endedAt', 'plannedS', 'ledS', 'people'],
+    order: [
+      ['startedAt', 'DESC'],
+      ['id', 'ASC'],
+    ],
+  })
+  return rows.map(({ id, sessionId, name, startedAt, endedAt, plannedS, ledS, people }) => ({
+    id,
+    sessionId,
+    name,
+    startedAt: startedAt.toISOString(),
+    endedAt: endedAt?.toISOString() ?? null,
+    plannedS,
+    ledS,
+    people,
+  }))
+}
+
+async function begin(models: Models, led: LedStart, transaction: Transaction): Promise<void> {
+  const row = await models.ledClasses.findByPk(led.id, { transaction })
+  if (row && !(row.format === 2 && isDeepStrictEqual(JSON.parse(row.document), led)))
+    throw new ProblemError('CLASS_TAKEN', { id: led.id })
+  if (!row) await models.ledClasses.create(columnsOf(led), { transaction })
+}
+
+async function append(
+  models: Models,
+  id: string,
+  { after, events, conductedMs }: EventsSent & { readonly after: number },
+  transaction: Transaction,
+): Promise<number> {
+  const row = await rowOf(models, id, transaction)
+  const kept = await models.ledEvents.count({ where: { classId: id }, transaction })
+  if (after > kept) throw new ProblemError('EVENTS_MISSING', { after, kept })
+  const fresh = events.filter(({ n }) => n > kept)
+  if (fresh.length > 0 && row.endedAt) throw new ProblemError('CLASS_ENDED', { id })
+  await addEvents(models, id, fresh, transaction)
+  if (!row.endedAt && conductedMs > row.conductedMs)
+    await row.update({ conductedMs, ledS: Math.round(conductedMs / 1000) }, { transaction })
+  return kept + fresh.length
+}
+
+async function addEvents(models: Models, classId: string, events: readonly KeptEvent[], transaction: Transaction) {
+  const rows = events.map(({ n, by, event }) => ({ classId, n, by, event: JSON.stringify(event) }))
+  await models.ledEvents.bulkCreate(rows, { transaction })
+}
+
+async function end(
+  models: Models,
+  id: string,
+  { endedAt, left, visits, note }: LedEnd,
+  transaction: Transaction,
+): Promise<void> {
+  const row = await rowOf(models, id, transaction)
+  const ended = { endedAt: new Date(endedAt), left, visits: JSON.stringify(visits), note: note ?? null }
+  if (row.endedAt) {
+    const isSame = row.endedAt.getTime() === ended.endedAt.getTime() && row.visits === ended.visits
+    if (!isSame) throw new ProblemError('CLASS_ENDED', { id })
+    return
+  }
+  const ledMs = visits.at(-1)?.endMs ?? 0
+  await row.update({ ...ended, conductedMs: ledMs, ledS: Math.round(ledMs / 1000) }, { transaction })
+}
+
+async function takeFormer(
+  models: Models,
+  record: FirstRecord,
+  whole: unknown,
+  transaction: Transaction,
+): Promise<void> {
+  const row = await models.ledClasses.findByPk(record.id, { transaction })
+  if (row && (row.format !== 1 || row.endedAt)) return
+  const { conductedMs, visits, left, isAbout, events } = liftFirstRecord(record)
+  if (row && row.conductedMs >= conductedMs) return
+  await row?.destroy({ transaction })
+  await models.ledClasses.create(
+    {
+      ...headOf({ ...record, name: record.document.name, plannedMs: record.plan.totalMs }),
+      endedAt: record.endedAt === undefined ? null : new Date(record.endedAt),
+      ledS: Math.round(conductedMs / 1000),
+      document: JSON.stringify(whole),
+      format: 1,
+      conductedMs,
+      left,
+      isAbout,
+      visits: JSON.stringify(visits),
+      note: record.note ?? null,
+    },
+    { transaction },
+  )
+  await addEvents(models, record.id, events, transaction)
+}
 
 function readClass(row: LedClassRow, events: readonly KeptEvent[]): LedClass {
   const { conductedMs, left, note, visits, isAbout } = row

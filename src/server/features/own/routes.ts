@@ -1,6 +1,7 @@
 import { Router } from 'express'
-import { ownKinds, ownSchemas } from '#model/own'
-import type { OwnKind, OwnThing } from '#model/own'
+import { ZodError } from 'zod'
+import { ownKinds, readOwn } from '#model/own'
+import type { OwnDocument, OwnKind } from '#model/own'
 import { basedOn, sameId } from '#server/features/guards'
 import { documentRefused } from '#server/features/sessions/read-document'
 import { ProblemError } from '#server/problems'
@@ -17,10 +18,9 @@ export function ownRoutes(store: OwnStore): Router {
   router.put('/:kind/:id', async (request, response) => {
     const kind = kindOf(request.params.kind)
     const based = basedOn(request)
-    const read = ownSchemas[kind].safeParse(request.body)
-    if (!read.success) throw documentRefused(read.error)
-    sameId(request.params.id, read.data.id)
-    const stored = await store.put({ kind, document: read.data } as Pick<OwnThing, 'kind' | 'document'>, based)
+    const own = readBody(kind, request.body)
+    sameId(request.params.id, own.document.id)
+    const stored = await store.put(own, based)
     response.set('ETag', `"${String(stored.version)}"`).json(stored)
   })
 
@@ -35,6 +35,14 @@ export function ownRoutes(store: OwnStore): Router {
   })
 
   return router
+}
+
+function readBody(kind: OwnKind, body: unknown): OwnDocument {
+  try {
+    return readOwn(kind, body)
+  } catch (error) {
+    throw error instanceof ZodError ? documentRefused(error) : error
+  }
 }
 
 function kindOf(named: string): OwnKind {

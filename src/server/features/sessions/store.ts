@@ -2,7 +2,7 @@ import { col, fn, Op } from 'sequelize'
 import type { CreationAttributes, Transaction } from 'sequelize'
 import type { Session } from '#model/session'
 import type { Clock } from '#server/clock'
-import type { HistoryRow } from '#server/db/models'
+import type { HistoryRow, Models } from '#server/db/models'
 import type { Database } from '#server/db/open'
 import { ProblemError } from '#server/problems'
 import { migrateDocument } from './migrate-document.ts'
@@ -43,141 +43,161 @@ export interface KeptVersion {
   readonly keptAt: string
 }
 
+/** What every act on the sessions needs. */
+type At = Pick<Database, 'models' | 'inTransaction'> & { readonly clock: Clock }
+
 /** Sessions as documents with optimistic locking; every save keeps what was there for a while. */
 export function sessionStore({ models, inTransaction }: Database, clock: Clock) {
-  const find = async (id: string): Promise<StoredSession> => {
-    const row = await models.sessions.findByPk(id)
-    if (!row || row.deletedAt) throw new ProblemError('UNKNOWN_SESSION', { id })
-    return { document: migrateDocument(JSON.parse(row.document)), version: row.version }
-  }
-
-  const columns = (document: Session) => ({
-    id: document.id,
-    name: document.name,
-    practice: document.practice,
-    lengthS: document.lengthS,
-    document: JSON.stringify(document),
-    savedAt: clock.now(),
-  })
-
-  type Former = Pick<CreationAttributes<HistoryRow>, 'sessionId' | 'version' | 'document' | 'reason'>
-
-  const keep = async (former: Former, transaction?: Transaction) => {
-    const now = clock.now()
-    const tooOld = { keptAt: { [Op.lt]: new Date(now.getTime() - keepForMs) } }
-    await models.history.create({ ...former, keptAt: now }, { transaction })
-    await models.history.destroy({ where: tooOld, transaction })
-  }
-
-  const isDue = async (sessionId: string, transaction: Transaction): Promise<boolean> => {
-    const since = { [Op.gt]: new Date(clock.now().getTime() - keepEveryMs) }
-    return (await models.history.count({ where: { sessionId, reason: 'saved', keptAt: since }, transaction })) === 0
-  }
-
-  const lastLed = async (): Promise<Map<string, string>> => {
-    const rows = (await models.ledClasses.findAll({
-      attributes: ['sessionId', [fn('MAX', col('startedAt')), 'startedAt']],
-      group: ['sessionId'],
-    })) as { sessionId: string; startedAt: Date }[]
-    return new Map(rows.map(({ sessionId, startedAt }) => [sessionId, new Date(startedAt).toISOString()]))
-  }
-
+  const at: At = { models, inTransaction, clock }
   return {
-    find,
-
-    async list(): Promise<SessionSummary[]> {
-      const rows = await models.sessions.findAll({
-        attributes: ['id', 'name', 'practice', 'lengthS', 'savedAt', 'archivedAt', 'isTemplate'],
-        where: { deletedAt: null },
-        order: [
-          ['savedAt', 'DESC'],
-          ['id', 'ASC'],
-        ],
-      })
-      const led = await lastLed()
-      return rows.map(({ id, name, practice, lengthS, savedAt, archivedAt, isTemplate }) => ({
-        id,
-        name,
-        practice,
-        lengthS,
-        savedAt: savedAt.toISOString(),
-        archived: archivedAt !== null,
-        template: isTemplate,
-        lastLed: led.get(id) ?? null,
-      }))
-    },
-
+    find: (id: string) => find(at, id),
+    list: () => list(at),
     /** Puts a session away, makes it a template, deletes it, or takes any of these back. */
-    async setState(id: string, { archived, template, deleted }: SessionState): Promise<void> {
-      const row = await models.sessions.findByPk(id)
-      if (!row || (row.deletedAt && deleted !== false)) throw new ProblemError('UNKNOWN_SESSION', { id })
-      const now = clock.now()
-      await row.update({
-        ...(archived === undefined ? {} : { archivedAt: archived ? now : null }),
-        ...(template === undefined ? {} : { isTemplate: template }),
-        ...(deleted === undefined ? {} : { deletedAt: deleted ? now : null }),
-      })
-      // A deleted session can be brought back for as long as its history is kept, then it goes.
-      await models.sessions.destroy({ where: { deletedAt: { [Op.lt]: new Date(now.getTime() - keepForMs) } } })
-    },
-
+    setState: (id: string, state: SessionState) => setState(at, id, state),
     /** Adds a session; within another transaction where one is given. */
-    async create(document: Session, within?: Transaction): Promise<StoredSession> {
-      const add = async (transaction: Transaction): Promise<StoredSession> => {
-        const taken = await models.sessions.findByPk(document.id, { transaction })
-        if (taken) throw new ProblemError('ID_TAKEN', { id: document.id })
-        await models.sessions.create(
-          { ...columns(document), version: 1, archivedAt: null, deletedAt: null },
-          { transaction },
-        )
-        return { document, version: 1 }
-      }
-      return within ? add(within) : inTransaction(add)
-    },
-
+    create: (document: Session, within?: Transaction) =>
+      within ? add(at, document, within) : inTransaction((transaction) => add(at, document, transaction)),
     /** Saves over the version it was based on; the former document goes to history when due or asked. */
-    async save(document: Session, based: number, reason: KeepReason): Promise<StoredSession> {
-      return inTransaction(async (transaction) => {
-        const { id } = document
-        const row = await models.sessions.findByPk(id, { transaction })
-        if (!row || row.deletedAt) throw new ProblemError('UNKNOWN_SESSION', { id })
-        const version = based + 1
-        // The database itself looks at the version as it writes, whatever it locks meanwhile.
-        const [saved] = await models.sessions.update(
-          { ...columns(document), version },
-          { where: { id, version: based, deletedAt: null }, transaction },
-        )
-        if (saved === 0) throw new ProblemError('VERSION_STALE', { based, current: row.version })
-        if (reason !== 'saved' || (await isDue(id, transaction)))
-          await keep({ sessionId: id, version: based, document: row.document, reason }, transaction)
-        return { document, version }
-      })
-    },
-
+    save: (document: Session, based: number, reason: KeepReason) =>
+      inTransaction((transaction) => save(at, document, { based, reason }, transaction)),
     /** Puts a document into history: given up in a conflict, or as it stood before something decisive. */
-    async setAside(document: Session, based: number, reason: KeepReason): Promise<void> {
-      await find(document.id)
-      await inTransaction((transaction) =>
-        keep({ sessionId: document.id, version: based, document: JSON.stringify(document), reason }, transaction),
-      )
-    },
-
-    async history(sessionId: string): Promise<KeptVersion[]> {
-      await find(sessionId)
-      const rows = await models.history.findAll({
-        where: { sessionId },
-        attributes: ['id', 'version', 'reason', 'keptAt'],
-        order: [['id', 'DESC']],
-      })
-      return rows.map(({ id, version, reason, keptAt }) => ({ id, version, reason, keptAt: keptAt.toISOString() }))
-    },
-
-    async keptDocument(sessionId: string, id: number): Promise<Session> {
-      const row = await models.history.findOne({ where: { sessionId, id } })
-      if (!row) throw new ProblemError('UNKNOWN_VERSION', { id: sessionId, version: id })
-      return migrateDocument(JSON.parse(row.document))
-    },
+    setAside: (document: Session, based: number, reason: KeepReason) => setAside(at, document, { based, reason }),
+    history: (sessionId: string) => history(at, sessionId),
+    keptDocument: (sessionId: string, id: number) => keptDocument(at, sessionId, id),
   }
 }
 
 export type SessionStore = ReturnType<typeof sessionStore>
+
+async function find({ models }: At, id: string): Promise<StoredSession> {
+  const row = await models.sessions.findByPk(id)
+  if (!row || row.deletedAt) throw new ProblemError('UNKNOWN_SESSION', { id })
+  return { document: migrateDocument(JSON.parse(row.document)), version: row.version }
+}
+
+async function list({ models }: At): Promise<SessionSummary[]> {
+  const rows = await models.sessions.findAll({
+    attributes: ['id', 'name', 'practice', 'lengthS', 'savedAt', 'archivedAt', 'isTemplate'],
+    where: { deletedAt: null },
+    order: [
+      ['savedAt', 'DESC'],
+      ['id', 'ASC'],
+    ],
+  })
+  const led = await lastLed(models)
+  return rows.map(({ id, name, practice, lengthS, savedAt, archivedAt, isTemplate }) => ({
+    id,
+    name,
+    practice,
+    lengthS,
+    savedAt: savedAt.toISOString(),
+    archived: archivedAt !== null,
+    template: isTemplate,
+    lastLed: led.get(id) ?? null,
+  }))
+}
+
+async function lastLed(models: Models): Promise<Map<string, string>> {
+  const rows = await models.ledClasses.findAll({
+    attributes: ['sessionId', [fn('MAX', col('startedAt')), 'startedAt']],
+    group: ['sessionId'],
+  })
+  return new Map(rows.map(({ sessionId, startedAt }) => [sessionId, new Date(startedAt).toISOString()]))
+}
+
+async function setState({ models, clock }: At, id: string, { archived, template, deleted }: SessionState) {
+  const row = await models.sessions.findByPk(id)
+  if (!row || (row.deletedAt && deleted !== false)) throw new ProblemError('UNKNOWN_SESSION', { id })
+  const now = clock.now()
+  await row.update({
+    ...(archived === undefined ? {} : { archivedAt: archived ? now : null }),
+    ...(template === undefined ? {} : { isTemplate: template }),
+    ...(deleted === undefined ? {} : { deletedAt: deleted ? now : null }),
+  })
+  // A deleted session can be brought back for as long as its history is kept, then it goes.
+  await models.sessions.destroy({ where: { deletedAt: { [Op.lt]: new Date(now.getTime() - keepForMs) } } })
+}
+
+const columnsOf = (document: Session, savedAt: Date) => ({
+  id: document.id,
+  name: document.name,
+  practice: document.practice,
+  lengthS: document.lengthS,
+  document: JSON.stringify(document),
+  savedAt,
+})
+
+async function add({ models, clock }: At, document: Session, transaction: Transaction): Promise<StoredSession> {
+  const taken = await models.sessions.findByPk(document.id, { transaction })
+  if (taken) throw new ProblemError('ID_TAKEN', { id: document.id })
+  await models.sessions.create(
+    { ...columnsOf(document, clock.now()), version: 1, archivedAt: null, deletedAt: null },
+    { transaction },
+  )
+  return { document, version: 1 }
+}
+
+/** What a document was when it went to history, and why. */
+interface Former {
+  readonly based: number
+  readonly reason: KeepReason
+}
+
+async function save(
+  at: At,
+  document: Session,
+  { based, reason }: Former,
+  transaction: Transaction,
+): Promise<StoredSession> {
+  const { id } = document
+  const row = await at.models.sessions.findByPk(id, { transaction })
+  if (!row || row.deletedAt) throw new ProblemError('UNKNOWN_SESSION', { id })
+  const version = based + 1
+  // The database itself looks at the version as it writes, whatever it locks meanwhile.
+  const [saved] = await at.models.sessions.update(
+    { ...columnsOf(document, at.clock.now()), version },
+    { where: { id, version: based, deletedAt: null }, transaction },
+  )
+  if (saved === 0) throw new ProblemError('VERSION_STALE', { based, current: row.version })
+  if (reason !== 'saved' || (await isDue(at, id, transaction)))
+    await keep(at, { sessionId: id, version: based, document: row.document, reason }, transaction)
+  return { document, version }
+}
+
+async function isDue({ models, clock }: At, sessionId: string, transaction: Transaction): Promise<boolean> {
+  const since = { [Op.gt]: new Date(clock.now().getTime() - keepEveryMs) }
+  return (await models.history.count({ where: { sessionId, reason: 'saved', keptAt: since }, transaction })) === 0
+}
+
+async function keep(
+  { models, clock }: At,
+  former: Pick<CreationAttributes<HistoryRow>, 'sessionId' | 'version' | 'document' | 'reason'>,
+  transaction: Transaction,
+): Promise<void> {
+  const now = clock.now()
+  const tooOld = { keptAt: { [Op.lt]: new Date(now.getTime() - keepForMs) } }
+  await models.history.create({ ...former, keptAt: now }, { transaction })
+  await models.history.destroy({ where: tooOld, transaction })
+}
+
+async function setAside(at: At, document: Session, { based, reason }: Former): Promise<void> {
+  await find(at, document.id)
+  const former = { sessionId: document.id, version: based, document: JSON.stringify(document), reason }
+  await at.inTransaction((transaction) => keep(at, former, transaction))
+}
+
+async function history(at: At, sessionId: string): Promise<KeptVersion[]> {
+  await find(at, sessionId)
+  const rows = await at.models.history.findAll({
+    where: { sessionId },
+    attributes: ['id', 'version', 'reason', 'keptAt'],
+    order: [['id', 'DESC']],
+  })
+  return rows.map(({ id, version, reason, keptAt }) => ({ id, version, reason, keptAt: keptAt.toISOString() }))
+}
+
+async function keptDocument({ models }: At, sessionId: string, id: number): Promise<Session> {
+  const row = await models.history.findOne({ where: { sessionId, id } })
+  if (!row) throw new ProblemError('UNKNOWN_VERSION', { id: sessionId, version: id })
+  return migrateDocument(JSON.parse(row.document))
+}

@@ -10,7 +10,7 @@ import type { ShelfThing } from '#web/shared/session/new-block.ts'
 import { chosenAfterTurn } from './commands/choosing.ts'
 import { planCommands } from './commands/commands.ts'
 import { chosenIds as chosenIdsOf, nameOf as nameIn, nothingChosen } from './commands/plan-state.ts'
-import type { Outcome, PlanState } from './commands/plan-state.ts'
+import type { Outcome, PlanState, Selection } from './commands/plan-state.ts'
 
 /** What a screen reader hears of the last move; the same for every part of the view. */
 const told = ref('')
@@ -21,15 +21,7 @@ const also = ref<ReadonlySet<string>>(nothingChosen.also)
 export function usePlan() {
   const store = useSessionStore()
   const { document, timeline, chosenId, chosen } = storeToRefs(store)
-
-  const stateNow = (): PlanState | undefined =>
-    document.value &&
-    timeline.value && {
-      session: document.value,
-      timeline: timeline.value,
-      selection: { chosen: chosenId.value, also: also.value },
-      newId: nanoid,
-    }
+  const stateNow = () => planState(store)
   const chosenIds = computed(() => {
     const state = stateNow()
     return state ? chosenIdsOf(state) : []
@@ -39,56 +31,68 @@ export function usePlan() {
     return state ? nameIn(state, id) : 'block'
   }
   const chosenSpan = computed(() => timeline.value?.blocks.find(({ block }) => block.block.id === chosenId.value))
-  const tell = (words: string): void => {
-    told.value = words
-  }
-
-  /** Runs a command: its step, then what it chooses and says. */
-  function run(command: (state: PlanState) => Outcome): void {
-    const state = stateNow()
-    if (!state) return
-    const { step, selection, says, fails } = command(state)
-    if (step) {
-      const [only] = step.edits
-      const edit = step.edits.length === 1 && only ? only : ({ type: 'several', edits: step.edits } as const)
-      if (!store.edit(edit, step.words)) {
-        tell(fails ?? 'That cannot be done here.')
-        return
-      }
-    }
-    if (selection) choosing(selection.chosen, selection.also)
-    if (says !== undefined) tell(says)
-  }
-  function choosing(id: string | undefined, others: ReadonlySet<string>): void {
-    also.value = others
-    chosenId.value = id
-  }
-
-  function turn(back: boolean): void {
-    const before = stateNow()
-    const words = back ? store.undo() : store.redo()
-    if (words === undefined) tell(back ? 'Nothing to undo' : 'Nothing to redo')
-    else tell(back ? `Undone: ${words}` : `Done again: ${words}`)
-    const after = stateNow()
-    if (!before || !after || words === undefined) return
-    const { chosen: id, also: others } = chosenAfterTurn(before, after)
-    choosing(id, others)
-  }
-
   return {
-    ...{ store, document, timeline, chosenId, chosen, chosenSpan, chosenIds, told, tell, nameOf, run },
-    ...bound(run),
+    ...{ store, document, timeline, chosenId, chosen, chosenSpan, chosenIds, told, tell, nameOf },
+    run: (command: Command) => {
+      run(store, command)
+    },
+    ...bound((command) => {
+      run(store, command)
+    }),
     undo: () => {
-      turn(true)
+      turn(store, true)
     },
     redo: () => {
-      turn(false)
+      turn(store, false)
     },
   }
 }
 
+type Store = ReturnType<typeof useSessionStore>
+type Command = (state: PlanState) => Outcome
+
+const tell = (words: string): void => {
+  told.value = words
+}
+
+const planState = ({ document, timeline, chosenId }: Store): PlanState | undefined =>
+  document &&
+  timeline && { session: document, timeline, selection: { chosen: chosenId, also: also.value }, newId: nanoid }
+
+/** Runs a command: its step, then what it chooses and says. */
+function run(store: Store, command: Command): void {
+  const state = planState(store)
+  if (!state) return
+  const { step, selection, says, fails } = command(state)
+  if (step) {
+    const [only] = step.edits
+    const edit = step.edits.length === 1 && only ? only : ({ type: 'several', edits: step.edits } as const)
+    if (!store.edit(edit, step.words)) {
+      tell(fails ?? 'That cannot be done here.')
+      return
+    }
+  }
+  if (selection) choosing(store, selection)
+  if (says !== undefined) tell(says)
+}
+
+function choosing(store: Store, { chosen, also: others }: Selection): void {
+  also.value = others
+  store.chosenId = chosen
+}
+
+/** Takes a step back or does it again, and chooses what it touched. */
+function turn(store: Store, back: boolean): void {
+  const before = planState(store)
+  const words = back ? store.undo() : store.redo()
+  if (words === undefined) tell(back ? 'Nothing to undo' : 'Nothing to redo')
+  else tell(back ? `Undone: ${words}` : `Done again: ${words}`)
+  const after = planState(store)
+  if (before && after && words !== undefined) choosing(store, chosenAfterTurn(before, after))
+}
+
 /** The commands as the parts of the view call them. */
-const bound = (run: (command: (state: PlanState) => Outcome) => void) => {
+const bound = (run: (command: Command) => void) => {
   const { choose, chooseAlso, chooseTo, add, remove, duplicate, insert, moveTo, moveBy, replace, stepTime, drawTime } =
     planCommands
   return {

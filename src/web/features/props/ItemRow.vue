@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { keysOf } from '#core/units'
 import Button from 'primevue/button'
 import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
@@ -19,7 +20,7 @@ const emit = defineEmits<{ toggle: [] }>()
 const { kinds, elevation, unit, change, remove } = useProps()
 
 const id = useId()
-const everyKind = Object.keys(propNames) as PropKind[]
+const everyKind = keysOf(propNames)
 const spec = computed(() => kinds.value[props.item.kind])
 const loaded = computed(
   () => elevation.value?.piles.flatMap(({ pieces }) => pieces).filter(({ itemId }) => itemId === props.item.id) ?? [],
@@ -44,8 +45,8 @@ const kindChoices = computed(() =>
     .map((value) => ({ value, words: propNames[value].one })),
 )
 const foldChoices = computed(() => {
-  const named = (Object.keys(foldNames) as FoldName[]).map((value) => ({
-    value: value as string,
+  const named: { value: string; words: string }[] = keysOf(foldNames).map((value) => ({
+    value,
     words: foldNames[value],
   }))
   return foldNameOf(props.item.folds ?? [])

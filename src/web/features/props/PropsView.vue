@@ -3,7 +3,6 @@ import { useElementSize, useMediaQuery } from '@vueuse/core'
 import SelectButton from 'primevue/selectbutton'
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import type { BasePosition } from '#model/common'
 import { basePositionNames } from '#words/positions'
 import { drawAbove } from '#web/shared/figures/drawing-above.ts'
 import { drawElevation } from '#web/shared/figures/drawing.ts'
@@ -84,7 +83,7 @@ const steady = computed(
 )
 const sub = computed(() =>
   chosen.value
-    ? `${basePositionNames[chosen.value.base as BasePosition]} · ${seenFrom.value} · person of ${String(statureCm.value)} cm`
+    ? `${basePositionNames[chosen.value.base]} · ${seenFrom.value} · person of ${String(statureCm.value)} cm`
     : '',
 )
 const spoken = computed(() =>

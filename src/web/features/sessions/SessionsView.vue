@@ -13,7 +13,7 @@ import { practiceChoices } from '#words/practices'
 import { dayText } from '#words/dates'
 import HistoryDialog from './HistoryDialog.vue'
 import { useSessions } from './use-sessions.ts'
-import type { Shown } from './use-sessions.ts'
+import type { Shown } from './use-session-list.ts'
 import { textOf } from '#web/shared/ui/text-of.ts'
 
 const sessions = useSessions()
@@ -73,7 +73,8 @@ async function endRename(line: SessionLine, name: string | undefined): Promise<v
 
 const file = useTemplateRef('file')
 async function takeFile(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement
+  const input = event.target
+  if (!(input instanceof HTMLInputElement)) return
   const [chosenFile] = input.files ?? []
   if (chosenFile) await sessions.importFile(chosenFile)
   input.value = ''

@@ -21,7 +21,7 @@ const counted = computed(() =>
 /** Arrow keys walk the names. */
 function walk(event: KeyboardEvent, by: number): void {
   const names = [...document.querySelectorAll<HTMLElement>('.shelf-list .name')]
-  const next = names[names.indexOf(event.target as HTMLElement) + by]
+  const next = names[names.findIndex((name) => name === event.target) + by]
   if (!next) return
   event.preventDefault()
   next.focus()

@@ -17,9 +17,9 @@ export interface RunningClass {
 interface Stores extends DBSchema {
   classes: { key: string; value: RunningClass; indexes: { session: string } }
   /** Records of the first edition that were left unfinished or unsent: handed to the server as they are. */
-  former: { key: number; value: unknown }
+  former: { key: number; value: { readonly led: unknown } }
   /** Where the first edition kept its running class. */
-  running: { key: string; value: unknown }
+  running: { key: string; value: { readonly led: unknown } }
 }
 
 let opened: Promise<IDBPDatabase<Stores>> | undefined
@@ -63,10 +63,10 @@ export async function unsentClasses(): Promise<readonly RunningClass[]> {
 }
 
 /** What the first edition kept and never sent, each with a way to forget it. */
-export async function formerClasses(): Promise<readonly { record: unknown; forget: () => Promise<void> }[]> {
+export async function formerClasses(): Promise<readonly { led: unknown; forget: () => Promise<void> }[]> {
   const db = await database()
   const keys = await db.getAllKeys('former')
   return Promise.all(
-    keys.map(async (key) => ({ record: await db.get('former', key), forget: () => db.delete('former', key) })),
+    keys.map(async (key) => ({ led: (await db.get('former', key))?.led, forget: () => db.delete('former', key) })),
   )
 }

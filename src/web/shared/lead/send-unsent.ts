@@ -9,8 +9,7 @@ import type { RunningClass } from './running-class.ts'
  */
 export async function sendUnsent(): Promise<void> {
   for (const over of await unsentClasses()) if (await sent(over)) await dropRunning(over.id)
-  for (const { record, forget } of await formerClasses()) {
-    const { led } = record as { led: unknown }
+  for (const { led, forget } of await formerClasses()) {
     if ((await sendFormerClass(led)).kind === 'ok') await forget()
   }
 }

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import type { ShallowRef } from 'vue'
+import type { Ref, ShallowRef } from 'vue'
 import type { Edit } from '#core/session'
 import { compileTimeline } from '#core/timeline'
 import { setAsideSession } from '#web/shared/api/sessions.ts'
@@ -15,14 +15,36 @@ const worked = new Map<string, OpenSession>()
 
 /** The session being worked on in this window: its document, timeline, undo, and where it is saved. */
 export const useSessionStore = defineStore('session', () => {
-  const own = useOwnStore()
   const shown = shallowRef<OpenSession>()
-  const opening = ref<'idle' | 'opening' | 'missing' | 'away'>('idle')
   const chosenId = ref<string>()
+  const views = viewsOf(shown)
+
+  /** Keeps the session as it stands now in its history; with the server away there is nothing to keep. */
+  async function keepInHistory(reason: 'lead' | 'fit' | 'version'): Promise<void> {
+    const saving = shown.value?.saver.saving.value
+    if (saving) await setAsideSession(saving.document, saving.based, reason)
+  }
+
+  return {
+    ...views,
+    ...openingOf(shown, chosenId),
+    chosenId,
+    chosen: computed(() => views.document.value?.blocks.find((block) => block.id === chosenId.value)),
+    edit: (change: Edit, words: string) => shown.value !== undefined && editSession(shown.value, change, words),
+    undo: () => shown.value && turnStep(shown.value, true),
+    redo: () => shown.value && turnStep(shown.value, false),
+    keepMine: () => shown.value?.saver.tell({ type: 'keep mine' }),
+    takeTheirs: () => shown.value?.saver.tell({ type: 'take theirs' }),
+    keepInHistory,
+  }
+})
+
+/** Opening a session in this window and looking away from it. */
+function openingOf(shown: ShallowRef<OpenSession | undefined>, chosenId: Ref<string | undefined>) {
+  const own = useOwnStore()
+  const opening = ref<'idle' | 'opening' | 'missing' | 'away'>('idle')
   /** The last session that was asked for: a reply for another one comes too late. */
   let wanted: string | undefined
-
-  const views = viewsOf(shown)
 
   async function open(id: string): Promise<void> {
     if (wanted === id && shown.value?.id === id) return
@@ -59,28 +81,8 @@ export const useSessionStore = defineStore('session', () => {
     worked.delete(left.id)
     await settled(left)
   }
-
-  /** Keeps the session as it stands now in its history; with the server away there is nothing to keep. */
-  async function keepInHistory(reason: 'lead' | 'fit' | 'version'): Promise<void> {
-    const saving = shown.value?.saver.saving.value
-    if (saving) await setAsideSession(saving.document, saving.based, reason)
-  }
-
-  return {
-    ...views,
-    opening,
-    chosenId,
-    chosen: computed(() => views.document.value?.blocks.find((block) => block.id === chosenId.value)),
-    open,
-    close,
-    edit: (change: Edit, words: string) => shown.value !== undefined && editSession(shown.value, change, words),
-    undo: () => shown.value && turnStep(shown.value, true),
-    redo: () => shown.value && turnStep(shown.value, false),
-    keepMine: () => shown.value?.saver.tell({ type: 'keep mine' }),
-    takeTheirs: () => shown.value?.saver.tell({ type: 'take theirs' }),
-    keepInHistory,
-  }
-})
+  return { opening, open, close }
+}
 
 /** What is seen of the open session. */
 function viewsOf(shown: Readonly<ShallowRef<OpenSession | undefined>>) {

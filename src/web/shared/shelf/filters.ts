@@ -1,5 +1,5 @@
+import { keysOf } from '#core/units'
 import type { Level } from '#model/common'
-import type { Direction, Target } from '#model/pose'
 import { basePositionNames, basePositionsInOrder } from '#words/positions'
 import { directionNames } from '#words/directions'
 import { propNames } from '#words/props'
@@ -71,14 +71,14 @@ export const facets: readonly Facet[] = [
     key: 'target',
     title: 'Target',
     joins: 'any',
-    options: named(Object.keys(targetNames) as Target[], targetNames),
+    options: named(keysOf(targetNames), targetNames),
     passes: some((entry) => entry.targets),
   },
   {
     key: 'direction',
     title: 'Direction',
     joins: 'any',
-    options: named(Object.keys(directionNames) as Direction[], directionNames),
+    options: named(keysOf(directionNames), directionNames),
     passes: some((entry) => entry.directions),
   },
   {

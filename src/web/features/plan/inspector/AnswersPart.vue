@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { keysOf } from '#core/units'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
@@ -26,7 +27,7 @@ const isOwn = computed(() => own.find('school', props.session.schoolId) !== unde
 const differing = computed(() => Object.keys(props.session.answers ?? {}).length)
 const merged = computed(() => ({ ...school.value?.answers, ...props.session.answers }) as Answers)
 const rows = computed(() =>
-  (Object.keys(answerWords) as Question[]).map((question) => ({
+  keysOf(answerWords).map((question) => ({
     question,
     asks: answerWords[question].asks,
     value: String(merged.value[question]),

@@ -53,7 +53,7 @@ const rows = (): HTMLElement[] => [...(list.value?.querySelectorAll<HTMLElement>
 function walk(event: KeyboardEvent, by: number): void {
   event.preventDefault()
   const all = rows()
-  const at = all.indexOf(event.target as HTMLElement)
+  const at = all.findIndex((row) => row === event.target)
   if (at + by < 0) focusFind()
   else all[at + by]?.focus()
 }

@@ -17,7 +17,7 @@ const drawn = computed(() => {
 
 function begin(event: PointerEvent): void {
   if (event.button !== 0) return
-  ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
+  if (event.currentTarget instanceof HTMLElement) event.currentTarget.setPointerCapture(event.pointerId)
   fromY.value = event.clientY
   byPx.value = 0
 }

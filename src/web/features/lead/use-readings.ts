@@ -1,0 +1,35 @@
+import { onScopeDispose } from 'vue'
+import { useEventListener, useWakeLock } from '@vueuse/core'
+import type { Reading } from '#core/lead'
+import { ports } from '#web/shared/ports.ts'
+
+/** The page's two clocks, read ten times a second by a worker, with the screen kept awake meanwhile. */
+export function useReadings(look: () => void) {
+  const { epochMs, steadyMs } = ports()
+  const wake = useWakeLock()
+  let worker: Worker | undefined
+  let wasAway = false
+  useEventListener(document, 'visibilitychange', () => (wasAway ||= document.visibilityState === 'hidden'))
+
+  const stop = () => {
+    worker?.terminate()
+    worker = undefined
+    void wake.release().catch(() => undefined)
+  }
+  onScopeDispose(stop)
+  return {
+    staysAwake: wake.isActive,
+    read(): Reading {
+      const reading = { epochMs: epochMs(), steadyMs: steadyMs(), wasAway }
+      wasAway = false
+      return reading
+    },
+    go(): void {
+      if (worker) return
+      void wake.request('screen').catch(() => undefined)
+      worker = new Worker(new URL('../../shared/lead/tick-worker.ts', import.meta.url), { type: 'module' })
+      worker.onmessage = look
+    },
+    stop,
+  }
+}

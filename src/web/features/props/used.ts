@@ -1,0 +1,46 @@
+import type { Block } from '#model/block'
+import type { BasePosition } from '#model/common'
+import type { Figure } from '#model/figure'
+import type { Session } from '#model/session'
+import type { SetUp } from '#model/set-up'
+import { finalRestPose, poseIn, setUpsFor } from '#core/session'
+import type { Catalog } from '#core/session'
+
+/** One set-up of the session: where it is used, and the ways it can be done. */
+export interface Used {
+  /** The session's id and the block's: ids of blocks come again in other sessions. */
+  readonly key: string
+  readonly poseId: string
+  readonly name: string
+  readonly figure: Figure | undefined
+  readonly withoutProps: string
+  readonly base: BasePosition
+  readonly choices: readonly SetUp[]
+  /** The one the session names. */
+  readonly wanted: string | undefined
+}
+
+/** Everything in a session that is set up, in its order. */
+export const usedIn = ({ id, blocks }: Session, catalog: Catalog): readonly Used[] =>
+  blocks.flatMap((block) => usedBy(block, id, catalog) ?? [])
+
+function usedBy(block: Block, sessionId: string, catalog: Catalog): Used | undefined {
+  if (block.kind !== 'hold' && block.kind !== 'closing') return undefined
+  const poseId = block.kind === 'hold' ? block.poseId : finalRestPose
+  const pose = poseIn(catalog, poseId)
+  if (!pose) return undefined
+  const ownItems = block.kind === 'hold' ? block.setUpItems : undefined
+  const mine: SetUp[] = ownItems
+    ? [{ id: `${block.id} own`, poseId, name: 'As in this session', extent: 'full', items: ownItems }]
+    : []
+  return {
+    key: `${sessionId} ${block.id}`,
+    poseId,
+    name: block.kind === 'closing' ? 'Final rest' : pose.names.english,
+    figure: pose.figure,
+    withoutProps: pose.withoutProps,
+    base: pose.base.enter,
+    choices: [...mine, ...setUpsFor(catalog, poseId)],
+    wanted: ownItems || block.kind !== 'hold' ? undefined : block.setUpId,
+  }
+}
