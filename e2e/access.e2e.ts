@@ -20,7 +20,7 @@ for (const [name, path] of [
   ['the journal', 'journal'],
   ['a led class', 'journal/thursday-4-weeks-ago'],
   ['Lead before it starts', 'lead/thursday-slow-hour'],
-  ['Props', 'props/sunday-long-rest'],
+  ['Set-ups', 'props/sunday-long-rest'],
 ] as const) {
   test(`axe finds nothing serious in ${name}`, async ({ page, house }) => {
     await page.goto(`${house.address}${path}`)

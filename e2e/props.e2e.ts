@@ -21,7 +21,7 @@ const pick = async (page: Page, field: string, choice: string): Promise<void> =>
 test('from Plan to Props: the session’s set-ups in its order, each with its figure and what it takes', async ({
   plan,
 }) => {
-  await plan.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Props' }).click()
+  await plan.getByRole('navigation', { name: 'Views of the session' }).getByRole('link', { name: 'Set-ups' }).click()
   await expect(list(plan).getByRole('button')).toHaveText([
     /^Wide-knee fold/,
     /^Sphinx/,
@@ -80,7 +80,7 @@ test('what was tried stays while one looks elsewhere, and goes back to as it was
     .getByRole('button', { name: /^Final rest/ })
     .click()
   await page.getByRole('link', { name: 'Plan' }).click()
-  await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Props' }).click()
+  await page.getByRole('navigation', { name: 'Views of the session' }).getByRole('link', { name: 'Set-ups' }).click()
   await list(page)
     .getByRole('button', { name: /^Inclined rest/ })
     .click()

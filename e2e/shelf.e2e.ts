@@ -67,7 +67,7 @@ test('a pose’s page tells all of it, with cautions first, and is printed witho
   }
   await page.emulateMedia({ media: 'print' })
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
-  await expect(page.getByRole('navigation', { name: 'Views' })).toBeHidden()
+  await expect(page.getByRole('navigation', { name: 'Zovrin' })).toBeHidden()
   await expect(page.getByRole('heading', { level: 2, name: 'Cues' })).toBeVisible()
 })
 

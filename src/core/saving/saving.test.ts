@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { openSaving, stepSaving } from './index.ts'
+import { isAsKept, openSaving, stepSaving } from './index.ts'
 import type { Saving, SavingEffect, SavingEvent } from './index.ts'
 
 interface Doc {
@@ -204,4 +204,12 @@ test('whatever happens, no edit is lost: it is at the server, in its history, in
       expect([now.status, server.document]).toEqual(['saved', now.document])
     }),
   )
+})
+
+test('a draft that says what the server has is none, whatever version it was based on', () => {
+  const now = opened('b', 2, { document: doc('b'), version: 1 })
+  expect([now.status, now.based, now.theirs]).toEqual(['saved', 2, null])
+  expect(isAsKept({ document: doc('b'), version: 1 }, { document: doc('b'), version: 2 })).toBe(true)
+  expect(isAsKept({ document: doc('c'), version: 1 }, { document: doc('b'), version: 2 })).toBe(false)
+  expect(isAsKept(undefined, { document: doc('b'), version: 2 })).toBe(false)
 })

@@ -1,3 +1,4 @@
+import { isSame } from '#core/session'
 import type { Milliseconds } from '#core/units'
 
 /** Where the teacher's last change is: kept by the server, on its way, or still only in this browser. */
@@ -62,8 +63,16 @@ export type SavingEffect<D> =
   | { readonly type: 'set aside'; readonly n: number; readonly document: D; readonly based: number }
   | { readonly type: 'wake'; readonly afterMs: Milliseconds }
 
-/** A document as it is opened: the server's, or a draft over it with the version it was based on. */
-export function openSaving<D>(kept: Kept<D> | undefined, draft: Kept<D> | undefined): Saving<D> | undefined {
+/** Whether a draft says nothing but what the server has. */
+export const isAsKept = <D>(draft: Kept<D> | undefined, kept: Kept<D> | undefined): boolean =>
+  draft !== undefined && kept !== undefined && isSame(draft.document, kept.document)
+
+/**
+ * A document as it is opened: the server's, or a draft over it with the version it was based on. A draft that says what
+ * the server has is none: its save was answered, or went through, just as the window was closed.
+ */
+export function openSaving<D>(kept: Kept<D> | undefined, written: Kept<D> | undefined): Saving<D> | undefined {
+  const draft = isAsKept(written, kept) ? undefined : written
   const document = draft?.document ?? kept?.document
   if (document === undefined) return undefined
   const isMet = draft !== undefined && kept !== undefined && draft.version !== kept.version

@@ -1,19 +1,12 @@
 import { createRouter, createWebHistory } from 'vue-router'
-import { lastOpenedId } from '#web/shared/session/last-opened.ts'
 
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
     {
       path: '/',
-      redirect: () => {
-        const id = lastOpenedId()
-        return id === null ? { name: 'sessions' } : { name: 'plan', params: { id } }
-      },
-    },
-    {
-      path: '/sessions',
       name: 'sessions',
+      alias: '/sessions',
       component: () => import('#web/features/sessions/SessionsView.vue'),
       meta: { title: 'Sessions' },
     },
@@ -32,10 +25,9 @@ export const router = createRouter({
       name: 'props',
       components: {
         default: () => import('#web/features/props/PropsView.vue'),
-        bar: () => import('#web/features/props/PropsBar.vue'),
         foot: () => import('#web/features/props/PropsFoot.vue'),
       },
-      meta: { title: 'Props' },
+      meta: { title: 'Set-ups' },
     },
     {
       path: '/lead/:id',

@@ -3,7 +3,6 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import { formatDuration, formatMs } from '#core/units'
 import { saveWords } from '#words/saving'
-import LeadLink from '#web/shared/ui/LeadLink.vue'
 import { showFits } from './dialogs.ts'
 import { gaugeOf } from './gauge.ts'
 import { usePlan } from './use-plan.ts'
@@ -20,6 +19,22 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
 
 <template>
   <template v-if="document">
+    <div v-if="gauge" class="gauge">
+      <p class="time" data-testid="gauge">
+        <b>{{ formatMs(timeline?.totalMs ?? 0) }}</b> of {{ formatDuration(document.lengthS) }}
+        <span class="spare">{{ gauge.words }}</span>
+      </p>
+      <div class="bar" role="img" :aria-label="gauge.label">
+        <i
+          v-for="part in gauge.parts"
+          :key="part.kind"
+          :class="part.kind"
+          :style="{ width: `${part.percent}%` }"
+          :title="part.words"
+        />
+        <u v-if="gauge.wantedPercent < 100" :style="{ left: `${gauge.wantedPercent}%` }" />
+      </div>
+    </div>
     <span class="save" :class="store.state" role="status" :title="store.refusal">{{
       saveWords(store.state, !store.draftFailed)
     }}</span>
@@ -41,27 +56,6 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
         @click="redo"
       />
     </span>
-    <div class="gauge">
-      <div class="top">
-        <RouterLink class="name" :to="{ name: 'sessions' }" :title="`${document.name}: open the list of sessions`">{{
-          document.name
-        }}</RouterLink>
-        <span v-if="gauge" class="time" data-testid="gauge"
-          ><b>{{ formatMs(timeline?.totalMs ?? 0) }}</b> of {{ formatDuration(document.lengthS)
-          }}<span class="spare"> · {{ gauge.words }}</span></span
-        >
-      </div>
-      <div v-if="gauge" class="bar" role="img" :aria-label="gauge.label">
-        <i
-          v-for="part in gauge.parts"
-          :key="part.kind"
-          :class="part.kind"
-          :style="{ width: `${part.percent}%` }"
-          :title="part.words"
-        />
-        <u v-if="gauge.wantedPercent < 100" :style="{ left: `${gauge.wantedPercent}%` }" />
-      </div>
-    </div>
     <Button
       v-if="gauge && document.blocks.length > 0"
       class="fit"
@@ -70,7 +64,6 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
       title="Make it fit (F)"
       @click="showFits()"
     />
-    <LeadLink v-if="gauge && document.blocks.length > 0" :session-id="document.id" />
   </template>
 </template>
 
@@ -110,26 +103,19 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
   transform: scaleX(-1);
 }
 .gauge {
-  width: 380px;
+  flex: 0 1 330px;
   min-width: 0;
 }
-.top {
+.time {
   display: flex;
-  justify-content: space-between;
-  gap: 12px;
+  gap: 5px;
   font-size: 15px;
+  white-space: nowrap;
 }
-.name {
+.spare {
+  margin-left: auto;
   overflow: hidden;
   text-overflow: ellipsis;
-  white-space: nowrap;
-  text-decoration: none;
-}
-.name:hover {
-  text-decoration: underline;
-}
-.time {
-  white-space: nowrap;
 }
 .bar {
   position: relative;
@@ -167,18 +153,11 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
 .between {
   background: #8fa096;
 }
-@media (max-width: 1100px) {
-  .gauge {
-    width: 340px;
-  }
-}
 /* Zoomed in, the sum and the bar are what must stay. */
 @media (max-width: 900px) {
   .gauge {
-    width: auto;
     flex: 1 1 120px;
   }
-  .name,
   .spare,
   .save {
     display: none;

@@ -19,7 +19,7 @@ import { usePlan } from './use-plan.ts'
 
 const route = useRoute()
 const router = useRouter()
-const { store, chosenId, told, undo, redo } = usePlan()
+const { store, chosenId, choose, told, undo, redo } = usePlan()
 const shelf = useTemplateRef('shelf')
 const spine = useTemplateRef('spine')
 /** Not needed for the first look; fetched right after it, so that it is there when the server is not. */
@@ -54,6 +54,22 @@ watch(
   { immediate: true },
 )
 onScopeDispose(closeDialog)
+/** What the bar's menu asks of the plan: the sheet on paper, or the versions, which stand with the session itself. */
+watch(
+  () => [route.hash, store.timeline !== undefined] as const,
+  async ([hash, isThere]) => {
+    if (hash === '' || !isThere) return
+    await router.replace({ hash: '' })
+    if (hash === '#sheet') window.print()
+    if (hash !== '#versions') return
+    choose(undefined)
+    await nextTick()
+    drawerOpen.value = true
+    await nextTick()
+    document.getElementById('versions')?.focus()
+  },
+  { immediate: true },
+)
 // Back on the spine, where the next key belongs.
 watch(openDialog, async (dialog) => {
   if (dialog) return

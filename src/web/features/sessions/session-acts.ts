@@ -8,6 +8,7 @@ import type { SessionDesk } from './session-desk.ts'
 export interface OpenHere {
   readonly document: { readonly id: string } | undefined
   readonly close: () => Promise<void>
+  readonly open: (id: string) => Promise<void>
 }
 
 /** A copy's name leaves room for what tells it from the first. */
@@ -26,10 +27,12 @@ export function sessionActs(desk: SessionDesk, here: OpenHere) {
   async function rename(line: SessionLine, typed: string): Promise<void> {
     const name = typed.trim()
     if (name === '' || name === line.name) return
-    // An open session is renamed in its window, so that its undo and its saving know of it.
-    await here.close()
+    // One that is open here is opened anew, so that its undo and its saving know of it.
+    const isOpen = here.document?.id === line.id
+    if (isOpen) await here.close()
     const read = await desk.documentOf(line)
     if (!read || !desk.settled(await saveSession({ ...read.document, name }, read.version))) return
+    if (isOpen) await here.open(line.id)
     await desk.done(`${line.name} is now called ${name}`, () => rename({ ...line, name }, line.name))
   }
 

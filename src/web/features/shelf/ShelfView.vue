@@ -8,17 +8,11 @@ import ShelfList from './ShelfList.vue'
 import TechniquePage from './TechniquePage.vue'
 import { poseIn } from '#core/session'
 import RemovedNote from '#web/shared/own/RemovedNote.vue'
-import { lastOpenedId } from '#web/shared/session/last-opened.ts'
 import { useShelf } from './use-shelf.ts'
 
 const route = useRoute()
-const { own, session, told } = useShelf()
-onMounted(() => {
-  void own.load()
-  // After a reload the session worked on last is open again, so that things can be added to it.
-  const last = lastOpenedId()
-  if (!session.document && last !== null) void session.open(last)
-})
+const { own, told } = useShelf()
+onMounted(own.load)
 
 const id = computed(() => (typeof route.params['id'] === 'string' ? route.params['id'] : undefined))
 const pose = computed(() => (id.value === undefined ? undefined : poseIn(own.shelf, id.value)))

@@ -2,7 +2,7 @@ import { until } from '@vueuse/core'
 import { shallowRef } from 'vue'
 import type { ShallowRef } from 'vue'
 import type { Session } from '#model/session'
-import { openSaving } from '#core/saving'
+import { isAsKept, openSaving } from '#core/saving'
 import type { Kept } from '#core/saving'
 import { applyEdit } from '#core/session'
 import type { Edit } from '#core/session'
@@ -58,7 +58,9 @@ export async function openSession(id: string): Promise<OpenSession | 'missing' |
   if (isMissing(reply)) return 'missing'
   const kept = reply.kind === 'ok' ? { document: reply.value, version: reply.version } : await known(id)
   if (reply.kind === 'ok') void putKnown(reply.value, reply.version).catch(() => undefined)
-  const opened = openSaving(kept, draft && { document: draft.document, version: draft.based })
+  const written = draft && { document: draft.document, version: draft.based }
+  if (isAsKept(written, kept)) void dropDraft(id, mine).catch(() => undefined)
+  const opened = openSaving(kept, written)
   if (!opened) return 'away'
   return withSaver(id, makeSaver(opened, ioOf(id, mine)))
 }

@@ -90,7 +90,7 @@ async function make(): Promise<void> {
 </script>
 
 <template>
-  <Part title="Versions" note="of the same session at another length">
+  <Part id="versions" tabindex="-1" title="Versions" note="of the same session at another length">
     <template v-if="original">
       <p data-testid="version-of">
         A version of <RouterLink :to="{ name: 'plan', params: { id: original.id } }">{{ original.name }}</RouterLink>,
