@@ -71,8 +71,8 @@ async function begin(page: Page, address: string): Promise<void> {
   await fastTime(page)
   await page.goto(`${address}plan/thursday-slow-hour`)
   await page.getByRole('link', { name: 'Lead' }).last().click()
-  await page.getByLabel('Who is here').fill('11')
-  await page.getByLabel('Who is here').press('Tab')
+  await page.getByLabel('How many are here').fill('11')
+  await page.getByLabel('How many are here').press('Tab')
   await page.getByRole('button', { name: 'Start', exact: true }).click()
   await expect(page.getByTestId('clock')).toHaveText(/^(3:00|2:5\d)$/)
 }

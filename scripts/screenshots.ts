@@ -19,7 +19,7 @@ interface Picture {
 
 /** Starts the class and lets that many seconds of it pass. */
 const leadFor = (seconds: number) => async (page: Page) => {
-  await page.getByLabel('Who is here').fill('11')
+  await page.getByLabel('How many are here').fill('11')
   await page.getByRole('button', { name: 'Start', exact: true }).click()
   await page.getByTestId('clock').waitFor()
   await page.evaluate((pushed) => {

@@ -1,8 +1,14 @@
 import type { CautionGrade, CautionRule } from '#model/caution'
 import { cautionGradeOrder } from '#core/cautions'
 import { capital } from './text.ts'
-import { sayCaution, sayConditions, sayShort } from './conditions.ts'
+import { sayCaution, sayConditions, sayShort, severely } from './conditions.ts'
 
+/** What stands before the conditions of a grade. */
+export const gradeLeads: Readonly<Record<CautionGrade, string>> = {
+  avoid: 'Leave out for',
+  modify: 'Change for',
+  care: 'Take care with',
+}
 export const gradeNames: Readonly<Record<CautionGrade, string>> = { avoid: 'Avoid', modify: 'Modify', care: 'Care' }
 
 /** A rule as a teacher reads it: for whom, what to do instead, why, and how well founded. */
@@ -18,7 +24,7 @@ export interface CautionLine {
 
 export interface GradeLines {
   readonly grade: CautionGrade
-  /** Everyone the grade speaks of, each once. */
+  /** Everyone the grade speaks of whom no stricter one does. */
   readonly who: readonly string[]
   readonly lines: readonly CautionLine[]
 }
@@ -43,15 +49,17 @@ function lineOf(rule: CautionRule): CautionLine {
 
 /** Rules grade by grade, worst first; a grade nobody is named in is left out. */
 export function gradeLines(rules: readonly CautionRule[]): GradeLines[] {
+  const named = new Set<string>()
   return cautionGradeOrder.flatMap((grade) => {
     const of = rules.filter((rule) => rule.grade === grade)
     if (of.length === 0) return []
-    return [{ grade, who: shortest(of.flatMap((rule) => sayShort(rule.conditions))), lines: of.map(lineOf) }]
+    const here = new Set(of.flatMap((rule) => sayShort(rule.conditions)))
+    // Each condition stands once, at its strictest; with the plain one the severe one is named too.
+    const who = [...here].filter((one) => !named.has(one) && !isSevereOf(one, here) && !isSevereOf(one, named))
+    here.forEach((one) => named.add(one))
+    return [{ grade, who, lines: of.map(lineOf) }]
   })
 }
 
-/** Each once; the severe form is left out where the plain one is named too. */
-function shortest(who: readonly string[]): string[] {
-  const named = new Set(who)
-  return [...named].filter((one) => !one.startsWith('severe ') || !named.has(one.slice('severe '.length)))
-}
+const isSevereOf = (one: string, named: ReadonlySet<string>): boolean =>
+  one.endsWith(severely) && named.has(one.slice(0, -severely.length))

@@ -32,6 +32,9 @@ const groupNames: Readonly<Record<string, string>> = {
 
 const severeWords = ' (severe, acute or unsure)'
 
+/** What tells the severe form of a condition in a list at a glance. */
+export const severely = ' (severe)'
+
 type Say = (id: string, severe: boolean) => string
 
 const openGroups = (entries: readonly string[], say: Say): string[] =>
@@ -39,7 +42,7 @@ const openGroups = (entries: readonly string[], say: Say): string[] =>
     const id = entry.replace('!', '')
     const severe = entry.endsWith('!')
     const group = groupNames[id]
-    if (group) return [severe ? `severe ${group}` : group]
+    if (group) return [severe ? `${group}${severely}` : group]
     return (cautionGroups[id] ?? [id]).map((one) => say(one, severe))
   })
 
@@ -49,4 +52,4 @@ export const sayConditions = (entries: readonly string[]): string[] =>
 
 /** The same in a word or two each, for lists at a glance. */
 export const sayShort = (entries: readonly string[]): string[] =>
-  openGroups(entries, (id, severe) => `${severe ? 'severe ' : ''}${shortNames[id] ?? id}`)
+  openGroups(entries, (id, severe) => `${shortNames[id] ?? id}${severe ? severely : ''}`)

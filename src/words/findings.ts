@@ -16,6 +16,14 @@ export interface FindingWords {
   readonly mend?: string
 }
 
+/** A span that is told beside others, so that minutes and hours cannot be taken for each other. */
+const spanWords = (seconds: number): string =>
+  seconds % 3600 === 0
+    ? counted(seconds / 3600, 'hour')
+    : seconds % 60 === 0
+      ? counted(seconds / 60, 'minute')
+      : formatDuration(seconds)
+
 const quoted = ({ text }: { readonly text: string }): string => `“${text}”`
 const hold = 'The number people were told is the one they hold by.'
 
@@ -28,8 +36,8 @@ const words: {
     mend: 'Make it fit',
   }),
   LENGTH_OUT_OF_RANGE: (facts) => ({
-    title: `${formatDuration(facts.totalS)} in all`,
-    reason: `A session lasts ${formatDuration(facts.leastS)} to ${formatDuration(facts.mostS)}.`,
+    title: `${spanWords(facts.totalS)} in all`,
+    reason: `A session lasts ${spanWords(facts.leastS)} to ${spanWords(facts.mostS)}.`,
   }),
   SIDES_UNEVEN: (facts) => ({
     title: `Left ${formatDuration(facts.leftS)}, right ${formatDuration(facts.rightS)}: ${facts.percent} % apart`,
@@ -108,7 +116,7 @@ const words: {
     mend: 'Add a turn at half time',
   }),
   CUES_CLOSE: (facts) => ({
-    title: `Two cues within ${facts.gapS} s`,
+    title: facts.gapS === 0 ? 'Two cues at the same moment' : `Two cues within ${facts.gapS} s`,
     reason: `“${facts.first}” and “${facts.second}”.`,
   }),
   WRONG_SIDE_SAID: (facts) => ({

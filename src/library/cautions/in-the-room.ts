@@ -26,7 +26,7 @@ export const emergency = {
     'chest pain, collapse, a fit',
     'a drooping face, a weak limb, trouble speaking; sudden worst headache',
     'breathlessness that does not settle; loss of sight',
-    'numbness in the saddle, a change of bladder or bowel; one hot swollen leg',
+    'numbness between the legs, a change of bladder or bowel; one hot swollen leg',
     'in pregnancy bleeding, fluid or fewer movements: the maternity line or emergency',
     'a hard painful hernia; sudden deformity; a wish to harm oneself',
   ],

@@ -2,15 +2,17 @@
 import { useRoute } from 'vue-router'
 import AdviceNote from '#web/shared/ui/AdviceNote.vue'
 import AppBar from './AppBar.vue'
+import { useKeptFocus } from './keep-focus.ts'
 
 const route = useRoute()
+useKeptFocus(() => !route.meta['bare'])
 </script>
 
 <template>
   <RouterView v-if="route.meta['bare']" :key="String(route.params['id'])" />
   <div v-else class="shell">
     <AppBar />
-    <main class="view">
+    <main class="view" tabindex="-1">
       <RouterView :key="String(route.meta['stays'] ?? route.params['id'] ?? route.name)" />
     </main>
     <footer class="foot">
@@ -27,6 +29,7 @@ const route = useRoute()
   height: 100dvh;
 }
 .view {
+  outline: none;
   min-height: 0;
   min-width: 0;
 }

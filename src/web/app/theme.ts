@@ -3,7 +3,6 @@ import base from '@primeuix/themes/aura/base'
 import button from '@primeuix/themes/aura/button'
 import checkbox from '@primeuix/themes/aura/checkbox'
 import dialog from '@primeuix/themes/aura/dialog'
-import inputnumber from '@primeuix/themes/aura/inputnumber'
 import inputtext from '@primeuix/themes/aura/inputtext'
 import menu from '@primeuix/themes/aura/menu'
 import multiselect from '@primeuix/themes/aura/multiselect'
@@ -36,7 +35,6 @@ const preset = definePreset(
       button,
       checkbox,
       dialog,
-      inputnumber,
       inputtext,
       menu,
       multiselect,

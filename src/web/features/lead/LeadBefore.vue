@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputNumber from 'primevue/inputnumber'
 import InputText from 'primevue/inputtext'
 import { useIntervalFn } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
@@ -10,6 +9,7 @@ import { teacherPrompt } from '#words/advice'
 import { clockText } from '#words/dates'
 import { ports } from '#web/shared/ports.ts'
 import { endOf, nextStart } from './promised-end.ts'
+import NumberField from '#web/shared/ui/NumberField.vue'
 
 const props = defineProps<{ session: Session; totalMs: number; fetch: readonly string[] }>()
 const emit = defineEmits<{
@@ -17,7 +17,7 @@ const emit = defineEmits<{
   soundCheck: []
 }>()
 
-const people = ref<number | null>(null)
+const people = ref<number>()
 const startText = ref('')
 const moreMin = ref(0)
 const mend = ref('')
@@ -53,11 +53,18 @@ function check(): void {
 <template>
   <div class="before">
     <h1>{{ session.name }}</h1>
-    <p class="sum">{{ formatMs(totalMs) }} composed, {{ formatDuration(session.lengthS) }} wanted</p>
+    <p class="sum">{{ formatMs(totalMs) }} planned of {{ formatDuration(session.lengthS) }}</p>
     <div class="fields">
       <div>
-        <label for="lead-people">Who is here</label>
-        <InputNumber v-model="people" input-id="lead-people" fluid :min="0" :max="500" placeholder="a number" />
+        <NumberField
+          label="How many are here"
+          :value="people"
+          :least="0"
+          :most="500"
+          can-be-empty
+          @change="people = $event"
+          @empty="people = undefined"
+        />
       </div>
       <div>
         <label for="lead-start">Starts at</label>

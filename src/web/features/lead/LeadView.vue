@@ -130,7 +130,7 @@ const press = useLeadPresses({
       <LeadFoot :plan="conducted.start.plan" :state="conducted.state" :stage="running" @press="press" />
       <AskDialog v-if="asking" label="What happened">
         <h2>This screen was away for {{ formatMs(asking.awayMs) }}</h2>
-        <p>It left the class {{ formatMs(asking.sinceMs) }} after its start. What happened?</p>
+        <p>This window was away from {{ formatMs(asking.sinceMs) }} into the class on. What happened?</p>
         <Button autofocus label="It went on without me" @click="lead.tell('wentOn')" />
         <Button label="It stopped then" severity="secondary" outlined @click="lead.tell('stoppedThen')" />
       </AskDialog>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { keysOf } from '#core/units'
 import Button from 'primevue/button'
-import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
 import { computed, useId } from 'vue'
 import type { PropKind } from '#model/prop'
@@ -13,6 +12,7 @@ import { propNames } from '#words/props'
 import { lengthNumber } from '#words/lengths'
 import { countedProp, defaultTurn, foldNameOf, foldNames, itemWords, partNames, turnChoices } from '#words/props'
 import { useProps } from './use-props.ts'
+import NumberField from '#web/shared/ui/NumberField.vue'
 
 /** One item of a set-up: what it is and how high it comes; opened, its kind, count, fold and turn can be changed. */
 const props = defineProps<{ item: SetUpItem; isOpen: boolean }>()
@@ -72,9 +72,7 @@ const setFold = (name: FoldName) => {
 const setTurn = (turn: PropTurn) => {
   change(props.item.id, { turn })
 }
-const setCount = (count: number | null) => {
-  if (count !== null && count >= step.value && count % step.value === 0) change(props.item.id, { count })
-}
+const countLabel = computed(() => (props.item.piles === 2 ? 'Both sides together' : 'How many'))
 </script>
 
 <template>
@@ -98,17 +96,16 @@ const setCount = (count: number | null) => {
         :aria-label="`Kind under the ${partNames[item.under].toLowerCase()}`"
         @update:model-value="setKind"
       />
-      <label :for="`${id}-count`">{{ item.piles === 2 ? 'Both sides together' : 'How many' }}</label>
-      <InputNumber
-        :input-id="`${id}-count`"
-        :model-value="item.count"
-        :min="step"
-        :max="20"
-        :step="step"
-        show-buttons
-        fluid
-        size="small"
-        @update:model-value="setCount"
+      <span aria-hidden="true">{{ countLabel }}</span>
+      <NumberField
+        hide-label
+        :label="countLabel"
+        :value="item.count"
+        :least="step"
+        :most="20"
+        :grain="step"
+        small
+        @change="change(item.id, { count: $event })"
       />
       <template v-if="spec.shape === 'sheet'">
         <label :for="`${id}-fold`">Fold</label>
@@ -186,7 +183,8 @@ small {
   background: #f0f3ef;
   border-radius: 8px;
 }
-.parts label {
+.parts label,
+.parts > span {
   font-size: 14px;
   line-height: 1.15;
 }

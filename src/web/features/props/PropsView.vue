@@ -149,7 +149,7 @@ const drawerOpen = ref(false)
         </p>
         <p v-if="drawing && drawing.left.length > 0" class="told">Also: {{ drawing.left.join(', ') }}</p>
         <p class="estimate">
-          {{ steady ? 'Stacks steady' : 'A stack wants a look' }} · heights are estimates within 15 %, comfort decides
+          {{ steady ? 'Stands firmly' : 'A stack wants a look' }} · heights are estimates within 15 %, comfort decides
         </p>
         <StatureField v-model="statureCm" />
       </footer>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
 import { computed, ref, useId, watch } from 'vue'
 import type { BodyPart } from '#model/set-up'
@@ -11,6 +10,7 @@ import { namedFolds } from '#library/prop-kinds'
 import { lengthText } from '#words/lengths'
 import { bodyParts, itemWords, partNames } from '#words/props'
 import { useProps } from './use-props.ts'
+import NumberField from '#web/shared/ui/NumberField.vue'
 
 /** A wanted height under a part, and what there is in the cupboard that comes to it. */
 const { figure, items, kinds, cupboard, place, statureCm, unit, elevation, put } = useProps()
@@ -21,9 +21,10 @@ const wantedCm = ref(4)
 const tolCm = ref(1)
 /** Shown and typed in the unit of the place, kept in cm. */
 const perUnit = computed(() => (unit.value === 'in' ? 2.54 : 1))
+const toUnit = (cm: number): number => Math.round((cm / perUnit.value) * 100) / 100
 const inUnit = (cm: typeof wantedCm) =>
   computed({
-    get: () => Math.round((cm.value / perUnit.value) * 100) / 100,
+    get: () => toUnit(cm.value),
     set: (value) => (cm.value = value * perUnit.value),
   })
 const wanted = inUnit(wantedCm)
@@ -110,38 +111,38 @@ function take(key: string): void {
   <section class="reach" aria-labelledby="reach-title">
     <h3 id="reach-title">Reach a height</h3>
     <div class="fields">
-      <label :for="`${id}-part`">Part</label>
-      <label :for="`${id}-height`">Height, {{ unit }}</label>
-      <label :for="`${id}-tol`">Give or take</label>
-      <Select
-        v-model="part"
-        :input-id="`${id}-part`"
-        :options="parts"
-        option-label="words"
-        option-value="value"
-        fluid
-        size="small"
-        aria-label="Part to build under"
-      />
-      <InputNumber
-        v-model="wanted"
-        :input-id="`${id}-height`"
-        :min="0.5"
-        :max="120 / perUnit"
+      <div>
+        <label :for="`${id}-part`">Part</label>
+        <Select
+          v-model="part"
+          :input-id="`${id}-part`"
+          :options="parts"
+          option-label="words"
+          option-value="value"
+          fluid
+          size="small"
+          aria-label="Part to build under"
+        />
+      </div>
+      <NumberField
+        :label="`Height, ${unit}`"
+        :value="wanted"
+        :least="0.5"
+        :most="toUnit(120)"
+        :grain="0.01"
         :step="0.5"
-        :max-fraction-digits="2"
-        fluid
-        size="small"
+        small
+        @change="wanted = $event"
       />
-      <InputNumber
-        v-model="tolerance"
-        :input-id="`${id}-tol`"
-        :min="0"
-        :max="10 / perUnit"
+      <NumberField
+        :label="`Give or take, ${unit}`"
+        :value="tolerance"
+        :least="0"
+        :most="toUnit(10)"
+        :grain="0.01"
         :step="0.5"
-        :max-fraction-digits="2"
-        fluid
-        size="small"
+        small
+        @change="tolerance = $event"
       />
     </div>
     <p class="note">
@@ -188,10 +189,11 @@ function take(key: string): void {
 <style scoped>
 .fields {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 84px 84px;
+  grid-template-columns: minmax(0, 1fr) 84px 104px;
   gap: 2px 8px;
 }
 .fields label {
+  display: block;
   font-size: 14px;
   color: var(--ink-soft);
 }

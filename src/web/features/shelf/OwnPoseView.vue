@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputNumber from 'primevue/inputnumber'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed, onMounted, ref, watch } from 'vue'
@@ -27,6 +26,7 @@ import { copyOf, dropDraft, emptyPose, keepDraft, keptDraft } from './own-pose-d
 import PropRows from './PropRows.vue'
 import TickList from './TickList.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
+import NumberField from '#web/shared/ui/NumberField.vue'
 
 const route = useRoute()
 const router = useRouter()
@@ -272,13 +272,21 @@ const mends = computed(
       />
       <TickList v-model="draft.practices" legend="Practice" :options="practices" :refusal="refusal('practices')" />
       <div class="three">
+        <NumberField
+          label="Felt at least, of 10"
+          :value="draft.sensation.from"
+          :least="0"
+          :most="10"
+          @change="draft.sensation.from = $event"
+        />
         <div>
-          <label for="felt-from">Felt from, of 10</label>
-          <InputNumber v-model="draft.sensation.from" input-id="felt-from" fluid :min="0" :max="10" />
-        </div>
-        <div>
-          <label for="felt-to">to</label>
-          <InputNumber v-model="draft.sensation.to" input-id="felt-to" fluid :min="0" :max="10" />
+          <NumberField
+            label="at most, of 10"
+            :value="draft.sensation.to"
+            :least="0"
+            :most="10"
+            @change="draft.sensation.to = $event"
+          />
           <p v-if="refusal('sensation')" class="refusal" role="alert">{{ refusal('sensation') }}</p>
         </div>
         <div>

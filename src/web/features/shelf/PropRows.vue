@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
 import { propKinds } from '#model/prop'
 import type { PropKind } from '#model/prop'
 import { propNames } from '#words/props'
+import NumberField from '#web/shared/ui/NumberField.vue'
 
 /** Props by kind and count, per person. */
 interface Counted {
@@ -29,13 +29,13 @@ const drop = (index: number) => {
 <template>
   <ul>
     <li v-for="(prop, index) in list" :key="index">
-      <InputNumber
-        :aria-label="`How many, prop ${index + 1}`"
-        fluid
-        :min="1"
-        :max="20"
-        :model-value="prop.count"
-        @update:model-value="set(index, { count: $event ?? 1 })"
+      <NumberField
+        hide-label
+        :label="`How many, prop ${index + 1}`"
+        :value="prop.count"
+        :least="1"
+        :most="20"
+        @change="set(index, { count: $event })"
       />
       <Select
         :aria-label="`Kind of prop ${index + 1}`"

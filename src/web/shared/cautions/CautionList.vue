@@ -4,7 +4,7 @@ import { listedCautions } from '#core/cautions'
 import type { Practised } from '#core/cautions'
 import { cautionBook } from '#library/cautions/book'
 import { noCautionListed } from '#words/advice'
-import { gradeLines, gradeNames } from '#words/cautions'
+import { gradeLeads, gradeLines } from '#words/cautions'
 import CautionMark from './CautionMark.vue'
 
 /** The usual cautions of a practice by grade, worst first; `full` names conditions in full, as on a page. */
@@ -22,7 +22,7 @@ const alwaysCount = computed(() => listed.value.always.length)
       <summary>
         <CautionMark :grade="grade" />
         <span class="who"
-          ><b>{{ gradeNames[grade] }}</b> {{ who.join(', ') }}</span
+          ><b>{{ gradeLeads[grade] }}</b> {{ who.length > 0 ? who.join(', ') : 'others named above' }}</span
         >
       </summary>
       <dl>
@@ -40,7 +40,7 @@ const alwaysCount = computed(() => listed.value.always.length)
         <span class="who"><b>In every pose</b> {{ alwaysCount }} more</span>
       </summary>
       <template v-for="{ grade, lines } in always" :key="grade">
-        <h4><CautionMark :grade="grade" /> {{ gradeNames[grade] }}</h4>
+        <h4><CautionMark :grade="grade" /> {{ gradeLeads[grade] }}</h4>
         <dl>
           <template v-for="line in lines" :key="line.id">
             <dt>{{ full ? line.whoInFull : line.who }}</dt>

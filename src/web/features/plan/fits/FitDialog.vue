@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
 import MultiSelect from 'primevue/multiselect'
 import SelectButton from 'primevue/selectbutton'
@@ -40,13 +41,13 @@ const order = useFit('order')
 
 const overMs = computed(() => (timeline.value?.totalMs ?? 0) - (document.value?.lengthS ?? 0) * 1000)
 const isOver = computed(() => overMs.value > 0)
+const spareS = computed(() => Math.floor(-overMs.value / 1000))
 const says = computed(() => {
   const session = document.value
   if (!session || !timeline.value) return ''
   const is = `${formatMs(timeline.value.totalMs)} of ${formatDuration(session.lengthS)}`
   if (isOver.value) return `${is}: ${formatDuration(Math.ceil(overMs.value / 1000))} over`
-  const spareS = Math.floor(-overMs.value / 1000)
-  return spareS === 0 ? `${is}: it fits` : `${is}: ${formatDuration(spareS)} to spare`
+  return spareS.value === 0 ? `${is}: it fits` : `${is}: ${formatDuration(spareS.value)} to spare`
 })
 /** The areas worked on in this session, to choose from which of them is to stay. */
 const areas = computed(() => {
@@ -81,9 +82,9 @@ watch(
   { immediate: true },
 )
 
-async function take({ edits }: Fit | OrderSuggestion, words: string): Promise<void> {
+async function take({ edits }: Fit | OrderSuggestion, words: string, done: string): Promise<void> {
   await store.keepInHistory('fit')
-  if (store.edit({ type: 'several', edits }, words)) tell(`Done: ${words}`)
+  if (store.edit({ type: 'several', edits }, words)) tell(done)
   closeDialog()
 }
 
@@ -118,7 +119,7 @@ const columns = computed(() => ({ pxPerMinute: pxPerMinute.value, longestMs: lon
   >
     <template #header>
       <h1 id="fit-title">
-        Make it fit <small>{{ says }}</small>
+        {{ shown === 'order' ? 'An order that moves less' : 'Make it fit' }} <small>{{ says }}</small>
       </h1>
       <SelectButton
         v-model="shown"
@@ -139,7 +140,7 @@ const columns = computed(() => ({ pxPerMinute: pxPerMinute.value, longestMs: lon
           :is-slow="holds.isSlow.value"
           :is-broken="holds.isBroken.value"
           v-bind="columns"
-          @take="take($event, 'fit by shorter holds')"
+          @take="take($event, 'fit by shorter holds', 'The holds are shorter')"
           @cancel="holds.cancel"
         >
           <p class="note">Every block stays; each hold gives in proportion, down to its usual least.</p>
@@ -151,7 +152,7 @@ const columns = computed(() => ({ pxPerMinute: pxPerMinute.value, longestMs: lon
           :is-slow="both.isSlow.value"
           :is-broken="both.isBroken.value"
           v-bind="columns"
-          @take="take($event, 'fit by shorter holds and fewer poses')"
+          @take="take($event, 'fit by shorter holds and fewer poses', 'The holds are shorter, the poses fewer')"
           @cancel="both.cancel"
         >
           <div class="mix">
@@ -166,11 +167,11 @@ const columns = computed(() => ({ pxPerMinute: pxPerMinute.value, longestMs: lon
           :is-slow="fewer.isSlow.value"
           :is-broken="fewer.isBroken.value"
           v-bind="columns"
-          @take="take($event, 'fit by fewer poses')"
+          @take="take($event, 'fit by fewer poses', 'The poses are fewer')"
           @cancel="fewer.cancel"
         >
           <div v-if="areas.length > 0" class="keep">
-            <label for="keep-areas">Keep something for</label>
+            <label for="keep-areas">Keep at least one pose for</label>
             <MultiSelect
               v-model="keepTargets"
               input-id="keep-areas"
@@ -185,6 +186,16 @@ const columns = computed(() => ({ pxPerMinute: pxPerMinute.value, longestMs: lon
           </div>
         </FitColumn>
       </div>
+      <p v-else-if="spareS === 0" class="fits">
+        It fits to the second: there is nothing to shorten and nothing to spare.
+        <Button
+          size="small"
+          severity="secondary"
+          outlined
+          label="See whether another order moves less"
+          @click="shown = 'order'"
+        />
+      </p>
       <div v-else class="three">
         <section class="as-it-is" aria-label="As it is">
           <h2>As it is</h2>
@@ -197,7 +208,7 @@ const columns = computed(() => ({ pxPerMinute: pxPerMinute.value, longestMs: lon
           :is-slow="holds.isSlow.value"
           :is-broken="holds.isBroken.value"
           v-bind="columns"
-          @take="take($event, 'use the spare time')"
+          @take="take($event, 'use the spare time', 'The spare time is used')"
           @cancel="holds.cancel"
         >
           <p class="note">
@@ -215,7 +226,7 @@ const columns = computed(() => ({ pxPerMinute: pxPerMinute.value, longestMs: lon
       :is-slow="order.isSlow.value"
       :is-broken="order.isBroken.value"
       v-bind="columns"
-      @take="take($event, 'take another order')"
+      @take="take($event, 'change the order', 'The order is changed')"
       @cancel="order.cancel"
     />
   </Dialog>
@@ -228,6 +239,12 @@ h1 {
 h1 small {
   margin-left: 12px;
   font-size: 18px;
+}
+.fits {
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+  padding: 8px 0 16px;
 }
 .views {
   margin-left: auto;

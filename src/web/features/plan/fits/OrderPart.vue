@@ -43,8 +43,13 @@ const moved = computed(
     ),
 )
 const words = computed(() => (suggestion.value ? orderWords(suggestion.value) : []))
-const movedNames = computed(() =>
-  props.timeline.blocks.flatMap(({ block }) => (moved.value.has(block.block.id) ? [blockName(block)] : [])),
+/** Where each goes: after what stands before it then. */
+const movedWords = computed(() =>
+  (reordered.value?.timeline.blocks ?? []).flatMap(({ block }, at, blocks) => {
+    if (!moved.value.has(block.block.id)) return []
+    const before = blocks[at - 1]
+    return [`${blockName(block)} goes ${before ? `after ${blockName(before.block)}` : 'to the start'}.`]
+  }),
 )
 const isBetter = computed(() => (suggestion.value?.edits.length ?? 0) > 0)
 </script>
@@ -54,9 +59,7 @@ const isBetter = computed(() => (suggestion.value?.edits.length ?? 0) > 0)
     <div class="says">
       <ul aria-live="polite">
         <li v-for="line in words" :key="line">{{ line }}</li>
-        <li v-if="isBetter">
-          {{ movedNames.length === 1 ? 'Moves' : `Moves ${movedNames.length}:` }} {{ movedNames.join('; ') }}.
-        </li>
+        <li v-for="line in movedWords" :key="line">{{ line }}</li>
       </ul>
       <p class="note">
         Kept in any order: talk, breath and rests at their places, the opening first, warm before deep, a counterpose

@@ -27,9 +27,9 @@ const sourceWords: Readonly<Record<Source, string>> = {
   'own pose': 'your own pose',
   learned: 'learned',
   shipped: 'usual',
-  position: 'by base position',
+  position: 'by the position before',
   school: 'by the school',
-  rule: 'by rule',
+  rule: 'half the first',
 }
 const restName = computed(() => {
   const name = afterRestName(document.value?.practice ?? 'mixed')
@@ -48,7 +48,9 @@ const rows = computed((): Row[] => {
     const { times } = resolved
     const row = (name: string, time: keyof typeof times): Row => ({ name, time, value: times[time] })
     const sided =
-      resolved.sides.length > 1 ? [row('Between sides', 'betweenSidesS'), row('Second set-up', 'secondSetUpS')] : []
+      resolved.sides.length > 1
+        ? [row('Between sides', 'betweenSidesS'), row('Set-up, second side', 'secondSetUpS')]
+        : []
     return [
       change,
       row('Set-up', 'setUpS'),
@@ -108,7 +110,7 @@ function setAnswer(fields: FieldsOf<SomeAnswers>): void {
   <Part title="Around it">
     <div v-for="{ name: label, time, value } in rows" :key="time" class="row">
       <span class="what"
-        >{{ label }} <small>{{ sourceWords[value.from] }}</small></span
+        >{{ label }} <small>· {{ sourceWords[value.from] }}</small></span
       >
       <Button
         v-if="value.from === 'block'"
@@ -140,7 +142,7 @@ function setAnswer(fields: FieldsOf<SomeAnswers>): void {
       @change="setChangeText(textOf($event))"
     />
     <details v-if="answers.length > 0">
-      <summary>As this hold answers</summary>
+      <summary>What this hold does otherwise</summary>
       <div v-for="row in answers" :key="row.question" class="answer">
         <span :id="`block-answer-${row.question}`"
           >{{ row.asks }} <small>{{ row.isSet ? 'set here' : 'by the school' }}</small></span

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import type { BreathOver } from '#model/block'
@@ -11,6 +10,7 @@ import { useOwnStore } from '#web/shared/own/own-store.ts'
 import PatternField from '../PatternField.vue'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
+import NumberField from '#web/shared/ui/NumberField.vue'
 
 /** Counted breath over a hold: whole rounds, then natural breath. */
 const props = defineProps<{ resolved: ResolvedHold }>()
@@ -70,28 +70,20 @@ function end(): void {
         @pace="set({ pace: $event })"
       />
       <div class="two">
-        <div>
-          <label for="over-rounds">Rounds, up to {{ most }}</label>
-          <InputNumber
-            input-id="over-rounds"
-            fluid
-            :min="1"
-            :max="most"
-            :model-value="Math.min(over.rounds ?? most, most)"
-            @update:model-value="set({ rounds: $event ?? most })"
-          />
-        </div>
-        <div>
-          <label for="over-counted">Counted aloud</label>
-          <InputNumber
-            input-id="over-counted"
-            fluid
-            :min="0"
-            :max="500"
-            :model-value="over.countedRounds"
-            @update:model-value="set({ countedRounds: $event ?? 0 })"
-          />
-        </div>
+        <NumberField
+          :label="`Rounds, up to ${most}`"
+          :value="Math.min(over.rounds ?? most, most)"
+          :least="1"
+          :most="most"
+          @change="set({ rounds: $event })"
+        />
+        <NumberField
+          label="Counted aloud"
+          :value="over.countedRounds"
+          :least="0"
+          :most="500"
+          @change="set({ countedRounds: $event })"
+        />
       </div>
       <p class="note">
         {{ patternText(over.pattern) }}, {{ roundSecondsText(over.pattern, over.pace) }} s a round, then natural breath.

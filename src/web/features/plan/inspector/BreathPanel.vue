@@ -1,19 +1,21 @@
 <script setup lang="ts">
-import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import type { BreathAmount, BreathBlock } from '#model/block'
 import { fillTime, patternText, roundHalfCounts, roundSecondsText } from '#core/breath'
+import { withFields } from '#core/session'
 import type { FieldsOf, ResolvedBreath } from '#core/session'
 import { betweenLimits, blockLimits } from '#model/limits'
 import { formatMs } from '#core/units'
 import { basePositionNames, basePositionsInOrder } from '#words/positions'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { counted } from '#words/text'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import PatternField from '../PatternField.vue'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
 import Rows from './Rows.vue'
+import NumberField from '#web/shared/ui/NumberField.vue'
 
 const props = defineProps<{ resolved: ResolvedBreath }>()
 const { setFields } = usePlan()
@@ -63,11 +65,8 @@ function setKind(kind: string): void {
     set({ amount: { sets: Math.max(1, filled.length), roundsPerSet: fills.value.roundsPerSet } })
   }
 }
-function setAmount(change: { sets?: number | null; roundsPerSet?: number | null; fillS?: number }): void {
-  const { amount } = props.resolved
-  const given = Object.fromEntries(Object.entries(change).filter(([, value]) => typeof value === 'number'))
-  const next = { ...amount, ...given } as BreathAmount
-  if (JSON.stringify(next) !== JSON.stringify(amount)) set({ amount: next })
+function setAmount(fields: FieldsOf<BreathAmount>): void {
+  set({ amount: withFields(props.resolved.amount, fields) })
 }
 const rows = computed(() => {
   const { pattern, pace, restBetweenSetsS } = props.resolved
@@ -82,7 +81,10 @@ const rows = computed(() => {
       figure:
         filled.sets.length === 0
           ? 'not one round'
-          : `${String(filled.sets.reduce((sum, rounds) => sum + rounds, 0))} rounds`,
+          : counted(
+              filled.sets.reduce((sum, rounds) => sum + rounds, 0),
+              'round',
+            ),
     },
     { name: 'Then natural breath', figure: formatMs(filled.leftMs) },
   ]
@@ -99,7 +101,7 @@ const rows = computed(() => {
     <template v-if="sets || fills">
       <Select
         fluid
-        aria-label="How much is said as"
+        aria-label="How much, as sets or as a time"
         :model-value="fills ? 'fill' : 'sets'"
         :options="amounts"
         option-label="words"
@@ -107,17 +109,14 @@ const rows = computed(() => {
         @update:model-value="setKind"
       />
       <div class="two">
-        <div v-if="sets">
-          <label for="breath-sets">Sets</label>
-          <InputNumber
-            input-id="breath-sets"
-            fluid
-            :min="1"
-            :max="20"
-            :model-value="sets.sets"
-            @update:model-value="setAmount({ sets: $event })"
-          />
-        </div>
+        <NumberField
+          v-if="sets"
+          label="Sets"
+          :value="sets.sets"
+          :least="1"
+          :most="20"
+          @change="setAmount({ sets: $event })"
+        />
         <DurationField
           v-if="fills"
           label="Time to fill"
@@ -125,17 +124,13 @@ const rows = computed(() => {
           :limits="blockLimits"
           @change="setAmount({ fillS: $event })"
         />
-        <div>
-          <label for="breath-rounds">Rounds in each</label>
-          <InputNumber
-            input-id="breath-rounds"
-            fluid
-            :min="1"
-            :max="500"
-            :model-value="(sets ?? fills)?.roundsPerSet ?? 1"
-            @update:model-value="setAmount({ roundsPerSet: $event })"
-          />
-        </div>
+        <NumberField
+          label="Rounds in each"
+          :value="(sets ?? fills)?.roundsPerSet ?? 1"
+          :least="1"
+          :most="500"
+          @change="setAmount({ roundsPerSet: $event })"
+        />
       </div>
     </template>
     <DurationField
@@ -155,10 +150,10 @@ const rows = computed(() => {
     />
     <Rows :rows="rows" />
   </Part>
-  <Part title="Before, between, after">
+  <Part title="Natural breath">
     <div class="three">
       <DurationField
-        label="Natural before"
+        label="Before"
         :seconds="resolved.naturalBeforeS"
         :limits="betweenLimits"
         @change="set({ naturalBeforeS: $event })"
@@ -171,23 +166,20 @@ const rows = computed(() => {
         @change="set({ restBetweenSetsS: $event })"
       />
       <DurationField
-        label="Natural after"
+        label="After"
         :seconds="resolved.naturalAfterS"
         :limits="betweenLimits"
         @change="set({ naturalAfterS: $event })"
       />
     </div>
-    <template v-if="resolved.pattern">
-      <label for="breath-aloud">Rounds counted aloud, the rest silent</label>
-      <InputNumber
-        input-id="breath-aloud"
-        fluid
-        :min="0"
-        :max="500"
-        :model-value="resolved.block.countedRounds ?? technique.countedRounds"
-        @update:model-value="set({ countedRounds: $event ?? 0 })"
-      />
-    </template>
+    <NumberField
+      v-if="resolved.pattern"
+      label="Rounds counted aloud, the rest silent"
+      :value="resolved.block.countedRounds ?? technique.countedRounds"
+      :least="0"
+      :most="500"
+      @change="set({ countedRounds: $event })"
+    />
   </Part>
   <Part title="Technique">
     <Select

@@ -32,13 +32,13 @@ function setRoll(roll: ClosingBlock['answers']): void {
   <slot name="cautions" />
   <Part title="Final rest">
     <DurationField
-      label="On the back, or the side you prefer"
+      label="Final rest"
       large
       :seconds="resolved.finalRestS.value"
       :limits="blockLimits"
       @change="set({ finalRestS: $event })"
     />
-    <p class="sub">At least {{ formatDuration(floorS) }} for this length.</p>
+    <p class="sub">On the back, or the side people prefer. At least {{ formatDuration(floorS) }} for this length.</p>
   </Part>
   <Part title="Coming up">
     <div class="three">

@@ -130,7 +130,7 @@ const under = computed(
         class="link"
         text
         severity="secondary"
-        :label="apart ? '≠' : '='"
+        :icon="apart ? 'pi pi-lock-open' : 'pi pi-link'"
         :aria-label="apart ? 'Link the sides again' : 'Unlink the sides'"
         :title="apart ? 'Link the sides again: both get the longer time' : 'Unlink the sides'"
         @click="apart ? link() : unlink()"
@@ -147,7 +147,7 @@ const under = computed(
     <DurationField
       v-else
       class="both"
-      label="Both sides at once"
+      label="Hold"
       large
       :seconds="secondsOn('both')"
       :limits="holdLimits"
@@ -186,7 +186,8 @@ const under = computed(
     </div>
     <p v-if="pose.sides" class="note">Left: {{ pose.sides.left }}.</p>
     <p v-if="pastCeiling" class="care" data-testid="past-ceiling">
-      <b>Care</b> past the first ceiling of {{ formatDuration(ceilingS) }} for this level: watch, and offer a way out.
+      <b>Care</b> past the first ceiling of {{ formatDuration(ceilingS) }}, the longest a first hold lasts at this
+      level: watch, and offer a way out.
     </p>
     <RangeBar v-if="range" :range="range" :seconds="resolved.sides.map((side) => side.holdS)" />
   </Part>

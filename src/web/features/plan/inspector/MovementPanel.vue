@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import InputNumber from 'primevue/inputnumber'
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import type { MovementBlock } from '#model/block'
@@ -11,6 +10,7 @@ import DurationField from '#web/shared/ui/DurationField.vue'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
 import Rows from './Rows.vue'
+import NumberField from '#web/shared/ui/NumberField.vue'
 
 const props = defineProps<{ resolved: ResolvedMovement }>()
 const { setFields } = usePlan()
@@ -31,11 +31,8 @@ const sideChoices = [
 const set = (fields: FieldsOf<MovementBlock>, what = 'change') => {
   setFields(props.resolved.block, fields, `${what} ${movement.value.names.english}`)
 }
-function setRounds(rounds: number | null): void {
-  if (rounds !== null && rounds !== props.resolved.rounds) set({ rounds })
-}
-function setPace(seconds: number | null): void {
-  if (seconds !== null && seconds !== paceS.value) set({ pace: { num: Math.round(seconds * 1000), den: 1 } })
+function setPace(seconds: number): void {
+  set({ pace: { num: Math.round(seconds * 1000), den: 1 } })
 }
 function setFirst(value: string): void {
   set({ firstSide: value === 'left' || value === 'right' ? value : undefined }, 'change the first side of')
@@ -48,30 +45,16 @@ function setFirst(value: string): void {
   <slot name="cautions" />
   <Part title="Rounds" :note="movement.sides ? 'each side' : ''">
     <div class="three">
-      <div>
-        <label for="movement-rounds">Rounds</label>
-        <InputNumber
-          input-id="movement-rounds"
-          fluid
-          :min="1"
-          :max="500"
-          :model-value="resolved.rounds"
-          @update:model-value="setRounds"
-        />
-      </div>
-      <div>
-        <label for="movement-pace">One count, s</label>
-        <InputNumber
-          input-id="movement-pace"
-          fluid
-          :min="0.25"
-          :max="10"
-          :step="0.1"
-          :max-fraction-digits="2"
-          :model-value="paceS"
-          @update:model-value="setPace"
-        />
-      </div>
+      <NumberField label="Rounds" :value="resolved.rounds" :least="1" :most="500" @change="set({ rounds: $event })" />
+      <NumberField
+        label="One count, s"
+        :value="paceS"
+        :least="0.25"
+        :most="10"
+        :grain="0.01"
+        :step="0.1"
+        @change="setPace"
+      />
       <DurationField
         label="Rest after"
         :seconds="resolved.restS.value"

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputNumber from 'primevue/inputnumber'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { nanoid } from 'nanoid'
@@ -10,6 +9,7 @@ import type { ResolvedPhase } from '#core/session'
 import { holdLimits } from '#model/limits'
 import { formatDuration } from '#core/units'
 import DurationField from '#web/shared/ui/DurationField.vue'
+import NumberField from '#web/shared/ui/NumberField.vue'
 
 /** The named parts of a hold: seconds, breaths, and exactly one that is the rest of it. */
 const props = defineProps<{ phases: readonly Phase[]; resolved: readonly ResolvedPhase[] }>()
@@ -56,12 +56,18 @@ function setKind(id: string, kind: Kind, s: number): void {
     }),
   )
 }
-function setBreaths(phase: Phase, change: { breaths?: number | null; breathS?: number | null }): void {
+function setBreaths(phase: Phase, change: { breaths?: number; breathS?: number }): void {
   if (!('breaths' in phase.length)) return
   set(phase.id, {
     length: { breaths: change.breaths ?? phase.length.breaths, breathS: change.breathS ?? phase.length.breathS ?? 6 },
   })
 }
+/** Up, before the one that comes before it now. */
+function moveUp(index: number): void {
+  const [phase] = props.phases.slice(index, index + 1)
+  if (phase) emit('change', props.phases.toSpliced(index, 1).toSpliced(index - 1, 0, phase))
+}
+const totalS = computed(() => rows.value.reduce((sum, { s }) => sum + s, 0))
 /** The last but one takes the rest away with it: the hold is one whole again. */
 function drop(id: string): void {
   const left = props.phases.filter((phase) => phase.id !== id)
@@ -83,6 +89,16 @@ function nameIt(id: string, field: HTMLInputElement, former: string): void {
         maxlength="120"
         :model-value="phase.name"
         @change="nameIt(phase.id, $event.target as HTMLInputElement, phase.name)"
+      />
+      <Button
+        text
+        size="small"
+        severity="secondary"
+        icon="pi pi-arrow-up"
+        :aria-label="`Move phase ${phase.name} up`"
+        title="Move it up"
+        :disabled="index === 0"
+        @click="moveUp(index)"
       />
       <Button
         text
@@ -113,22 +129,21 @@ function nameIt(id: string, field: HTMLInputElement, former: string): void {
           @change="set(phase.id, { length: { s: $event } })"
         />
         <template v-else-if="'breaths' in phase.length">
-          <InputNumber
-            :aria-label="`Breaths of phase ${index + 1}`"
-            fluid
-            :min="1"
-            :max="200"
-            :model-value="phase.length.breaths"
-            @update:model-value="setBreaths(phase, { breaths: $event })"
+          <NumberField
+            hide-label
+            :label="`Breaths of phase ${index + 1}`"
+            :value="phase.length.breaths"
+            :least="1"
+            :most="200"
+            @change="setBreaths(phase, { breaths: $event })"
           />
-          <InputNumber
-            :aria-label="`Seconds a breath in phase ${index + 1}`"
-            fluid
-            suffix=" s"
-            :min="2"
-            :max="30"
-            :model-value="phase.length.breathS ?? 6"
-            @update:model-value="setBreaths(phase, { breathS: $event })"
+          <NumberField
+            hide-label
+            :label="`Seconds a breath in phase ${index + 1}`"
+            :value="phase.length.breathS ?? 6"
+            :least="2"
+            :most="30"
+            @change="setBreaths(phase, { breathS: $event })"
           />
         </template>
         <span class="is">{{ formatDuration(s) }}</span>
@@ -143,13 +158,16 @@ function nameIt(id: string, field: HTMLInputElement, former: string): void {
     label="Divide the hold into phases"
     @click="begin"
   />
-  <Button v-else-if="phases.length < 12" size="small" text severity="secondary" label="Add a phase" @click="add" />
+  <template v-else>
+    <p class="note">{{ formatDuration(totalS) }} in all, the rest of it at least 0:30.</p>
+    <Button v-if="phases.length < 12" size="small" text severity="secondary" label="Add a phase" @click="add" />
+  </template>
 </template>
 
 <style scoped>
 li {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 30px;
+  grid-template-columns: minmax(0, 1fr) 30px 30px;
   gap: 4px;
   padding: 5px 0;
 }
@@ -162,10 +180,13 @@ li {
 .length :deep(.p-select) {
   flex: 0 0 128px;
 }
-.length :deep(.duration),
-.length :deep(.p-inputnumber) {
+.length :deep(.typed) {
   flex: 1 1 56px;
   min-width: 0;
+}
+.note {
+  font-size: 14.5px;
+  color: var(--ink-soft);
 }
 .is {
   flex: none;

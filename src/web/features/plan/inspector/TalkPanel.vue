@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputNumber from 'primevue/inputnumber'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed } from 'vue'
@@ -15,6 +14,7 @@ import { useSpeakingPace } from '../speaking-pace.ts'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
+import NumberField from '#web/shared/ui/NumberField.vue'
 
 const props = defineProps<{ resolved: ResolvedTalk }>()
 const { setFields } = usePlan()
@@ -64,8 +64,13 @@ function setTitle(field: HTMLInputElement): void {
       >.
     </p>
     <div class="pace">
-      <label for="talk-pace">Words a minute</label>
-      <InputNumber v-model="pace" input-id="talk-pace" fluid :min="paceLimits.least" :max="paceLimits.most" />
+      <NumberField
+        label="Words a minute"
+        :value="pace"
+        :least="paceLimits.least"
+        :most="paceLimits.most"
+        @change="pace = $event"
+      />
       <Button
         v-if="estimateS >= 5 && estimateS !== resolved.block.s"
         size="small"

@@ -187,7 +187,7 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
         text
         size="small"
         icon="pi pi-minus"
-        aria-label="Fewer px a minute"
+        aria-label="Smaller scale"
         title="Smaller scale (Z steps through the scales)"
         :disabled="scaleAt === 0"
         @click="setScale(-1)"
@@ -196,7 +196,7 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
         text
         size="small"
         icon="pi pi-plus"
-        aria-label="More px a minute"
+        aria-label="Larger scale"
         title="Larger scale (Z steps through the scales)"
         :disabled="scaleAt === scales.length - 1"
         @click="setScale(1)"
