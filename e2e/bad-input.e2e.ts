@@ -9,7 +9,7 @@ for (const [typed, mend] of [
 ] as const) {
   test(`a hold typed as "${typed}" is refused at its field with the mend`, async ({ plan }) => {
     await plan.getByRole('option', { name: /Sphinx/ }).click()
-    const field = plan.getByLabel('Both sides at once')
+    const field = plan.getByLabel('Time', { exact: true })
     await field.fill(typed)
     await field.press('Enter')
     await expect(plan.getByRole('alert')).toHaveText(mend)
@@ -29,8 +29,8 @@ for (const [typed, shown] of [
 ] as const) {
   test(`a hold typed as "${typed}" is understood as ${shown}`, async ({ plan }) => {
     await plan.getByRole('option', { name: /Sphinx/ }).click()
-    await plan.getByLabel('Both sides at once').fill(typed)
-    await plan.getByLabel('Both sides at once').press('Enter')
+    await plan.getByLabel('Time', { exact: true }).fill(typed)
+    await plan.getByLabel('Time', { exact: true }).press('Enter')
     await expect(plan.getByRole('option', { name: `Sphinx, ${shown}` })).toBeAttached()
   })
 }

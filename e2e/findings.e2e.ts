@@ -59,7 +59,7 @@ test('what does not fit must be mended, and its mend opens the fits', async ({ p
   await plan.getByRole('textbox', { name: 'Length to fill' }).fill('45')
   await plan.keyboard.press('Enter')
   await expect(plan.getByTestId('first-finding')).toHaveText('Does not fit: 13:48 over 45:00')
-  await plan.getByRole('button', { name: /^1 must be mended/ }).click()
+  await plan.getByRole('button', { name: /^1 to mend/ }).click()
   await panel(plan).getByRole('button', { name: 'Make it fit' }).click()
   await expect(plan.getByRole('region', { name: 'Shorter holds' })).toBeVisible()
 })

@@ -76,6 +76,7 @@ const words: {
   ASYMMETRY_UNANSWERED: (facts) => ({
     title: `${facts.count} each-side poses in a row`,
     reason: 'A shape that is the same on both sides, or half a minute of rest, levels them.',
+    mend: 'Rest for half a minute before it',
   }),
   MANY_POSITION_CHANGES: (facts) => ({
     title: `${facts.changes} changes of base position in ${facts.minutes} minutes`,

@@ -364,3 +364,41 @@ describe('both sides are looked at', () => {
     }
   })
 })
+
+describe('the mend of a pose that comes before what warms it', () => {
+  const cold = (session: Session) => check(session).filter(({ code }) => code === 'DEEP_BEFORE_WARM')
+  const taken = (session: Session, finding: ReturnType<typeof cold>[number] | undefined): Session =>
+    finding?.mend?.by === 'edits'
+      ? orThrow(applyEdit(session, { type: 'several', edits: finding.mend.edits })).session
+      : session
+
+  test('takes the finding away and brings no other, or is not offered', () => {
+    const shapes = [
+      ['straddle-fold', 'long-leg-fold', 'wide-knee-fold', 'one-leg-fold'],
+      ['low-squat', 'sphinx', 'low-squat'],
+      ['deer', 'figure-four-lying', 'straddle-fold', 'long-leg-fold', 'bound-angle-fold', 'low-squat'],
+    ]
+    for (const ids of shapes) {
+      const session = quiet(
+        ids
+          .filter((id) => shippedCatalog.poses.has(id))
+          .map((poseId, at) => aHold(poseId, { id: `${poseId}-${String(at)}` })),
+      )
+      const before = cold(session)
+      for (const finding of before.filter(({ mend }) => mend)) {
+        const after = cold(taken(session, finding)).map(({ place }) => place.blockId)
+        const others = before.map(({ place }) => place.blockId).filter((id) => id !== finding.place.blockId)
+        expect(others).toEqual(expect.arrayContaining(after))
+        expect(after).not.toContain(finding.place.blockId)
+      }
+    }
+  })
+
+  test('is not offered where nothing later warms all it wants', () => {
+    const [squat, other] = cold(
+      quiet([aHold('low-squat', { id: 'one' }), aHold('sphinx'), aHold('low-squat', { id: 'two' })]),
+    )
+    expect(squat?.mend).toBeUndefined()
+    expect(other?.mend).toBeUndefined()
+  })
+})

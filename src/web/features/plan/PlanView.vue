@@ -77,7 +77,11 @@ watch(openDialog, async (dialog) => {
   spine.value?.focus()
 })
 watch(chosenId, (id) => {
-  drawerOpen.value = id !== undefined
+  // Narrow, it would lie over the findings one goes through.
+  drawerOpen.value = id !== undefined && !findings.shown.value
+})
+watch(drawerOpen, (isOpen) => {
+  if (isOpen && narrow.value) findings.shown.value = false
 })
 
 function goLead(): void {
@@ -145,8 +149,15 @@ function isTyping(target: EventTarget | null): boolean {
 .plan {
   position: relative;
   display: grid;
-  grid-template-columns: 252px minmax(0, 1fr) 344px;
+  grid-template: minmax(0, 1fr) auto / 252px minmax(0, 1fr) 344px;
   height: 100%;
+}
+/* A strip under the plan, which can be scrolled clear of it. */
+.plan > :deep(.findings-strip) {
+  grid-area: 2 / 1 / 3 / 3;
+}
+.plan > :deep(.pane) {
+  grid-row: 1 / 3;
 }
 .plan.narrow {
   grid-template-columns: 236px minmax(0, 1fr);

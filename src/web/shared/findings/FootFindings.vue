@@ -11,7 +11,7 @@ defineEmits<{ press: [] }>()
   <button type="button" class="findings" @click="$emit('press')">
     <template v-if="grade">
       <FindingMark :grade="grade" /><b>{{ `${counted} ` }}</b
-      ><span class="first" data-testid="first-finding">{{ first }}</span>
+      ><span class="first" data-testid="first-finding" :title="first">{{ first }}</span>
     </template>
     <template v-else>{{ none }}</template>
   </button>

@@ -5,7 +5,7 @@ import FindingRow from './FindingRow.vue'
 import { useFindings } from './use-findings.ts'
 import { counted } from '#words/text'
 
-/** Everything that needs a look, worst first, over the foot line; the plan stays in view. */
+/** Everything that needs a look, worst first, in a strip between the plan and the foot line. */
 const emit = defineEmits<{ close: []; balance: [] }>()
 const { open, aside, counts, toMend } = useFindings()
 
@@ -21,7 +21,7 @@ onMounted(() => panel.value?.focus())
 </script>
 
 <template>
-  <section ref="panel" class="panel" tabindex="-1" aria-label="Findings" @keydown.esc="emit('close')">
+  <section ref="panel" class="panel findings-strip" tabindex="-1" aria-label="Findings" @keydown.esc="emit('close')">
     <header>
       <h2>What needs a look</h2>
       <span class="counts">{{ title }}</span>
@@ -53,17 +53,11 @@ onMounted(() => panel.value?.focus())
 
 <style scoped>
 .panel {
-  position: absolute;
-  left: 0;
-  right: 344px;
-  bottom: 0;
-  max-height: 55%;
+  max-height: 42vh;
   padding: 8px 18px 12px;
   overflow-y: auto;
   background: var(--sheet);
   border-top: 2px solid var(--ink);
-  box-shadow: 0 -10px 24px rgb(29 42 42 / 14%);
-  z-index: 15;
 }
 .panel:focus-visible {
   outline-offset: -3px;
@@ -86,10 +80,5 @@ header {
 summary {
   padding: 8px 0;
   cursor: pointer;
-}
-@media (max-width: 1179px) {
-  .panel {
-    right: 0;
-  }
 }
 </style>

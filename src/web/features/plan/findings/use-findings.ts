@@ -74,7 +74,11 @@ export function useFindings() {
     const now = fresh(finding)
     if (now?.mend?.by === 'edits') {
       const words = wordsOf(now).mend?.toLowerCase() ?? 'mend'
-      if (store.edit({ type: 'several', edits: now.mend.edits }, words)) tell(`Done: ${words}`)
+      if (!store.edit({ type: 'several', edits: now.mend.edits }, words)) return
+      // What was put in or changed is what one wants to see now.
+      const added = now.mend.edits.find((edit) => edit.type === 'insert')
+      choose(added?.block.id ?? now.place.blockId)
+      tell(`Done: ${words}`)
     } else if (now?.mend) {
       showFits(now.mend.by === 'order' ? 'order' : 'length')
     } else {

@@ -147,7 +147,7 @@ const under = computed(
     <DurationField
       v-else
       class="both"
-      label="Hold"
+      label="Time"
       large
       :seconds="secondsOn('both')"
       :limits="holdLimits"
