@@ -47,7 +47,7 @@ function set(practice: 'restorative' | 'yin', level: Level, end: 'fromS' | 'usua
               @change="set(practice, level, end, $event)"
             />
           </div>
-          <p v-if="refusals.get(`holds.${practice}.${level}`)" class="refusal" role="alert">
+          <p v-if="refusals.get(`holds.${practice}.${level}`)" class="refusal">
             {{ refusals.get(`holds.${practice}.${level}`) }}
           </p>
         </td>

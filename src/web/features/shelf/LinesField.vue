@@ -63,11 +63,14 @@ const takeLine = (index: number, line: string) => {
         <SideText v-if="line === lines[index]" :stored="line" @change="takeLine(index, $event)" />
       </template>
     </template>
-    <p v-if="refusal" class="refusal" role="alert">{{ refusal }}</p>
+    <p v-if="refusal" class="refusal">{{ refusal }}</p>
   </div>
 </template>
 
 <style scoped>
+small {
+  font-size: 13px;
+}
 label {
   display: block;
   margin-top: 10px;

@@ -2,7 +2,7 @@
 import Checkbox from 'primevue/checkbox'
 
 /** Several of a few answers. */
-defineProps<{ legend: string; options: readonly { value: T; words: string }[]; refusal?: string }>()
+defineProps<{ legend: string; options: readonly { value: T; words: string }[]; refusal?: string; needed?: boolean }>()
 const picked = defineModel<T[]>({ required: true })
 function tick(value: T, on: boolean): void {
   picked.value = on ? [...picked.value, value] : picked.value.filter((one) => one !== value)
@@ -11,7 +11,7 @@ function tick(value: T, on: boolean): void {
 
 <template>
   <fieldset>
-    <legend>{{ legend }}</legend>
+    <legend>{{ legend }} <small v-if="needed">needed</small></legend>
     <div class="options">
       <label v-for="option in options" :key="option.value">
         <Checkbox
@@ -22,7 +22,7 @@ function tick(value: T, on: boolean): void {
         {{ option.words }}
       </label>
     </div>
-    <p v-if="refusal" class="refusal" role="alert">{{ refusal }}</p>
+    <p v-if="refusal" class="refusal">{{ refusal }}</p>
   </fieldset>
 </template>
 
@@ -36,6 +36,11 @@ legend {
   padding: 0;
   font-size: 14px;
   color: var(--ink-soft);
+}
+small {
+  margin-left: 4px;
+  font-size: 13px;
+  font-weight: 650;
 }
 .options {
   display: flex;
