@@ -270,6 +270,11 @@ test('moves bring blocks into any order, groups stay together, and a shift passe
   expect(orderShifted(['a', 'b', 'closing'], new Set(['b']), 1, 2)).toEqual(['a', 'b', 'closing'])
 })
 
+test('a token that is typed is the word in its braces', () => {
+  expect(storeSideText('', 'Lift {this} knee, {other} foot, {roll}', 'left')).toBe('Lift this knee, other foot, roll')
+  expect(storeSideText('The {this} knee', 'The {this} left knee', 'left')).toBe('The this {this} knee')
+})
+
 test('where both sides are held at once no token is said', () => {
   expect(mirrorText('Weight on the {this} shoulder, the {other} arm free', 'both')).toBe(
     'Weight on the shoulder, the other arm free',

@@ -35,7 +35,8 @@ const storedOf = (part: SidePart, side: Side): string => {
  * What is typed for one side, as it is stored: words for a side become tokens that change over on the
  * other. What stands before and after the typed change stays as it was: a plain word stays plain there.
  */
-export function storeSideText(before: string, typed: string, side: Side): string {
+export function storeSideText(before: string, written: string, side: Side): string {
+  const typed = plainly(written)
   const former = sideParts(before, side)
   const shown = former.map(({ text }) => text).join('')
   const head = sharedStart(shown, typed)
@@ -53,6 +54,9 @@ export function storeSideText(before: string, typed: string, side: Side): string
     )
     .join('')
 }
+
+/** What is typed holds no tokens: a word in braces is that word. */
+const plainly = (typed: string): string => typed.replace(/\{(this|other|roll)\}/g, '$1')
 
 function startsOf(parts: readonly SidePart[]): { part: SidePart; start: number }[] {
   let next = 0

@@ -5,7 +5,11 @@ import { byLevel, cues, minutes, rollingUp, setUp } from './parts.ts'
 export const seatedFoldsPoses: readonly Pose[] = [
   {
     id: 'long-leg-fold',
-    names: { english: 'Long-leg fold', sanskrit: 'paścimottānāsana', others: ['Seated forward fold'] },
+    names: {
+      english: 'Long-leg fold',
+      sanskrit: 'paścimottānāsana',
+      others: ['Seated forward fold', 'Seated forward bend', 'Caterpillar'],
+    },
     base: { enter: 'seated', leave: 'seated' },
     holds: {
       restorative: { new: minutes(1, 2, 2), regular: minutes(2, 3, 4), experienced: minutes(3, 4, 5) },

@@ -276,7 +276,7 @@ export const supineRestsPoses: readonly Pose[] = [
   },
   {
     id: 'final-rest-lying',
-    names: { english: 'Rest on the back', sanskrit: 'śavāsana', others: ['Final rest', 'Flat rest'] },
+    names: { english: 'Rest on the back', sanskrit: 'śavāsana', others: ['Final rest', 'Flat rest', 'Corpse'] },
     base: { enter: 'supine', leave: 'supine' },
     holds: {
       restorative: byLevel([3, 5, 8], [5, 8, 12], [5, 10, 20]),

@@ -53,7 +53,7 @@ export const supineShapesPoses: readonly Pose[] = [
   },
   {
     id: 'crescent-lying',
-    names: { english: 'Crescent, lying', others: ['Side bend on the back'] },
+    names: { english: 'Crescent, lying', others: ['Side bend on the back', 'Banana'] },
     base: { enter: 'supine', leave: 'supine' },
     sides: { left: 'bend to the left, right side long', right: 'bend to the right, left side long' },
     holds: {

@@ -8,7 +8,7 @@ import type { ShelfEntry } from '#web/shared/shelf/entries.ts'
 import ShelfGlyph from '#web/shared/shelf/ShelfGlyph.vue'
 import { useShelf } from './use-shelf.ts'
 
-const { session, shown, entries, wanted, add, clear } = useShelf()
+const { session, shown, entries, chosen, wanted, add, clear } = useShelf()
 const levelWords = { new: 'everyone', regular: 'regular and up', experienced: 'experienced' } as const
 const whom = ({ thing, fromLevel }: ShelfEntry) => (thing ? levelWords[fromLevel] : 'in person only')
 const otherNames = ({ sanskrit, others }: ShelfEntry) => [...(sanskrit ? [sanskrit] : []), ...others].join(', ')
@@ -17,6 +17,12 @@ const counted = computed(() =>
     ? `${String(entries.value.length)} on the shelf`
     : `${String(shown.value.length)} of ${String(entries.value.length)}`,
 )
+
+const isTicked = computed(() => Object.values(chosen.value).some((values) => values.length > 0))
+const what = computed(() => {
+  const named = wanted.value === '' ? [] : [`“${wanted.value}”`]
+  return [...named, ...(isTicked.value ? ['all of what is ticked'] : [])].join(' and ')
+})
 
 /** Arrow keys walk the names. */
 function walk(event: KeyboardEvent, by: number): void {
@@ -41,7 +47,7 @@ function walk(event: KeyboardEvent, by: number): void {
           <th scope="col">Name</th>
           <th scope="col">Position</th>
           <th scope="col">Where it is felt</th>
-          <th scope="col" class="figure">Usual min</th>
+          <th scope="col" class="figure">Usual</th>
           <th scope="col">For</th>
           <th v-if="session.document" scope="col"><span class="visually-hidden">Add</span></th>
         </tr>
@@ -91,7 +97,10 @@ function walk(event: KeyboardEvent, by: number): void {
     </table>
     <div v-else class="none">
       <p>
-        Nothing on the shelf fits{{ wanted === '' ? ' all of what is ticked' : ` “${wanted}” and what is ticked` }}.
+        Nothing on the shelf fits {{ what }}.
+        <template v-if="wanted !== ''"
+          >Try part of the English or Sanskrit name, or tick at the left where it is felt.</template
+        >
       </p>
       <Button severity="secondary" outlined label="Clear all" @click="clear" />
     </div>

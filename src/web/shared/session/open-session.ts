@@ -53,6 +53,8 @@ const isMissing = (reply: Reply<unknown>): boolean => reply.kind === 'problem' &
 
 /** Reads a session and this window's draft of it; without the server what this browser knew last. */
 export async function openSession(id: string): Promise<OpenSession | 'missing' | 'away'> {
+  // What no session can be called is not asked for.
+  if (!/^[\w-]{1,64}$/.test(id)) return 'missing'
   const mine = await windowId()
   const [draft, reply] = await Promise.all([draftFor(id, mine).catch(() => undefined), readSession(id)])
   if (isMissing(reply)) return 'missing'

@@ -5,6 +5,9 @@ import type { Session } from '#model/session'
 import { patternText } from '#core/breath'
 import { usualHold } from '#core/session'
 import type { Catalog } from '#core/session'
+import { directionNames } from '#words/directions'
+import { targetNames } from '#words/targets'
+import { counted } from '#words/text'
 import type { ShelfThing } from '#web/shared/session/new-block.ts'
 
 /** Something that stands on the shelf, as lists and filters need it. */
@@ -26,6 +29,8 @@ export interface ShelfEntry {
   readonly props: readonly PropKind[]
   readonly kneels: boolean
   readonly needsWall: boolean
+  /** In words, for the search. */
+  readonly felt: readonly string[]
   /** Usual minutes, rounds, or the ratio. */
   readonly usual: string
 }
@@ -64,7 +69,8 @@ export function shelfEntries(catalog: Catalog, wanted: Wanted): ShelfEntry[] {
       props: [],
       kneels: false,
       needsWall: false,
-      usual: technique.pattern ? patternText(technique.pattern) : 'own',
+      felt: [],
+      usual: technique.pattern ? patternText(technique.pattern) : 'natural',
     })),
     ...[...catalog.movements.values()].map((movement): ShelfEntry => ({
       ...namesOf(movement),
@@ -80,10 +86,16 @@ export function shelfEntries(catalog: Catalog, wanted: Wanted): ShelfEntry[] {
       props: [],
       kneels: kneelingPositions.has(movement.base.enter),
       needsWall: false,
-      usual: `${String(movement.rounds)} ×`,
+      felt: feltIn(movement),
+      usual: counted(movement.rounds, 'round'),
     })),
   ]
 }
+
+const feltIn = ({ targets, directions }: Pick<Pose, 'targets' | 'directions'>): string[] => [
+  ...targets.map((target) => targetNames[target]),
+  ...directions.map((direction) => directionNames[direction]),
+]
 
 const namesOf = ({ id, names }: Pick<Pose, 'id' | 'names'>) => ({
   id,
@@ -109,6 +121,7 @@ function poseEntry(pose: Pose, isOwn: boolean, { practice, level }: Wanted): She
     props: kinds.filter((kind) => kind !== 'wall'),
     kneels: pose.families.some((family) => kneeling.has(family)) || kneelingPositions.has(pose.base.enter),
     needsWall: kinds.includes('wall') || pose.base.enter === 'atWall',
-    usual: `${minutesText(fromS)}–${minutesText(toS)}`,
+    felt: feltIn(pose),
+    usual: `${minutesText(fromS)}–${minutesText(toS)} min`,
   }
 }

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { nanoid } from 'nanoid'
 import { computed } from 'vue'
@@ -10,6 +9,7 @@ import { holdLimits } from '#model/limits'
 import { formatDuration } from '#core/units'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
+import NameField from '#web/shared/ui/NameField.vue'
 
 /** The named parts of a hold: seconds, breaths, and exactly one that is the rest of it. */
 const props = defineProps<{ phases: readonly Phase[]; resolved: readonly ResolvedPhase[] }>()
@@ -73,22 +73,16 @@ function drop(id: string): void {
   const left = props.phases.filter((phase) => phase.id !== id)
   emit('change', left.length < 2 ? [] : left)
 }
-function nameIt(id: string, field: HTMLInputElement, former: string): void {
-  const name = field.value.trim()
-  if (name === '') field.value = former
-  else set(id, { name })
-}
 </script>
 
 <template>
   <ul v-if="phases.length > 0">
     <li v-for="({ phase, s }, index) in rows" :key="phase.id">
-      <InputText
-        :aria-label="`Name of phase ${index + 1}`"
-        fluid
-        maxlength="120"
-        :model-value="phase.name"
-        @change="nameIt(phase.id, $event.target as HTMLInputElement, phase.name)"
+      <NameField
+        hide-label
+        :label="`Name of phase ${index + 1}`"
+        :name="phase.name"
+        @change="set(phase.id, { name: $event })"
       />
       <Button
         text

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import Textarea from 'primevue/textarea'
 import type { Session } from '#model/session'
@@ -13,8 +12,9 @@ import AnswersPart from './AnswersPart.vue'
 import Part from './Part.vue'
 import VersionPart from './VersionPart.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
+import NameField from '#web/shared/ui/NameField.vue'
 
-const props = defineProps<{ session: Session }>()
+defineProps<{ session: Session }>()
 const { store } = usePlan()
 
 const set = (details: Partial<Omit<Session, 'schema' | 'id' | 'blocks'>>, words: string) => {
@@ -23,25 +23,13 @@ const set = (details: Partial<Omit<Session, 'schema' | 'id' | 'blocks'>>, words:
 const print = () => {
   window.print()
 }
-function setName(field: HTMLInputElement): void {
-  const name = field.value.trim()
-  if (name === '') field.value = props.session.name
-  else set({ name }, 'rename the session')
-}
 </script>
 
 <template>
   <p class="eyebrow">The session</p>
   <h1>{{ session.name }}</h1>
   <Part title="What it is">
-    <label for="session-name">Name</label>
-    <InputText
-      id="session-name"
-      fluid
-      maxlength="120"
-      :model-value="session.name"
-      @change="setName($event.target as HTMLInputElement)"
-    />
+    <NameField label="Name" :name="session.name" @change="set({ name: $event }, 'rename the session')" />
     <DurationField
       label="Length to fill"
       large

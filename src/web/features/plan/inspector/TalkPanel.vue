@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { computed } from 'vue'
 import type { TalkBlock } from '#model/block'
@@ -15,6 +14,7 @@ import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
 import NumberField from '#web/shared/ui/NumberField.vue'
+import NameField from '#web/shared/ui/NameField.vue'
 
 const props = defineProps<{ resolved: ResolvedTalk }>()
 const { setFields } = usePlan()
@@ -26,24 +26,12 @@ const estimateS = computed(() => speakingSeconds(props.resolved.block.text ?? ''
 const set = (fields: FieldsOf<TalkBlock>) => {
   setFields(props.resolved.block, fields, `change ${props.resolved.block.title}`)
 }
-function setTitle(field: HTMLInputElement): void {
-  const title = field.value.trim()
-  if (title === '') field.value = props.resolved.block.title
-  else set({ title })
-}
 </script>
 
 <template>
   <h1>{{ resolved.block.title }}</h1>
   <Part title="Talk">
-    <label for="talk-title">Name</label>
-    <InputText
-      id="talk-title"
-      fluid
-      maxlength="120"
-      :model-value="resolved.block.title"
-      @change="setTitle($event.target as HTMLInputElement)"
-    />
+    <NameField label="Name" :name="resolved.block.title" @change="set({ title: $event })" />
     <label for="talk-text">What to say</label>
     <Textarea
       id="talk-text"

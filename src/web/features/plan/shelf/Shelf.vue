@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
-import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { shelfEntries } from '#web/shared/shelf/entries.ts'
 import { makeFinder } from '#web/shared/shelf/find.ts'
@@ -49,6 +49,12 @@ function putFirst(): void {
 
 const rows = (): HTMLElement[] => [...(list.value?.querySelectorAll<HTMLElement>('.line') ?? [])]
 
+/** One line is a tab stop, the one that had the focus last: the arrow keys walk the others. */
+const lastId = ref<string>()
+const firstId = computed(() => groups.value[0]?.lines[0]?.id)
+watch(groups, (now) => {
+  if (!now.some(({ lines: all }) => all.some(({ id }) => id === lastId.value))) lastId.value = undefined
+})
 /** Arrow keys walk the lines; up from the first goes back to the field. */
 function walk(event: KeyboardEvent, by: number): void {
   event.preventDefault()
@@ -93,6 +99,8 @@ async function leave(): Promise<void> {
               type="button"
               class="line"
               :class="{ best: line === best }"
+              :tabindex="line.id === (lastId ?? firstId) ? 0 : -1"
+              @focus="lastId = line.id"
               :aria-label="`Add ${line.name}, ${line.under}, usual ${line.usual}`"
               @click="put(line, false)"
               @keydown.down="walk($event, 1)"
@@ -113,7 +121,7 @@ async function leave(): Promise<void> {
         </ul>
       </template>
       <p v-if="groups.length === 0" class="none">
-        Nothing on the shelf is called “{{ wanted }}”. Try part of the English or Sanskrit name.
+        Nothing on the shelf is called “{{ wanted }}”. Try part of the English or Sanskrit name, or where it is felt.
       </p>
     </div>
   </section>

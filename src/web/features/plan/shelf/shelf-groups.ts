@@ -12,6 +12,7 @@ export interface ShelfLine {
   readonly name: string
   readonly sanskrit: string | undefined
   readonly others: readonly string[]
+  readonly felt: readonly string[]
   readonly under: string
   readonly usual: string
   readonly glyph: BasePosition | 'breath' | 'words'
@@ -38,12 +39,13 @@ function wordsOf({
   others,
   base,
   sided,
+  felt,
   usual,
   isOwn,
 }: ShelfEntry): Omit<ShelfLine, 'thing'> {
   const where = basePositionNames[base]
   const own = isOwn ? ['your own'] : []
-  const common = { id, name, sanskrit, others, usual }
+  const common = { id, name, sanskrit, others, felt, usual }
   if (kind === 'breath') return { ...common, under: sanskrit ?? 'no counts', glyph: 'breath', group: 'Breath' }
   const under = [...(kind === 'movement' ? [where] : []), sided ? 'each side' : 'both at once', ...own].join(' · ')
   return { ...common, under, glyph: base, group: kind === 'movement' ? 'Movement' : capital(where) }
@@ -54,7 +56,7 @@ const plainLines: readonly ShelfLine[] = (
   [
     ['talk', 'Talk', 'words of your own', '2:00', []],
     ['rest', 'Rest', 'stillness by itself', '2:00', []],
-    ['closing', 'Closing', 'final rest and coming up', 'last', ['śavāsana', 'Final rest']],
+    ['closing', 'Closing', 'final rest and coming up', 'at the end', ['śavāsana', 'Final rest']],
   ] as const
 ).map(([kind, name, under, usual, others]) => ({
   id: kind,
@@ -62,6 +64,7 @@ const plainLines: readonly ShelfLine[] = (
   name,
   sanskrit: undefined,
   others,
+  felt: [],
   under,
   usual,
   glyph: 'words',
