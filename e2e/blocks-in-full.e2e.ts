@@ -40,7 +40,7 @@ test('a hold is edited in full: order of sides, phases, cues with sides marked, 
   await plan.getByLabel('Settle', { exact: true }).fill('20s')
   await plan.getByLabel('Settle', { exact: true }).press('Enter')
   await expect(plan.getByRole('button', { name: 'Settle: take the usual time again' })).toBeVisible()
-  await plan.getByText('As this hold answers').click()
+  await plan.getByText('What this hold does otherwise').click()
   await pick(plan, /^After a hold/, 'movement first')
   await plan.getByRole('button', { name: 'Count a breath over this hold' }).click()
   await pick(plan, 'Breath over the hold', 'Even breath')
@@ -66,8 +66,12 @@ test('a hold is edited in full: order of sides, phases, cues with sides marked, 
 
 test('a breath block changes technique, counts, pace and how much, and tells what fits', async ({ plan, house }) => {
   await plan.getByRole('option', { name: /Even breath/ }).click()
-  await pick(plan, 'How much is said as', 'as many as fit a time')
+  await pick(plan, 'How much, as sets or as a time', 'as many as fit a time')
   await expect(plan.getByText('Then natural breath')).toBeVisible()
+  await plan.getByLabel('Out, counts').fill('5,6')
+  await expect(plan.getByText('= 5.5')).toBeVisible()
+  await plan.getByLabel('Out, counts').press('Tab')
+  await expect(plan.getByLabel('Out, counts')).toHaveValue('5.5')
   await plan.getByLabel('Out, counts').fill('6')
   await plan.getByLabel('Out, counts').press('Tab')
   await expect(plan.getByText('24 rounds')).toBeVisible()
@@ -78,6 +82,26 @@ test('a breath block changes technique, counts, pace and how much, and tells wha
     kind: 'breath',
     techniqueId: 'watching-the-breath',
   })
+})
+
+test('a number is taken with a comma, and what is out of range is refused instead of being bent', async ({
+  plan,
+  house,
+}) => {
+  await plan.getByRole('option', { name: /Even breath/ }).click()
+  const pace = plan.getByLabel('One count, s')
+  await pace.fill('1,2')
+  await pace.press('Enter')
+  await expect(pace).toHaveValue('1.2')
+  await saved(plan)
+  expect((await house.session('thursday-slow-hour')).blocks[1]).toMatchObject({ pace: { num: 1200, den: 1 } })
+  await pace.fill('12')
+  await pace.press('Enter')
+  await expect(plan.getByRole('alert')).toHaveText('12 is outside 0.25 to 10.')
+  await expect(pace).toHaveValue('12')
+  await pace.press('Escape')
+  await pace.press('ArrowUp')
+  await expect(pace).toHaveValue('1.3')
 })
 
 test('talk is timed by its words at a pace of one’s own; the closing rolls to the side it is told', async ({

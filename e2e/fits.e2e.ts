@@ -25,7 +25,7 @@ test('an hour for three quarters of one: three ways side by side with their cost
 
   await plan.getByRole('button', { name: 'Take this: Shorter holds' }).click()
   await expect(plan.getByTestId('gauge')).toContainText('45:00 of 45:00')
-  await expect(plan.getByText('Done: fit by shorter holds')).toBeAttached()
+  await expect(plan.getByText('The holds are shorter')).toBeAttached()
   expect(await blockNames(plan)).toEqual(before)
   await plan.getByRole('button', { name: 'Undo: fit by shorter holds' }).click()
   await expect(plan.getByTestId('first-finding')).toContainText('Does not fit')
@@ -130,8 +130,8 @@ test('a dialog left open does not come back by itself, neither here nor in anoth
   plan,
   house,
 }) => {
-  await plan.getByRole('link', { name: 'Thursday slow hour' }).click()
-  await plan.getByRole('link', { name: 'Thursday slow hour' }).click()
+  await plan.getByRole('link', { name: 'Sessions' }).click()
+  await plan.getByRole('link', { name: 'Thursday slow hour' }).first().click()
   await openAt(plan, '45')
   await expect(column(plan, 'Shorter holds')).toBeVisible()
   await plan.goBack()

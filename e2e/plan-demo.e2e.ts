@@ -1,4 +1,4 @@
-import { blockNames, expect, test } from './fixtures.ts'
+import { blockNames, expect, saved, test } from './fixtures.ts'
 
 test('the demo session stands on the spine with its sums', async ({ plan }) => {
   await expect(plan.getByTestId('gauge')).toHaveText('58:48 of 60:00 · 1:12 to spare')
@@ -35,16 +35,65 @@ test('a wing is as high as its minutes, and the sides stand on their banks', asy
   expect(right.y - left.y).toBeCloseTo((4 + 42 / 60) * 18, 0)
 })
 
-test('the sessions’ list opens from the name in the bar, and the address without a session opens the last one', async ({
+test('the bar says where one is, and the session opened last stays in it, over a reload too', async ({
   plan,
   house,
 }) => {
-  await plan.getByRole('link', { name: 'Thursday slow hour' }).click()
+  await plan.getByRole('link', { name: 'Sessions' }).click()
   await expect(plan.getByRole('heading', { name: 'Sessions' })).toBeVisible()
   await plan.getByRole('link', { name: 'Twenty minutes before supper' }).click()
   await expect(plan.getByTestId('gauge')).toHaveText('19:30 of 20:00 · 0:30 to spare')
+  const left = async () => {
+    const places = ['Sessions', 'Journal', 'Plan', 'Set-ups'].map((name) =>
+      plan.getByRole('banner').getByRole('link', { name, exact: true }).boundingBox(),
+    )
+    return (await Promise.all(places)).map((box) => box?.x)
+  }
+  const inPlan = await left()
   await plan.goto(house.address)
-  await expect(plan.getByTestId('gauge')).toHaveText('19:30 of 20:00 · 0:30 to spare')
+  await expect(plan.getByRole('heading', { name: 'Sessions' })).toBeVisible()
+  await expect(plan.getByRole('button', { name: 'Twenty minutes before supper', exact: true })).toBeVisible()
+  expect(await left()).toEqual(inPlan)
+  await plan.getByRole('link', { name: 'Journal' }).click()
+  expect(await left()).toEqual(inPlan)
+  await plan.getByRole('banner').getByRole('link', { name: 'Set-ups' }).click()
+  await expect(plan.getByRole('navigation', { name: 'Set-ups of the session' })).toBeVisible()
+  expect(await left()).toEqual(inPlan)
+})
+
+test('the menu of the session renames it, shows its history and its versions, wherever one is', async ({ plan }) => {
+  await plan.getByRole('link', { name: 'Journal' }).click()
+  const opener = plan.getByRole('button', { name: 'Thursday slow hour', exact: true })
+  await opener.press('Enter')
+  await plan.getByRole('menuitem', { name: 'Rename' }).click()
+  const dialog = plan.getByRole('dialog', { name: 'Rename the session' })
+  await dialog.getByLabel('Name', { exact: true }).fill('  ')
+  await expect(dialog.getByText('A session needs a name.')).toBeVisible()
+  await expect(dialog.getByRole('button', { name: 'Rename' })).toBeDisabled()
+  await dialog.getByLabel('Name', { exact: true }).fill('Thursday, slower')
+  await dialog.getByLabel('Name', { exact: true }).press('Enter')
+  const renamed = plan.getByRole('button', { name: 'Thursday, slower', exact: true })
+  await expect(renamed).toBeFocused()
+  await renamed.click()
+  await plan.getByRole('menuitem', { name: 'History' }).click()
+  await expect(plan.getByRole('dialog', { name: 'History of Thursday, slower' })).toBeVisible()
+  await plan.keyboard.press('Escape')
+  await renamed.click()
+  await plan.getByRole('menuitem', { name: 'Versions' }).click()
+  await expect(plan.getByLabel('Length of a new version')).toBeVisible()
+  await plan.getByRole('button', { name: 'Undo: rename the session' }).click()
+  await expect(opener).toBeVisible()
+  await saved(plan)
+})
+
+test('on a narrow screen the two groups of the bar fold into two menus', async ({ plan }) => {
+  await plan.setViewportSize({ width: 1024, height: 768 })
+  await plan.getByRole('button', { name: 'Thursday slow hour', exact: true }).click()
+  await plan.getByRole('menuitem', { name: 'Set-ups' }).click()
+  await expect(plan.getByRole('navigation', { name: 'Set-ups of the session' })).toBeVisible()
+  await plan.getByRole('button', { name: 'Sessions and Journal' }).press('Enter')
+  await plan.getByRole('menuitem', { name: 'Journal' }).click()
+  await expect(plan.getByRole('heading', { name: 'Journal' })).toBeVisible()
 })
 
 test('a session that is not there says so and leads to the list', async ({ page, house, expectFailures }) => {

@@ -61,7 +61,7 @@ test('history shows what changed since, and brings a state back', async ({ plan 
   await plan.getByRole('listbox').focus()
   await plan.keyboard.press('Delete')
   await saved(plan)
-  await plan.getByRole('link', { name: 'Thursday slow hour' }).click()
+  await plan.getByRole('link', { name: 'Sessions' }).click()
   await more(plan, 'Thursday slow hour', 'History')
   const dialog = plan.getByRole('dialog', { name: 'History of Thursday slow hour' })
   await dialog.getByRole('list', { name: 'Kept states, newest first' }).getByRole('button').first().click()

@@ -191,7 +191,7 @@ test('a half-made pose is refused with every mend, and nothing typed is lost by 
   await page.getByRole('button', { name: 'Save', exact: true }).click()
   const refused = page.getByRole('alert').first()
   await expect(refused).toContainText('Not saved yet.')
-  await expect(refused).toContainText('Families for cautions is empty: choose or write at least one')
+  await expect(refused).toContainText('Families for cautions: choose or write at least one')
   await page.reload()
   await expect(page.getByText('What you had typed and not saved is here again.')).toBeVisible()
   await expect(page.getByLabel('English name')).toHaveValue('Reed rest')

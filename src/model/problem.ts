@@ -17,7 +17,7 @@ export interface ProblemFacts {
   EVENTS_MISSING: { after: number; kept: number }
   UNKNOWN_VERSION: { id: string; version: string | number }
   UNKNOWN_OWN: { kind: OwnKind; id: string }
-  IN_USE: { name: string; where: string }
+  IN_USE: { name: string; where: string; sessions: readonly { id: string; name: string }[] }
   UNKNOWN_ADDRESS: { path: string }
   ID_TAKEN: { id: string }
   ID_MISMATCH: { address: string; document: string }
@@ -44,3 +44,7 @@ export interface Problem {
   readonly refusals?: readonly ToldRefusal[]
   readonly facts?: ProblemFacts[ProblemCode]
 }
+
+/** The facts of a problem of one code; undefined for any other. */
+export const factsOf = <Code extends ProblemCode>(problem: Problem, code: Code): ProblemFacts[Code] | undefined =>
+  problem.code === code ? (problem.facts as ProblemFacts[Code] | undefined) : undefined

@@ -35,7 +35,7 @@ test.each([
   [{ lengthS: '60' }, 'Length has the wrong type: give a number.'],
   [{ lengthS: 600.5 }, 'Length has the wrong type: give a whole number.'],
   [{ name: 'x'.repeat(200) }, 'Name is too large: give at most 120 characters.'],
-  [{ name: '' }, 'Name is empty: write something.'],
+  [{ name: '' }, 'Name: write something.'],
   [{ practice: 'fast' }, 'Practice must be one of: restorative, yin, breath, mixed.'],
   [{ id: 'no spaces' }, 'Id is not written as it should be: use letters, figures, - and _ only, at most 64.'],
   [{ blocks: 'none' }, 'Blocks has the wrong type: give a list.'],

@@ -36,7 +36,7 @@ const mends: { readonly [Code in RefusalCode]: (facts: RefusalFacts[Code], path:
   WRONG_TYPE: ({ expected }) => ` has the wrong type: give ${typeWord(expected)}`,
   TOO_SMALL: (facts, path) =>
     isEmpty(facts)
-      ? ` is empty: ${facts.of === 'array' ? 'choose or write at least one' : 'write something'}`
+      ? `: ${facts.of === 'array' ? 'choose or write at least one' : 'write something'}`
       : ` is too small: give at least ${size(facts.least, facts.of, path)}`,
   TOO_BIG: ({ most, of }, path) => ` is too large: give at most ${size(most, of, path)}`,
   NOT_A_CHOICE: ({ choices }) => ` must be one of: ${choices}`,

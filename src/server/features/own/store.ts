@@ -8,7 +8,8 @@ import { shippedCatalog } from '#library/shipped'
 import type { Clock } from '#server/clock'
 import type { Database } from '#server/db/open'
 import { ProblemError } from '#server/problems'
-import { placesText, usesOf } from './uses.ts'
+import { placesText, sessionsIn, usesOf } from './uses.ts'
+import type { Use } from './uses.ts'
 
 const nameOf = (thing: OwnDocument): string =>
   'names' in thing.document ? thing.document.names.english : thing.document.name
@@ -104,7 +105,7 @@ async function remove({ database, clock }: At, seen: Seen, transaction: Transact
   const here = all.find((thing) => thing.kind === kind && thing.document.id === id && !thing.hidden)
   if (!here) throw new ProblemError('UNKNOWN_OWN', { kind, id })
   const uses = (await usesOf(database, kind, id, all, transaction)).filter(({ isPast }) => !isPast)
-  if (uses.length > 0) throw new ProblemError('IN_USE', { name: nameOf(here), where: placesText(uses) })
+  if (uses.length > 0) throw inUse(nameOf(here), uses)
   const hiddenAt = clock.now()
   await guarded(database, seen, { hiddenAt }, transaction)
   for (const variant of variantsOf(all, kind, id))
@@ -148,9 +149,11 @@ async function checkVariantsKept(
   const lost = (await usesOf(database, 'pose', id, [], transaction)).filter(
     ({ variantId }) => variantId !== undefined && !kept.has(variantId),
   )
-  if (lost.length > 0)
-    throw new ProblemError('IN_USE', { name: `The variant ${String(lost[0]?.variantId)}`, where: placesText(lost) })
+  if (lost.length > 0) throw inUse(`The variant ${String(lost[0]?.variantId)}`, lost)
 }
+
+const inUse = (name: string, uses: readonly Use[]) =>
+  new ProblemError('IN_USE', { name, where: placesText(uses), sessions: sessionsIn(uses) })
 
 const variantsOf = (all: readonly OwnThing[], kind: OwnKind, poseId: string): string[] =>
   all.flatMap((thing) =>

@@ -7,6 +7,8 @@ import { migrateDocument } from '#server/features/sessions/migrate-document'
 /** A session, or another own thing, that stands on something of the teacher's own. */
 export interface Use {
   readonly where: string
+  /** The session it is used in, where that is one. */
+  readonly sessionId?: string
   /** The variant it asks for, where it asks for one. */
   readonly variantId?: string
   /** A deleted session or a kept version: it may come back, and has to be readable then. */
@@ -21,12 +23,14 @@ export async function usesOf(
   own: readonly OwnThing[],
   transaction: Transaction,
 ): Promise<Use[]> {
-  const inSessions = (await documentsNaming(database, id, transaction)).flatMap(({ where, document, isPast }) =>
-    usesIn(migrateDocument(JSON.parse(document)), kind, id).map((variantId): Use => ({
-      where,
-      isPast,
-      ...(variantId === undefined ? {} : { variantId }),
-    })),
+  const inSessions = (await documentsNaming(database, id, transaction)).flatMap(
+    ({ where, sessionId, document, isPast }) =>
+      usesIn(migrateDocument(JSON.parse(document)), kind, id).map((variantId): Use => ({
+        where,
+        sessionId,
+        isPast,
+        ...(variantId === undefined ? {} : { variantId }),
+      })),
   )
   const inOwn = own.flatMap((thing): Use[] =>
     kind === 'pose' && thing.kind === 'pose' && thing.document.id !== id && thing.document.counterposes.includes(id)
@@ -38,6 +42,7 @@ export async function usesOf(
 
 interface Naming {
   readonly where: string
+  readonly sessionId: string
   readonly document: string
   readonly isPast: boolean
 }
@@ -52,12 +57,14 @@ async function documentsNaming({ models }: Database, id: string, transaction: Tr
   const names = new Map(sessions.map((session) => [session.id, session.name]))
   const history = await models.history.findAll({ attributes: ['sessionId', 'document'], transaction })
   return [
-    ...sessions.map(({ name, document, deletedAt }) => ({
+    ...sessions.map(({ id: sessionId, name, document, deletedAt }) => ({
+      sessionId,
       where: deletedAt ? `${name}, which is deleted` : name,
       document,
       isPast: deletedAt !== null,
     })),
     ...history.map(({ sessionId, document }) => ({
+      sessionId,
       where: `a former version of ${names.get(sessionId) ?? 'a session'}`,
       document,
       isPast: true,
@@ -74,6 +81,13 @@ function usesIn(session: Session, kind: OwnKind, id: string): (string | undefine
     return block.variantId === id ? [block.variantId] : []
   })
 }
+
+/** The sessions among them, each once, to be gone to. */
+export const sessionsIn = (uses: readonly Use[]): { id: string; name: string }[] => [
+  ...new Map(
+    uses.flatMap(({ sessionId: id, where: name }) => (id === undefined ? [] : [[id, { id, name }] as const])),
+  ).values(),
+]
 
 /** The places in words, each once; past three the rest are counted. */
 export function placesText(uses: readonly Use[]): string {

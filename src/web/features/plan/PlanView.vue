@@ -157,7 +157,7 @@ function isTyping(target: EventTarget | null): boolean {
   grid-area: 2 / 1 / 3 / 3;
 }
 .plan > :deep(.pane) {
-  grid-row: 1 / 3;
+  grid-area: 1 / 3 / 3 / 4;
 }
 .plan.narrow {
   grid-template-columns: 236px minmax(0, 1fr);

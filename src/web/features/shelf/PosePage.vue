@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { levels } from '#model/common'
 import type { Pose } from '#model/pose'
+import { factsOf } from '#model/problem'
 import { cautionProps } from '#core/cautions'
 import { firstCeilingS, formOf, mirrorText, poseIn, sayRoll } from '#core/session'
 import { formatDuration } from '#core/units'
@@ -25,6 +26,8 @@ const props = defineProps<{ pose: Pose }>()
 const router = useRouter()
 const { own, session } = useShelf()
 const refused = ref('')
+/** Where it is used, to be changed there first. */
+const usedIn = ref<readonly { readonly id: string; readonly name: string }[]>([])
 
 const levelWords = { new: 'everyone', regular: 'regular people and up', experienced: 'experienced people' } as const
 const isOwn = computed(() => own.find('pose', props.pose.id) !== undefined)
@@ -94,6 +97,7 @@ const withLines = ref(answers.value?.energyLines === 'on')
 
 async function remove(): Promise<void> {
   const outcome = await own.remove('pose', props.pose.id)
+  usedIn.value = (outcome.kind === 'refused' ? factsOf(outcome.problem, 'IN_USE')?.sessions : undefined) ?? []
   if (outcome.kind === 'done') await router.push({ name: 'shelf' })
   else
     refused.value =
@@ -122,6 +126,12 @@ async function remove(): Promise<void> {
       <Button v-if="isOwn" severity="secondary" outlined label="Delete" @click="remove" />
     </PageHead>
     <p v-if="refused" class="refused" role="alert">{{ refused }}</p>
+    <p v-if="usedIn.length > 0" class="used">
+      Open
+      <template v-for="({ id, name }, index) in usedIn" :key="id"
+        >{{ index > 0 ? ', ' : '' }}<RouterLink :to="{ name: 'plan', params: { id } }">{{ name }}</RouterLink></template
+      >
+    </p>
     <CautionList full :practised="practised" />
     <div class="columns">
       <div class="column">

@@ -1,5 +1,5 @@
+import { factsOf } from '#model/problem'
 import { shallowRef } from 'vue'
-import type { ProblemFacts } from '#model/problem'
 import type { KeptEvent, LedEnd, LedStart } from '#model/led-class'
 import { emptyOutbox, outboxState, stepOutbox } from '#core/lead'
 import type { Outbox, OutboxEffect, OutboxEvent } from '#core/lead'
@@ -44,8 +44,8 @@ export function makeRecordSender(recordNow: () => RecordNow | undefined) {
     // A server that is in trouble itself is asked again, as one that is away.
     if (reply.problem.status >= 500) return { type: 'away' }
     refusal.value = reply.problem.detail
-    if (reply.problem.code !== 'EVENTS_MISSING') return { type: 'refused' }
-    return { type: 'refused', kept: (reply.problem.facts as ProblemFacts['EVENTS_MISSING']).kept }
+    const missing = factsOf(reply.problem, 'EVENTS_MISSING')
+    return { type: 'refused', ...(missing ? { kept: missing.kept } : {}) }
   }
 
   return {

@@ -197,6 +197,7 @@ small {
   color: var(--ink-soft);
 }
 .usual {
+  font-size: 14px;
   color: var(--ink-soft);
   white-space: nowrap;
 }

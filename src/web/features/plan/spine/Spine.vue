@@ -182,34 +182,6 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
 
 <template>
   <section class="spine" aria-label="Spine">
-    <div class="tools">
-      <Button
-        text
-        size="small"
-        icon="pi pi-minus"
-        aria-label="Smaller scale"
-        title="Smaller scale (Z steps through the scales)"
-        :disabled="scaleAt === 0"
-        @click="setScale(-1)"
-      />
-      <Button
-        text
-        size="small"
-        icon="pi pi-plus"
-        aria-label="Larger scale"
-        title="Larger scale (Z steps through the scales)"
-        :disabled="scaleAt === scales.length - 1"
-        @click="setScale(1)"
-      />
-      <Button
-        text
-        size="small"
-        label="?"
-        aria-label="The list of keys"
-        title="The list of keys"
-        @click="emit('keys')"
-      />
-    </div>
     <div
       ref="box"
       class="box"
@@ -278,6 +250,34 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
         <p>A session begins with a few words or the first breath. Choose something on the shelf, or drag it here.</p>
         <Button label="Find a pose or breath" @click="emit('find')" />
       </div>
+    </div>
+    <div class="tools">
+      <Button
+        text
+        size="small"
+        icon="pi pi-minus"
+        aria-label="Smaller scale"
+        title="Smaller scale (Z steps through the scales)"
+        :disabled="scaleAt === 0"
+        @click="setScale(-1)"
+      />
+      <Button
+        text
+        size="small"
+        icon="pi pi-plus"
+        aria-label="Larger scale"
+        title="Larger scale (Z steps through the scales)"
+        :disabled="scaleAt === scales.length - 1"
+        @click="setScale(1)"
+      />
+      <Button
+        text
+        size="small"
+        label="?"
+        aria-label="The list of keys"
+        title="The list of keys"
+        @click="emit('keys')"
+      />
     </div>
   </section>
 </template>
