@@ -19,6 +19,6 @@ test('with nothing there, each view says what belongs there and offers the first
   await page.getByLabel('Name').fill('The first one')
   await page.getByLabel('Name').press('Tab')
   await saved(page)
-  await page.getByRole('link', { name: 'The first one' }).click()
+  await page.getByRole('link', { name: 'Sessions' }).click()
   await expect(page.getByRole('row')).toHaveCount(2)
 })

@@ -14,6 +14,10 @@ declare global {
     zovrinPorts?: unknown
     pushS: (seconds: number) => void
     sounded: () => Sounded[]
+    /** When the class has been looked at twice from now on. */
+    lookedAt: () => Promise<void>
+    /** Ticks that were held back. */
+    heldTicks?: number
     /** What has really begun to sound in this page load, at class epoch milliseconds. */
     begun: () => Sounded[]
   }
@@ -37,6 +41,16 @@ async function fastTime(page: Page): Promise<void> {
       addedMs += seconds * 1000
       localStorage.setItem('addedMs', String(addedMs))
     }
+    let looks = 0
+    window.lookedAt = () =>
+      new Promise((done) => {
+        const until = looks + 2
+        const ask = () => {
+          if (looks >= until) done()
+          else requestAnimationFrame(ask)
+        }
+        ask()
+      })
     window.sounded = () => {
       settle()
       return [...done, ...waiting]
@@ -46,7 +60,10 @@ async function fastTime(page: Page): Promise<void> {
       return done.map(({ kind, when }) => ({ kind, when: when * 1000 + zeroMs }))
     }
     window.zovrinPorts = {
-      epochMs: () => zeroMs + steadyMs(),
+      epochMs: () => {
+        looks += 1
+        return zeroMs + steadyMs()
+      },
       steadyMs,
       audio: () => ({
         now: audioNow,
@@ -80,24 +97,32 @@ async function begin(page: Page, address: string): Promise<void> {
 const push = (page: Page, seconds: number) => page.evaluate((s) => window.pushS(s), seconds)
 const now = (page: Page) => page.getByRole('region', { name: 'Now' })
 
-/** Until this browser has kept the class at that second or later: a reload takes it up from what is kept. */
-async function keptAt(page: Page, seconds: number): Promise<void> {
-  const keptS = () =>
-    page.evaluate(
-      () =>
-        new Promise<number>((tell) => {
-          const opening = indexedDB.open('zovrin-classes')
-          opening.onsuccess = () => {
-            const reading = opening.result.transaction('classes').objectStore('classes').getAll()
-            reading.onsuccess = () => {
-              opening.result.close()
-              tell(Number((reading.result as { keptRunMs: number }[])[0]?.keptRunMs ?? 0) / 1000)
-            }
-          }
-        }),
-    )
-  await expect.poll(keptS).toBeGreaterThanOrEqual(seconds)
+interface Kept {
+  readonly keptRunMs: number
+  readonly events: readonly { readonly event: { readonly type: string } }[]
 }
+
+/** What this browser keeps of the class: a reload takes it up from there. */
+const keptClass = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<Kept | undefined>((tell) => {
+        const opening = indexedDB.open('zovrin-classes')
+        opening.onsuccess = () => {
+          const reading = opening.result.transaction('classes').objectStore('classes').getAll()
+          reading.onsuccess = () => {
+            opening.result.close()
+            tell((reading.result as Kept[])[0])
+          }
+        }
+      }),
+  )
+/** Until this browser has kept the class at that second or later. */
+const keptAt = (page: Page, seconds: number): Promise<void> =>
+  expect.poll(async () => ((await keptClass(page))?.keptRunMs ?? 0) / 1000).toBeGreaterThanOrEqual(seconds)
+/** Until this browser has kept that event as the last one. */
+const keptLast = (page: Page, type: string): Promise<void> =>
+  expect.poll(async () => (await keptClass(page))?.events.at(-1)?.event.type).toBe(type)
 
 test('a class is led by keys, the second side matches, and its record tells meant and done', async ({
   page,
@@ -116,7 +141,8 @@ test('a class is led by keys, the second side matches, and its record tells mean
   await expect(now(page)).toContainText('Left · left knee in front')
   await page.keyboard.press(' ')
   await expect(now(page)).toContainText('in the shape')
-  await page.waitForTimeout(500)
+  // The same key within 400 ms would be ignored.
+  await push(page, 1)
   await page.keyboard.press(' ')
   await push(page, 300)
   await expect(now(page)).toContainText('Right · right knee in front')
@@ -197,7 +223,7 @@ test('after a reload that holds sound back it says so; the first key only lets i
 test('a closed window is offered its class again, wherever the application is opened', async ({ page, house }) => {
   await begin(page, house.address)
   await page.keyboard.press('m')
-  await page.waitForTimeout(300)
+  await keptLast(page, 'mark')
   const context = page.context()
   await page.close()
   const next = await context.newPage()
@@ -218,7 +244,8 @@ test('a page whose ticks were held back, as in the background, is right at its f
     window.Worker = class extends Real {
       override set onmessage(listener: ((this: Worker, event: MessageEvent) => unknown) | null) {
         super.onmessage = (event) => {
-          if (!('heldBack' in window)) listener?.call(this, event)
+          if ('heldBack' in window) window.heldTicks = (window.heldTicks ?? 0) + 1
+          else listener?.call(this, event)
         }
       }
     }
@@ -229,7 +256,7 @@ test('a page whose ticks were held back, as in the background, is right at its f
     Object.defineProperty(document, 'visibilityState', { value: 'hidden', configurable: true })
   })
   await push(page, 520)
-  await page.waitForTimeout(400)
+  await expect.poll(() => page.evaluate(() => window.heldTicks ?? 0)).toBeGreaterThan(3)
   await expect(now(page)).toContainText('Arrive')
   const due = await page.evaluate(() =>
     window
@@ -287,7 +314,7 @@ test('the journal shows four led classes, each meant and done, and hands one ove
 async function pass(page: Page, seconds: number): Promise<void> {
   for (let left = seconds; left > 0; left -= 20) {
     await push(page, Math.min(20, left))
-    await page.waitForTimeout(130)
+    await page.evaluate(() => window.lookedAt())
   }
 }
 
@@ -330,14 +357,14 @@ test('the whole hour in fast time, with all that can happen in it: every bell on
   await pass(page, 10)
   await page.keyboard.press('ArrowRight')
   await untilHold(page, 'Crescent, lying', 'bend to the right')
-  await page.waitForTimeout(300)
+  await keptLast(page, 'theyComeOut')
   await collect()
   await page.reload()
   await expect(now(page)).toContainText('bend to the right')
   // The server dies; the page is reloaded from the browser's own shell and the class goes on to its end.
   await house.stop()
   await page.keyboard.press('m')
-  await page.waitForTimeout(300)
+  await keptLast(page, 'mark')
   await collect()
   await page.reload()
   await expect(now(page)).toContainText('bend to the right')

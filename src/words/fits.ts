@@ -6,7 +6,8 @@ import type { Catalog, Resolved, ResolvedHold } from '#core/session'
 import { orThrow } from '#core/result'
 import { formatDuration } from '#core/units'
 import { namesInWords } from './text.ts'
-import { afterRestName } from './practices.ts'
+import { afterRestName, afterRestNames } from './practices.ts'
+import { counted } from './text.ts'
 import { targetNames } from './targets.ts'
 import { blockName } from './blocks.ts'
 
@@ -63,7 +64,7 @@ function afterRestLines(
   })
   return longer.length === 0
     ? []
-    : [`${String(longer.length)} ${afterRestName(practice)}${longer.length === 1 ? '' : 's'} longer`]
+    : [`${counted(longer.length, afterRestName(practice), afterRestNames(practice))} longer`]
 }
 
 /** Counted breath over a hold keeps whole rounds: where fewer of them fit than were planned, it is said. */

@@ -6,7 +6,7 @@ export const otherNames: Readonly<Record<string, string>> = {
   settle: 'Settling',
   comingOut: 'Coming out',
   betweenSides: 'Between sides',
-  afterRest: 'After-rests',
+  afterRest: 'Rests after',
   breath: 'Breath work',
   movement: 'Movement',
   rest: 'Rest',

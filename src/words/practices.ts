@@ -1,7 +1,8 @@
 import type { Level, Practice } from '#model/common'
 
 /** Stillness after a hold: yin teachers call it the rebound [decisions]. */
-export const afterRestName = (practice: Practice): string => (practice === 'yin' ? 'rebound' : 'after-rest')
+export const afterRestName = (practice: Practice): string => (practice === 'yin' ? 'rebound' : 'rest after')
+export const afterRestNames = (practice: Practice): string => (practice === 'yin' ? 'rebounds' : 'rests after')
 
 export const practiceChoices: { value: Practice; words: string }[] = [
   { value: 'restorative', words: 'Restorative' },

@@ -402,3 +402,16 @@ describe('the mend of a pose that comes before what warms it', () => {
     expect(other?.mend).toBeUndefined()
   })
 })
+
+test('a pose put in as it comes has no cues too close and is not talked through, for any practice and level', () => {
+  const amiss = [...shippedCatalog.poses.keys()].flatMap((poseId) =>
+    (['restorative', 'yin'] as const).flatMap((practice) =>
+      (['new', 'regular', 'experienced'] as const).flatMap((level) =>
+        check(aSession([aHold(poseId), aClosing()], { practice, level }))
+          .filter(({ code }) => code === 'CUES_CLOSE' || code === 'TALKED_THROUGH')
+          .map(({ code }) => `${poseId} ${practice} ${level}: ${code}`),
+      ),
+    ),
+  )
+  expect(amiss).toEqual([])
+})

@@ -9,6 +9,7 @@ import type { Seconds } from '#core/units'
 import { firstCeilingS } from './ceilings.ts'
 import { formOf } from './form.ts'
 import { holdSecondsOf } from './hold-time.ts'
+import { usualCues } from './usual-cues.ts'
 import { setUpOf } from './set-up-of.ts'
 import { answersOf, changeTo, sideOrder, timeOf } from './walk.ts'
 import type { Walk } from './walk.ts'
@@ -42,6 +43,10 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
   const learned = own ? undefined : catalog.learned.get(pose.id)
   const sides: readonly HoldSide[] = pose.sides ? sideOrder(block, walk, answers) : ['both']
   const phases = block.phases ?? []
+  const held = sides.map((side) => {
+    const holdS = holdOf(block, pose, side, walk, phases)
+    return { side, holdS, phases: phasesIn(phases, holdS) }
+  })
   return ok({
     kind: 'hold',
     block,
@@ -53,19 +58,25 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
       ...(learned?.changeS === undefined ? {} : { learnedS: learned.changeS }),
       fetching: { value: pose.times.changeS ?? 0, from: own ? 'own pose' : 'shipped' },
     }),
-    sides: sides.map((side) => {
-      const holdS = holdOf(block, pose, side, walk, phases)
-      return { side, holdS, phases: phasesIn(phases, holdS) }
-    }),
+    sides: held,
     holdFrom: block.hold ? 'block' : own ? 'own pose' : 'shipped',
     times: timesOf(block, pose, own !== undefined, learned, answers, walk),
     ceilingS: firstCeilingS(catalog.ceilings, pose, walk.session.level),
     setUp: setUpOf(block, catalog),
     answers,
-    cues: block.cues ?? pose.cues,
+    cues: block.cues ?? usualCues(pose.cues, Math.min(...held.map((side) => cueRoomS(phases, side.phases)))),
     breathOver: breathOver.value,
   })
 }
+
+/** Seconds of what cues stand in that name no phase: the rest of it, or the whole hold. */
+const cueRoomS = (phases: readonly Phase[], resolved: readonly ResolvedPhase[]): Seconds =>
+  resolved[
+    Math.max(
+      0,
+      phases.findIndex(({ length }) => 'rest' in length),
+    )
+  ]?.s ?? 0
 
 const applicable = (answers: Answers, { cannot = [] }: Pose): Answers =>
   cannot.reduce((now, question) => ({ ...now, [question]: withoutAnswer[question] ?? now[question] }), answers)
@@ -121,13 +132,22 @@ function timesOf(
     setUpS,
     settleS: time('settleS', pose.times.settleS),
     comingOutS: time('comingOutS', pose.times.comingOutS),
-    betweenSidesS:
-      answers.betweenSides === 'nothing' && block.times?.betweenSidesS === undefined
-        ? { value: 0, from: 'school' }
-        : time('betweenSidesS', pose.times.betweenSidesS),
+    betweenSidesS: betweenSidesOf(block, answers, walk, time('betweenSidesS', pose.times.betweenSidesS)),
     secondSetUpS: timeOf(block, walk, 'secondSetUpS', learnedOr(learned?.secondSetUpS, { value: half, from: 'rule' })),
     afterRestS: time('afterRestS', pose.times.afterRestS[practice]),
   }
+}
+
+/** An answer stands above a time of the same level, and under one set nearer to the block [decisions]. */
+function betweenSidesOf(block: HoldBlock, answers: Answers, walk: Walk, time: Sourced<Seconds>): Sourced<Seconds> {
+  if (answers.betweenSides !== 'nothing') return time
+  const isNearer =
+    time.from === 'block'
+      ? block.answers?.betweenSides === undefined
+      : time.from === 'session' &&
+        block.answers?.betweenSides === undefined &&
+        walk.session.answers?.betweenSides === undefined
+  return isNearer ? time : { value: 0, from: 'school' }
 }
 
 function resolveBreathOver(block: HoldBlock, index: number, walk: Walk): Result<ResolvedBreathOver | undefined> {

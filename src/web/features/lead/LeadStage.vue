@@ -302,7 +302,10 @@ const over = computed(() =>
     grid-template-columns: 35fr 65fr;
   }
   .stage.right .lit {
-    grid-column: 2;
+    grid-area: 1 / 2;
+  }
+  .stage.right .other {
+    grid-area: 1 / 1;
   }
   .stage.both {
     grid-template-columns: 1fr;

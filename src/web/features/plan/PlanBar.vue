@@ -21,8 +21,8 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
   <template v-if="document">
     <div v-if="gauge" class="gauge">
       <p class="time" data-testid="gauge">
-        <b>{{ formatMs(timeline?.totalMs ?? 0) }}</b> of {{ formatDuration(document.lengthS) }}
-        <span class="visually-hidden"> · </span><span class="spare">{{ gauge.words }}</span>
+        <b>{{ formatMs(timeline?.totalMs ?? 0) }}</b> of {{ formatDuration(document.lengthS)
+        }}<span class="visually-hidden"> · </span><span class="spare">{{ gauge.words }}</span>
       </p>
       <div class="bar" role="img" :aria-label="gauge.label">
         <i

@@ -22,7 +22,7 @@ const isFiltered = computed(
   () => wanted.value !== '' || Object.values(chosen.value).some((values) => values.length > 0),
 )
 /** Open at first: what most look for. */
-const openAtFirst = new Set(['kind', 'base', 'target'])
+const openAtFirst = new Set(matchMedia('(max-width: 800px)').matches ? [] : ['kind', 'base', 'target'])
 
 /** Looking for something or ticking a box shows the list again. */
 function showList(): void {

@@ -23,40 +23,45 @@ function set(practice: 'restorative' | 'yin', level: Level, end: 'fromS' | 'usua
 </script>
 
 <template>
-  <table>
-    <thead>
-      <tr>
-        <th />
-        <th v-for="choice in levelChoices" :key="choice.value" scope="col">
-          {{ choice.words }} <small>shortest, usual, longest</small>
-        </th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="practice in practices" :key="practice">
-        <th scope="row">{{ practice }}</th>
-        <td v-for="level in levels" :key="level">
-          <div class="three">
-            <DurationField
-              v-for="[end, words] in ends"
-              :key="end"
-              hide-label
-              :label="`${practice}, ${level}, ${words}`"
-              :seconds="holds[practice][level][end]"
-              :limits="holdLimits"
-              @change="set(practice, level, end, $event)"
-            />
-          </div>
-          <p v-if="refusals.get(`holds.${practice}.${level}`)" class="refusal">
-            {{ refusals.get(`holds.${practice}.${level}`) }}
-          </p>
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <div class="scrolls">
+    <table>
+      <thead>
+        <tr>
+          <th />
+          <th v-for="choice in levelChoices" :key="choice.value" scope="col">
+            {{ choice.words }} <small>shortest, usual, longest</small>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="practice in practices" :key="practice">
+          <th scope="row">{{ practice }}</th>
+          <td v-for="level in levels" :key="level">
+            <div class="three">
+              <DurationField
+                v-for="[end, words] in ends"
+                :key="end"
+                hide-label
+                :label="`${practice}, ${level}, ${words}`"
+                :seconds="holds[practice][level][end]"
+                :limits="holdLimits"
+                @change="set(practice, level, end, $event)"
+              />
+            </div>
+            <p v-if="refusals.get(`holds.${practice}.${level}`)" class="refusal">
+              {{ refusals.get(`holds.${practice}.${level}`) }}
+            </p>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
 </template>
 
 <style scoped>
+.scrolls {
+  overflow-x: auto;
+}
 table {
   width: 100%;
   border-collapse: collapse;

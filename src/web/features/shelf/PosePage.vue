@@ -71,7 +71,7 @@ const times = computed(() => {
     ['Settle', formatDuration(settleS)],
     ['Coming out', formatDuration(comingOutS)],
     ...(props.pose.sides ? [['Between sides', formatDuration(betweenSidesS)]] : []),
-    ['After-rest, restorative · yin', `${formatDuration(afterRestS.restorative)} · ${formatDuration(afterRestS.yin)}`],
+    ['Rest after, restorative · yin', `${formatDuration(afterRestS.restorative)} · ${formatDuration(afterRestS.yin)}`],
   ] as const
 })
 const cues = computed(() =>

@@ -169,4 +169,17 @@ small {
   justify-items: start;
   padding: 24px 0;
 }
+@media (max-width: 800px) {
+  .shelf-list {
+    margin: 8px;
+    padding: 10px 12px;
+  }
+  header {
+    flex-wrap: wrap;
+  }
+  .list :is(th, td):nth-child(3),
+  .list :is(th, td):nth-child(5) {
+    display: none;
+  }
+}
 </style>

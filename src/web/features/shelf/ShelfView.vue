@@ -55,6 +55,16 @@ const technique = computed(() => own.catalog.techniques.get(id.value ?? ''))
   justify-items: center;
   padding: 80px 24px;
 }
+/* Zoomed in, the list comes under what it is found by. */
+@media (max-width: 800px) {
+  .shelf-view {
+    display: block;
+    overflow-y: auto;
+  }
+  .shown {
+    overflow: visible;
+  }
+}
 @media print {
   .shelf-view {
     display: block;

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
 import Select from 'primevue/select'
 import { nanoid } from 'nanoid'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import type { Block } from '#model/block'
 import type { Session } from '#model/session'
 import type { Fit } from '#core/fit'
-import { compareSessions } from '#core/session'
+import { compareSessions, withFields } from '#core/session'
 import { sessionLimits } from '#model/limits'
 import { formatDuration } from '#core/units'
 import { createSession, readSession } from '#web/shared/api/sessions.ts'
@@ -63,12 +65,23 @@ async function fitOf(session: Session): Promise<Fit | undefined> {
   return answer?.ok ? answer.value : undefined
 }
 
+/** A final rest that was set keeps its time, unless it may go by the length as one that was not. */
+const isRestSet = computed(() => {
+  const closing = props.session.blocks.at(-1)
+  return closing?.kind === 'closing' && closing.finalRestS !== undefined
+})
+const restByLength = ref(false)
+const withoutFinalRest = (block: Block): Block =>
+  block.kind === 'closing' ? withFields(block, { finalRestS: undefined }) : block
+
 async function make(): Promise<void> {
   const name = `${props.session.name.slice(0, 96)}, ${String(Math.round(wantedS.value / 60))} minutes`
   // Blocks keep their ids, so that the two can be held against each other.
   await store.keepInHistory('version')
+  const former = structuredClone(props.session)
   const copy: Session = {
-    ...structuredClone(props.session),
+    ...former,
+    blocks: restByLength.value ? former.blocks.map(withoutFinalRest) : former.blocks,
     id: nanoid(),
     name,
     lengthS: wantedS.value,
@@ -122,6 +135,10 @@ async function make(): Promise<void> {
       option-value="value"
       @update:model-value="way = $event"
     />
+    <label v-if="isRestSet" class="rest">
+      <Checkbox v-model="restByLength" binary />
+      The final rest goes by the length, a tenth of it
+    </label>
     <p class="note">
       {{
         isShorter
@@ -134,6 +151,13 @@ async function make(): Promise<void> {
 </template>
 
 <style scoped>
+.rest {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  margin-top: 8px;
+  font-size: 15px;
+}
 .changes {
   max-height: 180px;
   margin: 4px 0 8px;
