@@ -94,7 +94,7 @@ test('a session may name what is own, and what it names cannot be removed: it is
       409,
       `“${name}” is used in Thursday: change it there first.`,
     ])
-    expect(refused.body.facts.sessions).toEqual([{ id: session.id, name: 'Thursday' }])
+    expect(refused.body.facts.sessions).toEqual([{ id: 'session-1', name: 'Thursday' }])
   }
   const without = { ...ownDeer, variants: ownDeer.variants.filter(({ id }) => id !== 'front-leg-long') }
   expect((await put('pose', without, 1)).body).toMatchObject({ code: 'IN_USE' })

@@ -80,7 +80,7 @@ test('what lies between two sides is one rib with one label, on the bank opposit
 
 test('only yin calls the rest after a hold a rebound', () => {
   const { ribs } = layOut(aSession([aHold('sphinx')], { practice: 'restorative' }))
-  expect(ribs.at(-1)?.label).toBe('after-rest 0:45')
+  expect(ribs.at(-1)?.label).toBe('rest after 0:45')
 })
 
 test('minutes are numbered every five, and reach the wanted length', () => {
