@@ -14,5 +14,5 @@ export default {
     ],
   },
   // ESM-only packages that Jest's CommonJS world must have transformed.
-  transformIgnorePatterns: ['/node_modules/(?!(nanoid)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(nanoid|@vueuse)/)'],
 }

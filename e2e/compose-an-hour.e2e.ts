@@ -67,6 +67,28 @@ test('an hour of ten blocks is composed from nothing by mouse alone', async ({ p
   await saved(page)
 })
 
+test('the final rest of a version keeps its time, or goes by the length where that is wanted', async ({
+  page,
+  house,
+}) => {
+  await page.goto(`${house.address}sessions`)
+  await page.getByRole('button', { name: 'New session' }).click()
+  for (const name of ['Talk', 'Sphinx', 'Figure four, lying', 'Closing'])
+    await page.getByRole('button', { name: new RegExp(`^Add ${name},`) }).click()
+  await page.getByRole('textbox', { name: 'Final rest' }).fill('9')
+  await page.getByRole('textbox', { name: 'Final rest' }).press('Enter')
+  await page.getByRole('listbox').focus()
+  await page.keyboard.press('Escape')
+  await page.getByLabel('Length of a new version').fill('20')
+  await page.getByLabel('Length of a new version').press('Enter')
+  await page.getByRole('checkbox', { name: 'The final rest goes by the length, a tenth of it' }).check()
+  await page.getByRole('button', { name: 'Make it' }).click()
+  await expect(page.getByTestId('version-of')).toBeVisible()
+  await expect(page.getByText(/[Ff]inal rest/).first()).toBeVisible()
+  await page.getByRole('option', { name: /Closing/ }).click()
+  await expect(page.getByRole('textbox', { name: 'Final rest' })).not.toHaveValue('9:00')
+})
+
 test('a version of another length is linked to its session and says what it changed', async ({ page, house }) => {
   await page.goto(`${house.address}sessions`)
   await page.getByRole('button', { name: /^Templates/ }).click()

@@ -14,7 +14,7 @@ declare global {
     zovrinPorts?: unknown
     pushS: (seconds: number) => void
     sounded: () => Sounded[]
-    /** When the class has been looked at twice from now on. */
+    /** When the class has been looked at from now on. */
     lookedAt: () => Promise<void>
     /** Ticks that were held back. */
     heldTicks?: number
@@ -44,9 +44,12 @@ async function fastTime(page: Page): Promise<void> {
     let looks = 0
     window.lookedAt = () =>
       new Promise((done) => {
-        const until = looks + 2
+        const until = looks + 1
+        // A class that is over is looked at no more.
+        const isOver = () =>
+          [...document.querySelectorAll('h1, h2')].some(({ textContent }) => textContent.trim() === 'Done')
         const ask = () => {
-          if (looks >= until) done()
+          if (looks >= until || isOver()) done()
           else requestAnimationFrame(ask)
         }
         ask()

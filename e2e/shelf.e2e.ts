@@ -197,6 +197,60 @@ test('a half-made pose is refused with every mend, and nothing typed is lost by 
   await expect(page.getByLabel('English name')).toHaveValue('Reed rest')
 })
 
+test('a field that is needed says so, and the first one refused gets the focus with its mend beside it', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('422')
+  await page.goto(`${house.address}shelf/new`)
+  await expect(page.getByText('needed')).toHaveCount(9)
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByLabel(/^English name/)).toBeFocused()
+  await expect(page.getByText('English name: write something.')).toHaveCount(2)
+  await page.getByLabel(/^English name/).fill('Reed rest')
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(page.getByRole('checkbox', { name: 'outer hip' }).first()).toBeFocused()
+})
+
+test('an own pose that is used is not deleted, and where it is used can be gone to', async ({
+  plan,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('409')
+  await plan.goto(`${house.address}shelf/deer`)
+  await plan.getByRole('button', { name: 'Copy as your own' }).click()
+  await plan.getByLabel(/^English name/).fill('Reed deer')
+  await plan.getByRole('button', { name: 'Save', exact: true }).click()
+  await plan.getByRole('button', { name: 'Add to Thursday slow hour' }).click()
+  await expect
+    .poll(async () => JSON.stringify(await house.session('thursday-slow-hour')))
+    .toMatch(/"poseId":"(?!deer)[\w-]{21}"/)
+  await plan.getByRole('button', { name: 'Delete', exact: true }).click()
+  await expect(plan.getByRole('alert')).toContainText('is used in Thursday slow hour')
+  await plan.getByRole('main').getByRole('link', { name: 'Thursday slow hour' }).click()
+  await expect(plan.getByRole('option', { name: /Reed deer, left/ })).toBeAttached()
+})
+
+test('things are found by how they sound, by where they are felt, and by what they are called elsewhere', async ({
+  page,
+  house,
+}) => {
+  await page.goto(`${house.address}shelf`)
+  const find = page.getByRole('textbox', { name: 'Find by any name' })
+  for (const [typed, name] of [
+    ['sfinx', 'Sphinx'],
+    ['corpse', 'Rest on the back'],
+    ['low back', 'Sphinx'],
+  ] as const) {
+    await find.fill(typed)
+    await expect(page.getByRole('link', { name, exact: true })).toBeVisible()
+  }
+  await find.fill('zzz')
+  await expect(page.getByText('Nothing on the shelf fits “zzz”.')).toBeVisible()
+})
+
 test('a form of one’s own joins its pose and can be chosen in a plan', async ({ plan, house }) => {
   await plan.goto(`${house.address}shelf/deer`)
   await plan.getByRole('button', { name: 'Add a form of your own' }).click()
