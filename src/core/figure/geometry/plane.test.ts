@@ -51,6 +51,27 @@ test('two bones reach a wished point where they can, and both keep their length 
   )
 })
 
+test('bones wished for where they start keep their lengths too', () => {
+  for (const [first, second] of [
+    [15, 15.000005],
+    [40, 20],
+    [20, 40],
+  ] as const) {
+    const end = reached(origin, origin, first, second)
+    const middle = middleJoint(origin, end, first, second, origin)
+    expect(apart(origin, middle)).toBeCloseTo(first, 5)
+    expect(apart(middle, end)).toBeCloseTo(second, 5)
+  }
+})
+
+test('a wish along the line stands the joint off anyhow, and the bones keep their lengths', () => {
+  const start = { x: 0, y: 0, z: 2.83e-10 }
+  const end = { x: 22.626759574010354, y: 0, z: 0 }
+  const middle = middleJoint(start, end, 15, 15, { x: 79.99999999999996, y: 0, z: 0 })
+  expect(apart(start, middle)).toBeCloseTo(15, 5)
+  expect(apart(middle, end)).toBeCloseTo(15, 5)
+})
+
 test('the middle joint stands off towards the side it is asked for', () => {
   const knee = middleJoint(origin, { x: 50, y: 0, z: 0 }, 40, 40, { x: 0, y: 1, z: 0 })
   expect(knee.y).toBeGreaterThan(20)

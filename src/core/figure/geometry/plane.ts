@@ -69,7 +69,8 @@ export function middleJoint(
       : Math.max(-first, Math.min(first, (first ** 2 + apart ** 2 - second ** 2) / (2 * (apart || 1))))
   const off = Math.sqrt(Math.max(0, first ** 2 - along ** 2))
   const wish = minus(towards, scaled(axis, dot(towards, axis)))
-  const up = lengthOf(wish) > 1e-9 ? unit(wish) : anyAside(axis)
+  // What is left of a wish along the line is rounding, and stands anyhow.
+  const up = lengthOf(wish) > 1e-6 * (1 + lengthOf(towards)) ? unit(wish) : anyAside(axis)
   const aside = cross(axis, up)
   const away = plus(scaled(up, off * cosOf(swivel)), scaled(aside, off * sinOf(swivel)))
   return plus(plus(start, scaled(axis, along)), away)
@@ -80,7 +81,9 @@ export function reached(start: Point3, to: Point3, first: number, second: number
   const apart = lengthOf(minus(to, start))
   const [least, most] = [Math.abs(first - second), first + second]
   if (apart >= least && apart <= most) return to
-  return plus(start, scaled(unit(minus(to, start)), Math.max(least, Math.min(most, apart))))
+  // Wished for where they start, they go any way as far as they must.
+  const direction = apart > 1e-9 ? unit(minus(to, start)) : anyAside(start)
+  return plus(start, scaled(direction, Math.max(least, Math.min(most, apart))))
 }
 
 /** Between a clear angle and one that is not: the last clear one, to a two hundred and fiftieth of the way. */
