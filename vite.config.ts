@@ -34,6 +34,8 @@ export default defineConfig({
     chunkSizeWarningLimit: 900,
     // These rooms only compute: what a view does not use of their index files does not come along with it.
     rolldownOptions: {
+      // How long the bundler's own steps took concerns nobody who starts Zovrin.
+      checks: { pluginTimings: false },
       treeshake: { moduleSideEffects: (id) => !/\/src\/(core|library|model|words|formats)\//.test(id) },
     },
   },

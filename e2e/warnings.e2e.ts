@@ -51,7 +51,7 @@ test('no view, panel or dialog of the application draws a warning', async ({ pla
   await plan.getByLabel('Practice').click()
   await plan.getByRole('option', { name: 'Restorative', exact: true }).click()
   await saved(plan)
-  await plan.getByRole('link', { name: 'Thursday slow hour' }).click()
+  await plan.getByRole('link', { name: 'Sessions' }).click()
   await plan.getByRole('button', { name: 'Choose one for me' }).click()
   await expect(plan.getByRole('rowheader', { name: 'Arrive' })).toBeVisible()
   await plan.getByRole('button', { name: 'Another one' }).click()
