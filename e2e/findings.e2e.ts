@@ -7,6 +7,13 @@ async function openFindings(plan: Page): Promise<void> {
   await expect(panel(plan)).toBeVisible()
 }
 
+/** How much of a line of text does not fit its element, px; half a pixel already costs a word. */
+function lengthCut(element: Element): number {
+  const text = document.createRange()
+  text.selectNodeContents(element)
+  return text.getBoundingClientRect().width - element.getBoundingClientRect().width
+}
+
 test('the foot line counts what needs a look, worst first, and the panel lists each with its place', async ({
   plan,
 }) => {
@@ -53,6 +60,20 @@ test('a finding is set aside with a reason, stays so after a reload, and comes b
   await plan.keyboard.press('[')
   await expect(panel(plan).getByText('It was set aside; its numbers have changed since.')).toBeVisible()
   await expect(plan.getByRole('button', { name: /^3 to look at/ })).toBeVisible()
+})
+
+test('narrow, the last finding can be pressed, and the advice in the foot line is whole', async ({ plan }) => {
+  await plan.setViewportSize({ width: 1024, height: 768 })
+  await openFindings(plan)
+  const advice = plan.getByText('Zovrin gives no medical advice: a doctor or licensed therapist decides.')
+  expect(await advice.evaluate(lengthCut)).toBeLessThanOrEqual(0)
+  await expect(plan.getByRole('button', { name: 'Details' })).toBeVisible()
+  const last = panel(plan).getByRole('listitem').last()
+  await last.getByRole('button', { name: /^Set aside:/ }).click()
+  await panel(plan).getByRole('textbox', { name: 'Why it can stay' }).press('Escape')
+  await plan.getByRole('button', { name: 'Details' }).click()
+  await expect(plan.getByRole('complementary', { name: 'The chosen block' })).toBeVisible()
+  await expect(panel(plan)).toHaveCount(0)
 })
 
 test('what does not fit must be mended, and its mend opens the fits', async ({ plan }) => {

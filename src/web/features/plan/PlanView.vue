@@ -162,6 +162,9 @@ function isTyping(target: EventTarget | null): boolean {
 .plan.narrow {
   grid-template-columns: 236px minmax(0, 1fr);
 }
+.plan.narrow > :deep(.open-drawer) {
+  grid-area: 1 / 2 / 2 / 3;
+}
 .narrow :deep(.tools) {
   bottom: 56px;
 }

@@ -22,7 +22,9 @@ defineEmits<{ press: [] }>()
   display: flex;
   align-items: center;
   gap: 8px;
-  min-width: 0;
+  /* Before the advice beside it is cut short, this is: it stands in full in the strip it opens. */
+  flex-shrink: 10000;
+  min-width: 180px;
   padding: 2px 6px;
   border: 0;
   background: none;

@@ -1,5 +1,9 @@
+<script setup lang="ts">
+const advice = 'Zovrin gives no medical advice: a doctor or licensed therapist decides.'
+</script>
+
 <template>
-  <span class="advice">Zovrin gives no medical advice: a doctor or licensed therapist decides.</span>
+  <span class="advice" :title="advice">{{ advice }}</span>
 </template>
 
 <style scoped>
