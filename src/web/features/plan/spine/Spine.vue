@@ -312,6 +312,12 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
 .box:focus-visible {
   outline-offset: -2px;
 }
+/* Where the sides take the whole width, the tools get a strip of their own. */
+@media (max-width: 800px) {
+  .box {
+    right: 36px;
+  }
+}
 .canvas {
   position: relative;
   --stem: 36px;
