@@ -10,6 +10,7 @@ const open = async (page: Page, address: string, name: string): Promise<void> =>
     .click()
   await expect(page.getByRole('heading', { level: 1, name })).toBeVisible()
   await expect(figure(page)).toBeVisible()
+  await expect(page.getByText('From the cupboard of Bellows House')).toBeAttached()
 }
 /** What is written in the picture. */
 const labels = (page: Page) => figure(page).locator('text').allTextContents()
@@ -131,6 +132,36 @@ test('a finding names its number and its mend; the mend is one press, and the fo
     .getByRole('button', { name: /^Fold the blanket under the head/ })
     .click()
   await expect(page.getByText('with the weight on the shoulders')).toHaveCount(0)
+})
+
+test('what lies under the parts does not move under the hand when a mend has been found', async ({ page, house }) => {
+  await page.addInitScript(() => {
+    const ask = Reflect.get(Worker.prototype, 'postMessage') as (this: Worker, message: unknown) => void
+    const waiting: (() => void)[] = []
+    Worker.prototype.postMessage = function (this: Worker, message: unknown) {
+      waiting.push(() => {
+        ask.call(this, message)
+      })
+    }
+    addEventListener('let-workers-in', () => {
+      for (const go of waiting) go()
+    })
+  })
+  await open(page, house.address, 'Inclined rest')
+  const block = page.getByRole('button', { name: /^1 block, on its side/ })
+  await expect(page.getByText('Looking for a mend…')).toBeVisible()
+  const before = await block.boundingBox()
+  await expect(async () => {
+    await page.evaluate(() => dispatchEvent(new Event('let-workers-in')))
+    await expect(page.getByRole('button', { name: /^Fold the blanket under the arms/ })).toBeVisible({ timeout: 500 })
+  }).toPass()
+  expect(await block.boundingBox()).toEqual(before)
+
+  await expect(page.getByText(/^Stands firmly/)).toBeVisible()
+  await block.click()
+  await page.getByRole('button', { name: 'Take 1 block away' }).click()
+  await expect(page.getByRole('listitem').filter({ hasText: 'hangs 12.5 cm free above its head block' })).toBeVisible()
+  await expect(page.getByText(/^A stack wants a look/)).toBeVisible()
 })
 
 test('a height is reached with what the cupboard has, and what has no way says the nearest', async ({

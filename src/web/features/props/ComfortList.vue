@@ -25,14 +25,18 @@ const wordsOf = (finding: (typeof findings.value)[number]) => comfortWords(findi
             >
           </p>
           <p class="mend">{{ wordsOf(finding).mend }}</p>
-          <Button
-            v-if="mends[finding.code]"
-            size="small"
-            severity="secondary"
-            outlined
-            :label="mendWords(mends[finding.code]!, kinds)"
-            @click="put(mends[finding.code]!.items)"
-          />
+          <div class="one-press">
+            <template v-if="!mends">Looking for a mend…</template>
+            <Button
+              v-else-if="mends[finding.code]"
+              size="small"
+              severity="secondary"
+              outlined
+              :label="mendWords(mends[finding.code]!, kinds)"
+              @click="put(mends[finding.code]!.items)"
+            />
+            <template v-else>No single change found that mends it.</template>
+          </div>
         </div>
       </li>
     </ul>
@@ -69,8 +73,15 @@ li > svg {
 .mend {
   color: #414d4a;
 }
+/* As high as a button of two lines: what stands below stays where the hand is when a mend is found. */
+.one-press {
+  display: flex;
+  align-items: center;
+  min-height: 50px;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
 li :deep(.p-button) {
-  margin-top: 5px;
   text-align: left;
   line-height: 1.15;
 }
@@ -80,7 +91,7 @@ li :deep(.p-button) {
   color: var(--ink-soft);
 }
 @media print {
-  li :deep(.p-button) {
+  .one-press {
     display: none;
   }
 }

@@ -78,9 +78,9 @@ function choose(id: string | null): void {
 const told = computed(() =>
   measures.value.filter(({ mark }) => mark === undefined).map((measure) => captionWords(measure, unit.value)),
 )
-const steady = computed(
-  () => !findings.value.some(({ code }) => code.startsWith('STACK_') || code === 'ON_ROUND' || code === 'BLOCK_ON_END'),
-)
+/** What tells that the props themselves may tip, roll, slide or sag. */
+const unsteadyCodes: ReadonlySet<string> = new Set(['ON_ROUND', 'BLOCK_ON_END', 'HANGS_FREE', 'STEEP'])
+const steady = computed(() => !findings.value.some(({ code }) => code.startsWith('STACK_') || unsteadyCodes.has(code)))
 const sub = computed(() =>
   chosen.value
     ? `${basePositionNames[chosen.value.base]} · ${seenFrom.value} · person of ${String(statureCm.value)} cm`

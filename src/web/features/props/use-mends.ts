@@ -7,17 +7,18 @@ import type { MendAnswer, MendQuestion } from './mend-work.ts'
 /** How long the hands rest before a mend is looked for. */
 const restMs = 150
 
-/** The mends of the findings of a set-up, from a worker; empty until they come, and where it cannot be had. */
-export function useMends(input: Ref<ElevationInput | undefined>): Ref<MendAnswer['mends']> {
-  const mends = shallowRef<MendAnswer['mends']>({})
+/** The mends of the findings of a set-up, from a worker; none until they have been looked for. */
+export function useMends(input: Ref<ElevationInput | undefined>): Ref<MendAnswer['mends'] | undefined> {
+  const mends = shallowRef<MendAnswer['mends']>()
   let asked = 0
   const worker = new Worker(new URL('./mend-worker.ts', import.meta.url), { type: 'module' })
   worker.onmessage = ({ data }: MessageEvent<MendAnswer>) => {
     if (data.asked === asked) mends.value = data.mends
   }
+  worker.onerror = () => (mends.value = {})
   // What was offered belongs to what was there before; what is new is asked when the hands rest.
   watch(input, () => {
-    mends.value = {}
+    mends.value = undefined
     asked += 1
   })
   watchDebounced(
