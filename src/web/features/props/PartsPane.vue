@@ -29,7 +29,8 @@ const sumOf = (part: BodyPart): string | undefined => {
 }
 
 const openId = ref<string>()
-watch([chosen, setUp], () => (openId.value = undefined))
+// By name: what is read anew from the server is the same set-up.
+watch([() => chosen.value?.key, () => setUp.value?.id], () => (openId.value = undefined))
 
 const addTo = ref<BodyPart | null>(null)
 const addChoices = bodyParts.map((value) => ({ value, words: partNames[value] }))

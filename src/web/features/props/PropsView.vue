@@ -42,7 +42,10 @@ const frame = useTemplateRef('frame')
 const { width, height } = useElementSize(frame)
 /** Each pose opens in the picture that says more; the other is a press away. */
 const chosenView = ref<'side' | 'above'>()
-watch(chosen, () => (chosenView.value = undefined))
+watch(
+  () => chosen.value?.key,
+  () => (chosenView.value = undefined),
+)
 const view = computed(() => chosenView.value ?? figure.value?.view ?? 'side')
 const views = [
   { value: 'side', words: 'From the side' },
