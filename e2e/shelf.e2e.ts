@@ -31,6 +31,25 @@ test('the whole shelf opens from its head, is found and filtered by keyboard, an
   await saved(plan)
 })
 
+test('a page of the shelf opens at its head, and the list is found again where one left it', async ({
+  page,
+  house,
+}) => {
+  for (const size of [
+    { width: 1280, height: 800 },
+    { width: 640, height: 500 },
+  ]) {
+    await page.setViewportSize(size)
+    await page.goto(`${house.address}shelf`)
+    const deer = page.getByRole('link', { name: 'Deer', exact: true })
+    await deer.click()
+    await expect(page.getByRole('heading', { level: 1, name: 'Deer' })).toBeInViewport()
+    await page.goBack()
+    await expect(page.getByRole('heading', { name: 'All of the shelf' })).not.toBeInViewport()
+    await expect(deer).toBeInViewport()
+  }
+})
+
 test('filters that fit nothing say so and are cleared', async ({ page, house }) => {
   await page.goto(`${house.address}shelf`)
   await page.getByRole('checkbox', { name: /^Standing/ }).check()

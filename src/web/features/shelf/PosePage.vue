@@ -202,7 +202,7 @@ async function remove(): Promise<void> {
           <OwnVariants :pose="pose" />
         </section>
         <section>
-          <h2>Props <small>per person; Props shows each set-up with its folds and heights</small></h2>
+          <h2>Props <small>per person; Set-ups shows each with its folds and heights</small></h2>
           <ul v-if="pose.props.length > 0">
             <li v-for="prop in pose.props" :key="prop.kind">
               {{ countedProp(prop.kind, prop.count) }}

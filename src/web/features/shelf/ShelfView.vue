@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted } from 'vue'
+import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import FilterPane from './FilterPane.vue'
 import MovementPage from './MovementPage.vue'
@@ -18,12 +18,25 @@ const id = computed(() => (typeof route.params['id'] === 'string' ? route.params
 const pose = computed(() => (id.value === undefined ? undefined : poseIn(own.shelf, id.value)))
 const movement = computed(() => own.catalog.movements.get(id.value ?? ''))
 const technique = computed(() => own.catalog.techniques.get(id.value ?? ''))
+
+/** What scrolls: the whole view where it is narrow, else the list or page alone. */
+const view = useTemplateRef('view')
+const shown = useTemplateRef('shown')
+const listTops = new Map<HTMLElement, number>()
+/** A page begins at its head, and the list is found where one left it. */
+watch(id, async (now, before) => {
+  const scrollers = [view.value, shown.value].filter((one) => one !== null)
+  if (before === undefined) for (const one of scrollers) listTops.set(one, one.scrollTop)
+  await nextTick()
+  for (const one of scrollers) one.scrollTo({ top: now === undefined ? (listTops.get(one) ?? 0) : 0 })
+  if (now !== undefined) shown.value?.scrollIntoView({ block: 'start' })
+})
 </script>
 
 <template>
-  <div class="shelf-view">
+  <div ref="view" class="shelf-view">
     <FilterPane />
-    <div class="shown">
+    <div ref="shown" class="shown">
       <RemovedNote />
       <ShelfList v-if="id === undefined" />
       <PosePage v-else-if="pose" :key="pose.id" :pose="pose" />
