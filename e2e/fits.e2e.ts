@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { blockNames, expect, saved, test } from './fixtures.ts'
+import { blockNames, expect, openedDialog, saved, test } from './fixtures.ts'
 
 /** The demo hour with less time than it takes. */
 async function openAt(plan: Page, length: string): Promise<void> {
@@ -10,6 +10,7 @@ async function openAt(plan: Page, length: string): Promise<void> {
   await field.press('Enter')
   await plan.getByRole('listbox').focus()
   await plan.keyboard.press('f')
+  await openedDialog(plan)
 }
 const column = (plan: Page, name: string) => plan.getByRole('region', { name })
 
@@ -50,6 +51,7 @@ test('the slider goes from dropping to shortening, and what must stay is never d
   await plan.getByRole('option', { name: 'must stay' }).click()
   await plan.getByRole('listbox').first().focus()
   await plan.keyboard.press('f')
+  await openedDialog(plan)
   await expect(column(plan, 'Fewer poses').getByText(/^drops /)).not.toContainText('Deer')
   await plan.getByRole('button', { name: 'Take this: Fewer poses' }).click()
   await expect(plan.getByText(/Does not fit/)).toHaveCount(0)
@@ -68,6 +70,7 @@ test('spare time is offered, and used only when it is taken', async ({ plan }) =
   await plan.keyboard.press('Escape')
   await expect(plan.getByTestId('gauge')).toContainText('to spare')
   await plan.keyboard.press('f')
+  await openedDialog(plan)
   await plan.getByRole('button', { name: 'Take this: Use the spare time' }).click()
   await expect(plan.getByTestId('gauge')).toContainText('1:10:00 of 1:10:00')
 })

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { test as base, expect } from '@playwright/test'
-import type { BrowserContext, Page } from '@playwright/test'
+import type { BrowserContext, Locator, Page } from '@playwright/test'
 import type { Session } from '#model/session'
 import { prepareDemo } from '#server/demo/seed'
 import { startServer } from '#server/start'
@@ -116,3 +116,11 @@ export async function blockNames(page: Page): Promise<string[]> {
 }
 
 export const saved = (page: Page) => expect(page.locator('.save')).toHaveText('saved')
+
+/** The dialog that stands open, once it has come in: until then it takes the focus off whatever one gave it to. */
+export async function openedDialog(page: Page): Promise<Locator> {
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).toBeVisible()
+  await expect(page.locator('.p-dialog-enter-active')).toHaveCount(0)
+  return dialog
+}

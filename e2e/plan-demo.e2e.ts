@@ -1,4 +1,4 @@
-import { blockNames, expect, saved, test } from './fixtures.ts'
+import { blockNames, expect, openedDialog, saved, test } from './fixtures.ts'
 
 test('the demo session stands on the spine with its sums', async ({ plan }) => {
   await expect(plan.getByTestId('gauge')).toHaveText('58:48 of 60:00 · 1:12 to spare')
@@ -66,7 +66,8 @@ test('the menu of the session renames it, shows its history and its versions, wh
   const opener = plan.getByRole('button', { name: 'Thursday slow hour', exact: true })
   await opener.press('Enter')
   await plan.getByRole('menuitem', { name: 'Rename' }).click()
-  const dialog = plan.getByRole('dialog', { name: 'Rename the session' })
+  const dialog = await openedDialog(plan)
+  await expect(dialog).toHaveAccessibleName('Rename the session')
   await dialog.getByLabel('Name', { exact: true }).fill('  ')
   await expect(dialog.getByText('A session needs a name.')).toBeVisible()
   await expect(dialog.getByRole('button', { name: 'Rename' })).toBeDisabled()
