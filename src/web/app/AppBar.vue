@@ -16,7 +16,10 @@ const always = [
   { name: 'sessions', words: 'Sessions' },
   { name: 'journal', words: 'Journal' },
 ]
+// Read one by one: a change of the plan that touches none of them does not draw the bar anew.
 const id = computed(() => store.document?.id)
+const name = computed(() => store.document?.name ?? '')
+const hasBlocks = computed(() => (store.document?.blocks.length ?? 0) > 0)
 const views = computed(() =>
   id.value === undefined
     ? []
@@ -59,10 +62,10 @@ function toggle(which: 'always' | 'session'): void {
       <i class="pi pi-bars" aria-hidden="true" /><span class="visually-hidden">Sessions and Journal</span>
     </button>
     <nav v-else aria-label="Zovrin">
-      <RouterLink v-for="{ name, words } in always" :key="name" :to="{ name }">{{ words }}</RouterLink>
+      <RouterLink v-for="view in always" :key="view.name" :to="{ name: view.name }">{{ view.words }}</RouterLink>
     </nav>
     <BarMenu v-if="open === 'always'" :items="always" :opener="allOpener" @close="open = undefined" />
-    <template v-if="store.document">
+    <template v-if="id !== undefined">
       <i class="line" aria-hidden="true" />
       <button
         ref="opener"
@@ -70,24 +73,21 @@ function toggle(which: 'always' | 'session'): void {
         :class="{ here: folds && isIn(views) }"
         aria-haspopup="menu"
         :aria-expanded="open === 'session'"
-        :title="store.document.name"
+        :title="name"
         @click="toggle('session')"
       >
-        <span>{{ store.document.name }}</span><i class="pi pi-angle-down" aria-hidden="true" />
+        <span>{{ name }}</span><i class="pi pi-angle-down" aria-hidden="true" />
       </button>
       <SessionMenu v-if="open === 'session'" :views="folds ? views : []" :opener="opener" @close="open = undefined" />
       <nav v-if="!folds" aria-label="Views of the session">
-        <RouterLink v-for="{ name, words, params } in views" :key="name" :to="{ name, params }">{{ words }}</RouterLink>
+        <RouterLink v-for="{ words, ...to } in views" :key="to.name" :to="to">{{ words }}</RouterLink>
       </nav>
     </template>
     <RunningClassLink />
     <span class="grow" />
     <RouterView name="bar" />
     <!-- There is nothing to lead in a session of no blocks. -->
-    <RouterLink
-      v-if="id !== undefined && store.document?.blocks.length"
-      class="lead"
-      :to="{ name: 'lead', params: { id } }"
+    <RouterLink v-if="id !== undefined && hasBlocks" class="lead" :to="{ name: 'lead', params: { id } }"
       >Lead</RouterLink
     >
   </header>

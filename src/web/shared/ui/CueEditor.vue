@@ -16,13 +16,13 @@ import { textOf } from '#web/shared/ui/text-of.ts'
 const props = defineProps<{ sided: boolean; phases?: readonly Phase[] }>()
 const cues = defineModel<readonly Cue[]>({ required: true })
 
-const moments = [
+type Moment = 'start' | 'half' | 'share' | 'end'
+const allMoments: { value: Moment; words: string }[] = [
   { value: 'start', words: 'after the start' },
   { value: 'half', words: 'at half time' },
   { value: 'share', words: 'after a share' },
   { value: 'end', words: 'before the end' },
-] as const
-type Moment = (typeof moments)[number]['value']
+]
 const sounds: { value: Sound['kind'] | 'none'; words: string }[] = [
   { value: 'none', words: 'no sound' },
   { value: 'bowl', words: 'bowl' },
@@ -33,7 +33,9 @@ const sounds: { value: Sound['kind'] | 'none'; words: string }[] = [
 const momentOf = ({ at }: Cue): Moment =>
   'share' in at ? (at.share === 0.5 ? 'half' : 'share') : 'beforeEndS' in at ? 'end' : 'start'
 const secondsOf = ({ at }: Cue): number => ('fromStartS' in at ? at.fromStartS : 'beforeEndS' in at ? at.beforeEndS : 0)
-const momentChoices = (cue: Cue) => moments.filter(({ value }) => value !== 'share' || momentOf(cue) === 'share')
+/** A share other than half is only offered to a cue that has one. The same list each time, so that nothing is drawn anew. */
+const moments = allMoments.filter(({ value }) => value !== 'share')
+const momentChoices = (cue: Cue) => (momentOf(cue) === 'share' ? allMoments : moments)
 function makeAt(moment: Moment, seconds: number): Cue['at'] {
   if (moment === 'half' || moment === 'share') return { share: 0.5 }
   return moment === 'end' ? { beforeEndS: Math.max(1, seconds) } : { fromStartS: seconds }

@@ -2,35 +2,24 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { SomeAnswers } from '#model/answers'
 import type { TimeName } from '#model/times'
 import { withFields } from '#core/session'
-import type { Change, FieldsOf, Resolved, Source, Sourced } from '#core/session'
-import { betweenLimits } from '#model/limits'
+import type { Change, FieldsOf, Resolved, Sourced } from '#core/session'
 import { answerWords } from '#words/answers'
 import { afterRestName } from '#words/practices'
-import DurationField from '#web/shared/ui/DurationField.vue'
 import { blockName } from '#words/blocks'
 import { usePlan } from '../use-plan.ts'
-import Part from './Part.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
+import Part from './Part.vue'
+import TimeRow from './TimeRow.vue'
 
 /** The times around a block, each changed in place, with where it comes from and a way back to that. */
 type Moving = Exclude<Resolved, { kind: 'talk' }>
 const props = defineProps<{ resolved: Moving; change: Change }>()
 const { document, setFields } = usePlan()
 
-const sourceWords: Readonly<Record<Source, string>> = {
-  block: 'set here',
-  session: 'set for the session',
-  'own pose': 'your own pose',
-  learned: 'learned',
-  shipped: 'usual',
-  position: 'by the position before',
-  school: 'by the school',
-  rule: 'half the first',
-}
 const restName = computed(() => {
   const name = afterRestName(document.value?.practice ?? 'mixed')
   return name.charAt(0).toUpperCase() + name.slice(1)
@@ -100,6 +89,8 @@ const answers = computed(() => {
       options: Object.entries(answerWords[question].answers).map(([value, words]) => ({ value, words })),
     }))
 })
+/** Its fields are many, and most teachers never open them: they are set out when it is first opened. */
+const isAsked = ref(false)
 function setAnswer(fields: FieldsOf<SomeAnswers>): void {
   const { block } = props.resolved
   setFields(block, { answers: withFields(block.answers ?? {}, fields) }, `answer otherwise in ${name.value}`)
@@ -108,30 +99,15 @@ function setAnswer(fields: FieldsOf<SomeAnswers>): void {
 
 <template>
   <Part title="Around it">
-    <div v-for="{ name: label, time, value } in rows" :key="time" class="row">
-      <span class="what"
-        >{{ label }} <small>· {{ sourceWords[value.from] }}</small></span
-      >
-      <Button
-        v-if="value.from === 'block'"
-        class="back"
-        text
-        size="small"
-        severity="secondary"
-        icon="pi pi-undo"
-        :aria-label="`${label}: take the usual time again`"
-        :title="`Take the usual time again`"
-        @click="set(time, undefined)"
-      />
-      <DurationField
-        class="time"
-        hide-label
-        :label="label"
-        :seconds="value.value"
-        :limits="betweenLimits"
-        @change="set(time, $event)"
-      />
-    </div>
+    <TimeRow
+      v-for="{ name: label, time, value } in rows"
+      :key="time"
+      :name="label"
+      :seconds="value.value"
+      :from="value.from"
+      @change="set(time, $event)"
+      @usual="set(time, undefined)"
+    />
     <label for="change-text">Said for the change, in your words</label>
     <InputText
       id="change-text"
@@ -141,9 +117,9 @@ function setAnswer(fields: FieldsOf<SomeAnswers>): void {
       placeholder="fetch the chairs"
       @change="setChangeText(textOf($event))"
     />
-    <details v-if="answers.length > 0">
+    <details v-if="answers.length > 0" @toggle="isAsked = true">
       <summary>What this hold does otherwise</summary>
-      <div v-for="row in answers" :key="row.question" class="answer">
+      <div v-for="row in isAsked ? answers : []" :key="row.question" class="answer">
         <span :id="`block-answer-${row.question}`"
           >{{ row.asks }} <small>{{ row.isSet ? 'set here' : 'by the school' }}</small></span
         >
@@ -173,24 +149,6 @@ function setAnswer(fields: FieldsOf<SomeAnswers>): void {
 </template>
 
 <style scoped>
-.row {
-  display: flex;
-  align-items: center;
-  gap: 6px;
-  padding: 1.5px 0;
-}
-.what {
-  flex: 1;
-  min-width: 0;
-}
-.time {
-  flex: 0 0 78px;
-}
-.time :deep(input) {
-  padding: 2px 8px;
-  text-align: right;
-  font-weight: 650;
-}
 .back {
   width: 26px;
   height: 26px;

@@ -73,9 +73,10 @@ const own = useOwnStore()
 /** Stands for no variant; a select shows nothing for an empty value. */
 const usualForm = '-'
 const gradeWords = { easier: 'easier', same: 'as strong', stronger: 'stronger' } as const
+const poseId = computed(() => props.resolved.block.poseId)
 const forms = computed(() => [
   { id: usualForm, words: 'as it stands' },
-  ...(poseIn(own.catalog, props.resolved.block.poseId)?.variants ?? []).map(({ id, name, grade }) => ({
+  ...(poseIn(own.catalog, poseId.value)?.variants ?? []).map(({ id, name, grade }) => ({
     id,
     words: `${name} (${gradeWords[grade]})`,
   })),
