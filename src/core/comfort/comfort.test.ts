@@ -1,6 +1,6 @@
 import type { Figure } from '#model/figure'
 import type { SetUpItem } from '#model/set-up'
-import { assess, comfortRules, freeId, mendOf } from '#core/comfort'
+import { assess, comfortRules, freeId, mendOf, standsFirmly } from '#core/comfort'
 import type { ComfortFinding } from '#core/comfort'
 import type { ElevationInput } from '#core/figure'
 import { poses } from '#library/poses'
@@ -294,6 +294,15 @@ test.each(Object.entries(cases))(
     expect(codes(good)).not.toContain(code)
   },
 )
+
+test('props stand firmly until a stack, a slope or something round is found: what the body does is no matter of theirs', () => {
+  const unsteady = ['BLOCK_ON_END', 'HANGS_FREE', 'ON_ROUND', 'STACK_MANY', 'STACK_ORDER', 'STACK_TALL', 'STEEP']
+  for (const [code, { with: bad }] of Object.entries(cases)) {
+    const finding = found(bad, code)
+    expect(`${code} ${String(finding && standsFirmly([finding]))}`).toBe(`${code} ${String(!unsteady.includes(code))}`)
+  }
+  expect(standsFirmly([])).toBe(true)
+})
 
 test('every code has words, which name their numbers and never a promise', () => {
   for (const [code, { with: bad }] of Object.entries(cases)) {

@@ -3,6 +3,7 @@ import { useElementSize, useMediaQuery } from '@vueuse/core'
 import SelectButton from 'primevue/selectbutton'
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import { standsFirmly } from '#core/comfort'
 import { basePositionNames } from '#words/positions'
 import { drawAbove } from '#web/shared/figures/drawing-above.ts'
 import { drawElevation } from '#web/shared/figures/drawing.ts'
@@ -81,9 +82,7 @@ function choose(id: string | null): void {
 const told = computed(() =>
   measures.value.filter(({ mark }) => mark === undefined).map((measure) => captionWords(measure, unit.value)),
 )
-/** What tells that the props themselves may tip, roll, slide or sag. */
-const unsteadyCodes: ReadonlySet<string> = new Set(['ON_ROUND', 'BLOCK_ON_END', 'HANGS_FREE', 'STEEP'])
-const steady = computed(() => !findings.value.some(({ code }) => code.startsWith('STACK_') || unsteadyCodes.has(code)))
+const steady = computed(() => standsFirmly(findings.value))
 const sub = computed(() =>
   chosen.value
     ? `${basePositionNames[chosen.value.base]} · ${seenFrom.value} · person of ${String(statureCm.value)} cm`
