@@ -159,6 +159,29 @@ test('a server in trouble has not lost the session: it opens as this browser kne
   await expect(plan.getByTestId('gauge')).toContainText('58:48')
 })
 
+test('a full disk is said in the bar, the work stays in the browser, and it is saved when there is room', async ({
+  plan,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('507')
+  const full = { code: 'DISK_FULL', status: 507, title: 'The disk is full', detail: 'There is no room left.' }
+  let isFull = true
+  await plan.route('**/api/sessions/thursday-slow-hour', (route) =>
+    isFull && route.request().method() === 'PUT'
+      ? route.fulfill({ status: 507, contentType: 'application/problem+json', body: JSON.stringify(full) })
+      : route.continue(),
+  )
+  await rename(plan, 'Typed while it was full')
+  await expect(plan.locator('.save')).toHaveText('not saved: the disk is full')
+  await plan.reload()
+  await expect(plan.getByRole('button', { name: 'Typed while it was full', exact: true })).toBeVisible()
+  await expect(plan.locator('.save')).toHaveText('not saved: the disk is full')
+  isFull = false
+  await saved(plan)
+  expect((await house.session('thursday-slow-hour')).name).toBe('Typed while it was full')
+})
+
 test('a session that was deleted is not offered while the server is away', async ({ plan, house, expectFailures }) => {
   expectFailures('Failed to load resource')
   await shellKept(plan)

@@ -25,6 +25,7 @@ export interface ProblemFacts {
   VERSION_STALE: { based: number; current: number }
   WRONG_HOST: { host: string }
   WRONG_ORIGIN: object
+  DISK_FULL: object
   INTERNAL: object
 }
 export type ProblemCode = keyof ProblemFacts

@@ -6,6 +6,7 @@ import helmet from 'helmet'
 import type { Logger } from 'pino'
 import { systemClock } from './clock.ts'
 import type { Clock } from './clock.ts'
+import { isDiskFull, loggable } from './db/failures.ts'
 import type { Database } from './db/open.ts'
 import { exchangeBody, exchangeRoutes } from './features/exchange/routes.ts'
 import { exchange } from './features/exchange/store.ts'
@@ -133,6 +134,7 @@ function problemOf(error: unknown) {
   if (type === 'entity.too.large') return makeProblem('BODY_TOO_LARGE', { mostKb: limitOf(error) })
   if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || type === 'request.aborted')
     return makeProblem('MALFORMED_JSON', {})
+  if (isDiskFull(error)) return makeProblem('DISK_FULL', {})
   if (error instanceof URIError) return makeProblem('UNKNOWN_ADDRESS', { path: 'this address' })
   return makeProblem('INTERNAL', {})
 }
@@ -147,7 +149,7 @@ function sendProblem(logger: Logger | undefined): ErrorRequestHandler {
   // Express knows an error handler by its four parameters.
   return (error: unknown, _request, response, _next) => {
     const problem = problemOf(error)
-    if (problem.code === 'INTERNAL') logger?.error(error)
+    if (problem.status >= 500) logger?.error(loggable(error))
     response.status(problem.status).type('application/problem+json').json(problem)
   }
 }

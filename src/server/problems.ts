@@ -27,6 +27,7 @@ export const problemStatus: Readonly<Record<ProblemCode, number>> = {
   VERSION_STALE: 412,
   WRONG_HOST: 421,
   WRONG_ORIGIN: 403,
+  DISK_FULL: 507,
   INTERNAL: 500,
 }
 

@@ -85,6 +85,11 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
   }),
   WRONG_HOST: ({ host }) => ({ title: 'Wrong host', detail: `This Zovrin answers only on this machine, at ${host}.` }),
   WRONG_ORIGIN: () => ({ title: 'Wrong origin', detail: 'Changes are taken only from Zovrin’s own pages.' }),
+  DISK_FULL: () => ({
+    title: 'The disk is full',
+    detail:
+      'There is no room left on the disk of this machine. Nothing was changed: make room, and it is saved by itself.',
+  }),
   INTERNAL: () => ({
     title: 'Something broke in Zovrin',
     detail: 'The server met a mistake of its own. Nothing was changed; what you typed is kept in the window.',

@@ -9,6 +9,14 @@ const words: Readonly<Record<SaveStatus, string>> = {
   refused: 'not saved: refused',
 }
 
+interface SaveTroubles {
+  /** The browser keeps what the server does not have yet. */
+  readonly isKeptHere: boolean
+  readonly isDiskFull: boolean
+}
+
 /** Where the last change is; what neither server nor browser keeps lives in the window alone. */
-export const saveWords = (status: SaveStatus, isKeptHere: boolean): string =>
-  isKeptHere || status === 'saved' ? words[status] : `${words[status]}, keep this window open`
+export function saveWords(status: SaveStatus, { isKeptHere, isDiskFull }: SaveTroubles): string {
+  const where = status === 'retrying' && isDiskFull ? 'not saved: the disk is full' : words[status]
+  return isKeptHere || status === 'saved' ? where : `${where}, keep this window open`
+}

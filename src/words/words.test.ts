@@ -12,6 +12,7 @@ import {
   turnChoices,
 } from './props.ts'
 import { gradeLines } from './cautions.ts'
+import { saveWords } from './saving.ts'
 import { numberWords } from './numbers.ts'
 import { durationWords } from './durations.ts'
 import { lengthNumber, lengthText, wallDistanceText } from './lengths.ts'
@@ -154,4 +155,16 @@ test('a refusal carries what its words need', () => {
   const read = parseNumber('99', { least: 1, most: 20 }, 'Sets')
   expect(read).toMatchObject({ ok: false, field: 'Sets', extra: { typed: '99', least: 1, most: 20 } })
   expect(() => orThrow(read)).toThrow(RangeError)
+})
+
+test('where the last change is, is said with what stands in the way', () => {
+  const here = { isKeptHere: true, isDiskFull: false }
+  expect(saveWords('saved', here)).toBe('saved')
+  expect(saveWords('retrying', here)).toBe('not saved: retrying')
+  expect(saveWords('retrying', { ...here, isDiskFull: true })).toBe('not saved: the disk is full')
+  expect(saveWords('waiting', { ...here, isDiskFull: true })).toBe('saving')
+  expect(saveWords('retrying', { isKeptHere: false, isDiskFull: true })).toBe(
+    'not saved: the disk is full, keep this window open',
+  )
+  expect(saveWords('saved', { isKeptHere: false, isDiskFull: false })).toBe('saved')
 })

@@ -57,6 +57,15 @@ test('away it is tried again by itself, and by the next edit', () => {
   expect(through(away, edited(c, 5000))[0].status).toBe('waiting')
 })
 
+test('a disk that is full is told as such, tried again, and forgotten when there is room', () => {
+  const [full, effects] = through(opened('a'), edited(b), timer, { type: 'away', n: 1, isDiskFull: true })
+  expect([full.status, full.isDiskFull, of(effects)]).toEqual(['retrying', true, ['wake']])
+  const [trying] = through(full, timer)
+  expect([trying.status, trying.isDiskFull]).toEqual(['retrying', true])
+  expect(through(trying, { type: 'away', n: 2 })[0].isDiskFull).toBe(false)
+  expect(through(trying, { type: 'saved', n: 2, version: 2 })[0]).toMatchObject({ status: 'saved', isDiskFull: false })
+})
+
 test('a draft that could not be kept stands in the way of nothing', () => {
   const [failed] = through(opened('a'), edited(b), { type: 'draft failed' })
   expect(failed.draftFailed).toBe(true)

@@ -33,6 +33,8 @@ export interface Saving<D> {
   readonly refusal: string | null
   /** The browser could not keep the draft: what is unsaved lives in this window only. */
   readonly draftFailed: boolean
+  /** The server is there and has no room to write: tried again all the same. */
+  readonly isDiskFull: boolean
 }
 
 export type SavingEvent<D> =
@@ -40,7 +42,8 @@ export type SavingEvent<D> =
   /** The time that was asked for has come; or the document is closed, which saves at once. */
   | { readonly type: 'timer' | 'closed' }
   | { readonly type: 'saved'; readonly n: number; readonly version: number }
-  | { readonly type: 'stale' | 'away'; readonly n: number }
+  | { readonly type: 'stale'; readonly n: number }
+  | { readonly type: 'away'; readonly n: number; readonly isDiskFull?: boolean }
   | { readonly type: 'refused'; readonly n: number; readonly refusal: string }
   | { readonly type: 'theirs'; readonly n: number; readonly theirs: Kept<D> }
   | { readonly type: 'set aside'; readonly n: number }
@@ -87,5 +90,6 @@ export function openSaving<D>(kept: Kept<D> | undefined, written: Kept<D> | unde
     theirs: isMet ? kept : null,
     refusal: null,
     draftFailed: false,
+    isDiskFull: false,
   }
 }

@@ -79,7 +79,7 @@ type Out<D> = NonNullable<Saving<D>['out']>
 type Answer<D> = Extract<SavingEvent<D>, { readonly n: number }>
 
 function answered<D>(before: Saving<D>, { asked, sent, n }: Out<D>, answer: Answer<D>): Stepped<D> {
-  const now = { ...before, out: null }
+  const now = { ...before, out: null, isDiskFull: answer.type === 'away' && answer.isDiskFull === true }
   switch (answer.type) {
     case 'saved':
       return kept(now, sent, answer.version)

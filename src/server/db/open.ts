@@ -1,15 +1,17 @@
 import { mkdirSync } from 'node:fs'
 import { dirname } from 'node:path'
-import { Sequelize, Transaction } from 'sequelize'
+import { Sequelize } from 'sequelize'
 import { defineModels } from './models.ts'
 import type { Models } from './models.ts'
 import { makeMigrator } from './migrate.ts'
+import { makeWrites } from './writes.ts'
+import type { Work } from './writes.ts'
 
 export interface Database {
   readonly sequelize: Sequelize
   readonly models: Models
-  /** Runs work that reads before it writes, so that nobody writes in between. */
-  inTransaction<T>(work: (transaction: Transaction) => Promise<T>): Promise<T>
+  /** Runs work that reads before it writes, so that nobody writes in between; every write goes through here. */
+  inTransaction<T>(work: Work<T>): Promise<T>
   close(): Promise<void>
 }
 
@@ -23,20 +25,14 @@ export async function openDatabase(storage: string): Promise<Database> {
   const sequelize = new Sequelize({ dialect: 'sqlite', storage, logging: false })
   if (storage !== ':memory:') await sequelize.query('PRAGMA journal_mode = WAL')
   await makeMigrator(sequelize).up()
-  const underway = new Set<Promise<unknown>>()
+  const { inTransaction, settled } = makeWrites(sequelize)
   return {
     sequelize,
     models: defineModels(sequelize),
-    inTransaction(work) {
-      const done = sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, work)
-      underway.add(done)
-      const forget = () => underway.delete(done)
-      done.then(forget, forget)
-      return done
-    },
+    inTransaction,
     async close() {
       // A window that was closed in the middle of a save leaves its transaction running: it is let finish.
-      await Promise.allSettled(underway)
+      await settled()
       await sequelize.close()
     },
   }

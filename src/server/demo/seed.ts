@@ -18,7 +18,7 @@ const seedNote = 'demo seed'
 const minuteMs = 60_000
 
 export async function seedDemo(database: Database, clock: Clock): Promise<void> {
-  const { models } = database
+  const { models, inTransaction } = database
   // The first of the list was worked on last.
   for (const [index, document] of demoSessions.toReversed().entries()) {
     const at = new Date(clock.now().getTime() - (demoSessions.length - index) * 90 * minuteMs)
@@ -32,7 +32,8 @@ export async function seedDemo(database: Database, clock: Clock): Promise<void> 
     await classes.append(start.id, 0, { events: [...events], conductedMs: 0 })
     await classes.end(start.id, end)
   }
-  await models.notes.create({ name: seedNote, value: String(seedNumber) })
+  const note = { name: seedNote, value: String(seedNumber) }
+  await inTransaction((transaction) => models.notes.create(note, { transaction }))
 }
 
 async function seedOf(file: string): Promise<number> {

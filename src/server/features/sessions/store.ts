@@ -53,7 +53,7 @@ export function sessionStore({ models, inTransaction }: Database, clock: Clock) 
     find: (id: string) => find(at, id),
     list: () => list(at),
     /** Puts a session away, makes it a template, deletes it, or takes any of these back. */
-    setState: (id: string, state: SessionState) => setState(at, id, state),
+    setState: (id: string, state: SessionState) => inTransaction((transaction) => setState(at, id, state, transaction)),
     /** Adds a session; within another transaction where one is given. */
     create: (document: Session, within?: Transaction) =>
       within ? add(at, document, within) : inTransaction((transaction) => add(at, document, transaction)),
@@ -61,7 +61,8 @@ export function sessionStore({ models, inTransaction }: Database, clock: Clock) 
     save: (document: Session, based: number, reason: KeepReason) =>
       inTransaction((transaction) => save(at, document, { based, reason }, transaction)),
     /** Puts a document into history: given up in a conflict, or as it stood before something decisive. */
-    setAside: (document: Session, based: number, reason: KeepReason) => setAside(at, document, { based, reason }),
+    setAside: (document: Session, based: number, reason: KeepReason) =>
+      inTransaction((transaction) => setAside(at, document, { based, reason }, transaction)),
     history: (sessionId: string) => history(at, sessionId),
     keptDocument: (sessionId: string, id: number) => keptDocument(at, sessionId, id),
   }
@@ -69,8 +70,8 @@ export function sessionStore({ models, inTransaction }: Database, clock: Clock) 
 
 export type SessionStore = ReturnType<typeof sessionStore>
 
-async function find({ models }: At, id: string): Promise<StoredSession> {
-  const row = await models.sessions.findByPk(id)
+async function find({ models }: At, id: string, transaction?: Transaction): Promise<StoredSession> {
+  const row = await models.sessions.findByPk(id, { transaction })
   if (!row || row.deletedAt) throw new ProblemError('UNKNOWN_SESSION', { id })
   return { document: migrateDocument(JSON.parse(row.document)), version: row.version }
 }
@@ -105,17 +106,24 @@ async function lastLed(models: Models): Promise<Map<string, string>> {
   return new Map(rows.map(({ sessionId, startedAt }) => [sessionId, new Date(startedAt).toISOString()]))
 }
 
-async function setState({ models, clock }: At, id: string, { archived, template, deleted }: SessionState) {
-  const row = await models.sessions.findByPk(id)
+async function setState(
+  { models, clock }: At,
+  id: string,
+  { archived, template, deleted }: SessionState,
+  transaction: Transaction,
+) {
+  const row = await models.sessions.findByPk(id, { transaction })
   if (!row || (row.deletedAt && deleted !== false)) throw new ProblemError('UNKNOWN_SESSION', { id })
   const now = clock.now()
-  await row.update({
+  const change = {
     ...(archived === undefined ? {} : { archivedAt: archived ? now : null }),
     ...(template === undefined ? {} : { isTemplate: template }),
     ...(deleted === undefined ? {} : { deletedAt: deleted ? now : null }),
-  })
+  }
+  await row.update(change, { transaction })
   // A deleted session can be brought back for as long as its history is kept, then it goes.
-  await models.sessions.destroy({ where: { deletedAt: { [Op.lt]: new Date(now.getTime() - keepForMs) } } })
+  const tooOld = { deletedAt: { [Op.lt]: new Date(now.getTime() - keepForMs) } }
+  await models.sessions.destroy({ where: tooOld, transaction })
 }
 
 const columnsOf = (document: Session, savedAt: Date) => ({
@@ -180,10 +188,10 @@ async function keep(
   await models.history.destroy({ where: tooOld, transaction })
 }
 
-async function setAside(at: At, document: Session, { based, reason }: Former): Promise<void> {
-  await find(at, document.id)
+async function setAside(at: At, document: Session, { based, reason }: Former, transaction: Transaction): Promise<void> {
+  await find(at, document.id, transaction)
   const former = { sessionId: document.id, version: based, document: JSON.stringify(document), reason }
-  await at.inTransaction((transaction) => keep(at, former, transaction))
+  await keep(at, former, transaction)
 }
 
 async function history(at: At, sessionId: string): Promise<KeptVersion[]> {

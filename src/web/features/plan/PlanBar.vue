@@ -36,7 +36,7 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
       </div>
     </div>
     <span class="save" :class="store.state" role="status" :title="store.refusal">{{
-      saveWords(store.state, !store.draftFailed)
+      saveWords(store.state, { isKeptHere: !store.draftFailed, isDiskFull: store.isDiskFull })
     }}</span>
     <span class="steps">
       <Button

@@ -81,7 +81,8 @@ async function ask<D>(effect: Asked<D>, io: SavingIo<D>): Promise<SavingEvent<D>
       : await io.setAside(effect.document, effect.based)
   if (reply.kind === 'ok')
     return effect.type === 'send' ? { type: 'saved', n, version: reply.version } : { type: 'set aside', n }
-  if (reply.kind === 'away' || reply.problem.status >= 500) return { type: 'away', n }
+  if (reply.kind === 'away') return { type: 'away', n }
+  if (reply.problem.status >= 500) return { type: 'away', n, isDiskFull: reply.problem.code === 'DISK_FULL' }
   if (reply.problem.code === 'VERSION_STALE') return { type: 'stale', n }
   return { type: 'refused', n, refusal: reply.problem.detail }
 }

@@ -101,6 +101,8 @@ function viewsOf(shown: Readonly<ShallowRef<OpenSession | undefined>>) {
     isChoosing: computed(() => (saving.value ? saving.value.out !== null : false)),
     /** The browser does not keep what is unsaved: it lives in this window only. */
     draftFailed: computed(() => saving.value?.draftFailed ?? false),
+    /** The server has no room to write: what is edited stays in this browser until it has. */
+    isDiskFull: computed(() => saving.value?.isDiskFull ?? false),
     stacks: computed(() => shown.value?.stacks.value ?? emptyStacks),
   }
 }
