@@ -1,20 +1,22 @@
-/** What the driver of the database says went wrong; undefined for errors of any other kind. */
-function driverCode(error: unknown): string | undefined {
-  if (!(error instanceof Error)) return undefined
+import { types } from 'node:util'
+
+/** What the driver of the database, or the file system, says went wrong; undefined for errors of any other kind. */
+export function failureCode(error: unknown): string | undefined {
+  if (!types.isNativeError(error)) return undefined
   const told = 'original' in error ? error.original : error
-  return told instanceof Error && 'code' in told && typeof told.code === 'string' ? told.code : undefined
+  return types.isNativeError(told) && 'code' in told && typeof told.code === 'string' ? told.code : undefined
 }
 
 /** The disk, or what may be used of it, is full: nothing was written, and it works again when there is room. */
-export const isDiskFull = (error: unknown): boolean => driverCode(error) === 'SQLITE_FULL'
+export const isDiskFull = (error: unknown): boolean => failureCode(error) === 'SQLITE_FULL'
 
 /**
  * What may be written to a log of an error: its kind and where it happened. Messages of the database can hold what a
  * teacher wrote, and its errors carry the whole statement.
  */
 export function loggable(error: unknown): { readonly name: string; readonly code?: string; readonly at: string[] } {
-  if (!(error instanceof Error)) return { name: typeof error, at: [] }
-  const code = driverCode(error)
+  if (!types.isNativeError(error)) return { name: typeof error, at: [] }
+  const code = failureCode(error)
   const at = (error.stack ?? '').split('\n').filter((line) => /^\s+at /.test(line))
   const own = code === undefined && !('sql' in error) && !('errors' in error)
   return { name: own ? `${error.name}: ${error.message}` : error.name, ...(code === undefined ? {} : { code }), at }

@@ -1,5 +1,6 @@
 import type { QueryInterface, Sequelize } from 'sequelize'
 import { SequelizeStorage, Umzug } from 'umzug'
+import { failureCode } from './failures.ts'
 import { sessionsMigration } from './migrations/001-sessions.ts'
 import { placesAndPeopleMigration } from './migrations/002-places-and-people.ts'
 import { classesMigration } from './migrations/003-classes.ts'
@@ -7,6 +8,7 @@ import { ownThingsMigration } from './migrations/004-own-things.ts'
 import { sessionShelfMigration } from './migrations/005-session-shelf.ts'
 import { classRecordsMigration } from './migrations/006-class-records.ts'
 import { ownThingsHiddenMigration } from './migrations/007-own-things-hidden.ts'
+import { CannotOpen } from './opening.ts'
 
 export interface Migration {
   readonly name: string
@@ -25,6 +27,8 @@ export const migrations: readonly Migration[] = [
   ownThingsHiddenMigration,
 ]
 
+const migrationsTable = 'migrations'
+
 export function makeMigrator(sequelize: Sequelize): Umzug<QueryInterface> {
   return new Umzug({
     migrations: migrations.map(({ name, up, down }) => ({
@@ -33,7 +37,53 @@ export function makeMigrator(sequelize: Sequelize): Umzug<QueryInterface> {
       down: ({ context }) => down(context),
     })),
     context: sequelize.getQueryInterface(),
-    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+    storage: new SequelizeStorage({ sequelize, tableName: migrationsTable }),
     logger: undefined,
   })
+}
+
+/**
+ * Brings a database up to the newest migration. Each runs whole, with the note that it did, or not at all; `before` is
+ * told the first of them where there is something in the database that it changes. Throws a CannotOpen for one that a
+ * newer Zovrin has brought further.
+ */
+export async function migrate(
+  sequelize: Sequelize,
+  file: string,
+  before: (first: string) => Promise<unknown>,
+): Promise<void> {
+  const migrator = makeMigrator(sequelize)
+  const done = await migrator.executed()
+  const due = await migrator.pending()
+  const [first] = due
+  if (!first) return
+  if (done.length > 0) await before(first.name)
+  for (const { name } of due) {
+    try {
+      await whole(sequelize, () => migrator.up({ migrations: [name] }))
+    } catch (error) {
+      throw failureCode(error) === 'SQLITE_FULL' ? error : new CannotOpen('not brought up to date', file, error)
+    }
+  }
+}
+
+/** Statements of the one connection that writes no transaction of its own, as one transaction. */
+async function whole(sequelize: Sequelize, work: () => Promise<unknown>): Promise<void> {
+  await sequelize.query('BEGIN IMMEDIATE')
+  try {
+    await work()
+    await sequelize.query('COMMIT')
+  } catch (error) {
+    // After some failures SQLite has taken it back by itself already.
+    await sequelize.query('ROLLBACK').catch(() => undefined)
+    throw error
+  }
+}
+
+/** Throws a CannotOpen where a database names a migration this Zovrin does not know. Reads only. */
+export async function refuseFuture(sequelize: Sequelize, file: string): Promise<void> {
+  if (!(await sequelize.getQueryInterface().tableExists(migrationsTable))) return
+  const known = new Set(migrations.map(({ name }) => name))
+  const rows = (await sequelize.getQueryInterface().select(null, migrationsTable, {})) as { name: string }[]
+  if (rows.some(({ name }) => !known.has(name))) throw new CannotOpen('from the future', file)
 }

@@ -1,11 +1,16 @@
-import { mkdirSync } from 'node:fs'
-import { dirname } from 'node:path'
+import { existsSync } from 'node:fs'
 import { Sequelize } from 'sequelize'
+import { systemClock } from '#server/clock'
+import type { Clock } from '#server/clock'
 import { defineModels } from './models.ts'
 import type { Models } from './models.ts'
-import { makeMigrator } from './migrate.ts'
+import { failureCode } from './failures.ts'
+import { migrate, refuseFuture } from './migrate.ts'
+import { cannotOpen, checkWhole, copyBeside, keepPrivate, makeFolder } from './opening.ts'
 import { makeWrites } from './writes.ts'
 import type { Work } from './writes.ts'
+
+const inMemory = ':memory:'
 
 export interface Database {
   readonly sequelize: Sequelize
@@ -16,15 +21,21 @@ export interface Database {
 }
 
 /**
- * Opens the database at a path (`:memory:` for none on disk), brings it up to the newest migration and
- * returns its models. The only place that knows it is SQLite. Sequelize switches foreign keys on for every
- * connection; `synchronous` stays at SQLite's own FULL.
+ * Opens the database at a path (`:memory:` for none on disk), brings it up to the newest migration and returns its
+ * models. The only place that knows it is SQLite. Sequelize switches foreign keys on for every connection; `synchronous`
+ * stays at SQLite's own FULL. Throws a CannotOpen whose sentence names the file, which is then as it was.
  */
-export async function openDatabase(storage: string): Promise<Database> {
-  if (storage !== ':memory:') mkdirSync(dirname(storage), { recursive: true })
+export async function openDatabase(storage: string, clock: Clock = systemClock): Promise<Database> {
   const sequelize = new Sequelize({ dialect: 'sqlite', storage, logging: false })
-  if (storage !== ':memory:') await sequelize.query('PRAGMA journal_mode = WAL')
-  await makeMigrator(sequelize).up()
+  try {
+    await (storage === inMemory
+      ? migrate(sequelize, storage, () => Promise.resolve())
+      : openFile(sequelize, storage, clock))
+  } catch (error) {
+    // What was never opened is never done with closing either.
+    if (failureCode(error) !== 'SQLITE_CANTOPEN') await sequelize.close().catch(() => undefined)
+    throw cannotOpen(storage, error)
+  }
   const { inTransaction, settled } = makeWrites(sequelize)
   return {
     sequelize,
@@ -36,4 +47,16 @@ export async function openDatabase(storage: string): Promise<Database> {
       await sequelize.close()
     },
   }
+}
+
+async function openFile(sequelize: Sequelize, file: string, clock: Clock): Promise<void> {
+  const isNew = !existsSync(file)
+  makeFolder(file)
+  if (!isNew) {
+    await checkWhole(sequelize, file)
+    await refuseFuture(sequelize, file)
+  }
+  await sequelize.query('PRAGMA journal_mode = WAL')
+  keepPrivate(file)
+  await migrate(sequelize, file, (first) => copyBeside(sequelize, file, `before-${first.slice(0, 3)}`, clock))
 }

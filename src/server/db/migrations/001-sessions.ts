@@ -1,5 +1,6 @@
 import { DataTypes } from 'sequelize'
 import type { Migration } from '../migrate.ts'
+import { addIndexOnce } from './once.ts'
 
 /** Sessions as documents with a version, the versions kept of them, and notes about the database itself. */
 export const sessionsMigration: Migration = {
@@ -27,7 +28,7 @@ export const sessionsMigration: Migration = {
       document: { type: DataTypes.TEXT, allowNull: false },
       keptAt: { type: DataTypes.DATE, allowNull: false },
     })
-    await query.addIndex('sessionHistory', ['sessionId', 'keptAt'])
+    await addIndexOnce(query, 'sessionHistory', ['sessionId', 'keptAt'])
     await query.createTable('notes', {
       name: { type: DataTypes.STRING(60), primaryKey: true },
       value: { type: DataTypes.STRING(200), allowNull: false },

@@ -1,5 +1,6 @@
 import { DataTypes } from 'sequelize'
 import type { Migration } from '../migrate.ts'
+import { addIndexOnce } from './once.ts'
 
 /** Places with their rooms, the cupboard's items as rows, and people. */
 export const placesAndPeopleMigration: Migration = {
@@ -23,7 +24,7 @@ export const placesAndPeopleMigration: Migration = {
       count: { type: DataTypes.INTEGER, allowNull: false },
       sizeMm: { type: DataTypes.TEXT, allowNull: true },
     })
-    await query.addIndex('cupboardItems', ['placeId'])
+    await addIndexOnce(query, 'cupboardItems', ['placeId'])
     await query.createTable('people', {
       id: { type: DataTypes.STRING(64), primaryKey: true },
       name: { type: DataTypes.STRING(120), allowNull: false },

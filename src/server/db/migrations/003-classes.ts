@@ -1,5 +1,6 @@
 import { DataTypes } from 'sequelize'
 import type { Migration } from '../migrate.ts'
+import { addIndexOnce } from './once.ts'
 
 /**
  * Planned and led classes. A led class keeps its own full copy, so it names its session without a
@@ -49,7 +50,7 @@ export const classesMigration: Migration = {
       ledS: { type: DataTypes.INTEGER, allowNull: false },
       document: { type: DataTypes.TEXT, allowNull: false },
     })
-    await query.addIndex('ledClasses', ['startedAt'])
+    await addIndexOnce(query, 'ledClasses', ['startedAt'])
   },
   async down(query) {
     await query.dropTable('ledClasses')

@@ -2,6 +2,7 @@ import { DataTypes } from 'sequelize'
 import type { QueryInterface } from 'sequelize'
 import type { Migration } from '../migrate.ts'
 import { firstRecordSchema, liftFirstRecord } from './first-edition/first-record.ts'
+import { addColumnOnce } from './once.ts'
 
 interface Row {
   readonly id: string
@@ -16,12 +17,20 @@ interface Row {
 export const classRecordsMigration: Migration = {
   name: '006-class-records',
   async up(query) {
-    await query.addColumn('ledClasses', 'format', { type: DataTypes.INTEGER, allowNull: false, defaultValue: 1 })
-    await query.addColumn('ledClasses', 'conductedMs', { type: DataTypes.INTEGER, allowNull: false, defaultValue: 0 })
-    await query.addColumn('ledClasses', 'left', { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false })
-    await query.addColumn('ledClasses', 'isAbout', { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false })
-    await query.addColumn('ledClasses', 'visits', { type: DataTypes.TEXT, allowNull: true })
-    await query.addColumn('ledClasses', 'note', { type: DataTypes.TEXT, allowNull: true })
+    await addColumnOnce(query, 'ledClasses', 'format', { type: DataTypes.INTEGER, allowNull: false, defaultValue: 1 })
+    await addColumnOnce(query, 'ledClasses', 'conductedMs', {
+      type: DataTypes.INTEGER,
+      allowNull: false,
+      defaultValue: 0,
+    })
+    await addColumnOnce(query, 'ledClasses', 'left', { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false })
+    await addColumnOnce(query, 'ledClasses', 'isAbout', {
+      type: DataTypes.BOOLEAN,
+      allowNull: false,
+      defaultValue: false,
+    })
+    await addColumnOnce(query, 'ledClasses', 'visits', { type: DataTypes.TEXT, allowNull: true })
+    await addColumnOnce(query, 'ledClasses', 'note', { type: DataTypes.TEXT, allowNull: true })
     await query.createTable('ledEvents', {
       classId: {
         type: DataTypes.STRING(64),
@@ -55,6 +64,8 @@ async function liftRecords(query: QueryInterface): Promise<void> {
       { conductedMs, left, isAbout, visits: JSON.stringify(visits), note: read.data.note ?? null },
       { id },
     )
+    // Whatever a migration that was killed had put in already.
+    await query.bulkDelete('ledEvents', { classId: id })
     if (events.length === 0) continue
     await query.bulkInsert(
       'ledEvents',

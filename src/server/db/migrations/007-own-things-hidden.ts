@@ -1,6 +1,7 @@
 import { DataTypes } from 'sequelize'
 import type { QueryInterface } from 'sequelize'
 import type { Migration } from '../migrate.ts'
+import { addColumnOnce } from './once.ts'
 
 interface Row {
   readonly kind: string
@@ -18,8 +19,8 @@ const roll = 'roll to one side, or the side you prefer'
 export const ownThingsHiddenMigration: Migration = {
   name: '007-own-things-hidden',
   async up(query) {
-    await query.addColumn('ownThings', 'schema', { type: DataTypes.INTEGER, allowNull: false, defaultValue: 1 })
-    await query.addColumn('ownThings', 'hiddenAt', { type: DataTypes.DATE, allowNull: true })
+    await addColumnOnce(query, 'ownThings', 'schema', { type: DataTypes.INTEGER, allowNull: false, defaultValue: 1 })
+    await addColumnOnce(query, 'ownThings', 'hiddenAt', { type: DataTypes.DATE, allowNull: true })
     await rewrite(query, (text) => text.replaceAll(roll, '{roll}'), 2)
   },
   async down(query) {
