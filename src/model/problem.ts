@@ -25,6 +25,12 @@ export interface ProblemFacts {
   VERSION_STALE: { based: number; current: number }
   WRONG_HOST: { host: string }
   WRONG_ORIGIN: object
+  WRONG_METHOD: { method: string; allowed: string }
+  WRONG_CONDITION: object
+  WRONG_RANGE: object
+  WRONG_ENCODING: object
+  TEXT_UNREADABLE: object
+  DOCUMENT_TOO_MANIFOLD: { mostValues: number; mostInOne: number; mostDeep: number }
   DISK_FULL: object
   INTERNAL: object
 }
@@ -41,7 +47,8 @@ export interface Problem {
   readonly title: string
   /** One sentence for the teacher: what is wrong, where, what to do. */
   readonly detail: string
-  readonly path?: string
+  /** Where in the document it is; null for a problem of a kind that is nowhere in it. */
+  readonly path: string | null
   readonly refusals?: readonly ToldRefusal[]
   readonly facts?: ProblemFacts[ProblemCode]
 }

@@ -1,12 +1,11 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import express from 'express'
-import type { ErrorRequestHandler, Express, RequestHandler } from 'express'
+import type { Express, RequestHandler } from 'express'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
 import { systemClock } from './clock.ts'
 import type { Clock } from './clock.ts'
-import { isDiskFull, loggable } from './db/failures.ts'
 import type { Database } from './db/open.ts'
 import { exchangeBody, exchangeRoutes } from './features/exchange/routes.ts'
 import { exchange } from './features/exchange/store.ts'
@@ -18,10 +17,9 @@ import { placeRoutes } from './features/places/routes.ts'
 import { placeStore } from './features/places/store.ts'
 import { sessionRoutes } from './features/sessions/routes.ts'
 import { sessionStore } from './features/sessions/store.ts'
-import { makeProblem, ProblemError } from './problems.ts'
-
-/** A session of two hundred blocks with all their words takes well under this. */
-const mostBodyKb = 1024
+import { mostBodyKb, refuseUnreadable } from './http/body.ts'
+import { sendProblem } from './http/problem-of.ts'
+import { ProblemError } from './problems.ts'
 
 export interface AppDeps {
   readonly database: Database
@@ -43,7 +41,7 @@ export function createApp({ database, hosts, pages, clock = systemClock, logger 
   app.use('/api', checkOrigin(hosts), checkContentType)
   app.use('/api/exchange', exchangeBody)
   app.use('/api/led-classes', ledClassBody)
-  app.use('/api', express.json({ limit: `${String(mostBodyKb)}kb`, strict: true }))
+  app.use('/api', express.json({ limit: `${String(mostBodyKb)}kb`, strict: true }), refuseUnreadable, keepNothing)
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true })
   })
@@ -80,6 +78,7 @@ function securityHeaders(): RequestHandler {
         baseUri: ["'self'"],
       },
     },
+    xFrameOptions: { action: 'deny' },
     // Plain HTTP on the loopback: a promise of HTTPS would lock the teacher out.
     strictTransportSecurity: false,
     referrerPolicy: { policy: 'no-referrer' },
@@ -107,6 +106,12 @@ function checkOrigin(hosts: readonly string[]): RequestHandler {
   }
 }
 
+/** What the API says is of this moment: nobody between here and the window may keep it. */
+const keepNothing: RequestHandler = (_request, response, next) => {
+  response.set('Cache-Control', 'no-store')
+  next()
+}
+
 const checkContentType: RequestHandler = (request, _response, next) => {
   const hasBody = request.get('Transfer-Encoding') !== undefined || Number(request.get('Content-Length') ?? 0) > 0
   if (hasBody && !request.is('application/json')) throw new ProblemError('WRONG_CONTENT_TYPE', {})
@@ -115,41 +120,19 @@ const checkContentType: RequestHandler = (request, _response, next) => {
 
 function servePages(app: Express, pages: string): void {
   const index = join(pages, 'index.html')
-  app.use('/assets', express.static(join(pages, 'assets'), { immutable: true, maxAge: '1y', fallthrough: true }))
-  app.use(express.static(pages, { index: false, setHeaders: (response) => response.set('Cache-Control', 'no-cache') }))
+  const usual = { index: false, redirect: false }
+  app.use('/assets', express.static(join(pages, 'assets'), { ...usual, immutable: true, maxAge: '1y' }))
+  app.use(express.static(pages, { ...usual, setHeaders: (response) => response.set('Cache-Control', 'no-cache') }))
   app.use((request, response, next) => {
-    const isPage = request.method === 'GET' && !/\.\w+$/.test(request.path)
+    if (!['GET', 'HEAD'].includes(request.method)) {
+      response.set('Allow', 'GET, HEAD')
+      throw new ProblemError('WRONG_METHOD', { method: request.method, allowed: 'GET, HEAD' })
+    }
+    const isPage = !/\.\w+$/.test(request.path)
     if (!isPage || !existsSync(index)) {
       next(new ProblemError('UNKNOWN_ADDRESS', { path: request.path }))
       return
     }
-    response.set('Cache-Control', 'no-cache').sendFile(index)
+    response.set('Cache-Control', 'no-cache').sendFile('index.html', { root: pages })
   })
-}
-
-/** What Express and its body reader throw, as problems of ours. */
-function problemOf(error: unknown) {
-  if (error instanceof ProblemError) return error.problem
-  const type = typeof error === 'object' && error !== null && 'type' in error ? error.type : undefined
-  if (type === 'entity.too.large') return makeProblem('BODY_TOO_LARGE', { mostKb: limitOf(error) })
-  if (type === 'entity.parse.failed' || type === 'encoding.unsupported' || type === 'request.aborted')
-    return makeProblem('MALFORMED_JSON', {})
-  if (isDiskFull(error)) return makeProblem('DISK_FULL', {})
-  if (error instanceof URIError) return makeProblem('UNKNOWN_ADDRESS', { path: 'this address' })
-  return makeProblem('INTERNAL', {})
-}
-
-/** How much the body reader that refused would have taken, in kB. */
-function limitOf(error: unknown): number {
-  const limit = typeof error === 'object' && error !== null && 'limit' in error ? Number(error.limit) : NaN
-  return Number.isFinite(limit) ? Math.round(limit / 1024) : mostBodyKb
-}
-
-function sendProblem(logger: Logger | undefined): ErrorRequestHandler {
-  // Express knows an error handler by its four parameters.
-  return (error: unknown, _request, response, _next) => {
-    const problem = problemOf(error)
-    if (problem.status >= 500) logger?.error(loggable(error))
-    response.status(problem.status).type('application/problem+json').json(problem)
-  }
 }

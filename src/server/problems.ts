@@ -27,6 +27,12 @@ export const problemStatus: Readonly<Record<ProblemCode, number>> = {
   VERSION_STALE: 412,
   WRONG_HOST: 421,
   WRONG_ORIGIN: 403,
+  WRONG_METHOD: 405,
+  WRONG_CONDITION: 412,
+  WRONG_RANGE: 416,
+  WRONG_ENCODING: 415,
+  TEXT_UNREADABLE: 422,
+  DOCUMENT_TOO_MANIFOLD: 422,
   DISK_FULL: 507,
   INTERNAL: 500,
 }
@@ -58,7 +64,7 @@ export function makeProblem<Code extends ProblemCode>(
     status: problemStatus[code],
     ...problemWords(code, facts, { ...(path === undefined ? {} : { path }), ...(refusals ? { refusals } : {}) }),
     facts,
-    ...(path === undefined ? {} : { path }),
+    path: path ?? null,
     ...(refusals ? { refusals: refusals.map((one) => ({ ...one, sentence: refusalSentence(one) })) } : {}),
   }
 }

@@ -28,7 +28,7 @@ export async function startServer(
   const database = await openDatabase(databaseFile)
   const server = createServer()
   const port = await listen(server, config)
-  const hosts = [`${config.host}:${String(port)}`, `localhost:${String(port)}`]
+  const hosts = [config.host, 'localhost'].flatMap((name) => hostsOf(name, port))
   const logger = pino({ level: 'error' }, pino.destination(2))
   server.on('request', createApp({ database, hosts, clock, logger, ...(pages === undefined ? {} : { pages }) }))
   return {
@@ -46,6 +46,9 @@ export async function startServer(
     },
   }
 }
+
+/** As browsers name a host: the usual port of HTTP they leave away. */
+const hostsOf = (name: string, port: number): string[] => [`${name}:${String(port)}`, ...(port === 80 ? [name] : [])]
 
 async function listen(server: Server, { host, port, portIsFixed }: Config): Promise<number> {
   const last = portIsFixed ? port : port + portsTried

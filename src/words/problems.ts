@@ -85,6 +85,30 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
   }),
   WRONG_HOST: ({ host }) => ({ title: 'Wrong host', detail: `This Zovrin answers only on this machine, at ${host}.` }),
   WRONG_ORIGIN: () => ({ title: 'Wrong origin', detail: 'Changes are taken only from Zovrin’s own pages.' }),
+  WRONG_METHOD: ({ method, allowed }) => ({
+    title: 'Not done at this address',
+    detail: `${method} does nothing here: this address takes ${allowed}.`,
+  }),
+  WRONG_CONDITION: () => ({
+    title: 'The condition does not hold',
+    detail: 'What was asked for is not as the request expects it: ask without that condition.',
+  }),
+  WRONG_RANGE: () => ({
+    title: 'No such part',
+    detail: 'The part that was asked for lies past the end: ask for the whole.',
+  }),
+  WRONG_ENCODING: () => ({
+    title: 'Not in a form that can be read',
+    detail: 'The body must be JSON in UTF-8, as it is or packed with gzip, deflate or brotli.',
+  }),
+  TEXT_UNREADABLE: (_, { path = '' }) => ({
+    title: 'A text that cannot be kept',
+    detail: `${fieldName(path)}: there is half a character or a null character in it: write it anew.`,
+  }),
+  DOCUMENT_TOO_MANIFOLD: ({ mostValues, mostInOne }, { path = '' }) => ({
+    title: 'More in it than a document can hold',
+    detail: `${fieldName(path)}: a list takes up to ${String(mostInOne)} entries, a document ${String(mostValues)} values in all: divide it.`,
+  }),
   DISK_FULL: () => ({
     title: 'The disk is full',
     detail:

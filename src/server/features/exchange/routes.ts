@@ -1,22 +1,24 @@
-import express, { Router } from 'express'
+import express from 'express'
+import type { Router } from 'express'
 import { envelopeSchema, envelopeVersion } from '#model/envelope'
 import { documentRefused } from '#server/features/sessions/read-document'
+import { apiRouter, closeRouter } from '#server/http/api-router'
 import { ProblemError } from '#server/problems'
 import type { Exchange } from './store.ts'
 
 /** `/api/exchange`: sessions out as an open document, documents in. */
 export function exchangeRoutes(store: Exchange): Router {
-  const router = Router()
+  const router = apiRouter()
 
   router.get('/sessions/:id', async (request, response) => {
-    response.set('Cache-Control', 'no-store').json(await store.exportSessions([request.params.id]))
+    response.json(await store.exportSessions([request.params.id]))
   })
 
   router.post('/', async (request, response) => {
     response.json(await store.take(readEnvelope(request.body)))
   })
 
-  return router
+  return closeRouter(router)
 }
 
 /** A whole year of sessions with their words takes less. */

@@ -1,9 +1,11 @@
-import express, { Router } from 'express'
+import express from 'express'
+import type { Router } from 'express'
 import { z } from 'zod'
 import { eventsSchema, ledEndSchema, ledStartSchema } from '#model/led-class'
 import type { EventsSent } from '#model/led-class'
 import { told } from '#model/refusal'
 import { firstRecordSchema } from '#server/db/migrations/first-edition/first-record'
+import { apiRouter, closeRouter } from '#server/http/api-router'
 import { sameId } from '#server/features/guards'
 import { documentRefused } from '#server/features/sessions/read-document'
 import type { LedClassStore } from './store.ts'
@@ -14,7 +16,7 @@ export const ledClassBody = express.json({ limit: `${String(mostBodyMb)}mb`, str
 
 /** `/api/led-classes`: the record of each class, begun, added to while it runs, ended, and read by the journal. */
 export function ledClassRoutes(store: LedClassStore): Router {
-  const router = Router()
+  const router = apiRouter()
 
   router.get('/', async (_request, response) => {
     response.json(await store.list())
@@ -50,7 +52,7 @@ export function ledClassRoutes(store: LedClassStore): Router {
     response.status(204).end()
   })
 
-  return router
+  return closeRouter(router)
 }
 
 /** Numbers go on from `after` without a gap. */

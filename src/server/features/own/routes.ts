@@ -1,7 +1,8 @@
-import { Router } from 'express'
+import type { Router } from 'express'
 import { ZodError } from 'zod'
 import { ownKinds, readOwn } from '#model/own'
 import type { OwnDocument, OwnKind } from '#model/own'
+import { apiRouter, closeRouter } from '#server/http/api-router'
 import { basedOn, sameId } from '#server/features/guards'
 import { documentRefused } from '#server/features/sessions/read-document'
 import { ProblemError } from '#server/problems'
@@ -9,7 +10,7 @@ import type { OwnStore } from './store.ts'
 
 /** `/api/own`: the teacher's own poses, variants and schools; If-Match `"0"` makes a new one. */
 export function ownRoutes(store: OwnStore): Router {
-  const router = Router()
+  const router = apiRouter()
 
   router.get('/', async (_request, response) => {
     response.json(await store.list())
@@ -34,7 +35,7 @@ export function ownRoutes(store: OwnStore): Router {
     response.status(204).end()
   })
 
-  return router
+  return closeRouter(router)
 }
 
 function readBody(kind: OwnKind, body: unknown): OwnDocument {

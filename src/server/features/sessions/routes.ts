@@ -1,7 +1,8 @@
-import { Router } from 'express'
+import type { Router } from 'express'
 import { z } from 'zod'
 import type { Request, Response } from 'express'
 import type { Catalog } from '#core/session'
+import { apiRouter, closeRouter } from '#server/http/api-router'
 import { basedOn, sameId } from '#server/features/guards'
 import { ProblemError } from '#server/problems'
 import { documentRefused, readSessionDocument } from './read-document.ts'
@@ -17,7 +18,7 @@ const reasons: readonly KeepReason[] = ['saved', 'conflict', 'fit', 'version', '
 
 /** `/api/sessions`: documents with ETag and If-Match, and the versions kept of them. */
 export function sessionRoutes(store: SessionStore, catalog: () => Promise<Catalog>): Router {
-  const router = Router()
+  const router = apiRouter()
   const read = async (body: unknown) => readSessionDocument(body, await catalog())
 
   router.get('/', async (_request, response) => {
@@ -64,7 +65,7 @@ export function sessionRoutes(store: SessionStore, catalog: () => Promise<Catalo
     response.json(await store.keptDocument(id, Number(version)))
   })
 
-  return router
+  return closeRouter(router)
 }
 
 function reply(response: Response, { document, version }: StoredSession): void {

@@ -10,7 +10,7 @@ const doc = (name: string): Doc => ({ name })
 const ok = (version: number): Reply<unknown> => ({ kind: 'ok', value: undefined, version })
 const stale: Reply<never> = {
   kind: 'problem',
-  problem: { type: '', code: 'VERSION_STALE', status: 412, title: '', detail: 'Changed elsewhere.' },
+  problem: { type: '', code: 'VERSION_STALE', status: 412, title: '', detail: 'Changed elsewhere.', path: null },
 }
 
 /** Timers that are let go by hand: the driver asks to be woken, a test says when. */
@@ -95,7 +95,7 @@ test('a write that fails in the browser stands in the way of none that follows',
 test('away it is asked again when it is woken; a server in trouble counts as away', async () => {
   const replies: Reply<unknown>[] = [
     { kind: 'away' },
-    { kind: 'problem', problem: { type: '', code: 'INTERNAL', status: 500, title: '', detail: '' } },
+    { kind: 'problem', problem: { type: '', code: 'INTERNAL', status: 500, title: '', detail: '', path: null } },
     ok(2),
   ]
   const { saver } = saverOf({ send: () => Promise.resolve(replies.shift() ?? ok(9)) })
@@ -122,7 +122,14 @@ test('another window’s version is fetched and offered; taking it puts mine int
 test('what the server refuses is said as it is, and the next edit tries again', async () => {
   const refused: Reply<never> = {
     kind: 'problem',
-    problem: { type: '', code: 'DOCUMENT_REFUSED', status: 422, title: '', detail: 'Name: write something.' },
+    problem: {
+      type: '',
+      code: 'DOCUMENT_REFUSED',
+      status: 422,
+      title: '',
+      detail: 'Name: write something.',
+      path: null,
+    },
   }
   const replies: Reply<unknown>[] = [refused, ok(2)]
   const { saver } = saverOf({ send: () => Promise.resolve(replies.shift() ?? ok(9)) })
