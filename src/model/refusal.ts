@@ -14,6 +14,11 @@ export interface RefusalFacts {
   UNKNOWN_REFERENCE: { id: string }
   TECHNIQUE_NOT_COUNTED: { id: string }
   CLOSING_NOT_LAST: { last: number }
+  ROUND_LENGTH: { isS: number; leastS: number; mostS: number }
+  BREATH_LONG: { isS: number; mostS: number }
+  RETENTION_LONG: { isS: number; mostS: number }
+  ROUNDS_MANY: { is: number; most: number }
+  COMPOSED_LONG: { isS: number; mostS: number }
   CUE_EMPTY: object
   EVENTS_OUT_OF_ORDER: object
   HOLD_UNDER_PHASES: { leastS: number }

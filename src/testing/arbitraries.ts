@@ -45,10 +45,11 @@ const phases: fc.Arbitrary<Phase[]> = fc
     return fixed.toSpliced(restAt, 0, { id: 'rest', name: 'Folded', length: { rest: true } })
   })
 
+/** Rounds as they may be led at 0.3 s to 2 s a count. */
 export const patterns: fc.Arbitrary<Pattern> = fc.record({
-  in: s(1, 16),
+  in: s(7, 16),
   full: s(0, 16),
-  out: s(1, 24),
+  out: s(7, 20),
   empty: s(0, 8),
 })
 

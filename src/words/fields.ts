@@ -3,6 +3,7 @@ import { capital } from './text.ts'
 /** What the fields of documents are called where they are typed. */
 const fieldNames: Readonly<Record<string, string>> = {
   afterRestS: 'rest after',
+  amount: 'rounds',
   answers: 'answers',
   aroundS: 'time around',
   base: 'base position',
@@ -17,11 +18,13 @@ const fieldNames: Readonly<Record<string, string>> = {
   cues: 'cues',
   directions: 'directions',
   document: 'the document',
+  empty: 'retention empty',
   english: 'English name',
   enter: 'entered from',
   experienced: 'experienced',
   families: 'families for cautions',
   finalRestS: 'final rest',
+  full: 'retention full',
   fromLevel: 'from level',
   fromS: 'shortest',
   head: 'head',
@@ -29,6 +32,7 @@ const fieldNames: Readonly<Record<string, string>> = {
   holdS: 'hold',
   holds: 'usual holds',
   id: 'id',
+  in: 'breathing in',
   leave: 'comes out into',
   left: 'left side',
   leftS: 'left side',
@@ -43,6 +47,7 @@ const fieldNames: Readonly<Record<string, string>> = {
   new: 'new',
   note: 'note',
   others: 'other names',
+  out: 'breathing out',
   own: 'own things',
   people: 'people',
   phases: 'phases',
@@ -116,7 +121,7 @@ const stepName = (step: string): string => {
 }
 
 /** What only groups fields: it is left out where one of them follows. */
-const groups: ReadonlySet<string> = new Set(['at', 'base position', 'hold', 'names', 'times'])
+const groups: ReadonlySet<string> = new Set(['at', 'base position', 'hold', 'names', 'pattern', 'times'])
 
 /**
  * A field as it is called on screen, from its path in a document: `blocks[3].hold.rightS` → “Block 4, right side”.

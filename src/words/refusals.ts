@@ -27,6 +27,11 @@ function size(value: number, of: string, path: string): string {
   return path.endsWith('Mm') ? `${String(value / 10)} cm` : String(value)
 }
 
+/** Seconds as told in a sentence, to a tenth. */
+const secondsText = (seconds: number): string => `${String(Math.round(seconds * 10) / 10)} s`
+
+const quicker = 'take fewer counts or a quicker pace'
+
 const isEmpty = ({ least, of }: RefusalFacts['TOO_SMALL']): boolean =>
   least === 1 && (of === 'string' || of === 'array')
 
@@ -47,6 +52,13 @@ const mends: { readonly [Code in RefusalCode]: (facts: RefusalFacts[Code], path:
   UNKNOWN_REFERENCE: ({ id }) => `: “${id}” is neither shipped nor in the file: add it to the file, or choose another`,
   TECHNIQUE_NOT_COUNTED: ({ id }) => `: “${id}” has no counts of its own: give it a pattern, or choose another`,
   CLOSING_NOT_LAST: () => ': a closing can only be last: move it to the end',
+  ROUND_LENGTH: ({ isS, leastS, mostS }) =>
+    `: a round of ${secondsText(isS)}, and it takes ${String(leastS)} s to ${String(mostS)} s: change the counts or the pace`,
+  BREATH_LONG: ({ isS, mostS }) => `: ${secondsText(isS)}, at most ${String(mostS)} s: ${quicker}`,
+  RETENTION_LONG: ({ isS, mostS }) => `: ${secondsText(isS)}, at most ${String(mostS)} s: ${quicker}`,
+  ROUNDS_MANY: ({ is, most }) => `: ${String(is)} rounds in one block: at most ${String(most)}, or divide it`,
+  COMPOSED_LONG: ({ isS, mostS }) =>
+    ` come to ${formatDuration(isS)}: a session lasts at most ${formatDuration(mostS)}, so shorten or take out some`,
   CUE_EMPTY: () => ' has neither words nor a sound: give it one',
   EVENTS_OUT_OF_ORDER: () => ' do not follow one another by their numbers: send them in order, without a gap',
   HOLD_UNDER_PHASES: ({ leastS }) => ` is shorter than its phases: give at least ${formatDuration(leastS)}`,

@@ -4,7 +4,7 @@ import { mapResult, ok, orThrow } from '#core/result'
 import type { Result } from '#core/result'
 import { applyEdit } from '#core/session'
 import type { Catalog, Resolved } from '#core/session'
-import { compileTimeline } from '#core/timeline'
+import { compileToFit } from '#core/timeline'
 import type { Timeline } from '#core/timeline'
 import type { Seconds } from '#core/units'
 import { candidatesOf } from './subset/candidates.ts'
@@ -26,7 +26,7 @@ export interface BothWanted {
  * Between shorter and fewer: every hold may go down to a share of its planned time, and what does not fit
  * even so is dropped, the least worth keeping first; what is left is then shortened only as far as needed.
  * With 0 it is the shorter fit wherever that comes to the length, with 1 the fewer fit.
- * Refuses what `compileTimeline` refuses.
+ * Refuses what `compileToFit` refuses.
  */
 export function shorterAndFewer(
   session: Session,
@@ -34,7 +34,7 @@ export function shorterAndFewer(
   { leastShare, keepTargets = [] }: BothWanted,
 ): Result<Fit> {
   if (leastShare >= 1) return fewerBlocks(session, catalog, keepTargets)
-  const compiled = compileTimeline(session, catalog)
+  const compiled = compileToFit(session, catalog)
   if (!compiled.ok) return compiled
   if (isShortEnough(compiled.value, session)) return ok(fitOf(session, [], catalog))
   const blocks = compiled.value.blocks.map(({ block }) => block)
@@ -46,7 +46,7 @@ export function shorterAndFewer(
   const drops = droppingEdits(session, kept)
   const left = orThrow(applyEdit(session, { type: 'several', edits: drops })).session
   // Nothing is lengthened unasked where dropping alone makes room enough.
-  if (isShortEnough(orThrow(compileTimeline(left, catalog)), session))
+  if (isShortEnough(orThrow(compileToFit(left, catalog)), session))
     return ok(fitOf(session, drops, catalog, { missed }))
   return mapResult(stretchToLength(left, catalog, leastShare), ({ edits, inTheWay }) =>
     fitOf(session, [...drops, ...edits], catalog, { inTheWay, missed }),

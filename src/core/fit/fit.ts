@@ -3,7 +3,7 @@ import type { Target } from '#model/pose'
 import type { Session } from '#model/session'
 import { applyEdit } from '#core/session'
 import type { Catalog, Edit, ResolvedHold } from '#core/session'
-import { compileTimeline } from '#core/timeline'
+import { compileToFit } from '#core/timeline'
 import type { Timeline } from '#core/timeline'
 import { orThrow } from '#core/result'
 import type { Milliseconds, Seconds } from '#core/units'
@@ -43,7 +43,7 @@ export function fitOf(
   { inTheWay = [], missed = [] }: Said = {},
 ): Fit {
   const fitted = edits.length === 0 ? session : orThrow(applyEdit(session, { type: 'several', edits })).session
-  const { totalMs } = orThrow(compileTimeline(fitted, catalog))
+  const { totalMs } = orThrow(compileToFit(fitted, catalog))
   const overMs = Math.max(0, totalMs - session.lengthS * 1000)
   return { session: fitted, edits, totalMs, overMs, inTheWay: overMs > 0 ? inTheWay : [], missed }
 }

@@ -1,8 +1,11 @@
 import type { Session } from '#model/session'
-import { mapResult } from '#core/result'
+import { composedMostS } from '#model/limits'
+import type { Refusal } from '#model/refusal'
+import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
-import { changesBetween, resolveSession } from '#core/session'
+import { changesBetween, composedLong, pastLimits, resolveSession } from '#core/session'
 import type { Catalog, ChangeTable, Resolved } from '#core/session'
+import { msFromS } from '#core/units'
 import { checkTiles } from './check-tiles.ts'
 import { layOut } from './lay-out.ts'
 import { place } from './place.ts'
@@ -11,11 +14,30 @@ import type { Timeline } from './timeline.ts'
 
 /**
  * The exact timeline of a session: contiguous half-open segments in integer milliseconds, and cues at
- * their instants. Refuses what `resolveSession` refuses; the same input gives an equal timeline.
+ * their instants. Refuses what `resolveSession` refuses, and what is past the limits before anything is laid out; the
+ * same input gives an equal timeline.
  */
 export function compileTimeline(session: Session, catalog: Catalog): Result<Timeline> {
-  return mapResult(resolveSession(session, catalog), (resolved) => timelineOf(resolved, catalog.changes))
+  const resolved = resolveSession(session, catalog)
+  if (!resolved.ok) return resolved
+  const [past] = pastLimits(resolved.value)
+  if (past) return refusedBy(past)
+  const timeline = timelineOf(resolved.value, catalog.changes)
+  return timeline.totalMs > msFromS(composedMostS) ? refusedBy(composedLong(timeline.totalMs)) : ok(timeline)
 }
+
+/**
+ * As `compileTimeline`, of a session on its way to be fitted: it may be longer than one may be led, as long as what is
+ * in it may be laid out.
+ */
+export function compileToFit(session: Session, catalog: Catalog): Result<Timeline> {
+  const resolved = resolveSession(session, catalog)
+  if (!resolved.ok) return resolved
+  const past = pastLimits(resolved.value).find(({ code }) => code !== 'COMPOSED_LONG')
+  return past ? refusedBy(past) : ok(timelineOf(resolved.value, catalog.changes))
+}
+
+const refusedBy = ({ code, path, facts }: Refusal) => refused(code, path, { ...facts })
 
 /** The passes: find the changes between the blocks, lay out each in pieces, place them in time, ring the cues, check the whole. */
 function timelineOf(resolved: readonly Resolved[], costs: ChangeTable): Timeline {

@@ -1,4 +1,4 @@
-export { compileTimeline } from './compile.ts'
+export { compileTimeline, compileToFit } from './compile.ts'
 export { segmentAt } from './segment-at.ts'
 export { tallyTimeline } from './tally.ts'
 export type { Tally } from './tally.ts'

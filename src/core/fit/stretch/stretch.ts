@@ -3,7 +3,7 @@ import type { Session } from '#model/session'
 import { mapResult } from '#core/result'
 import type { Result } from '#core/result'
 import type { Catalog, Edit, Resolved, ResolvedHold } from '#core/session'
-import { compileTimeline } from '#core/timeline'
+import { compileToFit } from '#core/timeline'
 import { stepUp } from '#core/units'
 import type { Seconds } from '#core/units'
 import { fitOf, replacing, spareSeconds, withHold } from '../fit.ts'
@@ -21,10 +21,10 @@ const longestAfterRestS = 120
  * in proportion, the remainder to the final rest; longer by the final rest, then the after-rests, then the
  * holds. A session that already comes to its length is returned as it is. A longer length never shortens a
  * hold. With `leastShare` no hold goes below that share of its planned time.
- * Refuses what `compileTimeline` refuses.
+ * Refuses what `compileToFit` refuses.
  */
 export function stretchToLength(session: Session, catalog: Catalog, leastShare: LeastShare = 0): Result<Fit> {
-  return mapResult(compileTimeline(session, catalog), (timeline) => {
+  return mapResult(compileToFit(session, catalog), (timeline) => {
     const resolved = timeline.blocks.map(({ block }) => block)
     const holds = resolved.filter((block): block is ResolvedHold => block.kind === 'hold')
     const terms = holds.map((hold) => holdTerms(hold, session, leastShare))

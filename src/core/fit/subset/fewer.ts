@@ -3,7 +3,7 @@ import type { Session } from '#model/session'
 import { mapResult } from '#core/result'
 import type { Result } from '#core/result'
 import type { Catalog, Edit } from '#core/session'
-import { compileTimeline } from '#core/timeline'
+import { compileToFit } from '#core/timeline'
 import type { Timeline } from '#core/timeline'
 import { bestSubset } from './best-subset.ts'
 import { candidatesOf } from './candidates.ts'
@@ -14,10 +14,10 @@ import type { AtFloor, Fit } from '../fit.ts'
 /**
  * The session with its holds as written and only those blocks that fit: what must stay, then the most worth
  * keeping, in the given order. Where even what must stay is too long, that is returned with what stands in
- * the way. Refuses what `compileTimeline` refuses.
+ * the way. Refuses what `compileToFit` refuses.
  */
 export function fewerBlocks(session: Session, catalog: Catalog, keepTargets: readonly Target[] = []): Result<Fit> {
-  return mapResult(compileTimeline(session, catalog), (timeline) => {
+  return mapResult(compileToFit(session, catalog), (timeline) => {
     const candidates = candidatesOf(timeline, catalog.changes)
     const { kept, missed } = keptOf(candidates, session, keepTargets)
     return fitOf(session, droppingEdits(session, kept), catalog, { inTheWay: stayingOf(timeline, kept), missed })
