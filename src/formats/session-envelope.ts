@@ -1,9 +1,10 @@
 import type { Block } from '#model/block'
 import type { Envelope } from '#model/envelope'
+import { textLimits } from '#model/limits'
 import { ownSchemaVersion } from '#model/own'
 import type { OwnDocument, OwnThing } from '#model/own'
 import type { Session } from '#model/session'
-import { isSame, keepRoll } from '#core/session'
+import { isSame, keepRoll, sortedText } from '#core/session'
 
 /** What an envelope carries: whole sessions, or blocks that were copied. */
 export type Carried = { readonly sessions: readonly Session[] } | { readonly blocks: readonly Block[] }
@@ -49,7 +50,7 @@ export function makeEnvelope(carried: Carried, own: readonly OwnThing[]): Envelo
 export interface Existing {
   readonly own: readonly OwnThing[]
   readonly sessions: ReadonlyMap<string, Session>
-  /** Ids of shipped poses and schools, which nothing may take. */
+  /** Ids of shipped poses, their variants and schools, which nothing may take. */
   readonly shippedIds: ReadonlySet<string>
 }
 
@@ -69,7 +70,8 @@ function liftOwn(envelope: Envelope): Envelope {
   return { ...envelope, own: { ...envelope.own, schema: ownSchemaVersion, poses } }
 }
 
-type Ids = Map<string, string>
+/** What each id of the file has come to be here, by the kind of thing it names. */
+type Ids = Readonly<Record<OwnDocument['kind'] | 'session', Map<string, string>>>
 
 /**
  * Adds what is missing; where an id exists with other content a copy is added and everything in the
@@ -77,7 +79,7 @@ type Ids = Map<string, string>
  */
 export function planImport(written: Envelope, existing: Existing, newId: () => string): ImportPlan {
   const envelope = liftOwn(written)
-  const ids: Ids = new Map()
+  const ids: Ids = { pose: new Map(), variant: new Map(), school: new Map(), session: new Map() }
   const own = addedOwn(envelope, existing, { ids, newId })
   const sessions: Session[] = []
   const alreadyHere: string[] = []
@@ -86,7 +88,9 @@ export function planImport(written: Envelope, existing: Existing, newId: () => s
     const there = existing.sessions.get(session.id)
     if (there && isSame(there, session)) alreadyHere.push(session.id)
     else
-      sessions.push(there ? { ...session, id: keepId(from.id, newId(), ids), name: copyName(session.name) } : session)
+      sessions.push(
+        there ? { ...session, id: keepId(from.id, newId(), ids.session), name: copyName(session.name) } : session,
+      )
   }
   return {
     own,
@@ -110,14 +114,18 @@ function addedOwn(
   { ids, newId }: { readonly ids: Ids; readonly newId: () => string },
 ): OwnDocument[] {
   const added: OwnDocument[] = []
+  const bySaying = new Map(existing.own.map((thing) => [saying(thing), thing.document.id]))
+  const taken = new Set([...existing.shippedIds, ...existing.own.map(({ document }) => document.id)])
   for (const thing of ownIn(envelope)) {
     const { id } = thing.document
     const pointed = pointOwn(thing, ids)
-    const there: readonly OwnDocument[] = [...existing.own, ...added]
-    const same = there.find(({ kind, document }) => kind === thing.kind && sameBut(document, pointed.document))
-    const isTaken = existing.shippedIds.has(id) || there.some(({ document }) => document.id === id)
-    ids.set(id, same ? same.document.id : isTaken ? newId() : id)
-    if (!same) added.push(withId(pointed, ids.get(id) ?? id))
+    const same = bySaying.get(saying(pointed))
+    const here = same ?? (taken.has(id) ? newId() : id)
+    ids[thing.kind].set(id, here)
+    if (same !== undefined) continue
+    bySaying.set(saying(pointed), here)
+    taken.add(here)
+    added.push(withId(pointed, here))
   }
   // Counterposes may name a pose that came later in the list: all ids are known only now.
   return added.map((thing) => pointOwn(thing, ids))
@@ -134,45 +142,59 @@ function withId(thing: OwnDocument, id: string): OwnDocument {
   }
 }
 
-function keepId(from: string, to: string, ids: Ids): string {
+function keepId(from: string, to: string, ids: Map<string, string>): string {
   ids.set(from, to)
   return to
 }
 
-const mostName = 120
-const copyName = (name: string): string => `${name.slice(0, mostName - 11)} (imported)`
+const mark = ' (imported)'
+
+/** A name with its mark; a long one is cut between what a reader takes for characters, never within one. */
+function copyName(name: string): string {
+  let cut = ''
+  for (const { segment } of new Intl.Segmenter('en').segment(name)) {
+    if (cut.length + segment.length + mark.length > textLimits.name) break
+    cut += segment
+  }
+  return cut + mark
+}
 
 function pointOwn(thing: OwnDocument, ids: Ids): OwnDocument {
   switch (thing.kind) {
     case 'school':
       return thing
     case 'pose': {
-      const counterposes = thing.document.counterposes.map((id) => ids.get(id) ?? id)
+      const counterposes = thing.document.counterposes.map((id) => ids.pose.get(id) ?? id)
       return { ...thing, document: { ...thing.document, counterposes } }
     }
     case 'variant': {
       const { poseId } = thing.document
-      return { ...thing, document: { ...thing.document, poseId: ids.get(poseId) ?? poseId } }
+      return { ...thing, document: { ...thing.document, poseId: ids.pose.get(poseId) ?? poseId } }
     }
   }
 }
 
 function pointBlock(block: Block, ids: Ids): Block {
   if (block.kind !== 'hold') return block
-  const variantId = block.variantId === undefined ? undefined : (ids.get(block.variantId) ?? block.variantId)
-  return { ...block, poseId: ids.get(block.poseId) ?? block.poseId, ...(variantId === undefined ? {} : { variantId }) }
+  const variantId = block.variantId === undefined ? undefined : (ids.variant.get(block.variantId) ?? block.variantId)
+  return {
+    ...block,
+    poseId: ids.pose.get(block.poseId) ?? block.poseId,
+    ...(variantId === undefined ? {} : { variantId }),
+  }
 }
 
 const pointSession = (session: Session, ids: Ids): Session => ({
   ...session,
-  schoolId: ids.get(session.schoolId) ?? session.schoolId,
+  schoolId: ids.school.get(session.schoolId) ?? session.schoolId,
   blocks: session.blocks.map((block) => pointBlock(block, ids)),
 })
 
 function pointVersion(session: Session, ids: Ids): Session {
   const { versionOf } = session
-  const sessionId = versionOf && ids.get(versionOf.sessionId)
+  const sessionId = versionOf && ids.session.get(versionOf.sessionId)
   return versionOf && sessionId !== undefined ? { ...session, versionOf: { ...versionOf, sessionId } } : session
 }
 
-const sameBut = (a: { id: string }, b: { id: string }): boolean => isSame({ ...a, id: '' }, { ...b, id: '' })
+/** What a thing says, whatever it is called by: the same text for the same content. */
+const saying = ({ kind, document }: OwnDocument): string => `${kind} ${sortedText({ ...document, id: '' })}`

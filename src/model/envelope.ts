@@ -31,6 +31,11 @@ export const envelopeSchema = z
     own: envelopeOwnSchema,
   })
   .superRefine(({ sessions, blocks }, context) => {
+    const ids = (sessions ?? []).map(({ id }) => id)
+    ids.forEach((id, at) => {
+      const first = ids.indexOf(id)
+      if (first < at) context.addIssue({ code: 'custom', path: ['sessions', at, 'id'], ...told('ID_TWICE', { first }) })
+    })
     if ((sessions === undefined) === (blocks === undefined)) {
       context.addIssue({ code: 'custom', path: ['sessions'], ...told('SESSIONS_OR_BLOCKS', {}) })
     }

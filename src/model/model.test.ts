@@ -12,7 +12,7 @@ import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 
 const refusals = (schema: z.ZodType, value: unknown) => {
   const read = schema.safeParse(value)
-  return read.success ? [] : refusalsOf(read.error)
+  return read.success ? [] : refusalsOf(read.error.issues)
 }
 
 test('generated sessions of every kind of block are taken as they are', () => {

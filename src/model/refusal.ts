@@ -49,9 +49,9 @@ export type Refusal = {
   }
 }[RefusalCode]
 
-/** Every refusal in a zod error, unions opened down to the branch that came closest. */
-export function refusalsOf(error: z.ZodError): Refusal[] {
-  return error.issues.flatMap((issue) => fromIssue(issue, []))
+/** Every refusal in a zod error's issues, unions opened down to the branch that came closest. */
+export function refusalsOf(issues: readonly Issue[]): Refusal[] {
+  return issues.flatMap((issue) => fromIssue(issue, []))
 }
 
 export function pathText(path: readonly PropertyKey[]): string {
@@ -81,6 +81,16 @@ function closestBranch(branches: readonly (readonly Issue[])[]): readonly Issue[
   return [...branches].sort((a, b) => strangeness(a) - strangeness(b))[0] ?? []
 }
 
+/** The first of many names, and how many more there are. */
+const namesTold = 5
+const someOf = (names: readonly string[]): string => {
+  const told = names
+    .slice(0, namesTold)
+    .map((name) => name.slice(0, 60))
+    .join(', ')
+  return names.length > namesTold ? `${told} and ${String(names.length - namesTold)} more` : told
+}
+
 type Reading = {
   readonly [Code in RefusalCode]: { readonly code: Code; readonly facts: RefusalFacts[Code] }
 }[RefusalCode]
@@ -98,7 +108,7 @@ function read(issue: Issue): Reading {
     case 'invalid_value':
       return { code: 'NOT_A_CHOICE', facts: { choices: issue.values.join(', ') } }
     case 'unrecognized_keys':
-      return { code: 'UNKNOWN_FIELD', facts: { fields: issue.keys.join(', ') } }
+      return { code: 'UNKNOWN_FIELD', facts: { fields: someOf(issue.keys) } }
     case 'invalid_format':
       return { code: 'WRONG_FORM', facts: { form: issue.format } }
     case 'custom':

@@ -15,6 +15,7 @@ import { ownRoutes } from './features/own/routes.ts'
 import { ownStore } from './features/own/store.ts'
 import { placeRoutes } from './features/places/routes.ts'
 import { placeStore } from './features/places/store.ts'
+import { refuseUnplannable } from './features/sessions/read-document.ts'
 import { sessionRoutes } from './features/sessions/routes.ts'
 import { sessionStore } from './features/sessions/store.ts'
 import { mostBodyKb, refuseUnreadable } from './http/body.ts'
@@ -46,11 +47,10 @@ export function createApp({ database, hosts, pages, clock = systemClock, logger 
     response.json({ ok: true })
   })
   const own = ownStore(database, clock)
-  const sessions = sessionStore(database, clock)
-  app.use(
-    '/api/sessions',
-    sessionRoutes(sessions, () => own.catalog()),
-  )
+  const sessions = sessionStore(database, clock, async (document, transaction) => {
+    refuseUnplannable(document, await own.catalog(transaction))
+  })
+  app.use('/api/sessions', sessionRoutes(sessions))
   app.use('/api/exchange', exchangeRoutes(exchange(database, own, sessions, clock)))
   app.use('/api/own', ownRoutes(own))
   app.use('/api/led-classes', ledClassRoutes(ledClassStore(database)))

@@ -40,7 +40,12 @@ export const problemStatus: Readonly<Record<ProblemCode, number>> = {
 interface Where {
   readonly path?: string
   readonly refusals?: readonly Refusal[]
+  /** How many there are, where not all of them are given. */
+  readonly total?: number
 }
+
+/** So many refusals are told; of the others only how many they are. */
+export const mostTold = 50
 
 /** A refusal on its way to the reply: routes throw it, one handler sends it. */
 export class ProblemError<Code extends ProblemCode = ProblemCode> extends Error {
@@ -56,15 +61,20 @@ export class ProblemError<Code extends ProblemCode = ProblemCode> extends Error 
 export function makeProblem<Code extends ProblemCode>(
   code: Code,
   facts: ProblemFacts[Code],
-  { path, refusals }: Where = {},
+  { path, refusals, total = refusals?.length }: Where = {},
 ): Problem {
   return {
     type: `urn:zovrin:problem:${code.toLowerCase()}`,
     code,
     status: problemStatus[code],
-    ...problemWords(code, facts, { ...(path === undefined ? {} : { path }), ...(refusals ? { refusals } : {}) }),
+    ...problemWords(code, facts, {
+      ...(path === undefined ? {} : { path }),
+      ...(refusals && total !== undefined ? { refusals, total } : {}),
+    }),
     facts,
     path: path ?? null,
-    ...(refusals ? { refusals: refusals.map((one) => ({ ...one, sentence: refusalSentence(one) })) } : {}),
+    ...(refusals
+      ? { refusals: refusals.slice(0, mostTold).map((one) => ({ ...one, sentence: refusalSentence(one) })) }
+      : {}),
   }
 }

@@ -191,14 +191,14 @@ describe('the record of a class', () => {
       id: `b${String(index)}`,
       techniqueId: 'even-breath',
       pattern: { in: 1, full: 1, out: 1, empty: 1 },
-      pace: { num: 250, den: 1 },
-      amount: { sets: 10, roundsPerSet: 500 },
+      pace: { num: 1000, den: 1 },
+      amount: { sets: 3, roundsPerSet: 400 },
     })
     const long = aSession(Array.from({ length: 5 }, (_, index) => breath(index)))
     const timeline = orThrow(compileTimeline(long, shippedCatalog))
     const plan = leadPlan(timeline, {})
     const size = JSON.stringify({ ...start, document: long, plan }).length
-    expect([timeline.segments.length, plan.segments.length]).toEqual([100_045, 100])
+    expect([timeline.segments.length, plan.segments.length]).toEqual([24_010, 30])
     expect(size).toBeLessThan(40_000)
     await begin({ ...start, document: long, blocks: {}, plan }).expect(204)
     expect((await read()).plan).toEqual(plan)

@@ -12,6 +12,8 @@ interface ProblemWords {
 interface Where {
   readonly path?: string
   readonly refusals?: readonly Refusal[]
+  /** How many there are, where not all of them are given. */
+  readonly total?: number
 }
 
 const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where: Where) => ProblemWords } = {
@@ -24,7 +26,10 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     title: 'The document is too large',
     detail: `A document may take up to ${String(mostKb)} kB: shorten its texts or split the session.`,
   }),
-  DOCUMENT_REFUSED: (_, { refusals = [] }) => ({ title: 'The document is refused', detail: firstOf(refusals) }),
+  DOCUMENT_REFUSED: (_, { refusals = [], total = refusals.length }) => ({
+    title: 'The document is refused',
+    detail: firstOf(refusals, total),
+  }),
   UNKNOWN_REFERENCE: ({ id }, { path = '' }) => ({
     title: 'Something named in the document does not exist',
     detail: `${fieldName(path)}: “${id}” is not on the shelf: choose another or restore it.`,
@@ -120,9 +125,8 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
   }),
 }
 
-function firstOf(refusals: readonly Refusal[]): string {
-  const [first] = refusals
-  const more = refusals.length > 1 ? ` And ${String(refusals.length - 1)} more.` : ''
+function firstOf([first]: readonly Refusal[], total: number): string {
+  const more = total > 1 ? ` And ${String(total - 1)} more.` : ''
   return `${first ? refusalSentence(first) : 'It is not what is expected here.'}${more}`
 }
 

@@ -7,7 +7,7 @@ import { refusalSentence } from './refusals.ts'
 
 const sentences = (schema: z.ZodType, value: unknown) => {
   const read = schema.safeParse(value)
-  return read.success ? [] : refusalsOf(read.error).map(refusalSentence)
+  return read.success ? [] : refusalsOf(read.error.issues).map(refusalSentence)
 }
 
 test('a path is written as a person would write it', () => {

@@ -19,9 +19,8 @@ export { holdPractice, usualHold } from './usual-hold.ts'
 export { holdSecondsOf, linkHold, setHoldSide } from './hold-time.ts'
 export { unknownReferences } from './unknown-references.ts'
 export { composedLong, pastLimits } from './past-limits.ts'
-export { inTheWayOf } from './in-the-way.ts'
 export { compareSessions } from './compare.ts'
-export { isSame } from './is-same.ts'
+export { isSame, sortedText } from './is-same.ts'
 export { keepRoll, sayRoll } from './roll.ts'
 export type { Difference } from './compare.ts'
 export { withFields } from './with-fields.ts'
@@ -42,3 +41,4 @@ export type {
   Source,
   Sourced,
 } from './resolved.ts'
+export { unknownInOwn } from './unknown-in-own.ts'

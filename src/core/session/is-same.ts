@@ -16,3 +16,11 @@ export function isSame(a: unknown, b: unknown): boolean {
 
 const definedEntries = (value: object): [string, unknown][] =>
   Object.entries(value).filter(([, field]) => field !== undefined)
+
+/** One text for all documents that say the same, to be looked up by. For plain data only. */
+export const sortedText = (value: unknown): string =>
+  JSON.stringify(value, (_key, field: unknown) =>
+    typeof field === 'object' && field !== null && !Array.isArray(field)
+      ? Object.fromEntries(definedEntries(field).toSorted(([a], [b]) => (a < b ? -1 : 1)))
+      : field,
+  )

@@ -23,7 +23,8 @@ export function compileTimeline(session: Session, catalog: Catalog): Result<Time
   const [past] = pastLimits(resolved.value)
   if (past) return refusedBy(past)
   const timeline = timelineOf(resolved.value, catalog.changes)
-  return timeline.totalMs > msFromS(composedMostS) ? refusedBy(composedLong(timeline.totalMs)) : ok(timeline)
+  const [long] = tooLong(timeline)
+  return long ? refusedBy(long) : ok(timeline)
 }
 
 /**
@@ -36,6 +37,14 @@ export function compileToFit(session: Session, catalog: Catalog): Result<Timelin
   const past = pastLimits(resolved.value).find(({ code }) => code !== 'COMPOSED_LONG')
   return past ? refusedBy(past) : ok(timelineOf(resolved.value, catalog.changes))
 }
+
+/** All that is past the limits of what may be laid out and led. */
+export function pastLimitsOf(resolved: readonly Resolved[], costs: ChangeTable): Refusal[] {
+  const past = pastLimits(resolved)
+  return past.length > 0 ? past : tooLong(timelineOf(resolved, costs))
+}
+
+const tooLong = ({ totalMs }: Timeline): Refusal[] => (totalMs > msFromS(composedMostS) ? [composedLong(totalMs)] : [])
 
 const refusedBy = ({ code, path, facts }: Refusal) => refused(code, path, { ...facts })
 

@@ -1,4 +1,5 @@
 export { compileTimeline, compileToFit } from './compile.ts'
+export { inTheWayOf } from './in-the-way.ts'
 export { segmentAt } from './segment-at.ts'
 export { tallyTimeline } from './tally.ts'
 export type { Tally } from './tally.ts'

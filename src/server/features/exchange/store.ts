@@ -3,15 +3,20 @@ import type { Block } from '#model/block'
 import type { Envelope } from '#model/envelope'
 import { ownSchemaVersion } from '#model/own'
 import type { OwnThing } from '#model/own'
+import { sessionLimits } from '#model/limits'
+import { sessionSchemaVersion } from '#model/session'
 import type { Session } from '#model/session'
-import { unknownReferences, withOwn } from '#core/session'
+import { unknownInOwn, withOwn } from '#core/session'
+import { inTheWayOf } from '#core/timeline'
 import { makeEnvelope, planImport } from '#formats/session-envelope'
+import type { ImportPlan } from '#formats/session-envelope'
 import { shippedCatalog } from '#library/shipped'
 import type { Clock } from '#server/clock'
 import type { Database } from '#server/db/open'
 import type { OwnStore } from '#server/features/own/store'
 import type { SessionStore } from '#server/features/sessions/store'
 import { migrateDocument } from '#server/features/sessions/migrate-document'
+import { mostBodyKb } from '#server/http/body'
 import { ProblemError } from '#server/problems'
 
 /** What came in: the sessions that were added and those that were here, or the blocks ready to be put in. */
@@ -22,7 +27,11 @@ export interface Imported {
   readonly own: readonly Pick<OwnThing, 'kind'>[]
 }
 
-const shippedIds = new Set([...shippedCatalog.poses.keys(), ...shippedCatalog.schools.keys()])
+const shippedIds = new Set([
+  ...shippedCatalog.poses.keys(),
+  ...shippedCatalog.schools.keys(),
+  ...[...shippedCatalog.poses.values()].flatMap(({ variants }) => variants.map(({ id }) => id)),
+])
 
 /** Sessions and blocks out of this Zovrin and into it, with the own things they stand on. */
 export function exchange({ models, inTransaction }: Database, own: OwnStore, sessions: SessionStore, clock: Clock) {
@@ -42,10 +51,7 @@ export function exchange({ models, inTransaction }: Database, own: OwnStore, ses
         })
         const there = new Map(rows.map(({ id, document }) => [id, migrateDocument(JSON.parse(document))]))
         const plan = planImport(envelope, { own: ownThings, sessions: there, shippedIds }, nanoid)
-        refuseUnknown(plan.sessions, plan.blocks, [
-          ...ownThings,
-          ...plan.own.map((thing) => ({ ...thing, version: 1 })),
-        ])
+        refuseUnplannable(plan, [...ownThings, ...plan.own.map((thing) => ({ ...thing, version: 1 }))])
         await models.ownThings.bulkCreate(
           plan.own.map(({ kind, document }) => ({
             kind,
@@ -60,9 +66,14 @@ export function exchange({ models, inTransaction }: Database, own: OwnStore, ses
           { transaction },
         )
         for (const document of plan.sessions) await sessions.create(document, transaction)
+        // One that was deleted is brought back by the file that holds it word for word.
+        const deleted = rows
+          .filter(({ id, deletedAt }) => deletedAt && plan.alreadyHere.includes(id))
+          .map(({ id }) => id)
+        await models.sessions.update({ deletedAt: null }, { where: { id: deleted }, transaction })
         return {
-          sessions: plan.sessions.map(({ id }) => id),
-          alreadyHere: plan.alreadyHere,
+          sessions: [...plan.sessions.map(({ id }) => id), ...deleted],
+          alreadyHere: plan.alreadyHere.filter((id) => !deleted.includes(id)),
           blocks: plan.blocks,
           own: plan.own.map(({ kind }) => ({ kind })),
         }
@@ -71,18 +82,35 @@ export function exchange({ models, inTransaction }: Database, own: OwnStore, ses
   }
 }
 
-function refuseUnknown(sessions: readonly Session[], blocks: readonly Block[], own: readonly OwnThing[]): void {
+/** Everything saving would refuse, with its place in the file; and what could never be saved back for its size. */
+function refuseUnplannable({ sessions, blocks, own: added }: ImportPlan, own: readonly OwnThing[]): void {
   const catalog = withOwn(shippedCatalog, own)
-  const [school = ''] = catalog.schools.keys()
-  const named = [
-    ...sessions.flatMap((session, index) =>
-      unknownReferences(session, catalog).map(({ path, id }) => ({ path: `sessions[${String(index)}].${path}`, id })),
+  const big = sessions.findIndex((session) => Buffer.byteLength(JSON.stringify(session)) > mostBodyKb * 1024)
+  if (big >= 0) throw new ProblemError('BODY_TOO_LARGE', { mostKb: mostBodyKb }, { path: `sessions[${String(big)}]` })
+  const refusals = [
+    ...added.flatMap((thing) =>
+      unknownInOwn(thing, catalog).map(
+        ({ path, id }) => ({ code: 'UNKNOWN_REFERENCE', path: `own.${path}`, facts: { id } }) as const,
+      ),
     ),
-    ...unknownReferences({ schoolId: school, blocks: [...blocks] }, catalog),
+    ...sessions.flatMap((session, index) =>
+      inTheWayOf(session, catalog).map((one) => ({ ...one, path: `sessions[${String(index)}].${one.path}` })),
+    ),
+    ...inTheWayOf({ ...around, blocks: [...blocks] }, catalog),
   ]
-  if (named.length === 0) return
-  const refusals = named.map(({ path, id }) => ({ code: 'UNKNOWN_REFERENCE', path, facts: { id } }) as const)
-  throw new ProblemError('DOCUMENT_REFUSED', {}, { path: refusals[0]?.path ?? '', refusals })
+  if (refusals.length > 0) throw new ProblemError('DOCUMENT_REFUSED', {}, { path: refusals[0]?.path ?? '', refusals })
+}
+
+/** What copied blocks stand in until they are put somewhere. */
+const around: Session = {
+  schema: sessionSchemaVersion,
+  id: 'blocks',
+  name: 'Blocks',
+  practice: 'mixed',
+  level: 'regular',
+  lengthS: sessionLimits.mostS,
+  schoolId: [...shippedCatalog.schools.keys()][0] ?? '',
+  blocks: [],
 }
 
 export type Exchange = ReturnType<typeof exchange>

@@ -2,7 +2,7 @@ import { Op } from 'sequelize'
 import type { Transaction } from 'sequelize'
 import { ownKinds, ownSchemaVersion, readOwn } from '#model/own'
 import type { OwnDocument, OwnKind, OwnThing } from '#model/own'
-import { poseIn, withOwn } from '#core/session'
+import { poseIn, unknownInOwn, withOwn } from '#core/session'
 import type { Catalog } from '#core/session'
 import { shippedCatalog } from '#library/shipped'
 import type { Clock } from '#server/clock'
@@ -31,7 +31,8 @@ export function ownStore(database: Database, clock: Clock) {
     /** All there are, those out of sight included: documents that name them are still read. */
     list: (transaction?: Transaction) => list(database, transaction),
     /** Everything a session may name: shipped and own. */
-    catalog: async (): Promise<Catalog> => withOwn(shippedCatalog, await list(database)),
+    catalog: async (transaction?: Transaction): Promise<Catalog> =>
+      withOwn(shippedCatalog, await list(database, transaction)),
     /** Saves over the version it was based on; 0 makes it. Refuses to take away a variant that is used. */
     put: (thing: OwnDocument, based: number) => inTransaction((transaction) => put(at, thing, based, transaction)),
     /**
@@ -67,6 +68,7 @@ async function put(at: At, thing: OwnDocument, based: number, transaction: Trans
   checkReferences(thing, all)
   const saved: OwnThing = { ...thing, version: based + 1 }
   if (saved.kind === 'pose') await checkVariantsKept(database, saved, all, transaction)
+  if (saved.kind === 'variant') await checkPoseKept(database, saved, all, transaction)
   const columns = {
     name: nameOf(thing),
     version: based + 1,
@@ -152,6 +154,20 @@ async function checkVariantsKept(
   if (lost.length > 0) throw inUse(`The variant ${String(lost[0]?.variantId)}`, lost)
 }
 
+/** A variant stays with its pose while a session asks for it there. */
+async function checkPoseKept(
+  database: Database,
+  variant: OwnThing & { kind: 'variant' },
+  all: readonly OwnThing[],
+  transaction: Transaction,
+): Promise<void> {
+  const { id, poseId } = variant.document
+  const before = all.find((thing) => thing.kind === 'variant' && thing.document.id === id)
+  if (before?.kind !== 'variant' || before.document.poseId === poseId) return
+  const uses = await usesOf(database, 'variant', id, [], transaction)
+  if (uses.length > 0) throw inUse(nameOf(variant), uses)
+}
+
 const inUse = (name: string, uses: readonly Use[]) =>
   new ProblemError('IN_USE', { name, where: placesText(uses), sessions: sessionsIn(uses) })
 
@@ -161,17 +177,8 @@ const variantsOf = (all: readonly OwnThing[], kind: OwnKind, poseId: string): st
   )
 
 function checkReferences(thing: OwnDocument, all: readonly OwnThing[]): void {
-  const catalog = withOwn(shippedCatalog, all)
-  const missing = (path: string, id: string) => new ProblemError('UNKNOWN_REFERENCE', { id }, { path })
-  if (thing.kind === 'variant') {
-    const { poseId } = thing.document
-    if (!poseIn(catalog, poseId)) throw missing('poseId', poseId)
-  }
-  if (thing.kind === 'pose') {
-    const { counterposes, id: ownId } = thing.document
-    const at = counterposes.findIndex((id) => id !== ownId && !poseIn(catalog, id))
-    if (at >= 0) throw missing(`counterposes[${String(at)}]`, String(counterposes[at]))
-  }
+  const [missing] = unknownInOwn(thing, withOwn(shippedCatalog, all))
+  if (missing) throw new ProblemError('UNKNOWN_REFERENCE', { id: missing.id }, { path: missing.path })
 }
 
 /** A kept document as it is read today. */

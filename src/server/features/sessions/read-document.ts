@@ -1,25 +1,33 @@
+import type { Transaction } from 'sequelize'
 import type { z } from 'zod'
 import type { Catalog } from '#core/session'
-import { compileTimeline } from '#core/timeline'
+import { inTheWayOf } from '#core/timeline'
 import { refusalsOf } from '#model/refusal'
 import { sessionSchema, sessionSchemaVersion } from '#model/session'
 import type { Session } from '#model/session'
-import { ProblemError } from '#server/problems'
+import { mostTold, ProblemError } from '#server/problems'
 
-/**
- * A session document as it came in, validated and compiled once, so that nothing is kept that cannot be
- * planned. Throws SCHEMA_NEWER, DOCUMENT_REFUSED (with every refusal) or UNKNOWN_REFERENCE.
- */
-export function readSessionDocument(body: unknown, catalog: Catalog): Session {
+/** A session document as it came in, validated. Throws SCHEMA_NEWER or DOCUMENT_REFUSED with the refusals. */
+export function readSessionDocument(body: unknown): Session {
   refuseNewerSchema(body)
   const read = sessionSchema.safeParse(body)
   if (!read.success) throw documentRefused(read.error)
-  const compiled = compileTimeline(read.data, catalog)
-  if (!compiled.ok) {
-    const code = compiled.code === 'TECHNIQUE_NOT_COUNTED' ? 'TECHNIQUE_NOT_COUNTED' : 'UNKNOWN_REFERENCE'
-    throw new ProblemError(code, { id: String(compiled.extra?.['id']) }, { path: compiled.field })
-  }
   return read.data
+}
+
+/** Looks whether a session can be planned with what there is at the moment it is written. */
+export type PlanCheck = (document: Session, transaction: Transaction) => Promise<void>
+
+/**
+ * Refuses what cannot be planned, so that nothing is kept that cannot be opened. Throws UNKNOWN_REFERENCE for something
+ * that is nowhere, DOCUMENT_REFUSED for what is past the limits.
+ */
+export function refuseUnplannable(document: Session, catalog: Catalog): void {
+  const [first, ...others] = inTheWayOf(document, catalog)
+  if (!first) return
+  if (first.code === 'UNKNOWN_REFERENCE' || first.code === 'TECHNIQUE_NOT_COUNTED')
+    throw new ProblemError(first.code, first.facts, { path: first.path })
+  throw new ProblemError('DOCUMENT_REFUSED', {}, { path: first.path, refusals: [first, ...others] })
 }
 
 function refuseNewerSchema(body: unknown): void {
@@ -30,6 +38,7 @@ function refuseNewerSchema(body: unknown): void {
 }
 
 export function documentRefused(error: z.ZodError): ProblemError {
-  const refusals = refusalsOf(error)
-  return new ProblemError('DOCUMENT_REFUSED', {}, { path: refusals[0]?.path ?? 'document', refusals })
+  const refusals = refusalsOf(error.issues.slice(0, mostTold))
+  const total = Math.max(error.issues.length, refusals.length)
+  return new ProblemError('DOCUMENT_REFUSED', {}, { path: refusals[0]?.path ?? 'document', refusals, total })
 }

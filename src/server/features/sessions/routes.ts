@@ -1,7 +1,6 @@
 import type { Router } from 'express'
 import { z } from 'zod'
 import type { Request, Response } from 'express'
-import type { Catalog } from '#core/session'
 import { apiRouter, closeRouter } from '#server/http/api-router'
 import { basedOn, sameId } from '#server/features/guards'
 import { ProblemError } from '#server/problems'
@@ -17,16 +16,15 @@ const stateSchema = z.strictObject({
 const reasons: readonly KeepReason[] = ['saved', 'conflict', 'fit', 'version', 'lead', 'restored']
 
 /** `/api/sessions`: documents with ETag and If-Match, and the versions kept of them. */
-export function sessionRoutes(store: SessionStore, catalog: () => Promise<Catalog>): Router {
+export function sessionRoutes(store: SessionStore): Router {
   const router = apiRouter()
-  const read = async (body: unknown) => readSessionDocument(body, await catalog())
 
   router.get('/', async (_request, response) => {
     response.json(await store.list())
   })
 
   router.post('/', async (request, response) => {
-    const stored = await store.create(await read(request.body))
+    const stored = await store.create(readSessionDocument(request.body))
     reply(response.status(201).location(`/api/sessions/${stored.document.id}`), stored)
   })
 
@@ -36,7 +34,7 @@ export function sessionRoutes(store: SessionStore, catalog: () => Promise<Catalo
 
   router.put('/:id', async (request, response) => {
     const based = basedOn(request)
-    const document = await read(request.body)
+    const document = readSessionDocument(request.body)
     sameId(request.params.id, document.id)
     reply(response, await store.save(document, based, keepReason(request) ?? 'saved'))
   })
@@ -53,7 +51,7 @@ export function sessionRoutes(store: SessionStore, catalog: () => Promise<Catalo
   })
 
   router.post('/:id/history', async (request, response) => {
-    const document = await read(request.body)
+    const document = readSessionDocument(request.body)
     sameId(request.params.id, document.id)
     await store.setAside(document, basedOn(request), keepReason(request) ?? 'conflict')
     response.status(204).end()

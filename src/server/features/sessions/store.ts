@@ -6,6 +6,7 @@ import type { HistoryRow, Models } from '#server/db/models'
 import type { Database } from '#server/db/open'
 import { ProblemError } from '#server/problems'
 import { migrateDocument } from './migrate-document.ts'
+import type { PlanCheck } from './read-document.ts'
 
 /** A kept version is made at most this often, unless something decisive happens [decisions]. */
 const keepEveryMs = 5 * 60_000
@@ -44,11 +45,17 @@ export interface KeptVersion {
 }
 
 /** What every act on the sessions needs. */
-type At = Pick<Database, 'models' | 'inTransaction'> & { readonly clock: Clock }
+type At = Pick<Database, 'models'> & { readonly clock: Clock; readonly check: PlanCheck }
 
-/** Sessions as documents with optimistic locking; every save keeps what was there for a while. */
-export function sessionStore({ models, inTransaction }: Database, clock: Clock) {
-  const at: At = { models, inTransaction, clock }
+/** Takes whatever it is given: for documents that come with the program. */
+const unchecked: PlanCheck = () => Promise.resolve()
+
+/**
+ * Sessions as documents with optimistic locking; every save keeps what was there for a while. `check` is asked within
+ * the transaction that writes, so that nothing a document names can go in between.
+ */
+export function sessionStore({ models, inTransaction }: Database, clock: Clock, check: PlanCheck = unchecked) {
+  const at: At = { models, clock, check }
   return {
     find: (id: string) => find(at, id),
     list: () => list(at),
@@ -135,9 +142,10 @@ const columnsOf = (document: Session, savedAt: Date) => ({
   savedAt,
 })
 
-async function add({ models, clock }: At, document: Session, transaction: Transaction): Promise<StoredSession> {
+async function add({ models, clock, check }: At, document: Session, transaction: Transaction): Promise<StoredSession> {
   const taken = await models.sessions.findByPk(document.id, { transaction })
   if (taken) throw new ProblemError('ID_TAKEN', { id: document.id })
+  await check(document, transaction)
   await models.sessions.create(
     { ...columnsOf(document, clock.now()), version: 1, archivedAt: null, deletedAt: null },
     { transaction },
@@ -160,6 +168,7 @@ async function save(
   const { id } = document
   const row = await at.models.sessions.findByPk(id, { transaction })
   if (!row || row.deletedAt) throw new ProblemError('UNKNOWN_SESSION', { id })
+  await at.check(document, transaction)
   const version = based + 1
   // The database itself looks at the version as it writes, whatever it locks meanwhile.
   const [saved] = await at.models.sessions.update(
@@ -190,6 +199,7 @@ async function keep(
 
 async function setAside(at: At, document: Session, { based, reason }: Former, transaction: Transaction): Promise<void> {
   await find(at, document.id, transaction)
+  await at.check(document, transaction)
   const former = { sessionId: document.id, version: based, document: JSON.stringify(document), reason }
   await keep(at, former, transaction)
 }

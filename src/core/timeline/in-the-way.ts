@@ -1,18 +1,17 @@
-import type { Session } from '#model/session'
 import type { Refusal } from '#model/refusal'
-import type { Catalog } from './catalog.ts'
-import { pastLimits } from './past-limits.ts'
-import { resolveSession } from './resolve.ts'
-import { unknownReferences } from './unknown-references.ts'
+import type { Session } from '#model/session'
+import { resolveSession, unknownReferences } from '#core/session'
+import type { Catalog } from '#core/session'
+import { pastLimitsOf } from './compile.ts'
 
 /**
  * All that keeps a session from being planned and led: what it names and the catalog does not have; else a breath over a
- * hold that has no counts; else what is past the limits of what may be laid out. Empty where nothing does.
+ * hold that has no counts; else what is past the limits of what may be laid out and led. Empty where nothing does.
  */
 export function inTheWayOf(session: Session, catalog: Catalog): Refusal[] {
   const unknown = unknownReferences(session, catalog)
   if (unknown.length > 0) return unknown.map(({ path, id }) => ({ code: 'UNKNOWN_REFERENCE', path, facts: { id } }))
   const resolved = resolveSession(session, catalog)
-  if (resolved.ok) return pastLimits(resolved.value)
+  if (resolved.ok) return pastLimitsOf(resolved.value, catalog.changes)
   return [{ code: 'TECHNIQUE_NOT_COUNTED', path: resolved.field, facts: { id: String(resolved.extra?.['id']) } }]
 }

@@ -1,0 +1,17 @@
+import type { OwnDocument } from '#model/own'
+import type { Catalog } from './catalog.ts'
+import { poseIn } from './own.ts'
+import type { UnknownReference } from './unknown-references.ts'
+
+/** Every id that something of the teacher's own names and the catalog does not have, with its path. */
+export function unknownInOwn(thing: OwnDocument, catalog: Catalog): UnknownReference[] {
+  if (thing.kind === 'variant') {
+    const { poseId } = thing.document
+    return poseIn(catalog, poseId) ? [] : [{ path: 'poseId', id: poseId }]
+  }
+  if (thing.kind === 'school') return []
+  const { counterposes, id: ownId } = thing.document
+  return counterposes.flatMap((id, at) =>
+    id === ownId || poseIn(catalog, id) ? [] : [{ path: `counterposes[${String(at)}]`, id }],
+  )
+}
