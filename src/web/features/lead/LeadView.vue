@@ -164,6 +164,12 @@ const press = useLeadPresses({
     <p v-else-if="at === 'elsewhere'" class="alone">
       A class is being led in another window of this browser. Close it there first, then reload this page.
     </p>
+    <p v-else-if="at === 'before' && store.document" class="alone">
+      This session cannot be led as it stands.
+      <RouterLink :to="{ name: 'plan', params: { id: store.document.id } }"
+        >See in its plan what stands in the way</RouterLink
+      >
+    </p>
     <p v-else-if="at === 'before'" class="alone">
       This session could not be opened. <RouterLink to="/sessions">Open the list of sessions</RouterLink>
     </p>

@@ -68,7 +68,8 @@ function run(store: Store, command: Command): void {
     const [only] = step.edits
     const edit = step.edits.length === 1 && only ? only : ({ type: 'several', edits: step.edits } as const)
     if (!store.edit(edit, step.words)) {
-      tell(fails ?? 'That cannot be done here.')
+      // What went past a limit is told beside the block, and aloud from there.
+      if (store.passed === undefined) tell(fails ?? 'That cannot be done here.')
       return
     }
   }

@@ -76,12 +76,18 @@ export async function settled({ saver }: OpenSession): Promise<void> {
   await until(() => saver.saving.value.out === null).toBe(true)
 }
 
-/** Does an edit as one undo step; false when it cannot be. */
-export function editSession({ saver, stacks }: OpenSession, change: Edit, words: string): boolean {
+/** Does an edit as one undo step; false when it cannot be, or may not by `mayBe`. */
+export function editSession(
+  { saver, stacks }: OpenSession,
+  change: Edit,
+  words: string,
+  mayBe: (before: Session, after: Session) => boolean,
+): boolean {
   const before = saver.saving.value.document
   const done = applyEdit(before, change)
   if (!done.ok) return false
   if (done.value.session === before) return true
+  if (!mayBe(before, done.value.session)) return false
   stacks.value = pushStep(stacks.value, { inverse: done.value.inverse, words })
   changed(saver, done.value.session)
   return true

@@ -2,9 +2,11 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Ref, ShallowRef } from 'vue'
 import type { Edit } from '#core/session'
-import { compileTimeline } from '#core/timeline'
+import type { Session } from '#model/session'
+import { refusalSentence } from '#words/refusals'
 import { setAsideSession } from '#web/shared/api/sessions.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { compiledOf, limitPassed } from './compiled.ts'
 import { rememberOpened } from './last-opened.ts'
 import { editSession, openAgain, openSession, settled, turnStep } from './open-session.ts'
 import type { OpenSession } from './open-session.ts'
@@ -18,6 +20,7 @@ export const useSessionStore = defineStore('session', () => {
   const shown = shallowRef<OpenSession>()
   const chosenId = ref<string>()
   const views = viewsOf(shown)
+  const { passed, mayBe } = limitsOf()
 
   /** Keeps the session as it stands now in its history; with the server away there is nothing to keep. */
   async function keepInHistory(reason: 'lead' | 'fit' | 'version'): Promise<void> {
@@ -30,7 +33,9 @@ export const useSessionStore = defineStore('session', () => {
     ...openingOf(shown, chosenId),
     chosenId,
     chosen: computed(() => views.document.value?.blocks.find((block) => block.id === chosenId.value)),
-    edit: (change: Edit, words: string) => shown.value !== undefined && editSession(shown.value, change, words),
+    /** Why the last edit was refused, where it would have gone past a limit. */
+    passed,
+    edit: (change: Edit, words: string) => shown.value !== undefined && editSession(shown.value, change, words, mayBe),
     undo: () => shown.value && turnStep(shown.value, true),
     redo: () => shown.value && turnStep(shown.value, false),
     keepMine: () => shown.value?.saver.tell({ type: 'keep mine' }),
@@ -84,12 +89,26 @@ function openingOf(shown: ShallowRef<OpenSession | undefined>, chosenId: Ref<str
   return { opening, open, close }
 }
 
+/** The limits no edit may go past, and what was said of the last one that would have. */
+function limitsOf() {
+  const own = useOwnStore()
+  const passed = ref<string>()
+  return {
+    passed,
+    mayBe: (before: Session, after: Session): boolean => {
+      const refusal = limitPassed(before, after, own.catalog)
+      passed.value = refusal && refusalSentence(refusal)
+      return refusal === undefined
+    },
+  }
+}
+
 /** What is seen of the open session. */
 function viewsOf(shown: Readonly<ShallowRef<OpenSession | undefined>>) {
   const own = useOwnStore()
   const saving = computed(() => shown.value?.saver.saving.value)
   const document = computed(() => saving.value?.document)
-  const compiled = computed(() => document.value && compileTimeline(document.value, own.catalog))
+  const compiled = computed(() => document.value && compiledOf(document.value, own.catalog))
   return {
     document,
     timeline: computed(() => (compiled.value?.ok ? compiled.value.value : undefined)),

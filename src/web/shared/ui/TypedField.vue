@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="T">
 import InputText from 'primevue/inputtext'
-import { computed, ref, useId, watch } from 'vue'
+import { computed, nextTick, ref, useId, watch } from 'vue'
 
 /** What a typed text comes to: a value and how it is written, or the mend in words. */
 export type Typed<T> = { readonly value: T; readonly shown: string } | { readonly mend: string }
@@ -49,6 +49,12 @@ function take(): void {
   text.value = read.shown
   if (read.shown !== props.shown) emit('change', read.value)
 }
+/** Left, a field shows what holds: what was read and then refused elsewhere does not. */
+async function leave(): Promise<void> {
+  take()
+  await nextTick()
+  if (mend.value === '') text.value = props.shown
+}
 function giveUp(): void {
   text.value = props.shown
   mend.value = ''
@@ -76,7 +82,7 @@ function step(event: KeyboardEvent, by: 1 | -1): void {
       :invalid="mend !== ''"
       :aria-describedby="mend === '' ? undefined : `${id}-mend`"
       @input="isTyping = true"
-      @blur="take"
+      @blur="leave"
       @keydown.enter="take"
       @keydown.esc="giveUp"
       @keydown.up="step($event, 1)"

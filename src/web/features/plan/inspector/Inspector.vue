@@ -18,7 +18,7 @@ import TalkPanel from './TalkPanel.vue'
 /** The cautions come on demand: their texts are many and the first look at a plan does not need them. */
 const CautionList = defineAsyncComponent(() => import('#web/shared/cautions/CautionList.vue'))
 
-const { document, chosenIds, chosenSpan, nameOf, remove, duplicate, moveBy } = usePlan()
+const { store, document, chosenIds, chosenSpan, nameOf, remove, duplicate, moveBy } = usePlan()
 
 const panels = {
   talk: TalkPanel,
@@ -38,6 +38,7 @@ const id = computed(() => resolved.value?.block.id ?? '')
 const rested = ref(true)
 const { start: restLater } = useTimeoutFn(() => (rested.value = true), restsAfterMs, { immediate: false })
 watch(id, () => {
+  store.passed = undefined
   rested.value = false
   restLater()
 })
@@ -49,6 +50,7 @@ const isLast = computed(() => {
 </script>
 
 <template>
+  <p v-if="store.passed" class="passed" role="alert">{{ store.passed }}</p>
   <SeveralPanel v-if="chosenIds.length > 1" />
   <template v-else-if="resolved && document">
     <p class="eyebrow">Block {{ resolved.index + 1 }} of {{ document.blocks.length }}</p>
@@ -99,6 +101,14 @@ const isLast = computed(() => {
 .eyebrow {
   font-size: 14px;
   color: var(--ink-soft);
+}
+.passed {
+  margin-bottom: 10px;
+  padding: 6px 10px;
+  border: 1px solid var(--ink);
+  border-left-width: 5px;
+  border-radius: 4px;
+  font-size: 15px;
 }
 .acts {
   display: flex;
