@@ -212,8 +212,18 @@ describe('what is deleted and still named', () => {
     await put('pose', ownDeer, 0)
     await put('school', mySchool, 0)
     await remove('pose', 'my-deer', 1)
+    // Ninety-nine that went after it, and one more: only then does its age count.
+    const rows = Array.from({ length: 99 }, (_, at) => ({
+      ...{ kind: 'pose', id: `later-${String(at)}`, name: 'Later', version: 1, schema: 2 },
+      ...{ document: JSON.stringify({ ...ownDeer, id: `later-${String(at)}` }), savedAt: new Date(nowMs) },
+      hiddenAt: new Date(nowMs + 60_000 * (at + 1)),
+    }))
+    await database.inTransaction((transaction) => database.models.ownThings.bulkCreate(rows, { transaction }))
     nowMs += 91 * 24 * 3_600_000
+    expect((await everything()).map(({ document }) => document.id)).toContain('my-deer')
     await remove('school', 'my-school', 1)
-    expect((await everything()).map(({ document }) => document.id)).toEqual(['my-school'])
+    const left = (await everything()).map(({ document }) => document.id)
+    expect(left).not.toContain('my-deer')
+    expect(left).toHaveLength(100)
   })
 })

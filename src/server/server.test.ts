@@ -88,15 +88,6 @@ test('history keeps the former version at most every five minutes, and what a co
   expect(kept.body.name).toBe('Third')
 })
 
-test('versions older than ninety days are dropped at the next keeping', async () => {
-  await create()
-  await save(aSession([], { name: 'Second' }), 1)
-  nowMs += 91 * 24 * 3_600_000
-  await save(aSession([], { name: 'Third' }), 2)
-  const { body } = await app().get('/api/sessions/session-1/history')
-  expect(body.map(({ version }: { version: number }) => version)).toEqual([2])
-})
-
 test('the other side of a conflict is kept when the teacher’s own wins', async () => {
   await create()
   await save(aSession([], { name: 'Theirs' }), 1)

@@ -16,6 +16,8 @@ const nameOf = (thing: OwnDocument): string =>
 
 /** What is out of sight and named by nothing goes after as long as sessions keep their history. */
 const keepForMs = 90 * 24 * 3_600_000
+/** So many stay whatever their age, lest a clock that is set wrong once clears them. */
+const hiddenKeptAtLeast = 100
 
 /** What every act on one's own things needs. */
 interface At {
@@ -131,7 +133,13 @@ async function purge(
   all: readonly OwnThing[],
   transaction: Transaction,
 ): Promise<void> {
-  const old = await database.models.ownThings.findAll({ where: { hiddenAt: { [Op.lt]: before } }, transaction })
+  const hidden = await database.models.ownThings.findAll({
+    where: { hiddenAt: { [Op.ne]: null } },
+    order: [['hiddenAt', 'DESC']],
+    offset: hiddenKeptAtLeast,
+    transaction,
+  })
+  const old = hidden.filter(({ hiddenAt }) => hiddenAt !== null && hiddenAt < before)
   for (const row of old) {
     const kind = ownKinds.find((one) => one === row.kind)
     if (kind && (await usesOf(database, kind, row.id, all, transaction)).length === 0)

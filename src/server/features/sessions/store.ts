@@ -10,8 +10,15 @@ import type { PlanCheck } from './read-document.ts'
 
 /** A kept version is made at most this often, unless something decisive happens [decisions]. */
 const keepEveryMs = 5 * 60_000
-/** Kept versions are dropped after 90 days [decisions]. */
+/** Kept versions stay at least this long, and at least the last of them do [decisions]. */
 const keepForMs = 90 * 24 * 3_600_000
+/**
+ * So many stay whatever their age: a clock that is set wrong for one save must not clear what years have kept. Counted
+ * in the order in which they were kept, never by what the clock said then.
+ */
+export const keptAtLeast = 200
+/** As many deleted sessions stay to be brought back, whatever their age. */
+export const deletedKeptAtLeast = 100
 
 export type KeepReason = 'saved' | 'conflict' | 'fit' | 'version' | 'lead' | 'restored'
 
@@ -128,9 +135,20 @@ async function setState(
     ...(deleted === undefined ? {} : { deletedAt: deleted ? now : null }),
   }
   await row.update(change, { transaction })
-  // A deleted session can be brought back for as long as its history is kept, then it goes.
-  const tooOld = { deletedAt: { [Op.lt]: new Date(now.getTime() - keepForMs) } }
-  await models.sessions.destroy({ where: tooOld, transaction })
+  if (deleted) await clearDeleted(models, now, transaction)
+}
+
+/** A deleted session can be brought back for as long as its history is kept; then it goes. */
+async function clearDeleted({ sessions }: Models, now: Date, transaction: Transaction): Promise<void> {
+  const past = await sessions.findAll({
+    attributes: ['id'],
+    where: { deletedAt: { [Op.ne]: null } },
+    order: [['deletedAt', 'DESC']],
+    offset: deletedKeptAtLeast,
+    transaction,
+  })
+  const tooOld = { [Op.lt]: new Date(now.getTime() - keepForMs) }
+  await sessions.destroy({ where: { id: past.map(({ id }) => id), deletedAt: tooOld }, transaction })
 }
 
 const columnsOf = (document: Session, savedAt: Date) => ({
@@ -182,8 +200,15 @@ async function save(
 }
 
 async function isDue({ models, clock }: At, sessionId: string, transaction: Transaction): Promise<boolean> {
-  const since = { [Op.gt]: new Date(clock.now().getTime() - keepEveryMs) }
-  return (await models.history.count({ where: { sessionId, reason: 'saved', keptAt: since }, transaction })) === 0
+  const [last] = await models.history.findAll({
+    attributes: ['keptAt'],
+    where: { sessionId, reason: 'saved' },
+    order: [['id', 'DESC']],
+    limit: 1,
+    transaction,
+  })
+  // Also where the clock was set back since: what lies in the future was not kept just now.
+  return !last || Math.abs(clock.now().getTime() - last.keptAt.getTime()) > keepEveryMs
 }
 
 async function keep(
@@ -192,9 +217,17 @@ async function keep(
   transaction: Transaction,
 ): Promise<void> {
   const now = clock.now()
-  const tooOld = { keptAt: { [Op.lt]: new Date(now.getTime() - keepForMs) } }
+  const { sessionId } = former
   await models.history.create({ ...former, keptAt: now }, { transaction })
-  await models.history.destroy({ where: tooOld, transaction })
+  const past = await models.history.findAll({
+    attributes: ['id'],
+    where: { sessionId },
+    order: [['id', 'DESC']],
+    offset: keptAtLeast,
+    transaction,
+  })
+  const tooOld = { [Op.lt]: new Date(now.getTime() - keepForMs) }
+  await models.history.destroy({ where: { id: past.map(({ id }) => id), keptAt: tooOld }, transaction })
 }
 
 async function setAside(at: At, document: Session, { based, reason }: Former, transaction: Transaction): Promise<void> {

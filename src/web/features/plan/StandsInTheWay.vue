@@ -62,7 +62,7 @@ const schools = computed(() => [...own.shelf.schools.values()])
     <ol>
       <li v-for="{ block, name, why } in rows" :key="block.id" :class="{ gone: why }">
         <span>{{ name }}</span>
-        <small v-if="why">{{ wordsOf(why) }}</small>
+        <small>{{ why ? wordsOf(why) : '' }}</small>
         <template v-if="why || tooLong">
           <Button
             size="small"
@@ -86,7 +86,8 @@ const schools = computed(() => [...own.shelf.schools.values()])
   gap: 12px;
 }
 li {
-  display: flex;
+  display: grid;
+  grid-template-columns: 220px minmax(0, 1fr) auto;
   align-items: center;
   gap: 12px;
   min-height: 36px;
