@@ -60,3 +60,14 @@ test('an older session past the limits opens and says so, cannot be led, and can
   await saved(plan)
   expect((await house.session('thursday-slow-hour')).blocks).toHaveLength(before.blocks.length - 1)
 })
+
+test('a session this Zovrin does not read is told as such, not as lost', async ({ plan, house, expectFailures }) => {
+  expectFailures('409')
+  const problem = { code: 'SCHEMA_NEWER', status: 409, title: 'Written by a newer Zovrin', detail: 'Update Zovrin.' }
+  await plan.route('**/api/sessions/thursday-slow-hour', (route) =>
+    route.fulfill({ status: 409, contentType: 'application/problem+json', body: JSON.stringify(problem) }),
+  )
+  await plan.goto(`${house.address}plan/thursday-slow-hour`)
+  await expect(plan.getByRole('heading', { name: 'This Zovrin does not read this session' })).toBeVisible()
+  await expect(plan.getByText('was left as it is')).toBeVisible()
+})

@@ -49,7 +49,8 @@ export function makeEnvelope(carried: Carried, own: readonly OwnThing[]): Envelo
 /** What is there already when an envelope comes in. */
 export interface Existing {
   readonly own: readonly OwnThing[]
-  readonly sessions: ReadonlyMap<string, Session>
+  /** By their ids; undefined for one that is there and cannot be read. */
+  readonly sessions: ReadonlyMap<string, Session | undefined>
   /** Ids of shipped poses, their variants and schools, which nothing may take. */
   readonly shippedIds: ReadonlySet<string>
 }
@@ -85,8 +86,8 @@ export function planImport(written: Envelope, existing: Existing, newId: () => s
   const alreadyHere: string[] = []
   const incoming = (envelope.sessions ?? []).map((session) => ({ from: session, session: pointSession(session, ids) }))
   for (const { from, session } of incoming) {
-    const there = existing.sessions.get(session.id)
-    if (there && isSame(there, session)) alreadyHere.push(session.id)
+    const there = existing.sessions.has(session.id)
+    if (there && isSame(existing.sessions.get(session.id), session)) alreadyHere.push(session.id)
     else
       sessions.push(
         there ? { ...session, id: keepId(from.id, newId(), ids.session), name: copyName(session.name) } : session,

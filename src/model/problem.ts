@@ -25,6 +25,7 @@ export interface ProblemFacts {
   VERSION_STALE: { based: number; current: number }
   WRONG_HOST: { host: string }
   WRONG_ORIGIN: object
+  DOCUMENT_UNREADABLE: { kind: string }
   WRONG_METHOD: { method: string; allowed: string }
   WRONG_CONDITION: object
   WRONG_RANGE: object

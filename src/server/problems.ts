@@ -27,6 +27,7 @@ export const problemStatus: Readonly<Record<ProblemCode, number>> = {
   VERSION_STALE: 412,
   WRONG_HOST: 421,
   WRONG_ORIGIN: 403,
+  DOCUMENT_UNREADABLE: 409,
   WRONG_METHOD: 405,
   WRONG_CONDITION: 412,
   WRONG_RANGE: 416,

@@ -90,6 +90,10 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
   }),
   WRONG_HOST: ({ host }) => ({ title: 'Wrong host', detail: `This Zovrin answers only on this machine, at ${host}.` }),
   WRONG_ORIGIN: () => ({ title: 'Wrong origin', detail: 'Changes are taken only from Zovrin’s own pages.' }),
+  DOCUMENT_UNREADABLE: ({ kind }) => ({
+    title: 'Kept in a form this Zovrin does not read',
+    detail: `This ${kind} is kept in a form this Zovrin does not read: it was left as it is. Update Zovrin, or put a copy of the data that is whole in its place.`,
+  }),
   WRONG_METHOD: ({ method, allowed }) => ({
     title: 'Not done at this address',
     detail: `${method} does nothing here: this address takes ${allowed}.`,

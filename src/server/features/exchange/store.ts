@@ -15,7 +15,7 @@ import type { Clock } from '#server/clock'
 import type { Database } from '#server/db/open'
 import type { OwnStore } from '#server/features/own/store'
 import type { SessionStore } from '#server/features/sessions/store'
-import { migrateDocument } from '#server/features/sessions/migrate-document'
+import { readableDocument } from '#server/features/sessions/migrate-document'
 import { mostBodyKb } from '#server/http/body'
 import { ProblemError } from '#server/problems'
 
@@ -49,7 +49,7 @@ export function exchange({ models, inTransaction }: Database, own: OwnStore, ses
           where: { id: (envelope.sessions ?? []).map(({ id }) => id) },
           transaction,
         })
-        const there = new Map(rows.map(({ id, document }) => [id, migrateDocument(JSON.parse(document))]))
+        const there = new Map(rows.map(({ id, document }) => [id, readableDocument(document)]))
         const plan = planImport(envelope, { own: ownThings, sessions: there, shippedIds }, nanoid)
         refuseUnplannable(plan, [...ownThings, ...plan.own.map((thing) => ({ ...thing, version: 1 }))])
         await models.ownThings.bulkCreate(

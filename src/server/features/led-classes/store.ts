@@ -7,6 +7,7 @@ import type { LedClassRow, Models } from '#server/db/models'
 import type { Database } from '#server/db/open'
 import { firstRecordSchema, liftFirstRecord } from '#server/db/migrations/first-edition/first-record'
 import type { FirstRecord } from '#server/db/migrations/first-edition/first-record'
+import { readKept } from '#server/features/read-kept'
 import { ProblemError } from '#server/problems'
 
 const visitsSchema = z.array(visitSchema)
@@ -45,7 +46,7 @@ async function find(models: Models, id: string): Promise<LedClass> {
   const rows = await models.ledEvents.findAll({ where: { classId: id }, order: [['n', 'ASC']], raw: true })
   return readClass(
     row,
-    rows.map(({ n, by, event }) => ({ n, by, event: leadEventSchema.parse(JSON.parse(event)) })),
+    rows.map(({ n, by, event }) => ({ n, by, event: kept(event, leadEventSchema) })),
   )
 }
 
@@ -144,14 +145,17 @@ async function takeFormer(
   await addEvents(models, record.id, events, transaction)
 }
 
+/** A part of a record as it is kept. Throws DOCUMENT_UNREADABLE: the journal tells it of the one class it is. */
+const kept = <T extends z.ZodType>(stored: string, schema: T): z.infer<T> =>
+  readKept(stored, { kind: 'class' }, (document) => schema.safeParse(document))
+
 function readClass(row: LedClassRow, events: readonly KeptEvent[]): LedClass {
   const { conductedMs, left, note, visits, isAbout } = row
   const told = { events, conductedMs, left, note, endedAt: row.endedAt?.toISOString() ?? null }
-  const conducted = visits === null ? null : visitsSchema.parse(JSON.parse(visits))
-  const document: unknown = JSON.parse(row.document)
-  if (row.format === 2) return { ...ledStartSchema.parse(document), ...told, format: 2, visits: conducted }
-  const { resolved, ...record } = firstRecordSchema.parse(document)
-  const whole = document as Pick<LedStart, 'document'>
+  const conducted = visits === null ? null : kept(visits, visitsSchema)
+  if (row.format === 2) return { ...kept(row.document, ledStartSchema), ...told, format: 2, visits: conducted }
+  const { resolved, ...record } = kept(row.document, firstRecordSchema)
+  const whole = JSON.parse(row.document) as Pick<LedStart, 'document'>
   const { plan } = liftFirstRecord({ ...record, resolved, log: [] })
   return {
     id: record.id,

@@ -2,7 +2,7 @@ import type { Transaction } from 'sequelize'
 import type { OwnKind, OwnThing } from '#model/own'
 import type { Session } from '#model/session'
 import type { Database } from '#server/db/open'
-import { migrateDocument } from '#server/features/sessions/migrate-document'
+import { readableDocument } from '#server/features/sessions/migrate-document'
 
 /** A session, or another own thing, that stands on something of the teacher's own. */
 export interface Use {
@@ -25,7 +25,7 @@ export async function usesOf(
 ): Promise<Use[]> {
   const inSessions = (await documentsNaming(database, id, transaction)).flatMap(
     ({ where, sessionId, document, isPast }) =>
-      usesIn(migrateDocument(JSON.parse(document)), kind, id).map((variantId): Use => ({
+      usesIn(readableDocument(document), kind, id).map((variantId): Use => ({
         where,
         sessionId,
         isPast,
@@ -72,8 +72,9 @@ async function documentsNaming({ models }: Database, id: string, transaction: Tr
   ].filter(({ document }) => document.includes(JSON.stringify(id)))
 }
 
-/** One entry for each use in a session, with the variant it asks for. */
-function usesIn(session: Session, kind: OwnKind, id: string): (string | undefined)[] {
+/** One entry for each use in a session, with the variant it asks for; one that names it and cannot be read uses it. */
+function usesIn(session: Session | undefined, kind: OwnKind, id: string): (string | undefined)[] {
+  if (!session) return [undefined]
   if (kind === 'school') return session.schoolId === id ? [undefined] : []
   return session.blocks.flatMap((block) => {
     if (block.kind !== 'hold') return []

@@ -87,7 +87,7 @@ export type SessionStore = ReturnType<typeof sessionStore>
 async function find({ models }: At, id: string, transaction?: Transaction): Promise<StoredSession> {
   const row = await models.sessions.findByPk(id, { transaction })
   if (!row || row.deletedAt) throw new ProblemError('UNKNOWN_SESSION', { id })
-  return { document: migrateDocument(JSON.parse(row.document)), version: row.version }
+  return { document: migrateDocument(row.document), version: row.version }
 }
 
 async function list({ models }: At): Promise<SessionSummary[]> {
@@ -250,5 +250,5 @@ async function history(at: At, sessionId: string): Promise<KeptVersion[]> {
 async function keptDocument({ models }: At, sessionId: string, id: number): Promise<Session> {
   const row = await models.history.findOne({ where: { sessionId, id } })
   if (!row) throw new ProblemError('UNKNOWN_VERSION', { id: sessionId, version: id })
-  return migrateDocument(JSON.parse(row.document))
+  return migrateDocument(row.document)
 }

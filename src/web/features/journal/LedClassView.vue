@@ -14,10 +14,14 @@ import { dayTimeText } from '#words/dates'
 const route = useRoute()
 const led = shallowRef<LedClass>()
 const state = ref<'opening' | 'ready' | 'missing'>('opening')
+/** Why it is not shown. */
+const why = ref('This class is not in the journal.')
 
 onMounted(async () => {
   const reply = await readLedClass(String(route.params['id']))
   if (reply.kind === 'ok') led.value = reply.value
+  if (reply.kind === 'problem' && reply.problem.code !== 'UNKNOWN_CLASS') why.value = reply.problem.detail
+  if (reply.kind === 'away') why.value = 'Zovrin’s server does not answer: start it, then reload this page.'
   state.value = reply.kind === 'ok' ? 'ready' : 'missing'
 })
 
@@ -109,7 +113,7 @@ async function exportCsv(): Promise<void> {
       </table>
     </div>
     <p v-else-if="state === 'missing'" class="page-sheet">
-      This class is not in the journal. <RouterLink :to="{ name: 'journal' }">Open the journal</RouterLink>
+      {{ why }} <RouterLink :to="{ name: 'journal' }">Open the journal</RouterLink>
     </p>
   </div>
 </template>

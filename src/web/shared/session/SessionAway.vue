@@ -12,6 +12,13 @@ const store = useSessionStore()
       <h1>This session is not here</h1>
       <p>It may have been removed. <RouterLink to="/sessions">Open the list of sessions</RouterLink>.</p>
     </template>
+    <template v-else-if="store.opening === 'unreadable'">
+      <h1>This Zovrin does not read this session</h1>
+      <p>
+        It is kept in a form of its own, probably by a newer Zovrin, and was left as it is. Update Zovrin to open it, or
+        <RouterLink to="/sessions">open another one</RouterLink>.
+      </p>
+    </template>
     <template v-else-if="store.opening === 'away'">
       <h1>Zovrin’s server does not answer</h1>
       <p>

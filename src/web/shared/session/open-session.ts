@@ -36,11 +36,12 @@ const ioOf = (id: string, mine: string): SavingIo<Session> => ({
  * Opens a session that this window has worked on before: as it is here while it is unsaved, or saved and unchanged
  * elsewhere; anew, and without its undo, where another window saved it meanwhile.
  */
-export async function openAgain(here: OpenSession): Promise<OpenSession | 'missing'> {
+export async function openAgain(here: OpenSession): Promise<OpenSession | NotHere> {
   const { status, based } = here.saver.saving.value
   if (status !== 'saved') return here
   const reply = await readSession(here.id)
-  if (isMissing(reply)) return 'missing'
+  const notHere = notHereBy(reply)
+  if (notHere) return notHere
   if (reply.kind !== 'ok' || reply.version === based) return here
   const opened = openSaving({ document: reply.value, version: reply.version }, undefined)
   return opened ? withSaver(here.id, makeSaver(opened, ioOf(here.id, await windowId()))) : here
@@ -48,16 +49,24 @@ export async function openAgain(here: OpenSession): Promise<OpenSession | 'missi
 
 const withSaver = (id: string, saver: Saver<Session>): OpenSession => ({ id, saver, stacks: shallowRef(emptyStacks) })
 
+/** The server has no such session, or has it in a form it does not read. */
+export type NotHere = 'missing' | 'unreadable'
+
 /** A server in trouble has not lost the session: what this browser knew is shown, as where it does not answer. */
-const isMissing = (reply: Reply<unknown>): boolean => reply.kind === 'problem' && reply.problem.status < 500
+function notHereBy(reply: Reply<unknown>): NotHere | undefined {
+  if (reply.kind !== 'problem' || reply.problem.status >= 500) return undefined
+  const { code } = reply.problem
+  return code === 'SCHEMA_NEWER' || code === 'DOCUMENT_UNREADABLE' ? 'unreadable' : 'missing'
+}
 
 /** Reads a session and this window's draft of it; without the server what this browser knew last. */
-export async function openSession(id: string): Promise<OpenSession | 'missing' | 'away'> {
+export async function openSession(id: string): Promise<OpenSession | NotHere | 'away'> {
   // What no session can be called is not asked for.
   if (!/^[\w-]{1,64}$/.test(id)) return 'missing'
   const mine = await windowId()
   const [draft, reply] = await Promise.all([draftFor(id, mine).catch(() => undefined), readSession(id)])
-  if (isMissing(reply)) return 'missing'
+  const notHere = notHereBy(reply)
+  if (notHere) return notHere
   const kept = reply.kind === 'ok' ? { document: reply.value, version: reply.version } : await known(id)
   if (reply.kind === 'ok') void putKnown(reply.value, reply.version).catch(() => undefined)
   const written = draft && { document: draft.document, version: draft.based }

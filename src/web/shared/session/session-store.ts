@@ -9,7 +9,7 @@ import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { compiledOf, limitPassed } from './compiled.ts'
 import { rememberOpened } from './last-opened.ts'
 import { editSession, openAgain, openSession, settled, turnStep } from './open-session.ts'
-import type { OpenSession } from './open-session.ts'
+import type { NotHere, OpenSession } from './open-session.ts'
 import { emptyStacks } from './undo.ts'
 
 /** Sessions this window has worked on: each keeps its undo, and goes on saving while another one is looked at. */
@@ -47,7 +47,7 @@ export const useSessionStore = defineStore('session', () => {
 /** Opening a session in this window and looking away from it. */
 function openingOf(shown: ShallowRef<OpenSession | undefined>, chosenId: Ref<string | undefined>) {
   const own = useOwnStore()
-  const opening = ref<'idle' | 'opening' | 'missing' | 'away'>('idle')
+  const opening = ref<'idle' | 'opening' | NotHere | 'away'>('idle')
   /** The last session that was asked for: a reply for another one comes too late. */
   let wanted: string | undefined
 
