@@ -15,10 +15,8 @@ interface Counted {
 /** Runs a part with its output shown; true when it ended well. */
 function part(name: string, program: string, args: readonly string[]): boolean {
   console.log(`\n— ${name}`)
-  return (
-    spawnSync(join(rootFolder, 'node_modules', '.bin', program), args, { cwd: rootFolder, stdio: 'inherit' }).status ===
-    0
-  )
+  const path = join(rootFolder, 'node_modules', '.bin', program)
+  return spawnSync(path, args, { cwd: rootFolder, stdio: 'inherit' }).status === 0
 }
 
 function readResult(file: string): unknown {
@@ -57,13 +55,19 @@ runScript(async () => {
   const unit = part('unit tests', 'jest', ['--json', `--outputFile=${join(results, 'unit.json')}`])
   const counted = unitCount()
   await buildPages()
+  const faults = part('faults, in short', 'tsx', [join(rootFolder, 'scripts', 'faults.ts'), '--short'])
   await buildWarningPages()
   rmSync(join(results, 'browser.json'), { force: true })
   const browser = part('browser tests', 'playwright', ['test'])
   const seen = browserCount()
-  const failedParts = Object.entries({ style, lint, types, 'unit tests': unit, 'browser tests': browser }).filter(
-    ([, ok]) => !ok,
-  )
+  const failedParts = Object.entries({
+    style,
+    lint,
+    types,
+    'unit tests': unit,
+    faults,
+    'browser tests': browser,
+  }).filter(([, ok]) => !ok)
   console.log(`\nTook ${String(Math.round((performance.now() - startedMs) / 1000))} s.`)
   for (const [name] of failedParts) console.log(`Failed: ${name}`)
   if (failedParts.length > 0) process.exitCode = 1

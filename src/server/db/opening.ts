@@ -23,6 +23,7 @@ const troubles: Readonly<Record<string, OpeningTrouble>> = {
   SQLITE_CORRUPT: 'damaged',
   SQLITE_FULL: 'disk full',
   ENOSPC: 'disk full',
+  SQLITE_IOERR: 'disk failing',
   SQLITE_READONLY: 'not writable',
   SQLITE_CANTOPEN: 'not writable',
   SQLITE_PERM: 'not writable',

@@ -1,0 +1,124 @@
+import { spawnSync } from 'node:child_process'
+import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { openDatabase } from '#server/db/open'
+import { aSession } from '#testing/sessions'
+import { pagesFolder } from '../shared/pages.ts'
+import { ask, fileIn, inFolder, kill, over, send, startChild } from './house.ts'
+import { notTried, tallyOf } from './tally.ts'
+import type { Tally } from './tally.ts'
+
+const mount = (...args: string[]): boolean => spawnSync('mount', args, { stdio: 'ignore' }).status === 0
+
+/** Does work with a small file system of its own; undefined where this user may not mount one. */
+async function onSmallDisk<T>(sizeKb: number, work: (folder: string) => Promise<T>): Promise<T | undefined> {
+  return inFolder(async (folder) => {
+    if (!mount('-t', 'tmpfs', '-o', `size=${String(sizeKb)}k`, 'tmpfs', folder)) return undefined
+    try {
+      return await work(folder)
+    } finally {
+      spawnSync('umount', ['-l', folder], { stdio: 'ignore' })
+    }
+  })
+}
+const why = 'not tried: this user may not mount a file system'
+
+/** First starts on disks of many sizes that are too small: with room, each starts. */
+export async function fullAtStart(): Promise<Tally> {
+  const what = 'disk full at the first start, at 12 sizes: with room it starts'
+  const trials: (string | undefined)[] = []
+  for (let sizeKb = 32; sizeKb <= 296; sizeKb += 24) {
+    const trial = await onSmallDisk(sizeKb, async (folder) => {
+      const open = async () => {
+        await (await openDatabase(fileIn(folder))).close()
+      }
+      const first = await open().catch((error: unknown) => (error instanceof Error ? error.message : String(error)))
+      mount('-o', 'remount,size=8m', folder)
+      const second = await open().catch((error: unknown) => (error instanceof Error ? error.message : String(error)))
+      if (second !== undefined) return { broken: `${String(sizeKb)} kB: ${second}` }
+      return {
+        broken:
+          first === undefined || /no room|full or failing/.test(first)
+            ? undefined
+            : `${String(sizeKb)} kB said: ${first}`,
+      }
+    })
+    if (!trial) return notTried(what, why)
+    trials.push(trial.broken)
+  }
+  return tallyOf(what, trials)
+}
+
+/** A disk that is full for hundreds of saves, then has room: the same server saves and serves again. */
+export async function fullWhileRunning(saves: number): Promise<Tally[]> {
+  const what = `disk full for ${String(saves)} saves`
+  const tallies = await onSmallDisk(1024, async (folder) => {
+    const child = await startChild(
+      'serve.ts',
+      folder,
+      ...(existsSync(join(pagesFolder, 'index.html')) ? [pagesFolder] : []),
+    )
+    const address = child.said
+    try {
+      const made = await ask(address, '/api/sessions', send('POST', aSession()))
+      const filler = join(folder, 'filler')
+      fill(filler)
+      let version = 1
+      const save = async () => {
+        const purpose = 'x'.repeat(15_000)
+        const reply = await ask(
+          address,
+          '/api/sessions/session-1',
+          send('PUT', aSession([], { purpose }), over(version)),
+        )
+        if (reply.status === 200) version = reply.version
+        return reply
+      }
+      const openBefore = openFiles(child.process.pid)
+      const told: (string | undefined)[] = [made.status === 201 ? undefined : `made: ${String(made.status)}`]
+      let full = 0
+      for (let at = 0; at < saves; at += 1) {
+        const { status } = await save()
+        if (status === 507) full += 1
+        told.push(status === 507 || status === 200 ? undefined : `save ${String(at)}: ${String(status)}`)
+      }
+      const openAfter = openFiles(child.process.pid)
+      rmSync(filler)
+      const again = await save()
+      const read = await ask(address, '/api/sessions/session-1')
+      const page = await ask(address, '/api/health')
+      return [
+        tallyOf(`${what}: each is kept, or told that the disk is full`, told, `${String(full)} told`),
+        tallyOf(
+          'with room again: saved, read and served without a restart',
+          [again, read, page].map(({ status }) => (status === 200 ? undefined : `status ${String(status)}`)),
+        ),
+        tallyOf(
+          'no descriptor is left open by what failed',
+          [openAfter <= openBefore + 2 ? undefined : `${String(openBefore)} before, ${String(openAfter)} after`],
+          `${String(openBefore)} before, ${String(openAfter)} after`,
+        ),
+      ]
+    } finally {
+      await kill(child)
+    }
+  })
+  return tallies ?? [notTried(what, why)]
+}
+
+/** Writes until not a byte more goes in. */
+function fill(file: string): void {
+  for (let size = 64 * 1024; size >= 512; size = Math.floor(size / 2)) {
+    for (;;) {
+      const before = existsSync(file) ? readFileSync(file).length : 0
+      try {
+        writeFileSync(file, Buffer.alloc(size), { flag: 'a' })
+      } catch {
+        break
+      }
+      if (readFileSync(file).length <= before) break
+    }
+  }
+}
+
+const openFiles = (pid: number | undefined): number => readdirSync(`/proc/${String(pid)}/fd`).length

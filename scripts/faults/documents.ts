@@ -1,0 +1,241 @@
+import fc from 'fast-check'
+import type { Session } from '#model/session'
+import { aHold, aSession, aTalk } from '#testing/sessions'
+import { benchSession } from '#testing/bench-session'
+import { ask, over, send, withServer } from './house.ts'
+import type { Reply } from './house.ts'
+import { tallyOf } from './tally.ts'
+import type { Tally } from './tally.ts'
+
+/** What broke in an answer: none, a fault of ours, or one that came later than it may. */
+const answered = (name: string, { status, ms }: Reply, mostMs: number): string | undefined => {
+  if (status === 0 || status >= 500) return `${name}: ${status === 0 ? 'no answer' : String(status)}`
+  return ms > mostMs ? `${name}: ${ms.toFixed(0)} ms` : undefined
+}
+
+const many = <T>(count: number, make: (at: number) => T): T[] => Array.from({ length: count }, (_, at) => make(at))
+const breath = (at: number, details: object) => ({
+  kind: 'breath',
+  id: `b${String(at)}`,
+  techniqueId: 'even-breath',
+  ...details,
+})
+const quick = { in: 1, full: 1, out: 1, empty: 1 }
+const envelope = (sessions: unknown, own: object = {}) => ({
+  format: 'zovrin.session',
+  version: 1,
+  sessions,
+  own: { schema: 2, poses: [], variants: [], techniques: [], schools: [], ...own },
+})
+
+interface Hostile {
+  readonly name: string
+  readonly path: string
+  readonly body: string
+}
+const asSession = (name: string, blocks: unknown): Hostile => ({
+  name,
+  path: '/api/sessions',
+  body: JSON.stringify({ ...aSession(), id: name.replaceAll(/\W/g, '-'), blocks }),
+})
+const asFile = (name: string, sessions: unknown): Hostile => ({
+  name,
+  path: '/api/exchange',
+  body: JSON.stringify(envelope(sessions)),
+})
+
+/** Small documents that would come to very much. */
+function small(): Hostile[] {
+  const rounds = { pattern: quick, amount: { sets: 20, roundsPerSet: 500 } }
+  const fill = { amount: { fillS: 7200, roundsPerSet: 500 }, pace: { num: 250, den: 1 }, pattern: quick }
+  const breathOver = { techniqueId: 'long-exhale', pattern: quick, pace: { num: 250, den: 1 } }
+  const atLimits = { pattern: { in: 2, full: 0, out: 2, empty: 0 }, amount: { sets: 3, roundsPerSet: 400 } }
+  const hour = (at: number) => aHold('deer', { id: `h${String(at)}`, hold: { holdS: 3600 } })
+  return [
+    asSession(
+      '200 blocks of 10000 rounds',
+      many(200, (at) => breath(at, rounds)),
+    ),
+    asSession(
+      '100 blocks that fill two hours',
+      many(100, (at) => breath(at, fill)),
+    ),
+    asSession(
+      'five blocks at the limits',
+      many(5, (at) => breath(at, atLimits)),
+    ),
+    asSession('400 hours of holds', many(200, hour)),
+    asSession(
+      'hours of holds with breath over them',
+      many(20, (at) => ({ ...hour(at), breathOver })),
+    ),
+  ]
+}
+
+/** Large ones that come to nothing. */
+function large(): Hostile[] {
+  const fields = (count: number) => Object.fromEntries(many(count, (at) => [`f${String(at)}`, at]))
+  const wrong = many(100, (at) => ({ kind: 'talk', id: `t${String(at)}` }))
+  return [
+    asSession(
+      '200 blocks of talk',
+      many(200, (at) => ({ ...aTalk(`t${String(at)}`, 60), text: 'x'.repeat(4000) })),
+    ),
+    asSession('a block of 20000 unknown fields', [{ ...aTalk(), ...fields(20_000) }]),
+    asSession(
+      '20000 numbers for blocks',
+      many(20_000, (at) => at),
+    ),
+    { name: 'deep', path: '/api/sessions', body: `{"blocks":${'['.repeat(200_000)}${']'.repeat(200_000)}}` },
+    asFile(
+      '8 MB of numbers',
+      many(2_500_000, () => 1),
+    ),
+    asFile(
+      '8 MB of empty lists',
+      many(2_000_000, () => []),
+    ),
+    asFile(
+      '280000 wrong values',
+      many(400, () => many(700, () => 1)),
+    ),
+    asFile(
+      '500 sessions of 100 wrong blocks',
+      many(500, (at) => ({ ...aSession(), id: `s${String(at)}`, blocks: wrong })),
+    ),
+    {
+      name: '200 unknown fields in each of 1000 stretches',
+      path: '/api/led-classes/x',
+      body: JSON.stringify({ id: 'x', plan: { segments: many(1000, () => fields(200)) } }),
+    },
+  ]
+}
+
+const odd = [
+  null,
+  true,
+  -1,
+  0,
+  0.5,
+  1e9,
+  1e300,
+  '',
+  'x',
+  '\u0000',
+  '__proto__',
+  'x'.repeat(500),
+  [],
+  {},
+  [null],
+  { a: 1 },
+]
+interface Change {
+  /** Which of all its fields, as a share of a million. */
+  readonly where: number
+  readonly how: 'replace' | 'nudge' | 'delete' | 'double'
+  readonly by: unknown
+}
+const changes: fc.Arbitrary<Change[]> = fc.array(
+  fc.record({
+    where: fc.nat({ max: 999_999 }),
+    how: fc.constantFrom('replace' as const, 'nudge' as const, 'nudge' as const, 'delete' as const, 'double' as const),
+    by: fc.constantFrom(...odd),
+  }),
+  { minLength: 1, maxLength: 3 },
+)
+
+interface Spot {
+  readonly within: Record<string, unknown>
+  readonly key: string
+}
+function spotsIn(value: unknown): Spot[] {
+  if (typeof value !== 'object' || value === null) return []
+  const within = value as Record<string, unknown>
+  return Object.keys(within).flatMap((key) => [{ within, key }, ...spotsIn(within[key])])
+}
+
+/** A little other than it is: what a hand that slips would write. */
+function nudged(value: unknown): unknown {
+  if (typeof value === 'number') return value * 2 + 1
+  if (typeof value === 'string') return `${value}x`
+  return value
+}
+
+function mutated(document: object, by: readonly Change[]): object {
+  const copy = structuredClone(document)
+  for (const { where, how, by: value } of by) {
+    const spots = spotsIn(copy)
+    const spot = spots[Math.floor((where / 1_000_000) * spots.length)]
+    if (!spot) continue
+    const { within, key } = spot
+    if (how === 'delete') Reflect.deleteProperty(within, key)
+    else if (how === 'double' && Array.isArray(within)) within.push(structuredClone(within[Number(key)]))
+    else within[key] = how === 'nudge' ? nudged(within[key]) : value
+  }
+  return copy
+}
+
+/** Documents by hand: each is answered, and soon. */
+export async function hostileDocuments(mostMs: number): Promise<Tally> {
+  return withServer(async (address) => {
+    const trials: (string | undefined)[] = []
+    let worstMs = 0
+    for (const { name, path, body } of [...small(), ...large()]) {
+      const method = path.includes('led-classes') ? 'PUT' : 'POST'
+      const reply = await ask(address, path, {
+        method,
+        headers: { 'Content-Type': 'application/json' },
+        body,
+        patienceMs: 60_000,
+      })
+      worstMs = Math.max(worstMs, reply.ms)
+      trials.push(answered(name, reply, mostMs))
+    }
+    return tallyOf('documents of hostile sizes: answered in time', trials, `worst ${worstMs.toFixed(0)} ms`)
+  })
+}
+
+/** Mutations of a whole session: none breaks the server, and what is taken is saved back as it is. */
+export async function mutatedDocuments(seed: number, count: number, mostMs: number): Promise<Tally[]> {
+  return withServer(async (address) => {
+    const posted: (string | undefined)[] = []
+    const back: (string | undefined)[] = []
+    let worstMs = 0
+    for (const [at, change] of fc.sample(changes, { seed, numRuns: count }).entries()) {
+      const id = `m${String(at)}`
+      const reply = await ask(address, '/api/sessions', send('POST', mutated({ ...benchSession(), id }, change)))
+      worstMs = Math.max(worstMs, reply.ms)
+      posted.push(answered(JSON.stringify(change), reply, mostMs))
+      if (reply.status === 201) back.push(await savedBack(address, reply.body as Session, reply.version))
+    }
+    return [
+      tallyOf('mutated sessions: no fault of ours, in time', posted, `worst ${worstMs.toFixed(0)} ms`),
+      tallyOf('those of them that were taken: saved back as they are', back),
+    ]
+  })
+}
+
+async function savedBack(address: string, { id }: Session, version: number): Promise<string | undefined> {
+  const read = await ask(address, `/api/sessions/${id}`)
+  const saved = await ask(address, `/api/sessions/${id}`, send('PUT', read.body, over(version)))
+  return saved.status === 200 ? undefined : `${id}: ${String(saved.status)}`
+}
+
+/** Mutations of a file: none breaks the server, and each session that came in is saved back as it is. */
+export async function mutatedImports(seed: number, count: number, mostMs: number): Promise<Tally[]> {
+  return withServer(async (address) => {
+    const taken: (string | undefined)[] = []
+    const back: (string | undefined)[] = []
+    for (const [at, change] of fc.sample(changes, { seed: seed + 1, numRuns: count }).entries()) {
+      const file = envelope([{ ...benchSession(), id: `i${String(at)}` }])
+      const reply = await ask(address, '/api/exchange', send('POST', mutated(file, change)))
+      taken.push(answered(JSON.stringify(change), reply, mostMs))
+      const { sessions = [] } = reply.status === 200 ? (reply.body as { sessions?: string[] }) : {}
+      for (const id of sessions) back.push(await savedBack(address, { ...aSession(), id }, 1))
+    }
+    return [
+      tallyOf('mutated files: no fault of ours, in time', taken),
+      tallyOf('the sessions that came in by them: saved back as they are', back),
+    ]
+  })
+}
