@@ -1,9 +1,14 @@
 import { z } from 'zod'
+import { told } from './refusal.ts'
 import { betweenLimits, blockLimits, holdLimits, lengthLimitsMm, sessionLimits, textLimits } from './limits.ts'
 import type { SecondsRange } from './limits.ts'
 
 /** Ids are made by nanoid, or are readable words for what ships with the application. */
-export const idSchema = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/)
+export const idSchema = z
+  .string()
+  .regex(/^[A-Za-z0-9_-]{1,64}$/)
+  // A table looked up by such an id would answer with what every object has.
+  .refine((id) => !(id in Object.prototype), told('ID_RESERVED', {}))
 
 export const sides = ['left', 'right'] as const
 /** The student's own left or right, never the teacher's mirror image. */

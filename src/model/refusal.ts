@@ -23,6 +23,7 @@ export interface RefusalFacts {
   EVENTS_OUT_OF_ORDER: object
   HOLD_UNDER_PHASES: { leastS: number }
   HOLD_RANGE_ORDER: object
+  ID_RESERVED: object
   ID_TWICE: { first: number }
   PACE_RANGE: object
   PHASE_REST: object

@@ -218,3 +218,56 @@ describe('import', () => {
     expect(names.toSorted()).toEqual([`${'a'.repeat(108)} (imported)`, name].toSorted())
   })
 })
+
+describe('slips in a document', () => {
+  const cue = { id: 'bell', at: { fromStartS: 40 }, text: 'Soften' }
+  const twice = aSession([aHold('deer', { cues: [cue, { ...cue, at: { fromStartS: 60 } }] })])
+
+  test('are refused in what is written, by both ways in, with their place', async () => {
+    for (const reply of [await app().post('/api/sessions').send(twice), await take(envelope([twice]))]) {
+      expect([reply.status, reply.body.code]).toEqual([422, 'DOCUMENT_REFUSED'])
+      expect(reply.body.path).toMatch(/blocks\[0\]\.cues\[1\]\.id$/)
+      expect(reply.body.detail).toContain('is also that of number 1: give each its own')
+    }
+    const invisible = await app()
+      .post('/api/sessions')
+      .send(aSession([], { name: '\u200b\u3164\u200b' }))
+    expect([invisible.status, invisible.body.detail]).toEqual([422, 'Name: write something.'])
+    const phases = [
+      { id: 'a', name: 'Up', length: { s: 60 } },
+      { id: 'a', name: 'Down', length: { rest: true } as const },
+    ]
+    const folded = await app()
+      .post('/api/sessions')
+      .send(aSession([aHold('deer', { phases })]))
+    expect(folded.body.path).toBe('blocks[0].phases[1].id')
+  })
+
+  test('in what is kept already are read all the same', async () => {
+    const row = { id: 'old', name: 'Old', practice: 'yin', lengthS: 3600, version: 1, savedAt: clock.now() }
+    const document = JSON.stringify({ ...twice, id: 'old' })
+    await database.inTransaction((transaction) =>
+      database.models.sessions.create({ ...row, archivedAt: null, deletedAt: null, document }, { transaction }),
+    )
+    expect((await app().get('/api/sessions/old')).status).toBe(200)
+  })
+
+  test.each(['__proto__', 'constructor', 'toString', 'hasOwnProperty'])('an id %s is refused', async (id) => {
+    const { status, body } = await app()
+      .post('/api/sessions')
+      .send(aSession([aTalk(id)]))
+    expect([status, body.path]).toEqual([422, 'blocks[0].id'])
+    expect(body.detail).toContain('is a word programs keep for themselves')
+  })
+
+  test('a state set aside is based on one that was there', async () => {
+    await app().post('/api/sessions').send(aSession()).expect(201)
+    const aside = (based: number) =>
+      app()
+        .post('/api/sessions/session-1/history')
+        .set('If-Match', `"${String(based)}"`)
+        .send(aSession([], { name: 'Given up' }))
+    expect((await aside(999_999_999)).status).toBe(412)
+    expect((await aside(1)).status).toBe(204)
+  })
+})

@@ -63,6 +63,7 @@ const mends: { readonly [Code in RefusalCode]: (facts: RefusalFacts[Code], path:
   EVENTS_OUT_OF_ORDER: () => ' do not follow one another by their numbers: send them in order, without a gap',
   HOLD_UNDER_PHASES: ({ leastS }) => ` is shorter than its phases: give at least ${formatDuration(leastS)}`,
   HOLD_RANGE_ORDER: () => ': the usual time lies between the shortest and the longest',
+  ID_RESERVED: () => ' is a word programs keep for themselves: choose another',
   ID_TWICE: ({ first }) => ` is also that of number ${String(first + 1)}: give each its own`,
   PACE_RANGE: () => ': one count lasts from 0.25 s to 10 s',
   PHASE_REST: () => ': exactly one of them is “the rest of it”',

@@ -42,3 +42,4 @@ export type {
   Sourced,
 } from './resolved.ts'
 export { unknownInOwn } from './unknown-in-own.ts'
+export { slipsIn, slipsInBlocks } from './slips.ts'

@@ -6,7 +6,7 @@ import type { OwnThing } from '#model/own'
 import { sessionLimits } from '#model/limits'
 import { sessionSchemaVersion } from '#model/session'
 import type { Session } from '#model/session'
-import { unknownInOwn, withOwn } from '#core/session'
+import { slipsIn, slipsInBlocks, unknownInOwn, withOwn } from '#core/session'
 import { inTheWayOf } from '#core/timeline'
 import { makeEnvelope, planImport } from '#formats/session-envelope'
 import type { ImportPlan } from '#formats/session-envelope'
@@ -94,8 +94,12 @@ function refuseUnplannable({ sessions, blocks, own: added }: ImportPlan, own: re
       ),
     ),
     ...sessions.flatMap((session, index) =>
-      inTheWayOf(session, catalog).map((one) => ({ ...one, path: `sessions[${String(index)}].${one.path}` })),
+      [...slipsIn(session), ...inTheWayOf(session, catalog)].map((one) => ({
+        ...one,
+        path: `sessions[${String(index)}].${one.path}`,
+      })),
     ),
+    ...slipsInBlocks(blocks),
     ...inTheWayOf({ ...around, blocks: [...blocks] }, catalog),
   ]
   if (refusals.length > 0) throw new ProblemError('DOCUMENT_REFUSED', {}, { path: refusals[0]?.path ?? '', refusals })

@@ -1,5 +1,6 @@
 import type { Transaction } from 'sequelize'
 import type { z } from 'zod'
+import { slipsIn } from '#core/session'
 import type { Catalog } from '#core/session'
 import { inTheWayOf } from '#core/timeline'
 import { refusalsOf } from '#model/refusal'
@@ -12,6 +13,8 @@ export function readSessionDocument(body: unknown): Session {
   refuseNewerSchema(body)
   const read = sessionSchema.safeParse(body)
   if (!read.success) throw documentRefused(read.error)
+  const refusals = slipsIn(read.data)
+  if (refusals[0]) throw new ProblemError('DOCUMENT_REFUSED', {}, { path: refusals[0].path, refusals })
   return read.data
 }
 

@@ -231,7 +231,9 @@ async function keep(
 }
 
 async function setAside(at: At, document: Session, { based, reason }: Former, transaction: Transaction): Promise<void> {
-  await find(at, document.id, transaction)
+  const { version: current } = await find(at, document.id, transaction)
+  // What was never there can be based on nothing.
+  if (based > current) throw new ProblemError('VERSION_STALE', { based, current })
   await at.check(document, transaction)
   const former = { sessionId: document.id, version: based, document: JSON.stringify(document), reason }
   await keep(at, former, transaction)
