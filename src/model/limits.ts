@@ -43,3 +43,6 @@ export const ledLimits = {
   saidCharacters: 4000,
   halfCounts: 100_000_000,
 } as const
+
+/** How many classes a page of the journal has, and how many may be asked for at once. */
+export const ledClassPage = { usual: 100, most: 500 } as const

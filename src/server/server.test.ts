@@ -196,6 +196,62 @@ describe('the record of a class', () => {
   })
 })
 
+describe('the journal', () => {
+  const line = (at: number) => `class-${String(at).padStart(3, '0')}`
+  /** Classes one an hour, two of each start, so that the cursor has to tell them apart. */
+  async function held(count: number): Promise<void> {
+    const [demo] = demoClasses(thursday)
+    const rows = Array.from({ length: count }, (_, at) => ({
+      ...{
+        id: line(at),
+        sessionId: 'session-1',
+        startedAt: new Date(thursday.getTime() - Math.floor(at / 2) * 3_600_000),
+      },
+      ...{ endedAt: null, people: 1, name: 'An hour', plannedS: 3600, ledS: 0, document: JSON.stringify(demo?.start) },
+      ...{ format: 2, conductedMs: 0, left: false, isAbout: false, visits: null, note: null },
+    }))
+    await database.inTransaction((transaction) => database.models.ledClasses.bulkCreate(rows, { transaction }))
+  }
+  const page = async (query: object) =>
+    (await app().get('/api/led-classes').query(query)).body as { id: string; startedAt: string; endedAt: null }[]
+
+  test('is read page by page, each class once, in the order in which they were', async () => {
+    await held(25)
+    const seen: string[] = []
+    let after: object = {}
+    for (let pages = 0; pages < 4; pages += 1) {
+      const lines = await page({ most: 9, ...after })
+      seen.push(...lines.map(({ id }) => id))
+      const last = lines.at(-1)
+      if (!last) break
+      after = { startedAt: last.startedAt, id: last.id }
+    }
+    expect(seen).toEqual(Array.from({ length: 25 }, (_, at) => line(at)))
+  })
+
+  test('gives a hundred where nothing else is asked, and says of each only what its line needs', async () => {
+    await held(120)
+    const lines = await page({})
+    expect(lines).toHaveLength(100)
+    expect(lines[0]).toEqual({
+      ...{ id: line(0), sessionId: 'session-1', startedAt: '2026-03-12T18:00:00.000Z', endedAt: null },
+      ...{ people: 1, name: 'An hour', plannedS: 3600, ledS: 0 },
+    })
+  })
+
+  test('is asked for sensibly, or refused by the name of what is wrong', async () => {
+    for (const [query, path] of [
+      [{ most: 0 }, 'most'],
+      [{ most: 1e6 }, 'most'],
+      [{ startedAt: 'yesterday', id: 'x' }, 'startedAt'],
+      [{ id: '../x' }, 'id'],
+    ] as const) {
+      const { status, body } = await app().get('/api/led-classes').query(query)
+      expect([status, body.path]).toEqual([422, path])
+    }
+  })
+})
+
 describe('bad input gets a problem of its own, writes nothing, and the server lives', () => {
   const cases: [string, () => request.Test, number, string, string | null][] = [
     ['malformed JSON', () => app().post('/api/sessions').type('json').send('{"a":'), 400, 'MALFORMED_JSON', null],

@@ -1,6 +1,8 @@
 import express from 'express'
 import type { Router } from 'express'
 import { z } from 'zod'
+import { idSchema, instantSchema } from '#model/common'
+import { ledClassPage } from '#model/limits'
 import { eventsSchema, ledEndSchema, ledStartSchema } from '#model/led-class'
 import type { EventsSent } from '#model/led-class'
 import { told } from '#model/refusal'
@@ -14,12 +16,21 @@ import type { LedClassStore } from './store.ts'
 const mostBodyMb = 8
 export const ledClassBody = express.json({ limit: `${String(mostBodyMb)}mb`, strict: true })
 
+/** A page of the journal: so many, after the class with this start and id; without them the newest. */
+const pageSchema = z.strictObject({
+  most: z.coerce.number().int().min(1).max(ledClassPage.most).default(ledClassPage.usual),
+  startedAt: instantSchema.optional(),
+  id: idSchema.optional(),
+})
+
 /** `/api/led-classes`: the record of each class, begun, added to while it runs, ended, and read by the journal. */
 export function ledClassRoutes(store: LedClassStore): Router {
   const router = apiRouter()
 
-  router.get('/', async (_request, response) => {
-    response.json(await store.list())
+  router.get('/', async ({ query }, response) => {
+    const { most, startedAt, id } = read(pageSchema, query)
+    const after = startedAt !== undefined && id !== undefined ? { startedAt: new Date(startedAt), id } : undefined
+    response.json(await store.list(most, after))
   })
 
   router.get('/:id', async (request, response) => {

@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util'
 import { leadEventSchema, ledStartSchema, visitSchema } from '#model/led-class'
 import type { EventsSent, KeptEvent, LedClass, LedClassLine, LedEnd, LedStart } from '#model/led-class'
+import { Op } from 'sequelize'
 import type { Transaction } from 'sequelize'
 import { z } from 'zod'
 import type { LedClassRow, Models } from '#server/db/models'
@@ -16,7 +17,8 @@ const visitsSchema = z.array(visitSchema)
 export function ledClassStore({ models, inTransaction }: Database) {
   return {
     find: (id: string) => find(models, id),
-    list: () => list(models),
+    /** The newest first, so many; those after the one a cursor names. */
+    list: (most: number, after?: Cursor) => list(models, most, after),
     /** Begins a record. Sent again it changes nothing; another class of the same id is refused. */
     begin: (led: LedStart) => inTransaction((transaction) => begin(models, led, transaction)),
     /**
@@ -50,25 +52,39 @@ async function find(models: Models, id: string): Promise<LedClass> {
   )
 }
 
-async function list(models: Models): Promise<LedClassLine[]> {
+/** Where a page of the journal goes on: after the class with this start and id. */
+export interface Cursor {
+  readonly startedAt: Date
+  readonly id: string
+}
+
+/** A line as it lies in its row; read without making a model of each. */
+type LineRow = Omit<LedClassLine, 'startedAt' | 'endedAt'> & {
+  readonly startedAt: string
+  readonly endedAt: string | null
+}
+
+async function list(models: Models, most: number, after: Cursor | undefined): Promise<LedClassLine[]> {
   const rows = await models.ledClasses.findAll({
     attributes: ['id', 'sessionId', 'name', 'startedAt', 'endedAt', 'plannedS', 'ledS', 'people'],
+    ...(after ? { where: earlierThan(after) } : {}),
     order: [
       ['startedAt', 'DESC'],
       ['id', 'ASC'],
     ],
+    limit: most,
+    raw: true,
   })
-  return rows.map(({ id, sessionId, name, startedAt, endedAt, plannedS, ledS, people }) => ({
-    id,
-    sessionId,
-    name,
-    startedAt: startedAt.toISOString(),
-    endedAt: endedAt?.toISOString() ?? null,
-    plannedS,
-    ledS,
-    people,
+  return (rows as unknown as LineRow[]).map((row) => ({
+    ...row,
+    startedAt: new Date(row.startedAt).toISOString(),
+    endedAt: row.endedAt === null ? null : new Date(row.endedAt).toISOString(),
   }))
 }
+
+const earlierThan = ({ startedAt, id }: Cursor) => ({
+  [Op.or]: [{ startedAt: { [Op.lt]: startedAt } }, { startedAt, id: { [Op.gt]: id } }],
+})
 
 async function begin(models: Models, led: LedStart, transaction: Transaction): Promise<void> {
   const row = await models.ledClasses.findByPk(led.id, { transaction })

@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { onMounted, ref } from 'vue'
+import { ledClassPage } from '#model/limits'
 import type { LedClassLine } from '#model/led-class'
 import { formatDuration } from '#core/units'
 import { dayTimeText } from '#words/dates'
@@ -8,11 +10,21 @@ import { listLedClasses } from '#web/shared/api/led-classes.ts'
 const lines = ref<readonly LedClassLine[]>([])
 const state = ref<'opening' | 'ready' | 'away'>('opening')
 
-onMounted(async () => {
-  const reply = await listLedClasses()
-  lines.value = reply.kind === 'ok' ? reply.value : []
+/** Whether there are earlier ones than those that are shown. */
+const hasEarlier = ref(false)
+const isAsking = ref(false)
+
+/** The next page; the first where none is shown yet. */
+async function goOn(): Promise<void> {
+  isAsking.value = true
+  const reply = await listLedClasses(lines.value.at(-1))
+  isAsking.value = false
   state.value = reply.kind === 'ok' ? 'ready' : 'away'
-})
+  if (reply.kind !== 'ok') return
+  lines.value = [...lines.value, ...reply.value]
+  hasEarlier.value = reply.value.length === ledClassPage.usual
+}
+onMounted(goOn)
 </script>
 
 <template>
@@ -26,7 +38,7 @@ onMounted(async () => {
         Every class you lead is written here: what was planned, what was held, side by side. Open a session and choose
         Lead.
       </p>
-      <table v-else-if="lines.length > 0" class="list">
+      <table v-if="lines.length > 0" class="list">
         <thead>
           <tr>
             <th scope="col">Date</th>
@@ -48,6 +60,15 @@ onMounted(async () => {
           </tr>
         </tbody>
       </table>
+      <Button
+        v-if="hasEarlier"
+        class="earlier"
+        severity="secondary"
+        outlined
+        label="Earlier classes"
+        :loading="isAsking"
+        @click="goOn"
+      />
     </div>
   </div>
 </template>
@@ -55,5 +76,8 @@ onMounted(async () => {
 <style scoped>
 h1 {
   margin-bottom: 14px;
+}
+.earlier {
+  margin-top: 14px;
 }
 </style>

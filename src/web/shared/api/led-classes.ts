@@ -1,7 +1,11 @@
 import type { EventsSent, LedClass, LedClassLine, LedEnd, LedStart } from '#model/led-class'
 import { ask } from './client.ts'
 
-export const listLedClasses = () => ask<readonly LedClassLine[]>('/led-classes')
+/** A page of the journal, newest first: the one after a line, or the first. */
+export const listLedClasses = (after?: LedClassLine) => {
+  const cursor = after ? `?${new URLSearchParams({ startedAt: after.startedAt, id: after.id }).toString()}` : ''
+  return ask<readonly LedClassLine[]>(`/led-classes${cursor}`)
+}
 export const readLedClass = (id: string) => ask<LedClass>(`/led-classes/${id}`)
 export const beginLedClass = (led: LedStart) => ask<undefined>(`/led-classes/${led.id}`, { method: 'PUT', body: led })
 /** Appends events after the first `after`; the reply says how many are kept then. */

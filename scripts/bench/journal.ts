@@ -1,0 +1,49 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { openDatabase } from '#server/db/open'
+import { demoClasses } from '#server/demo/led-classes'
+import { startServer } from '#server/start'
+import { ms, quantile, report } from './measure.ts'
+
+const classes = 5000
+/** Rows that are written at once. */
+const batch = 100
+
+/** Years of classes, each with the whole record of the demo's hour. */
+async function fill(file: string): Promise<void> {
+  const database = await openDatabase(file)
+  const [demo] = demoClasses(new Date())
+  const document = JSON.stringify(demo?.start)
+  for (let from = 0; from < classes; from += batch) {
+    const rows = Array.from({ length: batch }, (_, at) => ({
+      ...{ id: `class-${String(from + at)}`, sessionId: 'session-1', people: 12, name: 'Thursday slow hour', document },
+      ...{ startedAt: new Date(Date.UTC(2020, 0, 1) + (from + at) * 8 * 3_600_000), endedAt: null },
+      ...{ plannedS: 3528, ledS: 0, format: 2, conductedMs: 0, left: false, isAbout: false, visits: null, note: null },
+    }))
+    await database.inTransaction((transaction) => database.models.ledClasses.bulkCreate(rows, { transaction }))
+  }
+  await database.close()
+}
+
+/** How long the first page of a long journal takes. */
+export async function benchJournal(): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), 'zovrin-bench-'))
+  const file = join(folder, 'bench.sqlite')
+  await fill(file)
+  const config = { host: '127.0.0.1', port: 0, portIsFixed: true, dataFolder: folder }
+  const running = await startServer(config, file, undefined)
+  const figures: number[] = []
+  for (let run = 0; run < 60; run += 1) {
+    const startMs = performance.now()
+    await (await fetch(`${running.address}api/led-classes`)).json()
+    figures.push(performance.now() - startMs)
+  }
+  await running.stop()
+  rmSync(folder, { recursive: true, force: true })
+  report(
+    `API first page of ${String(classes)} led classes`,
+    `median ${ms(quantile(figures, 0.5))}, p95 ${ms(quantile(figures, 0.95))}`,
+    'p95 < 50 ms',
+  )
+}
