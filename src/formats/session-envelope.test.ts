@@ -8,7 +8,7 @@ import { aHold, aSession, aTalk } from '#testing/sessions'
 import { makeEnvelope, planImport } from './session-envelope.ts'
 import type { Existing } from './session-envelope.ts'
 
-const nothing: Existing = { own: [], sessions: new Map(), shippedIds: new Set(['deer', 'mixed']) }
+const nothing: Existing = { own: [], sessions: new Map(), takenIds: new Set(['deer', 'mixed']) }
 const ids = () => {
   let next = 0
   return () => `new-${String((next += 1))}`

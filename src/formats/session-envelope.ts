@@ -51,8 +51,8 @@ export interface Existing {
   readonly own: readonly OwnThing[]
   /** By their ids; undefined for one that is there and cannot be read. */
   readonly sessions: ReadonlyMap<string, Session | undefined>
-  /** Ids of shipped poses, their variants and schools, which nothing may take. */
-  readonly shippedIds: ReadonlySet<string>
+  /** Ids nothing may take: of what is shipped, and of all own things that are here. */
+  readonly takenIds: ReadonlySet<string>
 }
 
 /** What importing an envelope would add. Nothing that is there is changed. */
@@ -116,7 +116,7 @@ function addedOwn(
 ): OwnDocument[] {
   const added: OwnDocument[] = []
   const bySaying = new Map(existing.own.map((thing) => [saying(thing), thing.document.id]))
-  const taken = new Set([...existing.shippedIds, ...existing.own.map(({ document }) => document.id)])
+  const taken = new Set([...existing.takenIds, ...existing.own.map(({ document }) => document.id)])
   for (const thing of ownIn(envelope)) {
     const { id } = thing.document
     const pointed = pointOwn(thing, ids)

@@ -1,5 +1,6 @@
 import request from 'supertest'
 import { poses } from '#library/poses'
+import { schools } from '#library/schools'
 import { createApp } from '#server/app'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
@@ -98,6 +99,21 @@ test('an own thing that cannot be read is left out, and everything else works wi
     .post('/api/sessions')
     .send(aSession([], { id: 's2', schoolId: 'strange' }))
   expect([named.status, named.body.path]).toEqual([422, 'schoolId'])
+  // Its id is taken: another of that id is told so, or comes in under one of its own.
+  const school = { ...schools.find(({ id }) => id === 'restorative'), id: 'strange', name: 'Mine' }
+  const put = (based: number) =>
+    app()
+      .put('/api/own/school/strange')
+      .set('If-Match', `"${String(based)}"`)
+      .send(school)
+  expect((await put(0)).body.code).toBe('VERSION_STALE')
+  const file = {
+    ...{ format: 'zovrin.session', version: 1, sessions: [aSession([], { id: 's3', schoolId: 'strange' })] },
+    own: { schema: 2, poses: [], variants: [], techniques: [], schools: [school] },
+  }
+  expect((await app().post('/api/exchange').send(file)).status).toBe(200)
+  const read = (await app().get('/api/sessions/s3')).body as { schoolId: string }
+  expect(read.schoolId).not.toBe('strange')
   expect((await app().get('/api/exchange/sessions/session-1')).status).toBe(200)
 })
 

@@ -205,6 +205,7 @@ describe('what does not open is told in one sentence with its file, and left as 
     ['EACCES', 'cannot be opened for writing'],
     ['SQLITE_FULL', 'There is no room on the disk for'],
     ['SQLITE_IOERR', 'see whether it is full or failing'],
+    ['SQLITE_BUSY', 'is in use by another program'],
     ['SQLITE_CORRUPT', 'is damaged'],
   ])('%s has its words', (code, words) => {
     const error = cannotOpen('/data/zovrin.sqlite', Object.assign(new Error(code), { code }))

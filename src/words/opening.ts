@@ -6,6 +6,7 @@ export type OpeningTrouble =
   | 'not writable'
   | 'no folder'
   | 'disk full'
+  | 'in use'
   | 'disk failing'
   | 'not brought up to date'
 
@@ -20,6 +21,7 @@ const words: Readonly<Record<OpeningTrouble, (file: string) => string>> = {
   'no folder': (file) =>
     `${file} cannot be made, since a file stands where its folder should: move that file, or give another folder with ZOVRIN_DATA.`,
   'disk full': (file) => `There is no room on the disk for ${file}: make room and start again.`,
+  'in use': (file) => `${file} is in use by another program: wait until it is done, or stop it, and start again.`,
   'disk failing': (file) =>
     `The disk did not take what was written to ${file}: see whether it is full or failing, and start again.`,
   'not brought up to date': (file) =>

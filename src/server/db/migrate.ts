@@ -62,13 +62,13 @@ export async function migrate(
     try {
       await whole(sequelize, () => migrator.up({ migrations: [name] }))
     } catch (error) {
-      throw ofTheDisk.has(failureCode(error) ?? '') ? error : new CannotOpen('not brought up to date', file, error)
+      throw elsewhere.has(failureCode(error) ?? '') ? error : new CannotOpen('not brought up to date', file, error)
     }
   }
 }
 
 /** What is no fault of a migration, and has a sentence of its own. */
-const ofTheDisk: ReadonlySet<string> = new Set(['SQLITE_FULL', 'SQLITE_IOERR'])
+const elsewhere: ReadonlySet<string> = new Set(['SQLITE_FULL', 'SQLITE_IOERR', 'SQLITE_BUSY'])
 
 /** Statements of the one connection that writes no transaction of its own, as one transaction. */
 async function whole(sequelize: Sequelize, work: () => Promise<unknown>): Promise<void> {

@@ -24,6 +24,7 @@ const troubles: Readonly<Record<string, OpeningTrouble>> = {
   SQLITE_FULL: 'disk full',
   ENOSPC: 'disk full',
   SQLITE_IOERR: 'disk failing',
+  SQLITE_BUSY: 'in use',
   SQLITE_READONLY: 'not writable',
   SQLITE_CANTOPEN: 'not writable',
   SQLITE_PERM: 'not writable',

@@ -50,7 +50,10 @@ export function exchange({ models, inTransaction }: Database, own: OwnStore, ses
           transaction,
         })
         const there = new Map(rows.map(({ id, document }) => [id, readableDocument(document)]))
-        const plan = planImport(envelope, { own: ownThings, sessions: there, shippedIds }, nanoid)
+        // Also those that cannot be read: their ids are taken all the same.
+        const ownRows = await models.ownThings.findAll({ attributes: ['id'], transaction })
+        const takenIds = new Set([...shippedIds, ...ownRows.map(({ id }) => id)])
+        const plan = planImport(envelope, { own: ownThings, sessions: there, takenIds }, nanoid)
         refuseUnplannable(plan, [...ownThings, ...plan.own.map((thing) => ({ ...thing, version: 1 }))])
         await models.ownThings.bulkCreate(
           plan.own.map(({ kind, document }) => ({

@@ -79,8 +79,9 @@ async function put(at: At, thing: OwnDocument, based: number, transaction: Trans
     schema: ownSchemaVersion,
     hiddenAt: null,
   }
-  const there = all.find((one) => one.kind === kind && one.document.id === document.id)
-  if (based > 0 || there) await guarded(database, { kind, id: document.id, based }, columns, transaction)
+  // Asked of the rows: one that cannot be read is there all the same.
+  const there = await database.models.ownThings.count({ where: { kind, id: document.id }, transaction })
+  if (based > 0 || there > 0) await guarded(database, { kind, id: document.id, based }, columns, transaction)
   else await database.models.ownThings.create({ ...columns, kind, id: document.id }, { transaction })
   return saved
 }
