@@ -19,10 +19,10 @@ export const textLimits = { name: 120, line: 300, text: 20_000 } as const
 /** A length or distance in whole millimetres. */
 export const lengthLimitsMm = { least: 1, most: 100_000 } as const
 
-/** The longest a session may come to, whatever length it is meant to fill [decisions, breath arithmetic]. */
+/** The longest a session may come to, whatever length it is meant to fill [settled, B25]. */
 export const composedMostS = 14_400
 
-/** What a round may take, its parts, and how many a block may have [decisions, breath arithmetic]. */
+/** What a round may take, its parts, and how many a block may have [settled, B25]. */
 export const breathTimeLimits = {
   roundMs: { least: 2000, most: 120_000 },
   inOrOutMostMs: 20_000,

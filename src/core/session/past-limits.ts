@@ -7,7 +7,7 @@ import type { Milliseconds } from '#core/units'
 import type { Resolved, ResolvedBreath, ResolvedHold, ResolvedMovement } from './resolved.ts'
 
 /**
- * What in a session is past what may be laid out [decisions, breath arithmetic]: rounds and their parts too long or too
+ * What in a session is past what may be laid out [settled, B25]: rounds and their parts too long or too
  * short, too many rounds in a block, more than four hours in all. By arithmetic alone, so that a small document that
  * would come to millions of stretches costs no more than any other.
  */
