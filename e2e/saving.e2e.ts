@@ -159,6 +159,31 @@ test('a server in trouble has not lost the session: it opens as this browser kne
   await expect(plan.getByTestId('gauge')).toContainText('58:48')
 })
 
+test('a session whose opening is asked for twice is opened once, so that one alone saves what was unsaved', async ({
+  plan,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('Failed to load resource')
+  let isCut = true
+  await plan.route('**/api/sessions/thursday-slow-hour', (route) =>
+    isCut && route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  )
+  await rename(plan, 'Typed while it was cut off')
+  await expect(plan.locator('.save')).toHaveText('not saved: retrying')
+  const read: string[] = []
+  plan.on('request', (request) => {
+    if (request.method() === 'GET' && request.url().endsWith('/api/sessions/thursday-slow-hour'))
+      read.push(request.url())
+  })
+  await plan.reload()
+  await expect(plan.getByRole('button', { name: 'Typed while it was cut off', exact: true })).toBeVisible()
+  isCut = false
+  await saved(plan)
+  expect((await house.session('thursday-slow-hour')).name).toBe('Typed while it was cut off')
+  expect(read).toHaveLength(1)
+})
+
 test('a full disk is said in the bar, the work stays in the browser, and it is saved when there is room', async ({
   plan,
   house,

@@ -56,6 +56,21 @@ function saverOf(io: Partial<SavingIo<Doc>> = {}, draft?: { document: Doc; versi
   return { saver, told }
 }
 
+test('what was unsaved when it was opened is sent when it is taken up, once, and not by one that never is', async () => {
+  const draft = { document: doc('b'), version: 1 }
+  const { told: never } = saverOf({}, draft)
+  const { saver, told } = saverOf({}, draft)
+  await settled()
+  expect([never, told]).toEqual([[], []])
+  saver.start()
+  saver.start()
+  await settled()
+  expect(told.filter((what) => what.startsWith('send'))).toEqual(['send b on 1'])
+  const nothing = saverOf()
+  nothing.saver.start()
+  expect(nothing.told).toEqual([])
+})
+
 test('an edit is drafted at once, sent when the hands rest, and its draft dropped when it is kept', async () => {
   const { saver, told } = saverOf()
   saver.tell({ type: 'edited', document: doc('b'), atMs: 0 })
@@ -66,8 +81,9 @@ test('an edit is drafted at once, sent when the hands rest, and its draft droppe
   expect(saver.saving.value).toMatchObject({ status: 'saved', based: 2 })
 })
 
-test('a draft that this browser kept is sent by itself when it is opened', async () => {
+test('a draft that this browser kept is sent when it is taken up', async () => {
   const { saver, told } = saverOf({}, { document: doc('kept'), version: 1 })
+  saver.start()
   await settled()
   expect(told[0]).toBe('send kept on 1')
   expect(saver.saving.value.status).toBe('saved')

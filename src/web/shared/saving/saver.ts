@@ -19,6 +19,8 @@ export interface SavingIo<D> {
 export interface Saver<D> {
   readonly saving: Readonly<ShallowRef<Saving<D>>>
   tell(event: SavingEvent<D>): void
+  /** Sends what was unsaved when it was opened; for whoever has taken it up, and nobody else. */
+  start(): void
 }
 
 /** Runs the saving of one document: what the machine asks is done, and what came of it is told. */
@@ -59,8 +61,10 @@ export function makeSaver<D>(opened: Saving<D>, io: SavingIo<D>): Saver<D> {
     )
   }
 
-  if (opened.status === 'waiting') tell({ type: 'timer' })
-  return { saving, tell }
+  const start = (): void => {
+    if (opened.status === 'waiting' && saving.value === opened) tell({ type: 'timer' })
+  }
+  return { saving, tell, start }
 }
 
 type Asked<D> = Extract<SavingEffect<D>, { n: number }>

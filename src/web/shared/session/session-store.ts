@@ -44,21 +44,31 @@ export const useSessionStore = defineStore('session', () => {
   }
 })
 
+interface Opening {
+  readonly id: string
+  readonly opened: Promise<void>
+}
+
 /** Opening a session in this window and looking away from it. */
 function openingOf(shown: ShallowRef<OpenSession | undefined>, chosenId: Ref<string | undefined>) {
   const own = useOwnStore()
   const opening = ref<'idle' | 'opening' | NotHere | 'away'>('idle')
-  /** The last session that was asked for: a reply for another one comes too late. */
-  let wanted: string | undefined
+  /** The session that was asked for last, and the opening of it: asked for twice, it is opened once. */
+  let wanted: Opening | undefined
 
-  async function open(id: string): Promise<void> {
-    if (wanted === id && shown.value?.id === id) return
+  function open(id: string): Promise<void> {
+    if (wanted?.id === id && (shown.value?.id === id || opening.value === 'opening')) return wanted.opened
     leave()
-    wanted = id
     opening.value = 'opening'
+    const now: Opening = { id, opened: openAnew(id, () => wanted === now) }
+    wanted = now
+    return now.opened
+  }
+  /** Opens a session; a reply that comes when another is asked for comes too late, and saves nothing. */
+  async function openAnew(id: string, isWanted: () => boolean): Promise<void> {
     const here = worked.get(id)
     const [session] = await Promise.all([here ? openAgain(here) : openSession(id), own.load()])
-    if (wanted !== id) return
+    if (!isWanted()) return
     if (typeof session === 'string') {
       opening.value = session
       if (session === 'missing') rememberOpened(null)
@@ -68,6 +78,7 @@ function openingOf(shown: ShallowRef<OpenSession | undefined>, chosenId: Ref<str
     shown.value = session
     opening.value = 'idle'
     rememberOpened(id)
+    session.saver.start()
   }
 
   /** Looks away from the session, which goes on saving. */
