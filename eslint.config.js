@@ -20,6 +20,7 @@ export default tseslint.config(
       'no-undef': 'off',
       eqeqeq: ['error', 'always'],
       'no-console': 'error',
+      'no-duplicate-imports': ['error', { allowSeparateTypeImports: true }],
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/consistent-type-imports': 'error',
       'vue/multi-word-component-names': 'off',

@@ -304,6 +304,21 @@ test('with the server killed the class goes on and its record is sent later', as
   await expect(page.getByText('not saved: retrying')).toBeHidden()
 })
 
+test('a disk without room is told as what it is while the class is led, and its record is saved when there is some', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('Failed to load resource')
+  await begin(page, house.address)
+  const full = { status: 507, contentType: 'application/problem+json', json: { code: 'DISK_FULL', status: 507 } }
+  await page.route('**/api/led-classes/*/events*', (route) => route.fulfill(full))
+  await page.keyboard.press('m')
+  await expect(page.getByText('not saved: the disk is full')).toBeVisible()
+  await page.unroute('**/api/led-classes/*/events*')
+  await expect(page.getByText('not saved: the disk is full')).toBeHidden()
+})
+
 test('the journal shows four led classes, each meant and done, and hands one over as CSV', async ({ plan }) => {
   await plan.getByRole('link', { name: 'Journal' }).click()
   await expect(plan.getByRole('row')).toHaveCount(5)

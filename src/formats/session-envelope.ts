@@ -1,10 +1,10 @@
 import type { Block } from '#model/block'
 import type { Envelope } from '#model/envelope'
-import { textLimits } from '#model/limits'
 import { ownSchemaVersion } from '#model/own'
 import type { OwnDocument, OwnThing } from '#model/own'
 import type { Session } from '#model/session'
 import { isSame, keepRoll, sortedText } from '#core/session'
+import { markedName } from '#words/text'
 
 /** What an envelope carries: whole sessions, or blocks that were copied. */
 export type Carried = { readonly sessions: readonly Session[] } | { readonly blocks: readonly Block[] }
@@ -90,7 +90,9 @@ export function planImport(written: Envelope, existing: Existing, newId: () => s
     if (there && isSame(existing.sessions.get(session.id), session)) alreadyHere.push(session.id)
     else
       sessions.push(
-        there ? { ...session, id: keepId(from.id, newId(), ids.session), name: copyName(session.name) } : session,
+        there
+          ? { ...session, id: keepId(from.id, newId(), ids.session), name: markedName(session.name, ' (imported)') }
+          : session,
       )
   }
   return {
@@ -146,18 +148,6 @@ function withId(thing: OwnDocument, id: string): OwnDocument {
 function keepId(from: string, to: string, ids: Map<string, string>): string {
   ids.set(from, to)
   return to
-}
-
-const mark = ' (imported)'
-
-/** A name with its mark; a long one is cut between what a reader takes for characters, never within one. */
-function copyName(name: string): string {
-  let cut = ''
-  for (const { segment } of new Intl.Segmenter('en').segment(name)) {
-    if (cut.length + segment.length + mark.length > textLimits.name) break
-    cut += segment
-  }
-  return cut + mark
 }
 
 function pointOwn(thing: OwnDocument, ids: Ids): OwnDocument {

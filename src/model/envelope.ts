@@ -41,4 +41,3 @@ export const envelopeSchema = z
     }
   })
 export type Envelope = z.infer<typeof envelopeSchema>
-export type EnvelopeOwn = z.infer<typeof envelopeOwnSchema>

@@ -1,7 +1,6 @@
 import fc from 'fast-check'
 import type { z } from 'zod'
 import { ledStartSchema } from '#model/led-class'
-import { plannedClassSchema } from '#model/planned-class'
 import { personSchema } from '#model/person'
 import { placeSchema } from '#model/place'
 import { refusalsOf } from '#model/refusal'
@@ -100,9 +99,6 @@ test('places, people, set-ups, planned and led classes are taken, and refused by
     ],
   }
   expect(refusals(setUpSchema, setUp)[0]?.path).toBe('items[0].folds[1].n')
-  const planned = { id: 'c', sessionId: 's', placeId: 'h', startsAt: '2026-03-12T19:00:00+01:00', peopleIds: ['p'] }
-  expect(refusals(plannedClassSchema, planned)).toEqual([])
-  expect(refusals(plannedClassSchema, { ...planned, startsAt: 'tonight' })[0]?.path).toBe('startsAt')
   const led = {
     id: 'l',
     sessionId: 's',

@@ -8,7 +8,6 @@ export const conditionSchema = z.strictObject({
   askedOn: daySchema,
   clearance: z.strictObject({ by: nameSchema, on: daySchema, limits: lineSchema.optional() }).optional(),
 })
-export type PersonCondition = z.infer<typeof conditionSchema>
 
 const measureSchema = z.int().min(50).max(2500)
 

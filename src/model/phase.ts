@@ -12,7 +12,6 @@ export const phaseLengthSchema = z.union([
   z.strictObject({ breaths: z.int().min(1).max(200), breathS: z.int().min(2).max(30).optional() }),
   z.strictObject({ rest: z.literal(true) }),
 ])
-export type PhaseLength = z.infer<typeof phaseLengthSchema>
 
 export const phaseSchema = z.strictObject({ id: idSchema, name: nameSchema, length: phaseLengthSchema })
 export type Phase = z.infer<typeof phaseSchema>

@@ -14,7 +14,6 @@ export const cupboardItemSchema = z.strictObject({
     })
     .optional(),
 })
-export type CupboardItem = z.infer<typeof cupboardItemSchema>
 
 export const placeSchema = z.strictObject({
   id: idSchema,

@@ -92,7 +92,6 @@ export type Variant = z.infer<typeof variantSchema>
 
 /** A variant the teacher added to a pose, shipped or own. */
 export const ownVariantSchema = variantSchema.extend({ poseId: idSchema })
-export type OwnVariant = z.infer<typeof ownVariantSchema>
 
 /** What an answer to the handbook's table means in one pose: other words, other steps, other families. */
 export const meaningSchema = z.strictObject({

@@ -5,7 +5,7 @@ import { shippedCatalog } from '#library/shipped'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { blockDetail, blockName, sideWords, wingLabel } from './blocks.ts'
 import { momentWords, soundWords } from './cues.ts'
-import { copyBlock, newBlock } from '#web/shared/session/new-block.ts'
+import { newBlock } from '#web/shared/session/new-block.ts'
 
 const resolved = (block: Block) => {
   const [span] = orThrow(compileTimeline(aSession([block]), shippedCatalog)).blocks
@@ -64,14 +64,6 @@ test('the moment of a cue and its sound are said as a teacher says them', () => 
     soundWords({ kind: 'wood', strokes: 1 }),
     soundWords({ kind: 'lowBell', strokes: 3 }),
   ]).toEqual(['', 'wood, one stroke', 'low bell, 3 strokes'])
-})
-
-test('a copy is the same block under another id, and shares nothing with it', () => {
-  const block = aHold('deer', { times: { setUpS: 20 } })
-  const copy = copyBlock(block)
-  expect({ ...copy, id: block.id }).toEqual(block)
-  expect(copy.id).not.toBe(block.id)
-  expect(copy.kind === 'hold' && copy.times).not.toBe(block.times)
 })
 
 test('a new block of each kind compiles as it is', () => {

@@ -9,7 +9,6 @@ export const gradeLeads: Readonly<Record<CautionGrade, string>> = {
   modify: 'Change for',
   care: 'Take care with',
 }
-export const gradeNames: Readonly<Record<CautionGrade, string>> = { avoid: 'Avoid', modify: 'Modify', care: 'Care' }
 
 /** A rule as a teacher reads it: for whom, what to do instead, why, and how well founded. */
 export interface CautionLine {

@@ -3,10 +3,9 @@ import type { BodyPart } from '#model/set-up'
 import type { ComfortCode, ComfortFacts, Mend } from '#core/comfort'
 import type { PropSpecs } from '#core/props'
 import type { Centimetres } from '#core/units'
-import { propNames } from './props.ts'
+import { foldNameOf, foldNames, itemWords, partNames, propNames, turnNames } from './props.ts'
 import { angleText, lengthText } from './lengths.ts'
 import type { LengthUnit } from './lengths.ts'
-import { foldNameOf, foldNames, itemWords, partNames, turnNames } from './props.ts'
 
 /** A finding of a set-up as a teacher reads it: the number first, then what to do about it. */
 export interface ComfortWords {

@@ -1,5 +1,5 @@
 import { clockText, dayText, dayTimeText } from './dates.ts'
-import { capital, counted, joined, lower, namesInWords } from './text.ts'
+import { capital, counted, joined, lower, markedName, namesInWords } from './text.ts'
 
 test('a number stands with its noun, one or many, also where the plural is its own', () => {
   expect([counted(0, 'block'), counted(1, 'block'), counted(2, 'block')]).toEqual(['0 blocks', '1 block', '2 blocks'])
@@ -20,6 +20,13 @@ test('names stand in a row up to four, then the rest is counted; commas in them 
   expect(namesInWords(['Deer', 'Frog'])).toBe('Deer and Frog')
   expect(namesInWords(['a', 'b', 'c', 'd', 'e', 'f'])).toBe('a, b, c, d and 2 more')
   expect(namesInWords(['Legs up, at the wall', 'Frog'])).toBe('Legs up, at the wall; Frog')
+})
+
+test('a name with its mark has room for both, and is never cut within a character', () => {
+  expect(markedName('Thursday slow hour', ', copy')).toBe('Thursday slow hour, copy')
+  const long = `${'x'.repeat(112)}🧘🏽‍♀️${'x'.repeat(4)}`
+  expect(markedName(long, ', copy')).toBe(`${'x'.repeat(112)}, copy`)
+  expect(markedName('x'.repeat(120), ', copy')).toHaveLength(120)
 })
 
 test('days and times are told as decided, in English and by the 24-hour clock', () => {

@@ -1,3 +1,5 @@
+import { textLimits } from '#model/limits'
+
 /** A text with its first letter large, as at the start of a line. */
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
@@ -6,6 +8,19 @@ export const lower = (text: string): string => text.charAt(0).toLowerCase() + te
 
 /** How many of what: “1 block”, “3 blocks”. */
 export const counted = (n: number, one: string, many = `${one}s`): string => `${String(n)} ${n === 1 ? one : many}`
+
+/**
+ * A name with what tells it from another, as in “Thursday slow hour, copy”. A long one is cut so that both have room,
+ * between what a reader takes for characters and never within one.
+ */
+export function markedName(name: string, mark: string): string {
+  let cut = ''
+  for (const { segment } of new Intl.Segmenter('en').segment(name)) {
+    if (cut.length + segment.length + mark.length > textLimits.name) break
+    cut += segment
+  }
+  return cut + mark
+}
 
 /** Parts that are there, in a row. */
 export const joined = (parts: readonly string[], between: string): string =>

@@ -12,7 +12,7 @@ import {
   turnChoices,
 } from './props.ts'
 import { gradeLines } from './cautions.ts'
-import { saveWords } from './saving.ts'
+import { recordAtEndWords, recordWords, saveWords } from './saving.ts'
 import { numberWords } from './numbers.ts'
 import { durationWords } from './durations.ts'
 import { lengthNumber, lengthText, wallDistanceText } from './lengths.ts'
@@ -167,4 +167,16 @@ test('where the last change is, is said with what stands in the way', () => {
     'not saved: the disk is full, keep this window open',
   )
   expect(saveWords('saved', { isKeptHere: false, isDiskFull: false })).toBe('saved')
+})
+
+test('of a class’s record only what the server does not have is said, with why', () => {
+  expect([recordWords('saved', ''), recordWords('saving', '')]).toEqual(['', ''])
+  expect(recordWords('retrying', '')).toBe('not saved: retrying')
+  expect(recordWords('disk full', '')).toBe('not saved: the disk is full')
+  expect(recordWords('refused', 'The class is over.')).toBe('kept in this browser only: The class is over.')
+  expect(recordAtEndWords('saving', '')).toBe('')
+  expect(recordAtEndWords('disk full', '')).toContain('The record is kept in this browser')
+  expect(recordAtEndWords('refused', 'Why.')).toBe(
+    'The record is kept in this browser and was not taken by the server: Why.',
+  )
 })

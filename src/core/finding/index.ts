@@ -1,4 +1,4 @@
 export { countGrades, findAll, worstFirst } from './find-all.ts'
-export type { Facts, Finds, Found, FoundBy, Grade, RuleOf } from './rule.ts'
+export type { Finds, Found, Grade, RuleOf } from './rule.ts'
 export { settingAside, takingBack, withSetAside } from './set-aside.ts'
 export type { Judged } from './set-aside.ts'

@@ -1,8 +1,6 @@
 import type { Finding } from '#model/finding'
 
 export type Grade = Finding['grade']
-/** The numbers of a finding, by name; what a text says of it is made from these and its code. */
-export type Facts = Finding['facts']
 
 /** What a rule finds: its numbers, and its grade where that is not the rule's usual one. */
 export interface Found<F> {
@@ -24,8 +22,3 @@ export type RuleOf<Table, Look, More, Code extends keyof Table = keyof Table> = 
     readonly find: (look: Look) => Finds<Found<Table[C]> & More>
   }
 }[Code]
-
-/** A finding of such a rule: what was found, with its code and grade. */
-export type FoundBy<Table, More> = {
-  [C in keyof Table]: { readonly code: C; readonly grade: Grade; readonly facts: Table[C] } & More
-}[keyof Table]

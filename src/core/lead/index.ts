@@ -28,4 +28,4 @@ export {
 } from './conduct.ts'
 export type { Command, Conducted } from './conduct.ts'
 export { emptyOutbox, outboxState, stepOutbox } from './outbox.ts'
-export type { Outbox, OutboxEffect, OutboxEvent } from './outbox.ts'
+export type { Outbox, OutboxEffect, OutboxEvent, OutboxState } from './outbox.ts'

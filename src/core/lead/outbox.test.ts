@@ -30,7 +30,19 @@ test('away it is tried again; meanwhile nothing is sent, but the end asks at onc
   expect(outboxState(away)).toBe('retrying')
   expect(stepOutbox(away, told(2))[1]).toEqual([])
   expect(stepOutbox(away, { type: 'over' })[1]).toEqual([{ type: 'begin' }])
-  expect(stepOutbox(away, { type: 'woken' })[1]).toEqual([{ type: 'begin' }])
+  const [again, begin] = stepOutbox(away, { type: 'woken' })
+  expect(begin).toEqual([{ type: 'begin' }])
+  // Said until it is answered: a try that hangs is no saving.
+  expect(outboxState(again)).toBe('retrying')
+  expect(outboxState(stepOutbox(again, answered())[0])).toBe('saving')
+})
+
+test('a disk without room is told as what it is, and tried again like any absence', () => {
+  const [full, wake] = through([told(1), answered(), { type: 'away', isDiskFull: true }])
+  expect([outboxState(full), wake]).toEqual(['disk full', [{ type: 'wake', afterMs: 3000 }]])
+  const [again] = stepOutbox(full, { type: 'woken' })
+  expect(outboxState(stepOutbox(again, answered(1))[0])).toBe('saved')
+  expect(outboxState(stepOutbox(again, { type: 'away' })[0])).toBe('retrying')
 })
 
 test('a refusal is no absence: it is not tried again by itself, and the end asks once more', () => {

@@ -12,16 +12,24 @@ export interface Outbox {
   readonly isOver: boolean
   readonly ended: boolean
   readonly sending: 'begin' | 'append' | 'end' | null
-  /** Away: tried again later. Refused: what was refused, said as it is, and not tried again by itself. */
-  readonly trouble: 'away' | 'refused' | null
+  /**
+   * What stood in the way last. Away, or there without room to write: tried again later. Refused: what was refused,
+   * said as it is, and not tried again by itself.
+   */
+  readonly trouble: 'away' | 'disk full' | 'refused' | null
+  /** Nothing is sent until it is woken. */
+  readonly waits: boolean
 }
+
+/** Where the record stands, for whoever leads. */
+export type OutboxState = 'saved' | 'saving' | 'retrying' | 'disk full' | 'refused'
 
 export type OutboxEvent =
   | { readonly type: 'told'; readonly n: number }
   | { readonly type: 'conducted'; readonly atMs: Milliseconds }
   | { readonly type: 'over' }
   | { readonly type: 'answered'; readonly kept?: number }
-  | { readonly type: 'away' }
+  | { readonly type: 'away'; readonly isDiskFull?: boolean }
   /** `kept` where the refusal says how many events the server has, so that the others can be sent. */
   | { readonly type: 'refused'; readonly kept?: number }
   | { readonly type: 'woken' }
@@ -42,6 +50,7 @@ export const emptyOutbox: Outbox = {
   ended: false,
   sending: null,
   trouble: null,
+  waits: false,
 }
 
 /** Away, it is tried again after this. */
@@ -63,15 +72,18 @@ export function stepOutbox(before: Outbox, event: OutboxEvent): Stepped {
       return next({ ...before, conductedMs: Math.max(before.conductedMs, event.atMs) })
     case 'over':
       // The teacher asks: whatever stood in the way is tried once more, at once.
-      return next({ ...before, isOver: true, trouble: null })
+      return next({ ...before, isOver: true, trouble: null, waits: false })
     case 'answered':
       return next(answered(before, event.kept))
     case 'away':
-      return [{ ...before, sending: null, trouble: 'away' }, [{ type: 'wake', afterMs: retryMs }]]
+      return [
+        { ...before, sending: null, waits: true, trouble: event.isDiskFull === true ? 'disk full' : 'away' },
+        [{ type: 'wake', afterMs: retryMs }],
+      ]
     case 'refused':
       return refused(before, event.kept)
     case 'woken':
-      return next(before.trouble === 'away' ? { ...before, trouble: null } : before)
+      return next({ ...before, waits: false })
   }
 }
 
@@ -91,8 +103,8 @@ function refused(before: Outbox, kept: number | undefined): Stepped {
 }
 
 function next(outbox: Outbox): Stepped {
-  const { sending, trouble, begun, told, kept, conductedMs, sentMs, isOver, ended } = outbox
-  if (sending || trouble || ended) return [outbox, []]
+  const { sending, trouble, waits, begun, told, kept, conductedMs, sentMs, isOver, ended } = outbox
+  if (sending || waits || trouble === 'refused' || ended) return [outbox, []]
   if (!begun) return [{ ...outbox, sending: 'begin' }, [{ type: 'begin' }]]
   if (told > kept || (!isOver && conductedMs - sentMs >= beatMs)) {
     return [{ ...outbox, sending: 'append', sentMs: conductedMs }, [{ type: 'append', after: kept, conductedMs }]]
@@ -100,16 +112,7 @@ function next(outbox: Outbox): Stepped {
   return isOver ? [{ ...outbox, sending: 'end' }, [{ type: 'end' }]] : [outbox, []]
 }
 
-/** Where the record stands, for whoever leads. */
-export function outboxState({
-  sending,
-  trouble,
-  told,
-  kept,
-  isOver,
-  ended,
-}: Outbox): 'saved' | 'saving' | 'retrying' | 'refused' {
-  if (trouble === 'refused') return 'refused'
-  if (trouble === 'away') return 'retrying'
+export function outboxState({ sending, trouble, told, kept, isOver, ended }: Outbox): OutboxState {
+  if (trouble) return trouble === 'away' ? 'retrying' : trouble
   return sending || told > kept || (isOver && !ended) ? 'saving' : 'saved'
 }

@@ -36,8 +36,6 @@ export type Doing =
   | { readonly kind: 'rest' }
   | { readonly kind: 'closing'; readonly step: 'finalRest' | 'comingOut' | 'roll' | 'sittingUp' }
 
-export type SegmentKind = Doing['kind']
-
 /** A stretch of the class, half-open `[startMs, endMs)`; segments tile the whole session. */
 export interface Segment {
   readonly index: number

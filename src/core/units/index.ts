@@ -1,4 +1,4 @@
-export type { Seconds, Milliseconds, Millimetres, Centimetres } from './units.ts'
+export type { Seconds, Milliseconds, Centimetres } from './units.ts'
 export { msFromS, wholeSeconds } from './units.ts'
 export { formatDuration, formatMs } from './format-duration.ts'
 export { parseDuration } from './parse-duration.ts'

@@ -2,8 +2,6 @@
 export type Seconds = number
 /** Integer milliseconds, as timelines hold them. */
 export type Milliseconds = number
-/** Integer millimetres, as documents hold them. */
-export type Millimetres = number
 /** Centimetres, as the prop computation uses them. */
 export type Centimetres = number
 

@@ -28,8 +28,10 @@ const views = computed(() =>
         { name: 'props', words: 'Set-ups', params: { id: id.value } },
       ],
 )
+/** A view, or what one has come to from it. */
+const isHere = (view: string): boolean => route.name === view || route.meta['within'] === view
 /** Folded, the group tells by its ground that one is in it. */
-const isIn = (group: readonly { readonly name: string }[]): boolean => group.some(({ name }) => name === route.name)
+const isIn = (group: readonly { readonly name: string }[]): boolean => group.some((view) => isHere(view.name))
 // After a reload the session worked on last stands here again, whatever is looked at.
 onMounted(() => {
   const last = lastOpenedId()
@@ -62,7 +64,13 @@ function toggle(which: 'always' | 'session'): void {
       <i class="pi pi-bars" aria-hidden="true" /><span class="visually-hidden">Sessions and Journal</span>
     </button>
     <nav v-else aria-label="Zovrin">
-      <RouterLink v-for="view in always" :key="view.name" :to="{ name: view.name }">{{ view.words }}</RouterLink>
+      <RouterLink
+        v-for="view in always"
+        :key="view.name"
+        :class="{ here: isHere(view.name) }"
+        :to="{ name: view.name }"
+        >{{ view.words }}</RouterLink
+      >
     </nav>
     <BarMenu v-if="open === 'always'" :items="always" :opener="allOpener" @close="open = undefined" />
     <template v-if="id !== undefined">
@@ -133,6 +141,7 @@ nav a:hover,
   color: #fff;
 }
 nav a.router-link-active,
+nav a.here,
 .opener.here,
 .opener[aria-expanded='true'] {
   background: #33443f;

@@ -45,7 +45,7 @@ export const router = createRouter({
       path: '/journal/:id',
       name: 'led-class',
       component: () => import('#web/features/journal/LedClassView.vue'),
-      meta: { title: 'A led class' },
+      meta: { title: 'A led class', within: 'journal' },
     },
     {
       path: '/shelf',

@@ -1,6 +1,5 @@
-import type { Router } from 'express'
+import type { Request, Response, Router } from 'express'
 import { z } from 'zod'
-import type { Request, Response } from 'express'
 import { apiRouter, closeRouter } from '#server/http/api-router'
 import { basedOn, sameId } from '#server/features/guards'
 import { ProblemError } from '#server/problems'

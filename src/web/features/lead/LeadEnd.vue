@@ -2,8 +2,10 @@
 import Button from 'primevue/button'
 import Textarea from 'primevue/textarea'
 import { useEventListener, useTimeoutFn } from '@vueuse/core'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
+import type { OutboxState } from '#core/lead'
 import { formatMs } from '#core/units'
+import { recordAtEndWords } from '#words/saving'
 
 const props = defineProps<{
   name: string
@@ -12,11 +14,12 @@ const props = defineProps<{
   left: boolean
   /** It was ended by hand a moment ago. */
   canUndo: boolean
-  saveState: 'saved' | 'saving' | 'retrying' | 'refused'
+  saveState: OutboxState
   refusal: string
 }>()
 const emit = defineEmits<{ save: [note: string]; undo: [] }>()
 const note = ref('')
+const record = computed(() => recordAtEndWords(props.saveState, props.refusal))
 
 /** As long as Back undoes an End, it is offered here. */
 const undoForMs = 10_000
@@ -41,12 +44,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     </div>
     <Button v-if="canUndo && isSoon" severity="secondary" outlined label="Back: it goes on" @click="emit('undo')" />
     <Button class="save" label="Save and open the record" @click="emit('save', note)" />
-    <p v-if="saveState === 'retrying'" role="status">
-      Not saved: Zovrin’s server does not answer. The record is kept in this browser; it is tried again.
-    </p>
-    <p v-if="saveState === 'refused'" role="alert">
-      The record is kept in this browser and was not taken by the server: {{ refusal }}
-    </p>
+    <p v-if="record !== ''" :role="saveState === 'refused' ? 'alert' : 'status'">{{ record }}</p>
   </div>
 </template>
 

@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { behindMs, wallTime } from '#core/lead'
-import type { Conducted, Stage } from '#core/lead'
+import type { Conducted, OutboxState, Stage } from '#core/lead'
 import { formatMs } from '#core/units'
 import { clockText } from '#words/dates'
+import { recordWords } from '#words/saving'
 
 /** The class over its stage: its name, the time, when it ends, and what the screen itself has to say. */
 const props = defineProps<{
   conducted: Conducted
   stage: Exclude<Stage, { is: 'ended' }>
   staysAwake: boolean
-  saveState: 'saved' | 'saving' | 'retrying' | 'refused'
+  saveState: OutboxState
   refusal: string
   dim: number
 }>()
@@ -19,6 +20,7 @@ const emit = defineEmits<{ dim: []; leave: [] }>()
 /** Less than this is not said. */
 const saidFromMs = 30_000
 
+const record = computed(() => recordWords(props.saveState, props.refusal))
 const clock = computed(() => clockText(wallTime(props.conducted, props.conducted.state.nowMs)))
 const endsAt = computed(() => clockText(wallTime(props.conducted, props.stage.endsAtMs)))
 const behind = computed(() => behindMs(props.conducted, props.stage.endsAtMs))
@@ -35,8 +37,7 @@ const promised = computed(() => clockText(wallTime(props.conducted, props.stage.
     >
     <i />
     <span class="awake">{{ staysAwake ? 'screen stays on' : 'the screen may go dark: keep it awake by hand' }}</span>
-    <span v-if="saveState === 'retrying'">not saved: retrying</span>
-    <span v-if="saveState === 'refused'" role="alert">kept in this browser only: {{ refusal }}</span>
+    <span v-if="record !== ''" :role="saveState === 'refused' ? 'alert' : undefined">{{ record }}</span>
     <button type="button" @pointerdown.prevent @click="emit('dim')">dim {{ dim + 1 }} of 4</button>
     <button type="button" @pointerdown.prevent @click="emit('leave')">Leave</button>
   </header>

@@ -8,9 +8,17 @@ import type { PropTurn, SetUpItem } from '#model/set-up'
 import { carries } from '#core/props'
 import { namedFolds } from '#library/prop-kinds'
 import type { FoldName } from '#library/prop-kinds'
-import { propNames } from '#words/props'
+import {
+  countedProp,
+  defaultTurn,
+  foldNameOf,
+  foldNames,
+  itemWords,
+  partNames,
+  propNames,
+  turnChoices,
+} from '#words/props'
 import { lengthNumber } from '#words/lengths'
-import { countedProp, defaultTurn, foldNameOf, foldNames, itemWords, partNames, turnChoices } from '#words/props'
 import { useProps } from './use-props.ts'
 import NumberField from '#web/shared/ui/NumberField.vue'
 

@@ -1,4 +1,5 @@
 import { nanoid } from 'nanoid'
+import { markedName } from '#words/text'
 import { saveSession, setSessionState, createSession } from '#web/shared/api/sessions.ts'
 import type { SessionLine } from '#web/shared/api/sessions.ts'
 import { lastOpenedId, rememberOpened } from '#web/shared/session/last-opened.ts'
@@ -11,15 +12,12 @@ export interface OpenHere {
   readonly open: (id: string) => Promise<void>
 }
 
-/** A copy's name leaves room for what tells it from the first. */
-const mostCopied = 113
-
 /** What can be done to a session of the list as a whole, each with its way back. */
 export function sessionActs(desk: SessionDesk, here: OpenHere) {
   async function duplicate(line: SessionLine): Promise<void> {
     const read = await desk.documentOf(line)
     if (!read) return
-    const copy = { ...read.document, id: nanoid(), name: `${line.name.slice(0, mostCopied)}, copy` }
+    const copy = { ...read.document, id: nanoid(), name: markedName(line.name, ', copy') }
     if (!desk.settled(await createSession(copy))) return
     await desk.done(`${line.name} duplicated`, () => change(copy.id, { deleted: true }, 'The copy is gone again'))
   }

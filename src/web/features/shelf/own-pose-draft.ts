@@ -1,5 +1,6 @@
 import { nanoid } from 'nanoid'
 import type { OwnPose, Pose } from '#model/pose'
+import { markedName } from '#words/text'
 
 const three = <T>(value: T) => ({ new: value, regular: value, experienced: value })
 
@@ -49,7 +50,7 @@ export const copyOf = (pose: Pose): OwnPose => ({
   ...structuredClone(pose),
   id: nanoid(),
   copiedFrom: pose.id,
-  names: { ...structuredClone(pose.names), english: `${pose.names.english}, mine` },
+  names: { ...structuredClone(pose.names), english: markedName(pose.names.english, ', mine') },
 })
 
 const keptAs = (id: string) => `zovrin.draft.pose.${id}`

@@ -47,5 +47,3 @@ export function makeBellSchedule(audio: AudioPort) {
     },
   }
 }
-
-export type BellSchedule = ReturnType<typeof makeBellSchedule>

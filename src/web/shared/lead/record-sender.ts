@@ -42,7 +42,7 @@ export function makeRecordSender(recordNow: () => RecordNow | undefined) {
     if (reply.kind === 'away') return { type: 'away' }
     if (reply.kind === 'ok') return { type: 'answered', ...(reply.value ? { kept: reply.value.kept } : {}) }
     // A server that is in trouble itself is asked again, as one that is away.
-    if (reply.problem.status >= 500) return { type: 'away' }
+    if (reply.problem.status >= 500) return { type: 'away', isDiskFull: reply.problem.code === 'DISK_FULL' }
     refusal.value = reply.problem.detail
     const missing = factsOf(reply.problem, 'EVENTS_MISSING')
     return { type: 'refused', ...(missing ? { kept: missing.kept } : {}) }

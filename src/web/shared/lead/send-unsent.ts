@@ -1,5 +1,4 @@
-import { sendFormerClass } from '#web/shared/api/led-classes.ts'
-import { appendEvents, beginLedClass, endLedClass } from '#web/shared/api/led-classes.ts'
+import { appendEvents, beginLedClass, endLedClass, sendFormerClass } from '#web/shared/api/led-classes.ts'
 import { dropRunning, formerClasses, unsentClasses } from './running-class.ts'
 import type { RunningClass } from './running-class.ts'
 

@@ -26,6 +26,3 @@ export function newBlock(thing: ShelfThing): Block {
       return { kind: 'closing', id }
   }
 }
-
-/** The same block again, under an id of its own. */
-export const copyBlock = (block: Block): Block => ({ ...structuredClone(block), id: nanoid() })

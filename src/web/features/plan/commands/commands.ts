@@ -20,8 +20,3 @@ export const planCommands = {
   replace,
   stepTime,
 } as const satisfies Record<string, (state: PlanState, asked: never) => Outcome>
-
-export type PlanCommands = typeof planCommands
-export type PlanCommandName = keyof PlanCommands
-/** What a command is told besides the state of the plan. */
-export type Asked<Name extends PlanCommandName> = Parameters<PlanCommands[Name]>[1]

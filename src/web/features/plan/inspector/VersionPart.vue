@@ -15,6 +15,7 @@ import { createSession, readSession } from '#web/shared/api/sessions.ts'
 import { useFit } from '#web/shared/fit/use-fit.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { differenceWords } from '#words/differences'
+import { markedName } from '#words/text'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { showCompare, showFits } from '../dialogs.ts'
 import { usePlan } from '../use-plan.ts'
@@ -75,7 +76,7 @@ const withoutFinalRest = (block: Block): Block =>
   block.kind === 'closing' ? withFields(block, { finalRestS: undefined }) : block
 
 async function make(): Promise<void> {
-  const name = `${props.session.name.slice(0, 96)}, ${String(Math.round(wantedS.value / 60))} minutes`
+  const name = markedName(props.session.name, `, ${String(Math.round(wantedS.value / 60))} minutes`)
   // Blocks keep their ids, so that the two can be held against each other.
   await store.keepInHistory('version')
   const former = structuredClone(props.session)
