@@ -1,4 +1,5 @@
 import { demoClasses } from '#server/demo/led-classes'
+import type { Page } from '@playwright/test'
 import { expect, test } from './fixtures.ts'
 
 test('a long journal is read page by page, the newest first', async ({ page, house }) => {
@@ -25,4 +26,45 @@ test('a long journal is read page by page, the newest first', async ({ page, hou
   expect(all).toBeGreaterThan(102)
   await expect(rows.last()).toContainText('1 Jan 2020')
   await expect(page.getByRole('rowheader')).toHaveCount(all - 1)
+})
+
+const note = (page: Page) => page.getByLabel('What happened, in a line')
+
+test('the note of a class is changed afterwards, and nothing typed of it is lost', async ({ page, house }) => {
+  await page.goto(`${house.address}journal/thursday-1-weeks-ago`)
+  await page.getByRole('button', { name: 'Change the note' }).press('Enter')
+  await expect(note(page)).toBeFocused()
+  await note(page).fill('Half of them slept.')
+  await page.reload()
+  await expect(note(page)).toHaveValue('Half of them slept.')
+  await page.getByRole('button', { name: 'Save the note' }).click()
+  await expect(page.getByText('Half of them slept.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Change the note' })).toBeFocused()
+  await page.reload()
+  await expect(page.getByText('Half of them slept.')).toBeVisible()
+})
+
+test('a note that another window changed meanwhile is met, and yours put in its place only when you say so', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('Failed to load resource')
+  const address = `${house.address}journal/thursday-1-weeks-ago`
+  await page.goto(address)
+  await page.getByRole('button', { name: 'Change the note' }).click()
+  await note(page).fill('Mine')
+  const other = await page.context().newPage()
+  await other.goto(address)
+  await other.getByRole('button', { name: 'Change the note' }).click()
+  await note(other).fill('Theirs')
+  await other.getByRole('button', { name: 'Save the note' }).click()
+  await expect(other.getByText('Theirs')).toBeVisible()
+  await page.getByRole('button', { name: 'Save the note' }).click()
+  await expect(page.getByRole('alert')).toContainText('changed in another window')
+  await expect(page.getByText('Theirs')).toBeVisible()
+  await expect(note(page)).toHaveValue('Mine')
+  await page.getByRole('button', { name: 'Save the note' }).click()
+  await expect(page.getByText('Mine')).toBeVisible()
+  await expect(page.getByText('Theirs')).toBeHidden()
 })

@@ -19,7 +19,17 @@ async function fill(file: string): Promise<void> {
     const rows = Array.from({ length: batch }, (_, at) => ({
       ...{ id: `class-${String(from + at)}`, sessionId: 'session-1', people: 12, name: 'Thursday slow hour', document },
       ...{ startedAt: new Date(Date.UTC(2020, 0, 1) + (from + at) * 8 * 3_600_000), endedAt: null },
-      ...{ plannedS: 3528, ledS: 0, format: 2, conductedMs: 0, left: false, isAbout: false, visits: null, note: null },
+      ...{
+        plannedS: 3528,
+        ledS: 0,
+        format: 2,
+        conductedMs: 0,
+        left: false,
+        isAbout: false,
+        visits: null,
+        note: null,
+        version: 1,
+      },
     }))
     await database.inTransaction((transaction) => database.models.ledClasses.bulkCreate(rows, { transaction }))
   }

@@ -198,6 +198,9 @@ export const ledEndSchema = z.strictObject({
 })
 export type LedEnd = z.infer<typeof ledEndSchema>
 
+/** What the teacher writes of a class afterwards; empty takes the note away. */
+export const ledNoteSchema = z.strictObject({ note: textSchema })
+
 /** Events that are sent together, in the order of their numbers without a gap. */
 export const eventsSchema = z.strictObject({
   events: z.array(keptEventSchema).max(ledLimits.events),
@@ -225,6 +228,8 @@ interface AnyLedClass extends Omit<LedStart, 'plan'> {
   readonly endedAt: string | null
   readonly left: boolean
   readonly note: string | null
+  /** Of its note, the one thing in a finished record that can be changed. */
+  readonly version: number
 }
 
 /**

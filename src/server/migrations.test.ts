@@ -84,6 +84,16 @@ describe('records of the first edition', () => {
   })
 })
 
+test('the note of a class of the commit before can be changed, and what was written of it is there', async () => {
+  const store = ledClassStore(await opened('007.sqlite'))
+  expect(await store.find('ended')).toMatchObject({ note: 'Two came late', version: 1 })
+  expect(await store.find('wordless')).toMatchObject({ note: null, version: 1 })
+  const { endedAt, events } = await store.find('open')
+  expect([endedAt, events.map(({ event }) => event.type)]).toEqual([null, ['mark']])
+  expect(await store.writeNote('wordless', 'A quiet one', 1)).toBe(2)
+  expect(await store.find('wordless')).toMatchObject({ note: 'A quiet one', version: 2, left: true })
+})
+
 test('the roll in an own pose’s steps out becomes a token, and the pose is said as before', async () => {
   const catalog = await ownStore(await opened('005.sqlite'), { now: () => new Date() }).catalog()
   const wall = catalog.ownPoses.get('bellows-wall')

@@ -126,6 +126,7 @@ describe('the record of a class', () => {
           ...start,
           ...{ events, endedAt: end.endedAt, left: end.left, note: end.note, visits: end.visits, format: 2 },
           conductedMs: end.visits.at(-1)?.endMs,
+          version: 2,
         }),
       ),
     )
@@ -155,6 +156,35 @@ describe('the record of a class', () => {
     const late = { n: events.length + 1, by: 'demo', event: { type: 'mark', atMs: 5 } } as const
     expect((await append(events.length, [late])).body.code).toBe('CLASS_ENDED')
     expect((await read()).visits).toEqual(end.visits)
+  })
+
+  test('has a note that can be changed afterwards, by whoever saw the one before', async () => {
+    await begin()
+    await finish().expect(204)
+    const { version } = await read()
+    const write = (note: string, based: number) =>
+      app()
+        .put(`/api/led-classes/${start.id}/note`)
+        .set('If-Match', `"${String(based)}"`)
+        .send({ note })
+    expect((await write('Two came late', version)).body).toEqual({ version: version + 1 })
+    const stale = await write('From another window', version)
+    expect([stale.status, stale.body.facts]).toEqual([412, { based: version, current: version + 1 }])
+    expect(await read()).toMatchObject({ note: 'Two came late', visits: end.visits, version: version + 1 })
+    // The same end once more, whose reply was lost, leaves it as it is.
+    await finish().expect(204)
+    expect((await read()).note).toBe('Two came late')
+    await write('', version + 1).expect(200)
+    expect((await read()).note).toBeNull()
+    await app().put(`/api/led-classes/${start.id}/note`).send({ note: '' }).expect(428)
+    expect((await write('x'.repeat(20_001), version + 2)).body.path).toBe('note')
+  })
+
+  test('of a class nobody ended yet keeps the note that was written, with what is written at its end', async () => {
+    await begin()
+    await app().put(`/api/led-classes/${start.id}/note`).set('If-Match', '"1"').send({ note: 'Lost the laptop' })
+    await finish({ ...end, note: 'Found it' }).expect(204)
+    expect((await read()).note).toBe('Lost the laptop\nFound it')
   })
 
   test.each([
@@ -208,7 +238,7 @@ describe('the journal', () => {
         startedAt: new Date(thursday.getTime() - Math.floor(at / 2) * 3_600_000),
       },
       ...{ endedAt: null, people: 1, name: 'An hour', plannedS: 3600, ledS: 0, document: JSON.stringify(demo?.start) },
-      ...{ format: 2, conductedMs: 0, left: false, isAbout: false, visits: null, note: null },
+      ...{ format: 2, conductedMs: 0, left: false, isAbout: false, visits: null, note: null, version: 1 },
     }))
     await database.inTransaction((transaction) => database.models.ledClasses.bulkCreate(rows, { transaction }))
   }

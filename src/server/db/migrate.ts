@@ -8,6 +8,7 @@ import { ownThingsMigration } from './migrations/004-own-things.ts'
 import { sessionShelfMigration } from './migrations/005-session-shelf.ts'
 import { classRecordsMigration } from './migrations/006-class-records.ts'
 import { ownThingsHiddenMigration } from './migrations/007-own-things-hidden.ts'
+import { classVersionsMigration } from './migrations/008-class-versions.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -25,6 +26,7 @@ export const migrations: readonly Migration[] = [
   sessionShelfMigration,
   classRecordsMigration,
   ownThingsHiddenMigration,
+  classVersionsMigration,
 ]
 
 const migrationsTable = 'migrations'

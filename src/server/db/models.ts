@@ -72,6 +72,7 @@ export interface LedClassRow extends Row<LedClassRow> {
   isAbout: boolean
   visits: string | null
   note: string | null
+  version: number
 }
 
 export interface LedEventRow extends Row<LedEventRow> {
@@ -186,6 +187,7 @@ export function defineModels(sequelize: Sequelize): Models {
         isAbout: { type: DataTypes.BOOLEAN, allowNull: false },
         visits: { type: DataTypes.TEXT, allowNull: true },
         note: { type: DataTypes.TEXT, allowNull: true },
+        version: whole(),
       },
       plain('ledClasses'),
     ),

@@ -3,12 +3,12 @@ import type { Router } from 'express'
 import { z } from 'zod'
 import { idSchema, instantSchema } from '#model/common'
 import { ledClassPage } from '#model/limits'
-import { eventsSchema, ledEndSchema, ledStartSchema } from '#model/led-class'
+import { eventsSchema, ledEndSchema, ledNoteSchema, ledStartSchema } from '#model/led-class'
 import type { EventsSent } from '#model/led-class'
 import { told } from '#model/refusal'
 import { firstRecordSchema } from '#server/db/migrations/first-edition/first-record'
 import { apiRouter, closeRouter } from '#server/http/api-router'
-import { sameId } from '#server/features/guards'
+import { basedOn, sameId } from '#server/features/guards'
 import { documentRefused } from '#server/features/sessions/read-document'
 import type { LedClassStore } from './store.ts'
 
@@ -56,6 +56,13 @@ export function ledClassRoutes(store: LedClassStore): Router {
   router.put('/:id/end', async (request, response) => {
     await store.end(request.params.id, read(ledEndSchema, request.body))
     response.status(204).end()
+  })
+
+  router.put('/:id/note', async (request, response) => {
+    const based = basedOn(request)
+    const { note } = read(ledNoteSchema, request.body)
+    const version = await store.writeNote(request.params.id, note, based)
+    response.set('ETag', `"${String(version)}"`).json({ version })
   })
 
   router.post('/former', async (request, response) => {

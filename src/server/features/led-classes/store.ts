@@ -29,6 +29,9 @@ export function ledClassStore({ models, inTransaction }: Database) {
       inTransaction((transaction) => append(models, id, { after, ...sent }, transaction)),
     /** Ends a record with what was conducted. Sent again it changes nothing; an end that differs is refused. */
     end: (id: string, ended: LedEnd) => inTransaction((transaction) => end(models, id, ended, transaction)),
+    /** Writes the note over the version it was based on, and says the new one. */
+    writeNote: (id: string, note: string, based: number) =>
+      inTransaction((transaction) => writeNote(models, id, { note, based }, transaction)),
     /** Takes in a record of the first edition that a browser still kept; a fuller one that is here stays. */
     takeFormer: (record: FirstRecord, whole: unknown) =>
       inTransaction((transaction) => takeFormer(models, record, whole, transaction)),
@@ -122,14 +125,31 @@ async function end(
   transaction: Transaction,
 ): Promise<void> {
   const row = await rowOf(models, id, transaction)
-  const ended = { endedAt: new Date(endedAt), left, visits: JSON.stringify(visits), note: note ?? null }
+  // One that was written before, of a class nobody had ended, stays with it.
+  const notes = [row.note, note].filter((one) => typeof one === 'string').join('\n')
+  const ended = { endedAt: new Date(endedAt), left, visits: JSON.stringify(visits), note: notes === '' ? null : notes }
   if (row.endedAt) {
     const isSame = row.endedAt.getTime() === ended.endedAt.getTime() && row.visits === ended.visits
     if (!isSame) throw new ProblemError('CLASS_ENDED', { id })
     return
   }
   const ledMs = visits.at(-1)?.endMs ?? 0
-  await row.update({ ...ended, conductedMs: ledMs, ledS: Math.round(ledMs / 1000) }, { transaction })
+  const version = row.version + 1
+  await row.update({ ...ended, conductedMs: ledMs, ledS: Math.round(ledMs / 1000), version }, { transaction })
+}
+
+async function writeNote(
+  models: Models,
+  id: string,
+  { note, based }: { readonly note: string; readonly based: number },
+  transaction: Transaction,
+): Promise<number> {
+  const version = based + 1
+  const change = { note: note.trim() === '' ? null : note, version }
+  const [written] = await models.ledClasses.update(change, { where: { id, version: based }, transaction })
+  if (written > 0) return version
+  const { version: current } = await rowOf(models, id, transaction)
+  throw new ProblemError('VERSION_STALE', { based, current })
 }
 
 async function takeFormer(
@@ -155,6 +175,7 @@ async function takeFormer(
       isAbout,
       visits: JSON.stringify(visits),
       note: record.note ?? null,
+      version: 1,
     },
     { transaction },
   )
@@ -166,8 +187,8 @@ const kept = <T extends z.ZodType>(stored: string, schema: T): z.infer<T> =>
   readKept(stored, { kind: 'class' }, (document) => schema.safeParse(document))
 
 function readClass(row: LedClassRow, events: readonly KeptEvent[]): LedClass {
-  const { conductedMs, left, note, visits, isAbout } = row
-  const told = { events, conductedMs, left, note, endedAt: row.endedAt?.toISOString() ?? null }
+  const { conductedMs, left, note, version, visits, isAbout } = row
+  const told = { events, conductedMs, left, note, version, endedAt: row.endedAt?.toISOString() ?? null }
   const conducted = visits === null ? null : kept(visits, visitsSchema)
   if (row.format === 2) return { ...kept(row.document, ledStartSchema), ...told, format: 2, visits: conducted }
   const { resolved, ...record } = kept(row.document, firstRecordSchema)
@@ -218,4 +239,5 @@ const columnsOf = (led: LedStart) => ({
   isAbout: false,
   visits: null,
   note: null,
+  version: 1,
 })

@@ -10,6 +10,7 @@ import { readLedClass } from '#web/shared/api/led-classes.ts'
 import { download } from '#web/shared/ui/download.ts'
 import { otherNames } from '#words/kinds-of-time'
 import { dayTimeText } from '#words/dates'
+import NoteOfClass from './NoteOfClass.vue'
 
 const route = useRoute()
 const led = shallowRef<LedClass>()
@@ -70,7 +71,7 @@ async function exportCsv(): Promise<void> {
       <p v-if="isAbout" class="soft">
         About: this screen was away in between, and the record of that time does not say since when.
       </p>
-      <p v-if="led.note" class="note">{{ led.note }}</p>
+      <NoteOfClass :id="led.id" :note="led.note" :version="led.version" @change="led = { ...led, ...$event }" />
       <h2>Meant and done</h2>
       <p class="soft">Upper line: planned. Lower bar: held.</p>
       <ol class="holds">
@@ -129,12 +130,6 @@ header {
 small {
   color: var(--ink-soft);
   font-size: 15px;
-}
-.note {
-  margin-top: 12px;
-  padding: 8px 12px;
-  background: var(--rest-wash);
-  border-left: 5px solid var(--rest);
 }
 h2 {
   margin-top: 22px;

@@ -13,6 +13,9 @@ export const appendEvents = (id: string, after: number, sent: EventsSent) =>
   ask<{ readonly kept: number }>(`/led-classes/${id}/events?after=${String(after)}`, { method: 'POST', body: sent })
 export const endLedClass = (id: string, end: LedEnd) =>
   ask<undefined>(`/led-classes/${id}/end`, { method: 'PUT', body: end })
+/** Writes the note over the version it was based on. */
+export const writeLedNote = (id: string, note: string, based: number) =>
+  ask<{ readonly version: number }>(`/led-classes/${id}/note`, { method: 'PUT', body: { note }, based })
 /** A record of the first edition that this browser still kept. */
 export const sendFormerClass = (record: unknown) =>
   ask<undefined>('/led-classes/former', { method: 'POST', body: record })
