@@ -6,6 +6,7 @@ import { atHalf, countedRun, roundAt } from './counted-run.ts'
 import type { LeadPlan, LeadSegment } from './lead-plan.ts'
 import type { LeadEventType, LeadState } from './lead-state.ts'
 import { nextInhaleMs } from './next-inhale.ts'
+import { secondsOf } from './plan-index.ts'
 import { blockEnd, currentEndMs, enter, isCounted, isTrailing, lengthOf, partEnd, partStart, segmentOf } from './run.ts'
 
 /** One press of Stay [decisions: a fixed step]. */
@@ -82,26 +83,26 @@ function stay(plan: LeadPlan, state: LeadState): LeadState {
   if (!here) return state
   const longer = (indices: readonly number[]) => ({
     ...state,
-    lengths: state.lengths.map((lengthMs, index) => (indices.includes(index) ? lengthMs + stayMs : lengthMs)),
+    lengths: indices.reduce((lengths, index) => lengths.with(index, lengthOf(state, index) + stayMs), state.lengths),
   })
   if (here.doing.kind === 'breath' || here.doing.kind === 'movement') {
     const rest = restAfter(plan, here)
     // A movement without a rest after it has nowhere to stay: its counts are never stretched.
     return rest === undefined ? state : longer([rest])
   }
-  const mirror = plan.segments.find(({ mirrors }) => mirrors === state.index)
+  const mirror = secondsOf(plan, here.blockId).find(({ mirrors }) => mirrors === state.index)
   return keepCounting(plan, state, longer(mirror ? [state.index, mirror.index] : [state.index]))
 }
 
 /** The natural breath at the end of this section of a breath, or the rest after a movement. */
-function restAfter(plan: LeadPlan, { index, blockId, doing }: LeadSegment): number | undefined {
-  return plan.segments.find(
-    (later) =>
-      later.index >= index &&
-      later.blockId === blockId &&
-      later.doing.kind === doing.kind &&
-      (later.doing.kind === 'breath' ? later.doing.part === 'natural' : !isCounted(later)),
-  )?.index
+function restAfter(plan: LeadPlan, { index, doing }: LeadSegment): number | undefined {
+  return plan.segments
+    .slice(index, blockEnd(plan, index))
+    .find(
+      (later) =>
+        later.doing.kind === doing.kind &&
+        (later.doing.kind === 'breath' ? later.doing.part === 'natural' : !isCounted(later)),
+    )?.index
 }
 
 /** A longer hold takes more rounds of the breath over it: nobody is taken up in the middle of one. */
@@ -132,13 +133,13 @@ function endAt(plan: LeadPlan, before: LeadState, now: LeadState, to: number, at
 /** On a second side that was stopped at its cap: as long as the first after all. */
 function match(plan: LeadPlan, state: LeadState): LeadState {
   const here = segmentOf(plan, state)
-  const fullMs = here && state.capped[here.blockId]
-  if (!here || here.doing.kind !== 'hold' || here.mirrors === undefined || fullMs === undefined) return state
+  const { capped } = state
+  if (!here || here.doing.kind !== 'hold' || here.mirrors === undefined || capped?.blockId !== here.blockId)
+    return state
   const side = plan.segments.slice(partStart(plan, state.index), partEnd(plan, state.index))
   const now = side.reduce((sum, { index }) => sum + lengthOf(state, index), 0)
-  const lengths = state.lengths.with(state.index, lengthOf(state, state.index) + Math.max(0, fullMs - now))
-  const { [here.blockId]: _, ...capped } = state.capped
-  return { ...state, lengths, capped }
+  const lengths = state.lengths.with(state.index, lengthOf(state, state.index) + Math.max(0, capped.fullMs - now))
+  return { ...state, lengths, capped: null }
 }
 
 /** Counts stop at once: natural breath to where the block would have ended, over both sides of a movement. */

@@ -2,7 +2,7 @@ import type { Milliseconds } from '#core/units'
 import type { LeadPlan } from './lead-plan.ts'
 import type { LeadState } from './lead-state.ts'
 import { currentEndMs, enter } from './run.ts'
-import { cueInstants } from './sounds-due.ts'
+import { cueInstants, mayRing } from './sounds-due.ts'
 
 /**
  * Lets the class's time run to an instant: every segment that ends on the way is left at its own end, not
@@ -25,13 +25,10 @@ export function advance(plan: LeadPlan, state: LeadState, atMs: Milliseconds): L
 
 /** Notes the cues of the current segment that stand between the last look and this one. */
 function ringUntil(plan: LeadPlan, state: LeadState, toMs: Milliseconds): LeadState {
-  const rung = { ...state.rung }
-  let changed = false
-  for (const { key, atMs } of cueInstants(plan, state)) {
-    if (atMs < state.nowMs || atMs >= toMs) continue
-    rung[key] = atMs
-    changed = true
-  }
-  if (changed) return { ...state, nowMs: toMs, rung }
-  return toMs === state.nowMs ? state : { ...state, nowMs: toMs }
+  if (toMs === state.nowMs) return state
+  const came = [...cueInstants(plan, state)].filter(({ atMs }) => atMs >= state.nowMs && atMs < toMs)
+  if (came.length === 0) return { ...state, nowMs: toMs }
+  const bells = came.filter(({ key, atMs, cue }) => cue.sound !== undefined && mayRing(state.rung[key], atMs)).length
+  const rung = { ...state.rung, ...Object.fromEntries(came.map(({ key, atMs }) => [key, atMs])) }
+  return { ...state, nowMs: toMs, rung, bells: state.bells + bells }
 }

@@ -41,16 +41,15 @@ export function goBack(plan: LeadPlan, state: LeadState, atMs: Milliseconds): Le
   const lengths = entered.lengths.map((lengthMs, index) =>
     index >= to ? (plan.segments[index]?.lengthMs ?? lengthMs) : lengthMs,
   )
-  const rung = Object.fromEntries(Object.entries(entered.rung).filter(([key]) => Number(key.split('@').at(-1)) < to))
   const blockId = plan.segments[to]?.blockId
   const stays = (id: string) => id !== blockId && plan.segments.slice(0, to).some((segment) => segment.blockId === id)
   const again: LeadState = {
     ...entered,
     visits,
     lengths,
-    rung,
+    rung: {},
     freely: state.freely.filter(stays),
-    capped: Object.fromEntries(Object.entries(entered.capped).filter(([id]) => stays(id))),
+    capped: null,
     skippedMs: 0,
     overFromMs: atMs,
     beforeEnd: null,

@@ -67,7 +67,7 @@ export function tellClass(conducted: Conducted, type: Command, reading: Reading)
 
 /** Bells that came due between two looks while sound was held back are told, and never played late. */
 export function missBells(before: Conducted, now: Conducted): readonly [Conducted, number] {
-  const bells = bellsBetween(now.start.plan, before.state, now.state)
+  const bells = bellsBetween(before.state, now.state)
   if (bells === 0) return [now, 0]
   return [add(now, { type: 'missed', bells, atMs: now.state.nowMs })[0], bells]
 }

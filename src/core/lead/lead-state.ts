@@ -37,16 +37,18 @@ export interface LeadState {
   readonly lengths: readonly Milliseconds[]
   readonly pause: Pause | null
   readonly visits: readonly Visit[]
-  /** Cues that have sounded, by `id@segment`, and when. */
+  /** Cues of this segment whose moment came, by `id@segment`, and when. */
   readonly rung: Readonly<Record<string, Milliseconds>>
+  /** How many bells came due so far. */
+  readonly bells: number
   /** Counting comes back only here: after a reload or gap, at the next round's inhale. */
   readonly quietUntilMs: Milliseconds
   /** Where a breath over this hold side counts from. */
   readonly overFromMs: Milliseconds
   /** Blocks in which the teacher chose natural breath to the end. */
   readonly freely: readonly string[]
-  /** Second sides that were stopped at their cap, and what matching would take. */
-  readonly capped: Readonly<Record<string, Milliseconds>>
+  /** A second side that stops at its cap, and what matching would take. */
+  readonly capped: { readonly blockId: string; readonly fullMs: Milliseconds } | null
   /** What stood before the last End, and before that what stood before the End a moment earlier. */
   readonly beforeEnd: { readonly state: LeadState; readonly atMs: Milliseconds } | null
   /** When each key was last pressed, whatever it meant. */

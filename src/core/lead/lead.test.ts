@@ -246,9 +246,9 @@ test('a bell that rang does not ring again unless its end moved by half a minute
 
 test('bells that came due between two looks are counted, words without a sound are not', () => {
   // The bell to settle stands at 0, the one to come out at 60, where coming out begins.
-  expect(bellsBetween(deer, at(deer, 0), at(deer, 59))).toBe(1)
-  expect(bellsBetween(deer, at(deer, 0), at(deer, 61))).toBe(2)
-  expect(bellsBetween(deer, at(deer, 10), at(deer, 50))).toBe(0)
+  expect(bellsBetween(at(deer, 0), at(deer, 59))).toBe(1)
+  expect(bellsBetween(at(deer, 0), at(deer, 61))).toBe(2)
+  expect(bellsBetween(at(deer, 10), at(deer, 50))).toBe(0)
 })
 
 test('the closing is led step by step to its end', () => {

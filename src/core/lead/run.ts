@@ -99,8 +99,9 @@ export function partEnd(plan: LeadPlan, index: number): number {
 /** One past the last segment of the block a segment is in. */
 export function blockEnd(plan: LeadPlan, index: number): number {
   const blockId = plan.segments[index]?.blockId
-  const end = plan.segments.findIndex((segment) => segment.index > index && segment.blockId !== blockId)
-  return end < 0 ? plan.segments.length : end
+  let end = index + 1
+  while (end < plan.segments.length && plan.segments[end]?.blockId === blockId) end += 1
+  return end
 }
 
 /** A breath that is counted or held, or a movement that its counts drive. */
@@ -128,6 +129,7 @@ export function enter(plan: LeadPlan, state: LeadState, index: number, atMs: Mil
     skippedMs: state.natural && index === state.index ? state.skippedMs : 0,
     pauses: [],
     natural: null,
+    rung: index === state.index ? state.rung : {},
     overFromMs: goesOn ? state.overFromMs : atMs,
   }
   return state.natural ? entered : matchSides(plan, entered, from)

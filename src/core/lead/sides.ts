@@ -1,20 +1,26 @@
 import type { Milliseconds } from '#core/units'
 import type { LeadPlan, LeadSegment } from './lead-plan.ts'
 import type { LeadState } from './lead-state.ts'
-
-/** The second side's segments of a hold, each with the first side's that it mirrors. */
-export const secondsOf = (plan: LeadPlan, blockId: string): readonly LeadSegment[] =>
-  plan.segments.filter((segment) => segment.blockId === blockId && segment.mirrors !== undefined)
+import { secondsOf } from './plan-index.ts'
 
 /** Whether both sides were planned with the same times; sides that were planned apart keep their difference. */
 export const plannedAlike = (plan: LeadPlan, seconds: readonly LeadSegment[]): boolean =>
   seconds.every(({ lengthMs, mirrors }) => plan.segments[mirrors ?? -1]?.lengthMs === lengthMs)
 
-/** Real time held in a segment, attempts that were begun again left out. */
-export const heldMs = ({ visits }: LeadState, index: number): Milliseconds =>
-  visits
-    .filter((visit) => visit.segment === index && !visit.again)
-    .reduce((sum, visit) => sum + visit.endMs - visit.startMs, 0)
+/**
+ * Real time held in a segment, attempts that were begun again left out. What counts was visited in the order of the
+ * plan, so that only the last visits are looked at.
+ */
+export function heldMs({ visits }: LeadState, index: number): Milliseconds {
+  let sum = 0
+  for (let at = visits.length - 1; at >= 0; at -= 1) {
+    const visit = visits[at]
+    if (!visit || visit.again || visit.segment === null) continue
+    if (visit.segment < index) return sum
+    if (visit.segment === index) sum += visit.endMs - visit.startMs
+  }
+  return sum
+}
 
 /** How long a second side may get: its first ceiling, or what is set for it, stays included, if longer. */
 export function capOf(plan: LeadPlan, state: LeadState, seconds: readonly LeadSegment[]): Milliseconds {
@@ -35,8 +41,7 @@ function matchTo(
   const blockId = seconds[0]?.blockId ?? ''
   const fullMs = wanted.reduce((sum, ms) => sum + ms, 0)
   const capMs = capOf(plan, state, seconds)
-  const { [blockId]: _, ...others } = state.capped
-  const capped = fullMs > capMs ? { ...others, [blockId]: fullMs } : others
+  const capped = fullMs > capMs ? { blockId, fullMs } : null
   return { ...state, lengths: cutTo(seconds, wanted, state.lengths, fullMs - capMs), capped }
 }
 

@@ -3,6 +3,7 @@ import type { Milliseconds } from '#core/units'
 import { countedRun, partsBetween } from './counted-run.ts'
 import type { LeadCue, LeadPlan, LeadSegment } from './lead-plan.ts'
 import type { LeadState, Stretch } from './lead-state.ts'
+import { cuesOf } from './plan-index.ts'
 import { ahead, currentEndMs } from './run.ts'
 import { comingLane, currentLane, lanePart } from './over-lane.ts'
 import type { OverLane } from './over-lane.ts'
@@ -47,8 +48,7 @@ export function* cueInstants(
   if (state.natural) return
   const { startedMs: startMs, skippedMs, pauses, index } = state
   const endMs = currentEndMs(state)
-  for (const cue of plan.cues) {
-    if (cue.segment !== index) continue
+  for (const cue of cuesOf(plan, index)) {
     const atMs = instantIn(cue, { startMs, endMs, skippedMs, pauses })
     if (atMs !== undefined) yield { key: keyOf(cue), atMs, cue }
   }
@@ -61,15 +61,13 @@ export function* cueInstants(
  */
 export function soundsDue(plan: LeadPlan, state: LeadState): DueSound[] {
   if (state.phase === 'ended' || state.pause) return []
-  const cuesOf = new Map<number, LeadCue[]>()
-  for (const cue of plan.cues) cuesOf.set(cue.segment, [...(cuesOf.get(cue.segment) ?? []), cue])
   const due: DueSound[] = []
   const current = currentLane(plan, state)
   if (current) due.push(...overTicks(state, current, state.index))
   for (const { segment, ...stood } of ahead(plan, state)) {
     if (stood.endMs <= stood.startMs) continue
     const pauses = segment.index === state.index && !state.natural ? state.pauses : []
-    due.push(...bells(state, cuesOf.get(segment.index) ?? [], { ...stood, pauses }))
+    due.push(...bells(state, cuesOf(plan, segment.index), { ...stood, pauses }))
     due.push(...turns(state, segment, stood))
     const coming = segment.index > state.index ? comingLane(plan, state, segment.index, stood.startMs) : undefined
     if (coming) due.push(...overTicks(state, coming, segment.index))
@@ -87,7 +85,7 @@ function* bells(state: LeadState, cues: readonly LeadCue[], stood: Stood): Gener
 }
 
 const repeatAfterMs = 30_000
-const mayRing = (rangAtMs: Milliseconds | undefined, atMs: Milliseconds): boolean =>
+export const mayRing = (rangAtMs: Milliseconds | undefined, atMs: Milliseconds): boolean =>
   rangAtMs === undefined || atMs - rangAtMs >= repeatAfterMs
 
 /** Ticks at the turns of counted breath; a movement is led by its words. */
@@ -116,5 +114,4 @@ function* overTicks(state: LeadState, lane: OverLane, index: number): Generator<
 }
 
 /** Bells that came due between two states of a class: what was missed while sound was held back. */
-export const bellsBetween = (plan: LeadPlan, before: LeadState, after: LeadState): number =>
-  plan.cues.filter((cue) => cue.sound !== undefined && after.rung[keyOf(cue)] !== before.rung[keyOf(cue)]).length
+export const bellsBetween = (before: LeadState, after: LeadState): number => after.bells - before.bells

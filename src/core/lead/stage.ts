@@ -15,7 +15,8 @@ import {
   segmentNow,
   segmentOf,
 } from './run.ts'
-import { capOf, expectedLengths, heldMs, plannedAlike, secondsOf } from './sides.ts'
+import { secondsOf } from './plan-index.ts'
+import { capOf, expectedLengths, heldMs, plannedAlike } from './sides.ts'
 import { cueInstants } from './sounds-due.ts'
 
 /** The other side of an each-side hold: what it will take, or what it took. */
@@ -164,7 +165,12 @@ function otherSide(plan: LeadPlan, state: LeadState, segment: LeadSegment): Othe
   if (segment.side === seconds[0]?.side) {
     const ms = sum(firsts.map((index) => heldMs(state, index)))
     const planned = sum(firsts.map((index) => plan.segments[index]?.lengthMs ?? 0))
-    return { is: 'was', ms, moreMs: ms - planned, cappedFromMs: state.capped[segment.blockId] }
+    return {
+      is: 'was',
+      ms,
+      moreMs: ms - planned,
+      cappedFromMs: state.capped?.blockId === segment.blockId ? state.capped.fullMs : undefined,
+    }
   }
   const planned = sum(seconds.map(({ lengthMs }) => lengthMs))
   const lengths = expectedLengths(plan, state)

@@ -21,7 +21,7 @@ const isCounted = computed(
     doing.value.kind === 'movement' ||
     (doing.value.kind === 'hold' && props.plan.over[props.stage.segment.blockId] !== undefined),
 )
-const canMatch = computed(() => props.state.capped[props.stage.segment.blockId] !== undefined)
+const canMatch = computed(() => props.state.capped?.blockId === props.stage.segment.blockId)
 
 interface Shown {
   readonly command: Command
