@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import { startServer } from '#server/start'
 import { benchBells, benchChecks, benchCore, benchProps, benchScreening } from './bench/core.ts'
 import { benchFits } from './bench/fits.ts'
-import { benchJournal } from './bench/journal.ts'
+import { benchJournal, benchUnfinished } from './bench/journal.ts'
 import { benchList, benchLoad, benchPage, benchReload, fill } from './bench/pages.ts'
 import { ensureChromium } from './shared/chromium.ts'
 import { buildPages, pagesFolder } from './shared/pages.ts'
@@ -40,7 +40,10 @@ const parts: Readonly<Record<string, () => void | Promise<void>>> = {
   core: benchTheCore,
   props: benchProps,
   fits: benchFits,
-  journal: benchJournal,
+  journal: async () => {
+    benchUnfinished()
+    await benchJournal()
+  },
   pages: benchPages,
 }
 

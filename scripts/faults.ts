@@ -1,4 +1,4 @@
-import { fullAtStart, fullWhileRunning } from './faults/disk.ts'
+import { fullAtMigration, fullAtStart, fullWhileRunning, notWritable } from './faults/disk.ts'
 import { hostileDocuments, mutatedDocuments, mutatedImports } from './faults/documents.ts'
 import { killedMigrations, killedWrites } from './faults/kills.ts'
 import { oddRequests } from './faults/requests.ts'
@@ -17,6 +17,7 @@ const amounts = {
     migrations: 60,
     writes: 20,
     saves: 400,
+    sizes: 16,
     documents: 1500,
     imports: 500,
     requests: 1000,
@@ -27,6 +28,7 @@ const amounts = {
     migrations: 5,
     writes: 3,
     saves: 60,
+    sizes: 3,
     documents: 120,
     imports: 40,
     requests: 240,
@@ -48,6 +50,8 @@ runScript(async () => {
     () => killedMigrations(seed, amount.migrations),
     () => killedWrites(seed, amount.writes),
     fullAtStart,
+    () => fullAtMigration(amount.sizes),
+    notWritable,
     () => fullWhileRunning(amount.saves),
     () => hostileDocuments(amount.mostMs),
     () => mutatedDocuments(seed, amount.documents, amount.mostMs),

@@ -4,6 +4,9 @@ import { join } from 'node:path'
 import { openDatabase } from '#server/db/open'
 import { demoClasses } from '#server/demo/led-classes'
 import { startServer } from '#server/start'
+import type { LedPlan } from '#model/led-class'
+import { meantAndDone } from '#core/journal'
+import { fold } from '#core/lead'
 import { ms, quantile, report } from './measure.ts'
 
 const classes = 5000
@@ -34,6 +37,34 @@ async function fill(file: string): Promise<void> {
     await database.inTransaction((transaction) => database.models.ledClasses.bulkCreate(rows, { transaction }))
   }
   await database.close()
+}
+
+/** Far past the longest plan of 200 blocks: holds on both sides, with a bell or two in each. */
+function longPlan(segments: number, cues: number): LedPlan {
+  return {
+    segments: Array.from({ length: segments }, (_, index) => ({
+      ...{ index, blockId: `block-${String(Math.floor(index / 2))}`, blockIndex: Math.floor(index / 2) },
+      ...{ side: index % 2 === 0 ? 'left' : 'right', lengthMs: 8000 },
+      doing: { kind: 'hold', phase: { id: 'hold', name: '', index: 0 } },
+      ...(index % 2 === 0 ? {} : { mirrors: index - 1 }),
+    })),
+    cues: Array.from({ length: cues }, (_, at) => ({
+      ...{ id: `cue-${String(at)}`, segment: at % segments, offsetMs: 1000, fromEnd: false },
+      sound: { kind: 'bowl', strokes: 1 },
+    })),
+    ...{ totalMs: segments * 8000, capMs: {}, ceilingMs: {}, over: {} },
+  }
+}
+
+/** How long a class nobody ended takes to be told: its whole log is folded. */
+export function benchUnfinished(): void {
+  const plan = longPlan(5000, 12_000)
+  const figures = Array.from({ length: 5 }, () => {
+    const startMs = performance.now()
+    meantAndDone(plan, fold(plan, [], plan.totalMs).visits)
+    return performance.now() - startMs
+  })
+  report('an unfinished class of 5,000 stretches, 12,000 bells', `median ${ms(quantile(figures, 0.5))}`, 'linear')
 }
 
 /** How long the first page of a long journal takes. */

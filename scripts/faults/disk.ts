@@ -1,10 +1,20 @@
 import { spawnSync } from 'node:child_process'
-import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import {
+  chmodSync,
+  copyFileSync,
+  existsSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs'
 import { join } from 'node:path'
 import { openDatabase } from '#server/db/open'
 import { aSession } from '#testing/sessions'
 import { pagesFolder } from '../shared/pages.ts'
-import { ask, fileIn, inFolder, kill, over, send, startChild } from './house.ts'
+import { formers, opensWith } from './formers.ts'
+import { ask, endOf, fileIn, inFolder, kill, over, send, startChild } from './house.ts'
 import { notTried, tallyOf } from './tally.ts'
 import type { Tally } from './tally.ts'
 
@@ -23,28 +33,89 @@ async function onSmallDisk<T>(sizeKb: number, work: (folder: string) => Promise<
 }
 const why = 'not tried: this user may not mount a file system'
 
+const sentence = /no room|full or failing|in use/
+const failure = (error: unknown) => (error instanceof Error ? error.message : String(error))
+const opens = async (folder: string): Promise<string | undefined> =>
+  openDatabase(fileIn(folder))
+    .then((database) => database.close())
+    .then(() => undefined, failure)
+
 /** First starts on disks of many sizes that are too small: with room, each starts. */
 export async function fullAtStart(): Promise<Tally> {
   const what = 'disk full at the first start, at 12 sizes: with room it starts'
   const trials: (string | undefined)[] = []
   for (let sizeKb = 32; sizeKb <= 296; sizeKb += 24) {
     const trial = await onSmallDisk(sizeKb, async (folder) => {
-      const open = async () => {
-        await (await openDatabase(fileIn(folder))).close()
-      }
-      const first = await open().catch((error: unknown) => (error instanceof Error ? error.message : String(error)))
+      const first = await opens(folder)
       mount('-o', 'remount,size=8m', folder)
-      const second = await open().catch((error: unknown) => (error instanceof Error ? error.message : String(error)))
+      const second = await opens(folder)
       if (second !== undefined) return { broken: `${String(sizeKb)} kB: ${second}` }
-      return {
-        broken:
-          first === undefined || /no room|full or failing/.test(first)
-            ? undefined
-            : `${String(sizeKb)} kB said: ${first}`,
-      }
+      return { broken: first === undefined || sentence.test(first) ? undefined : `${String(sizeKb)} kB said: ${first}` }
     })
     if (!trial) return notTried(what, why)
     trials.push(trial.broken)
+  }
+  return tallyOf(what, trials)
+}
+
+/** With so much room beside the file a migration goes through. */
+const mostRoomKb = 660
+
+/**
+ * Databases of the commits before each migration, on disks with a little room beside them: what does not fit is told in
+ * a sentence and leaves the file with all that was in it, and with room the next start opens.
+ */
+export async function fullAtMigration(sizes: number): Promise<Tally> {
+  const what = `disk full at a migration, at ${String(sizes)} sizes of two older files`
+  const trials: (string | undefined)[] = []
+  let told = 0
+  for (const former of formers) {
+    const sizeKb = Math.ceil(statSync(former.file).size / 1024)
+    for (let at = 0; at < sizes; at += 1) {
+      const roomKb = Math.round((at * mostRoomKb) / sizes)
+      const trial = await onSmallDisk(sizeKb + roomKb, async (folder) => {
+        copyFileSync(former.file, fileIn(folder))
+        const first = await opens(folder)
+        if (first !== undefined) told += 1
+        mount('-o', 'remount,size=16m', folder)
+        const broken = await opensWith(folder, former.classes)
+        if (broken !== undefined) return { broken: `${String(roomKb)} kB: ${broken}` }
+        return { broken: first === undefined || sentence.test(first) ? undefined : `${String(roomKb)} kB: ${first}` }
+      })
+      if (!trial) return notTried(what, why)
+      trials.push(trial.broken)
+    }
+  }
+  return tallyOf(what, trials, `${String(told)} told, the others had room`)
+}
+
+/** Files and folders that may not be written to: told in a sentence, and untouched. */
+export async function notWritable(): Promise<Tally> {
+  const what = 'a database that may not be written to: told, and untouched'
+  const nobody = process.getuid?.() === 0 ? 65_534 : undefined
+  const trials: (string | undefined)[] = []
+  const modes: readonly (readonly [file: number, folder: number])[] = [
+    [0o444, 0o755],
+    [0o444, 0o555],
+    [0o000, 0o700],
+    // Only to somebody else.
+    ...(nobody === undefined ? [] : ([[0o600, 0o755]] as const)),
+  ]
+  for (const [fileMode, folderMode] of modes) {
+    await inFolder(async (folder) => {
+      const file = fileIn(folder)
+      copyFileSync(formers[0].file, file)
+      const before = readFileSync(file)
+      chmodSync(file, fileMode)
+      chmodSync(folder, folderMode)
+      const said = await endOf('open.ts', folder, nobody)
+      chmodSync(folder, 0o700)
+      chmodSync(file, 0o600)
+      const name = `${fileMode.toString(8)} in ${folderMode.toString(8)}`
+      const told = said.includes('cannot be opened for writing')
+      trials.push(told && readFileSync(file).equals(before) ? undefined : `${name}: ${said}`)
+      trials.push(readdirSync(folder).length === 1 ? undefined : `${name}: left ${readdirSync(folder).join(', ')}`)
+    })
   }
   return tallyOf(what, trials)
 }

@@ -58,6 +58,22 @@ export async function startChild(script: string, ...args: string[]): Promise<Chi
   })
 }
 
+/** Runs a script of this folder as a process of its own, as another user where one is given; all that it said. */
+export async function endOf(script: string, folder: string, uid: number | undefined): Promise<string> {
+  const child = spawn(process.execPath, ['--import', 'tsx', join(import.meta.dirname, script), folder], {
+    cwd: rootFolder,
+    ...(uid === undefined ? {} : { uid, gid: uid, env: { ...process.env, HOME: tmpdir() } }),
+  })
+  let said = ''
+  child.stdout.on('data', (chunk) => (said += String(chunk)))
+  child.stderr.on('data', (chunk) => (said += String(chunk)))
+  await new Promise((done) => {
+    child.once('exit', done)
+    setTimeout(() => child.kill(), 20_000).unref()
+  })
+  return said
+}
+
 /** Ends a process without a chance to clean up, and waits until it is gone. */
 export async function kill({ process }: Child): Promise<void> {
   if (process.exitCode !== null || process.signalCode !== null) return

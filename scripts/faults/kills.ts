@@ -1,16 +1,12 @@
 import { copyFileSync } from 'node:fs'
-import { join } from 'node:path'
 import fc from 'fast-check'
 import type { Session } from '#model/session'
 import { openDatabase } from '#server/db/open'
 import { aSession } from '#testing/sessions'
-import { rootFolder } from '../shared/pages.ts'
+import { formers, opensWith } from './formers.ts'
 import { ask, fileIn, inFolder, kill, over, send, startChild, wait } from './house.ts'
 import { tallyOf } from './tally.ts'
 import type { Tally } from './tally.ts'
-
-/** A database as the commit before the migrations 006 and 007 wrote it. */
-const former = join(rootFolder, 'src', 'server', 'db', 'fixtures', '005.sqlite')
 
 const moments = (seed: number, count: number, fromMs: number, toMs: number) =>
   fc.sample(fc.integer({ min: fromMs, max: toMs }), { seed, numRuns: count })
@@ -22,26 +18,17 @@ export async function killedMigrations(seed: number, count: number): Promise<Tal
     trials.push(
       await inFolder(async (folder) => {
         // Every third begins from nothing.
-        if (at % 3 > 0) copyFileSync(former, fileIn(folder))
+        const former = at % 3 > 0 ? formers[at % formers.length] : undefined
+        if (former) copyFileSync(former.file, fileIn(folder))
         const child = await startChild('open.ts', folder)
         await wait(afterMs)
         await kill(child)
-        return opensWith(folder, at % 3 > 0 ? 4 : 0, afterMs)
+        const broken = await opensWith(folder, former?.classes ?? 0)
+        return broken && `after ${String(afterMs)} ms: ${broken}`
       }),
     )
   }
   return tallyOf('killed while the database was brought up to date', trials)
-}
-
-async function opensWith(folder: string, records: number, afterMs: number): Promise<string | undefined> {
-  try {
-    const database = await openDatabase(fileIn(folder))
-    const there = await database.models.ledClasses.count()
-    await database.close()
-    return there === records ? undefined : `after ${String(afterMs)} ms ${String(there)} of ${String(records)} classes`
-  } catch (error) {
-    return `after ${String(afterMs)} ms: ${error instanceof Error ? error.message : String(error)}`
-  }
 }
 
 /** Kills a server under writers: nothing it had acknowledged is missing, and the file is whole. */
