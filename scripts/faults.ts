@@ -17,7 +17,7 @@ const amounts = {
     migrations: 60,
     writes: 20,
     saves: 400,
-    sizes: 16,
+    sizes: 8,
     documents: 1500,
     imports: 500,
     requests: 1000,

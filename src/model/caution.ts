@@ -25,6 +25,8 @@ export const cautionConditionSchema = z.strictObject({
   /** What makes it the severe form. */
   severe: words.optional(),
   alwaysSevere: z.boolean(),
+  /** Being unsure of it is not knowing a reading: its plain rows hold, and it is asked about. */
+  unsureIsPlain: z.literal(true).optional(),
   gate: gateSchema,
   severeGate: gateSchema,
 })
@@ -57,6 +59,8 @@ export const cautionRuleSchema = z.strictObject({
   differs: z.boolean(),
   /** Only with the person's clinician's consent, even when modified. */
   needsConsent: z.boolean(),
+  /** The longest a side in the form it gives, where it gives one: seconds. A time in its words is only said. */
+  capS: z.int().min(5).max(3600).optional(),
 })
 export type CautionRule = z.infer<typeof cautionRuleSchema>
 
@@ -79,6 +83,10 @@ export const stageSchema = z.strictObject({
   movesOnWhen: words,
 })
 export type Stage = z.infer<typeof stageSchema>
+
+/** Something of the day that ends practice for it; no condition, and lifted by nothing but the next day. */
+export const notTodaySchema = z.strictObject({ id: conditionIdSchema, name: words, instead: words })
+export type NotToday = z.infer<typeof notTodaySchema>
 
 /** All of the cautions reference that the computation needs, handed in as one argument. */
 export interface CautionBook {

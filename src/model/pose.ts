@@ -76,9 +76,19 @@ const sensationSchema = z
 
 const posePropsSchema = z.array(z.strictObject({ kind: propKindSchema, count: z.int().min(1).max(20) })).max(12)
 
+const fewLines = z.array(lineSchema.min(1)).min(1).max(8)
+/** What is said while people arrange themselves, before the hold counts. */
+const setUpWordsSchema = z.array(lineSchema.min(1)).max(6)
+/** Whether the head is turned (and then turned the other way at half time), and where it rests. */
+const headSchema = z.strictObject({ turned: z.enum(['never', 'half time']), rests: lineSchema.min(1) })
+const baseSchema = z.strictObject({ enter: basePositionSchema, leave: basePositionSchema })
+
 export const grades = ['easier', 'same', 'stronger'] as const
 
-/** A graded form of a pose; what it does not say is as in the pose itself. */
+/**
+ * A graded form of a pose; what it does not say is as in the pose itself. A form that is another position says where
+ * one is in it, and has its words, cues and steps out itself.
+ */
 export const variantSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
@@ -87,6 +97,15 @@ export const variantSchema = z.strictObject({
   families: z.array(familySchema).min(1).max(6).optional(),
   sensation: sensationSchema.optional(),
   props: posePropsSchema.optional(),
+  hinged: z.boolean().optional(),
+  base: baseSchema.optional(),
+  setUpWords: setUpWordsSchema.optional(),
+  head: headSchema.optional(),
+  cues: z.array(cueSchema).max(20).optional(),
+  looksFor: fewLines.optional(),
+  mistakes: fewLines.optional(),
+  comingOut: fewLines.optional(),
+  figure: figureSchema.optional(),
 })
 export type Variant = z.infer<typeof variantSchema>
 
@@ -103,12 +122,10 @@ export const meaningSchema = z.strictObject({
 })
 export type Meaning = z.infer<typeof meaningSchema>
 
-const fewLines = z.array(lineSchema.min(1)).min(1).max(8)
-
 const poseShape = z.strictObject({
   id: idSchema,
   names: namesSchema,
-  base: z.strictObject({ enter: basePositionSchema, leave: basePositionSchema }),
+  base: baseSchema,
   /** How each side is told in the body's terms; absent for a symmetric pose. */
   sides: z.strictObject({ left: lineSchema, right: lineSchema }).optional(),
   holds: z.strictObject({ restorative: byLevel(holdRangeSchema), yin: byLevel(holdRangeSchema) }),
@@ -119,13 +136,20 @@ const poseShape = z.strictObject({
   directions: z.array(directionSchema).min(1),
   /** Usual felt intensity, 0 to 10. */
   sensation: sensationSchema,
+  /** What its carried form asks in restorative work; absent: the same. */
+  restorativeSensation: sensationSchema.optional(),
   families: z.array(familySchema).min(1).max(6),
+  /** A fold with a long back, the hips as hinge, the head carried at or above the heart. */
+  hinged: z.boolean().optional(),
   /** How it is drawn on its props; a pose without one has heights, but no picture. */
   figure: figureSchema.optional(),
   times: poseTimesSchema,
-  /** Whether the head is turned (and then turned the other way at half time), and where it rests. */
-  head: z.strictObject({ turned: z.enum(['never', 'half time']), rests: lineSchema.min(1) }),
+  head: headSchema,
+  /** Poses of the first edition have none. */
+  setUpWords: setUpWordsSchema.default([]),
   cues: z.array(cueSchema).max(20),
+  /** Said besides in yin. */
+  yinCues: z.array(cueSchema).max(4).optional(),
   mistakes: fewLines,
   looksFor: fewLines,
   comingOut: fewLines,
@@ -152,6 +176,7 @@ function coherent(pose: Shape, context: z.RefinementCtx): void {
     refuse(['sides', 'right'], told('SIDES_ALIKE', {}))
   }
   const spoken: [string, readonly string[]][] = [
+    ['setUpWords', pose.setUpWords],
     ['cues', pose.cues.map(({ text }) => text ?? '')],
     ['mistakes', pose.mistakes],
     ['looksFor', pose.looksFor],

@@ -33,8 +33,9 @@ export function alternativesTo(
   flags: readonly Flag[],
   book: CautionBook,
   consents?: Consents,
+  notToday?: readonly string[],
 ): Alternatives {
-  const judged = asJudged(flags, book, consents)
+  const judged = asJudged(flags, book, consents, notToday)
   return alternativesFor(verdict, practised, (family) => judgeFamily(family, judged, book))
 }
 

@@ -1,4 +1,4 @@
-import type { CautionBook, Gate } from '#model/caution'
+import type { CautionBook, CautionCondition, Gate } from '#model/caution'
 import type { Side } from '#model/common'
 import type { Person } from '#model/person'
 
@@ -6,19 +6,26 @@ import type { Person } from '#model/person'
 export interface Flag {
   readonly id: string
   readonly severe: boolean
+  /** Nobody is sure: the severe rows hold, and their clinician is asked [cautions 0]. */
+  readonly unsure?: boolean
   readonly side?: Side | 'both'
   /** Their clinician's clearance is noted. */
   readonly cleared: boolean
 }
 
-/** A person's conditions as flags: "not sure" counts as the severe form, and some always do. */
+/** A person's conditions as flags: "not sure" takes the severe rows, and some conditions always do. */
 export function flagsOf({ conditions }: Pick<Person, 'conditions'>, book: CautionBook): Flag[] {
-  return conditions.map(({ id, severe, side, clearance }) => ({
-    id,
-    severe: severe !== 'no' || book.conditions.get(id)?.alwaysSevere === true,
-    cleared: clearance !== undefined,
-    ...(side === undefined ? {} : { side }),
-  }))
+  return conditions.map(({ id, severe, side, clearance }) => {
+    const { alwaysSevere = false, unsureIsPlain } = book.conditions.get(id) ?? {}
+    const isUnsure = severe === 'unsure'
+    return {
+      id,
+      severe: severe === 'yes' || alwaysSevere || (isUnsure && unsureIsPlain !== true),
+      cleared: clearance !== undefined,
+      ...(isUnsure ? { unsure: true } : {}),
+      ...(side === undefined ? {} : { side }),
+    }
+  })
 }
 
 const gateOrder: readonly Gate[] = ['none', 'ask', 'clear', 'stop']
@@ -29,8 +36,12 @@ export interface Gated {
   readonly by: readonly string[]
 }
 
-/** The strictest gate of all flags. Noted clearance lifts "check first" and "clear", never "stop". */
-export function gateOf(flags: readonly Flag[], book: CautionBook): Gated {
+/**
+ * The strictest gate of all flags. Noted clearance lifts "check first" and "clear", never "stop". A mark of the day
+ * (fever, drink, low sugar …) is "stop", and nothing but the next day lifts it.
+ */
+export function gateOf(flags: readonly Flag[], book: CautionBook, notToday: readonly string[] = []): Gated {
+  if (notToday.length > 0) return { gate: 'stop', by: notToday }
   const gates = flags.map((flag) => ({ id: flag.id, gate: gateOfFlag(flag, book) }))
   const gate = gates.reduce<Gate>(
     (worst, one) => (gateOrder.indexOf(one.gate) > gateOrder.indexOf(worst) ? one.gate : worst),
@@ -39,9 +50,16 @@ export function gateOf(flags: readonly Flag[], book: CautionBook): Gated {
   return { gate, by: gate === 'none' ? [] : gates.filter((one) => one.gate === gate).map(({ id }) => id) }
 }
 
-function gateOfFlag({ id, severe, cleared }: Flag, book: CautionBook): Gate {
+function gateOfFlag({ id, severe, cleared, unsure = false }: Flag, book: CautionBook): Gate {
   const condition = book.conditions.get(id)
   if (!condition) return 'ask'
-  const gate = severe ? condition.severeGate : condition.gate
+  const gate = unsure ? gateOfUnsure(condition) : severe ? condition.severeGate : condition.gate
   return cleared && gate !== 'stop' ? 'none' : gate
+}
+
+/** "Check first", or "stop" where the severe form names an emergency sign; never less than the plain form's gate. */
+function gateOfUnsure({ gate, severeGate, unsureIsPlain }: CautionCondition): Gate {
+  if (unsureIsPlain) return 'ask'
+  if (severeGate === 'stop') return 'stop'
+  return gate === 'none' ? 'ask' : gate
 }

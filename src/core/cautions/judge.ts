@@ -5,7 +5,7 @@ import type { Flag, Gated } from './flags.ts'
 import { holdingFor } from './matching.ts'
 import type { Match } from './matching.ts'
 import { subjectsOf } from './practised.ts'
-import type { Practised } from './practised.ts'
+import type { BodyForm, Practised } from './practised.ts'
 
 export interface Reason {
   readonly rule: CautionRule
@@ -25,6 +25,8 @@ export interface Verdict {
   readonly gateForm: 'inclined' | 'on a chair' | undefined
   /** Worst first, then in the order of the reference. */
   readonly reasons: readonly Reason[]
+  /** What is said of the props in use: to leave one out, or how else. They set neither grade nor cap nor what to do instead. */
+  readonly props: readonly Reason[]
 }
 
 /** Practices (families or techniques) for which a person's clinician has consented. */
@@ -41,7 +43,8 @@ export const judge = (
   flags: readonly Flag[],
   book: CautionBook,
   consents: Consents = noConsents,
-): Verdict => judgeFor(practised, subjectsOf(practised, book), asJudged(flags, book, consents))
+  notToday: readonly string[] = [],
+): Verdict => judgeFor(practised, subjectsOf(practised, book), asJudged(flags, book, consents, notToday))
 
 /** Somebody as the rules see them, worked out once for all that they are to do. */
 export interface Judged {
@@ -51,10 +54,15 @@ export interface Judged {
   readonly consents: Consents
   readonly book: CautionBook
 }
-export const asJudged = (flags: readonly Flag[], book: CautionBook, consents: Consents = noConsents): Judged => ({
+export const asJudged = (
+  flags: readonly Flag[],
+  book: CautionBook,
+  consents: Consents = noConsents,
+  notToday: readonly string[] = [],
+): Judged => ({
   flags,
   matches: holdingFor(flags, book),
-  gated: gateOf(flags, book),
+  gated: gateOf(flags, book, notToday),
   consents,
   book,
 })
@@ -65,10 +73,11 @@ export function judgeFor(
   subjects: ReadonlySet<CautionSubject>,
   { matches, gated, consents, book }: Judged,
 ): Verdict {
-  const reasons = matches
+  const all = matches
     .filter(({ rule }) => speaksOf(rule, subjects))
-    .map(({ rule, by }): Reason => ({ rule, by, ...withConsent(rule, isConsented(rule, practised, consents, book)) }))
+    .map((match) => reasonOf(match, practised, isConsented(match.rule, practised, consents, book)))
     .sort((a, b) => cautionGradeOrder.indexOf(a.grade) - cautionGradeOrder.indexOf(b.grade))
+  const reasons = all.filter(({ rule }) => !isOfProp(rule))
   const gateForm = gated.gate === 'clear' ? allowedForm(practised) : undefined
   const behindGate = gated.gate === 'stop' || (gated.gate === 'clear' && gateForm === undefined)
   const fromGate = behindGate ? 'avoid' : gateForm === 'inclined' || gateForm === 'on a chair' ? 'modify' : undefined
@@ -78,8 +87,11 @@ export function judgeFor(
     behindGate,
     gateForm: gateForm === 'as it is' ? undefined : gateForm,
     reasons,
+    props: all.filter(({ rule }) => isOfProp(rule)),
   }
 }
+
+const isOfProp = ({ of }: CautionRule): boolean => of.every((subject) => subject.startsWith('prop_'))
 
 export function strictest(grades: readonly (CautionGrade | undefined)[]): CautionGrade | undefined {
   return cautionGradeOrder.find((grade) => grades.includes(grade))
@@ -108,11 +120,17 @@ function isConsented(
   return meant.length > 0 && meant.every(([practice]) => consents.has(practice))
 }
 
-function withConsent(rule: CautionRule, consented: boolean): Pick<Reason, 'grade' | 'consent'> {
-  if (!rule.needsConsent && !(consented && rule.grade === 'avoid')) return { grade: rule.grade, consent: 'not needed' }
-  if (!consented) return { grade: 'avoid', consent: 'missing' }
-  return { grade: rule.grade === 'avoid' ? 'modify' : rule.grade, consent: 'noted' }
+function reasonOf({ rule, by, flags }: Match, { form }: Practised, consented: boolean): Reason {
+  const isSoftened = form !== undefined && rule.grade === 'avoid' && flags.every((flag) => softens(form, flag))
+  const grade = isSoftened ? 'modify' : rule.grade
+  if (!rule.needsConsent && !(consented && grade === 'avoid')) return { rule, by, grade, consent: 'not needed' }
+  if (!consented) return { rule, by, grade: 'avoid', consent: 'missing' }
+  return { rule, by, grade: grade === 'avoid' ? 'modify' : grade, consent: 'noted' }
 }
+
+/** Whether "do not offer" becomes "in this form" for a condition because the form is one [cautions 0, carried and hinged]. */
+const softens = ({ carried, hinged }: BodyForm, { id, severe }: Flag): boolean =>
+  (carried && id === 'ate_recently') || (hinged && id === 'osteoporosis' && !severe)
 
 /** What is allowed until clearance: rest on the side, inclined rest, a seat on a chair, with natural breath. */
 function allowedForm({ families, breaths = [] }: Practised): 'as it is' | 'inclined' | 'on a chair' | undefined {

@@ -5,6 +5,7 @@ export interface Match {
   readonly rule: CautionRule
   /** The conditions of the person that the rule speaks of. */
   readonly by: readonly string[]
+  readonly flags: readonly Flag[]
 }
 
 /** Every rule that speaks of one of the subjects, in the book's order. */
@@ -15,8 +16,8 @@ export const rulesOn = (subjects: ReadonlySet<CautionSubject>, book: CautionBook
 export function holdingFor(flags: readonly Flag[], book: CautionBook): Match[] {
   if (flags.length === 0) return []
   return book.rules.flatMap((rule) => {
-    const by = flags.filter((flag) => holdsFor(rule, flag, book)).map(({ id }) => id)
-    return by.length === 0 ? [] : [{ rule, by }]
+    const of = flags.filter((flag) => holdsFor(rule, flag, book))
+    return of.length === 0 ? [] : [{ rule, by: of.map(({ id }) => id), flags: of }]
   })
 }
 

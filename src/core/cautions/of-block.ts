@@ -1,7 +1,8 @@
 import type { BasePosition } from '#model/common'
 import type { Family } from '#model/family'
-import type { Resolved } from '#core/session'
-import { cautionProps } from './practised.ts'
+import type { PropKind } from '#model/prop'
+import type { Resolved, ResolvedClosing, ResolvedHold } from '#core/session'
+import { bodyFormOf, cautionProps } from './practised.ts'
 import type { Practised } from './practised.ts'
 
 /** The family of plain lying, sitting or standing, for rests and breath work [reference 3.1]. */
@@ -23,11 +24,11 @@ export function practisedIn(resolved: Resolved): Practised | undefined {
     case 'talk':
       return undefined
     case 'hold': {
-      const { pose, breathOver, block } = resolved
-      const kinds = [...pose.props, ...(block.setUpItems ?? [])].map(({ kind }) => kind)
+      const { pose, breathOver } = resolved
       return {
         families: pose.families,
-        props: cautionProps(kinds),
+        form: bodyFormOf(pose),
+        props: cautionProps(kindsInUse(resolved)),
         breaths: breathOver ? breathsOf(breathOver.technique.cautionId, breathOver.pattern) : [],
       }
     }
@@ -43,8 +44,18 @@ export function practisedIn(resolved: Resolved): Practised | undefined {
     case 'rest':
       return { families: [familyOfPosition[resolved.toPosition]] }
     case 'closing':
-      return { families: ['final_rest'] }
+      return {
+        families: ['final_rest'],
+        form: { carried: true, hinged: false },
+        props: cautionProps(kindsInUse(resolved)),
+      }
   }
+}
+
+/** The kinds of the set-up in use, nothing else; a pose without any set-up is asked what it takes. */
+function kindsInUse({ setUp, ...block }: ResolvedHold | ResolvedClosing): PropKind[] {
+  const items = setUp?.value.items ?? (block.kind === 'hold' ? block.pose.props : [])
+  return items.map(({ kind }) => kind)
 }
 
 /** A technique, and the retentions that its counts bring with them. */

@@ -1,5 +1,6 @@
 import type { CautionBook, CautionProp, CautionSubject } from '#model/caution'
 import type { Family } from '#model/family'
+import type { Pose } from '#model/pose'
 import type { PropKind } from '#model/prop'
 
 /** What somebody is asked to do, as far as the cautions know it. */
@@ -8,7 +9,29 @@ export interface Practised {
   /** Ids of the breath register (`br_…`). */
   readonly breaths?: readonly string[]
   readonly props?: readonly CautionProp[]
+  readonly form?: BodyForm
 }
+
+/** What of its form softens a row [cautions 0, carried and hinged forms]. */
+export interface BodyForm {
+  /** Sensation 0 to 2, and the head not below the heart. */
+  readonly carried: boolean
+  /** A fold with a long back, the hips as hinge, the head carried at or above the heart. */
+  readonly hinged: boolean
+}
+
+/** Where the head is below the heart whatever carries the rest. */
+const headBelow: ReadonlySet<Family> = new Set(['head_low', 'pelvis_raised', 'puppy', 'inversion'])
+const carriedSensation = 2
+
+export const bodyFormOf = ({
+  sensation,
+  families,
+  hinged = false,
+}: Pick<Pose, 'sensation' | 'families' | 'hinged'>): BodyForm => ({
+  carried: sensation.to <= carriedSensation && !families.some((family) => headBelow.has(family)),
+  hinged,
+})
 
 const propOf: Partial<Record<PropKind, CautionProp>> = {
   eyePillow: 'prop_eye',

@@ -55,16 +55,25 @@ export interface ScreeningBooks {
   readonly book: CautionBook
 }
 
+/** The marks of the day, by the id of the person. */
+export type NotTodayOf = ReadonlyMap<string, readonly string[]>
+const nobody: NotTodayOf = new Map()
+
 const assumedOfFrail = ['osteoporosis', 'hypotension', 'med_dizzy']
 
 /**
  * A session against the people who come: for every block and person what the cautions say, what to do
  * instead, and how long at first. Refuses what `resolveSession` refuses. Not advice: a doctor decides.
  */
-export function screen(session: Session, people: readonly Person[], books: ScreeningBooks): Result<Screening> {
+export function screen(
+  session: Session,
+  people: readonly Person[],
+  books: ScreeningBooks,
+  notToday: NotTodayOf = nobody,
+): Result<Screening> {
   const resolved = resolveSession(session, books.catalog)
   if (!resolved.ok) return resolved
-  const asked = people.map((person) => asAsked(person, books.book))
+  const asked = people.map((person) => asAsked(person, books.book, notToday.get(person.id)))
   const entries = resolved.value.flatMap((block) => {
     const practised = practisedIn(block)
     if (!practised) return []
@@ -97,8 +106,9 @@ interface Asked {
   readonly judgeOne: (family: Family) => Verdict
 }
 
-function asAsked(person: Person, book: CautionBook): Asked {
-  const judged = asJudged(flagsOf(person, book), book, new Set(person.consents.map((consent) => consent.for)))
+function asAsked(person: Person, book: CautionBook, notToday: readonly string[] | undefined): Asked {
+  const consents = new Set(person.consents.map((consent) => consent.for))
+  const judged = asJudged(flagsOf(person, book), book, consents, notToday)
   const known = new Map<Family, Verdict>()
   return {
     person,
@@ -128,7 +138,8 @@ function screenBlock(
   const capS =
     held && holdCapS((level) => firstCeilingS(catalog.ceilings, held.pose, level), person.level, verdict, judged.flags)
   const tooLong = held !== undefined && capS !== undefined && held.s > capS
-  if (verdict.grade === undefined && verdict.gated.gate === 'none' && !tooLong) return []
+  const isQuiet = verdict.grade === undefined && verdict.gated.gate === 'none' && verdict.props.length === 0
+  if (isQuiet && !tooLong) return []
   return [
     {
       blockId: block.block.id,

@@ -1,7 +1,9 @@
 import type { Answers } from '#model/answers'
 import type { HoldBlock } from '#model/block'
+import type { Practice } from '#model/common'
+import type { Cue } from '#model/cue'
 import type { Phase } from '#model/phase'
-import type { Pose } from '#model/pose'
+import type { Pose, Variant } from '#model/pose'
 import type { SomeTimes } from '#model/times'
 import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
@@ -25,7 +27,11 @@ const leastSecondSetUpS = 10
 const usualCountedRounds = 3
 
 /** What an answer becomes in a pose that says it cannot apply. */
-const withoutAnswer: Partial<Answers> = { betweenSides: 'nothing', afterHold: 'stillness' }
+const withoutAnswer: Partial<Answers> = {
+  betweenSides: 'nothing',
+  afterHold: 'stillness',
+  muscles: 'lightly',
+}
 
 export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result<ResolvedHold> {
   const { catalog } = walk
@@ -39,7 +45,8 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
   const breathOver = resolveBreathOver(block, index, walk)
   if (!breathOver.ok) return breathOver
   const answers = applicable(answersOf(block, walk, own?.answers), base)
-  const { pose, setUpWords } = formOf(base, variant, answers)
+  const form = formOf(base, variant, answers)
+  const pose = practisedAs(form.pose, variant, walk.session.practice)
   const learned = own ? undefined : catalog.learned.get(pose.id)
   const sides: readonly HoldSide[] = pose.sides ? sideOrder(block, walk, answers) : ['both']
   const phases = block.phases ?? []
@@ -53,7 +60,7 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
     index,
     pose,
     variant,
-    setUpWords,
+    setUpWords: form.setUpWords,
     ...changeTo(block, walk, pose.base.enter, {
       ...(learned?.changeS === undefined ? {} : { learnedS: learned.changeS }),
       fetching: { value: pose.times.changeS ?? 0, from: own ? 'own pose' : 'shipped' },
@@ -64,10 +71,22 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
     ceilingS: firstCeilingS(catalog.ceilings, pose, walk.session.level),
     setUp: setUpOf(block, catalog),
     answers,
-    cues: block.cues ?? usualCues(pose.cues, Math.min(...held.map((side) => cueRoomS(phases, side.phases)))),
+    cues: block.cues ?? usualCues(saidIn(pose, walk.session.practice), shortestRoomS(phases, held)),
     breathOver: breathOver.value,
   })
 }
+
+/** The pose with what its carried form asks, where the work is restorative and no other form says otherwise. */
+function practisedAs(pose: Pose, variant: Variant | undefined, practice: Practice): Pose {
+  const carried = variant?.sensation ? undefined : pose.restorativeSensation
+  return practice === 'restorative' && carried ? { ...pose, sensation: carried } : pose
+}
+
+const saidIn = (pose: Pose, practice: Practice): readonly Cue[] =>
+  holdPractice(practice, pose) === 'yin' ? [...pose.cues, ...(pose.yinCues ?? [])] : pose.cues
+
+const shortestRoomS = (phases: readonly Phase[], held: readonly { readonly phases: readonly ResolvedPhase[] }[]) =>
+  Math.min(...held.map((side) => cueRoomS(phases, side.phases)))
 
 /** Seconds of what cues stand in that name no phase: the rest of it, or the whole hold. */
 const cueRoomS = (phases: readonly Phase[], resolved: readonly ResolvedPhase[]): Seconds =>

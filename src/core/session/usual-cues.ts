@@ -4,6 +4,8 @@ import type { Seconds } from '#core/units'
 
 /** Two cues stand at least this far apart [decisions, phases and cues]. */
 const leastApartS = 10
+/** A hold under this has one cue [practice review]. */
+const oneCueUnderS = 90
 /** At most this share of a hold is talked through [handbook, quiet]. */
 const mostSaid = 1 / 3
 /** So long the words last that every hold begins with: that it is settled, and to move if anything hurts [estimate]. */
@@ -22,12 +24,16 @@ function secondOf(at: Moment, holdS: Seconds): Seconds {
  */
 export function usualCues(cues: readonly Cue[], holdS: Seconds): readonly Cue[] {
   const times: Seconds[] = []
+  const most = holdS < oneCueUnderS ? 1 : Infinity
+  let said = 0
   let saidS: Seconds = openingS
   const kept = cues.filter(({ at, text }) => {
     const second = secondOf(at, holdS)
     const needS = text === undefined ? 0 : secondsToSay(text)
-    const isFree = times.every((other) => Math.abs(other - second) >= leastApartS) && saidS + needS <= holdS * mostSaid
+    const isApart = times.every((other) => Math.abs(other - second) >= leastApartS)
+    const isFree = isApart && said < most && saidS + needS <= holdS * mostSaid
     if (text !== undefined && !isFree) return false
+    if (text !== undefined) said += 1
     times.push(second)
     saidS += needS
     return true

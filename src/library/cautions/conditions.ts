@@ -69,6 +69,7 @@ export const conditions: readonly CautionCondition[] = [
     severe:
       'About 180/120 or above (urgent advice); with chest pain, severe headache, vision change, weakness or confusion = emergency.',
     alwaysSevere: false,
+    unsureIsPlain: true,
     gate: 'clear',
     severeGate: 'stop',
   },
@@ -492,7 +493,7 @@ export const conditions: readonly CautionCondition[] = [
     id: 'minor',
     name: 'Under 18',
     asks: 'Guardian consent, conditions, comfort with touch rule',
-    notes: 'Growing joints;.',
+    notes: 'Growing joints.',
     severe: 'Under 12.',
     alwaysSevere: false,
     gate: 'ask',

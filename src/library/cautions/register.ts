@@ -8,6 +8,7 @@ const usual: Readonly<Record<Family, Minutes>> = {
   legs_up_flat: [5, 10, 15],
   pelvis_raised: [3, 5, 10],
   head_low: [1, 2, 3],
+  half_fold: [1, 2, 3],
   prone: [3, 5, 10],
   prone_bb: [1, 3, 5],
   sup_bb: [3, 5, 10],
@@ -15,6 +16,7 @@ const usual: Readonly<Record<Family, Minutes>> = {
   fold_seated: [2, 4, 5],
   fold_one_leg: [2, 4, 5],
   fold_wide: [2, 4, 6],
+  wide_lying: [2, 4, 6],
   bound_seated: [2, 5, 8],
   bound_reclined: [5, 10, 15],
   child: [2, 5, 10],
@@ -22,6 +24,7 @@ const usual: Readonly<Record<Family, Minutes>> = {
   lunge: [1, 2, 4],
   pigeon: [2, 4, 5],
   hip_supine: [2, 4, 5],
+  leg_raised: [1, 3, 4],
   twist_supine: [2, 4, 5],
   twist_bolster: [2, 4, 7],
   twist_seated: [0.5, 1, 2],
@@ -51,6 +54,7 @@ export const ceilings = { usual, supported } as const
 /** Families whose rules another takes over [cautions reference 2.1]. */
 export const inherits: Readonly<Partial<Record<Family, Family>>> = {
   legs_up_flat: 'sup_rest',
+  half_fold: 'standing',
   pelvis_raised: 'sup_rest',
   prone_bb: 'prone',
   recl_kneel: 'sup_bb',
@@ -58,6 +62,7 @@ export const inherits: Readonly<Partial<Record<Family, Family>>> = {
   fold_wide: 'fold_seated',
   bound_reclined: 'sup_rest',
   hip_supine: 'sup_rest',
+  leg_raised: 'hip_supine',
   final_rest: 'sup_rest',
 }
 

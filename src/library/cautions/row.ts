@@ -2,7 +2,7 @@ import type { CautionRule, CautionSubject } from '#model/caution'
 
 /**
  * One row as the reference writes it: subjects and conditions apart by a space, the evidence mark with
- * `d` where sources differ and `+` where a clinician's consent is needed.
+ * `d` where sources differ and `+` where a clinician's consent is needed; then the cap of the form it gives.
  */
 export function row(
   id: string,
@@ -12,6 +12,7 @@ export function row(
   why: string,
   instead: string,
   mark: string,
+  capS?: number,
 ): CautionRule {
   return {
     id,
@@ -23,5 +24,6 @@ export function row(
     evidence: mark.charAt(0) as CautionRule['evidence'],
     differs: mark.includes('d'),
     needsConsent: mark.includes('+'),
+    ...(capS === undefined ? {} : { capS }),
   }
 }

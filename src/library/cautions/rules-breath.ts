@@ -209,6 +209,7 @@ export const breathRules = [
     'narrowed flow, raised arm',
     'no holds, no count, elbow propped, 3 min',
     'B',
+    180,
   ),
   row('br_humming.avoid.1', 'br_humming', 'avoid', 'nose_blocked!', 'ear and sinus pressure', '{br_natural}', 'B'),
   row(

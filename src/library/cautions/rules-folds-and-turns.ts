@@ -164,6 +164,7 @@ export const foldAndTurnRules = [
     'deep bend, vein pressure, rounding',
     'pad behind knees and under ankles, long spine, 2 min',
     'B',
+    120,
   ),
   row(
     'puppy.avoid.1',
@@ -218,6 +219,7 @@ export const foldAndTurnRules = [
     'balance, effort, falls; head low in forearm form',
     'beside chair, trunk upright, arms low, 30 s',
     'B',
+    30,
   ),
   row(
     'pigeon.avoid.1',
@@ -264,6 +266,10 @@ export const foldAndTurnRules = [
     'hold behind thigh, tail heavy, head padded',
     'B',
   ),
+  row('leg_raised.avoid.1', 'leg_raised', 'avoid', 'hamstring! sciatica!', 'straight-leg pull on a fresh injury or an irritated nerve', '{hip_supine} with the knee bent, if allowed', 'B'),
+  row('leg_raised.modify.1', 'leg_raised', 'modify', 'hamstring sciatica disc varicose dvt_hist', 'straight-leg pull; veins pressed by a strap', 'knee bent, less lift, a wide strap or a doorway', 'B'),
+  row('wide_lying.avoid.1', 'wide_lying', 'avoid', 'hip_groin! hamstring! si_pain! hip_replacement! hernia!', 'a wide spread strains groin and pelvis', '{sup_rest}, legs parallel and supported', 'B'),
+  row('wide_lying.modify.1', 'wide_lying', 'modify', 'hip_groin hamstring knee si_pain hip_replacement hernia trauma', 'inner thigh and knee pull; exposed', 'narrow angle, thighs carried from outside, blanket over', 'B'),
   row(
     'twist_supine.avoid.1',
     'twist_supine',
@@ -380,6 +386,7 @@ export const foldAndTurnRules = [
     'nerve pull; chest squeezed',
     'light hug or strap, 1 min; out at tingling',
     'B',
+    60,
   ),
   row(
     'shoulder_cross.avoid.1',
@@ -443,6 +450,7 @@ export const foldAndTurnRules = [
     'bend, veins, pelvic floor (late squat: d)',
     'stool under seat, hold support, 30 s',
     'Cd',
+    30,
   ),
   row(
     'side_bend.modify.1',
@@ -517,6 +525,7 @@ export const foldAndTurnRules = [
     'sound side; left for reflux or late pregnancy (either if comfier); pillow between knees, under belly and head',
     'B',
   ),
+  row('side_rest.modify.2', 'side_rest', 'modify', '@eye', 'the lower eye’s pressure rises', 'the better eye below, head raised 20-30 degrees, change sides', 'B'),
   row(
     'final_rest.modify.1',
     'final_rest',

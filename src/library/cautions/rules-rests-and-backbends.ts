@@ -36,7 +36,7 @@ export const restAndBackRules = [
     'modify',
     'minor elder! fatigue!',
     'long passive load or after-crash',
-    'half the beginner hold (minor under 12: 1 min), more props, easy floor-to-chair options',
+    'half the beginner hold (under 12: one minute), more props, easy floor-to-chair options',
     'B',
   ),
   row(
@@ -146,6 +146,7 @@ export const restAndBackRules = [
     'more flow or pressure toward head',
     'calves on low chair, head and chest padded, 5 min; or inclined rest',
     'Bd+',
+    300,
   ),
   row(
     'legs_up_flat.modify.2',
@@ -200,6 +201,7 @@ export const restAndBackRules = [
     'mild head-low effect',
     'thin blanket only, 3 min, or {legs_up_flat}',
     'Bd',
+    180,
   ),
   row(
     'pelvis_raised.modify.2',
@@ -243,7 +245,7 @@ export const restAndBackRules = [
     'modify',
     'htn_ctrl hypotension med_dizzy preg_t1 preg_t2 preg_t3 postpartum elder migraine nose_blocked',
     'pressure swing, falls',
-    'forearms on chair, head at heart level, rise slowly',
+    'head and forearms at hip height (table, worktop, cushion on a chair’s back; a seat is too low but for kneeling), rise slowly',
     'B',
   ),
   row(
@@ -255,6 +257,9 @@ export const restAndBackRules = [
     'knees bent, hinge at hips, wall',
     'B',
   ),
+  row('half_fold.avoid.1', 'half_fold', 'avoid', 'shoulder! hamstring! disc!', 'arms overhead under load; pull on a fresh injury', '{seat}, head and arms on a table', 'B'),
+  row('half_fold.modify.1', 'half_fold', 'modify', 'disc sciatica hamstring osteoporosis wrist shoulder hip_replacement hernia si_pain', 'the level trunk loads the low back and the arms', 'knees bent, hands higher, hinge at the hips, back long', 'B'),
+  row('half_fold.care.1', 'half_fold', 'care', 'vertigo hypotension med_dizzy elder', 'swing on rising', 'one hand stays on the support, rise slowly', 'B'),
   row(
     'prone.avoid.1',
     'prone',
@@ -288,7 +293,7 @@ export const restAndBackRules = [
     'modify',
     '@eye',
     'face-down and face contact raise eye pressure',
-    '{side_rest}; nothing on the eye',
+    'inclined {sup_rest}; on the side the better eye below; nothing on the eye',
     'B',
   ),
   row(
@@ -381,6 +386,7 @@ export const restAndBackRules = [
     'lower prop, blanket, side option',
     'C',
   ),
+  row('sup_bb.modify.4', 'sup_bb prone_bb bound_reclined', 'modify', 'hip_replacement', 'after a front approach, extension with the leg turned out', 'ask which approach; thighs held, small arch', 'C'),
   row(
     'recl_kneel.avoid.1',
     'recl_kneel',
@@ -398,5 +404,6 @@ export const restAndBackRules = [
     'pressure on joints and veins',
     'sit high, recline high, one leg only, 1 min',
     'B',
+    60,
   ),
 ]

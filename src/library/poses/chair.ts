@@ -1,5 +1,5 @@
 import type { Pose } from '#model/pose'
-import { byLevel, cues, minutes, oneCue, setUp } from './parts.ts'
+import { byLevel, inward, lastWords, minutes, oneCue, setUp } from './parts.ts'
 
 /** On a chair, for everyone and for those to whom the floor is far. */
 export const chairPoses: readonly Pose[] = [
@@ -27,7 +27,9 @@ export const chairPoses: readonly Pose[] = [
       afterRestS: { restorative: 10, yin: 10 },
     },
     head: { turned: 'never', rests: 'Over the breastbone, chin a little in.' },
-    cues: cues('Feet flat and heavy, or on a block', 'Let the chair carry the back'),
+    setUpWords: ['Feet flat and heavy, or on a block', 'Hips at or above the knees'],
+    cues: inward('Let the chair carry the back'),
+    yinCues: lastWords,
     mistakes: ['The feet do not reach the floor.', 'The seat’s edge presses the thighs.'],
     looksFor: ['Hips at or above the knees.', 'Both feet carried.'],
     comingOut: ['Let light in', 'press the feet into the floor'],
@@ -79,15 +81,12 @@ export const chairPoses: readonly Pose[] = [
       betweenSidesS: 0,
       afterRestS: { restorative: 30, yin: 30 },
     },
-    head: { turned: 'half time', rests: 'Brow or one cheek on the folded arms; the other cheek from half time.' },
-    cues: [
-      { id: 'arms', at: { fromStartS: 30 }, text: 'Let the forearms be heavy on the blanket' },
-      { id: 'head', at: { share: 0.5 }, text: 'Turn the head, or rest the forehead' },
-      { id: 'last', at: { beforeEndS: 20 }, text: 'Twenty seconds more' },
-    ],
+    head: { turned: 'never', rests: 'Brow on the folded arms.' },
+    setUpWords: ['Feet flat, hips a little above the knees', 'A blanket over the backrest, the throat free'],
+    cues: inward('Let the forearms be heavy on the blanket'),
     mistakes: ['The feet dangle.', 'The back of the chair presses the throat.'],
     looksFor: ['Feet flat, hips a little above the knees.', 'Chair against the wall or on a mat.'],
-    comingOut: ['Hands to the chair', 'roll up slowly', 'head last'],
+    comingOut: ['Hands to the chair', 'lengthen the back', 'come up, head last'],
     counterposes: [],
     places: ['opening', 'warm', 'closing'],
     warms: ['upperBack'],
@@ -97,9 +96,7 @@ export const chairPoses: readonly Pose[] = [
       { kind: 'blanket', count: 1 },
     ],
     withoutProps: 'Lean on a table with a folded coat under the forearms.',
-    variants: [
-      { id: 'table', name: 'At a table', grade: 'easier', change: 'Head and arms on a table, one cheek down.' },
-    ],
+    variants: [{ id: 'table', name: 'At a table', grade: 'easier', change: 'Brow and arms on a table.' }],
     energyLines: [],
   },
   {
@@ -116,6 +113,7 @@ export const chairPoses: readonly Pose[] = [
     targets: ['upperBack', 'side'],
     directions: ['twist'],
     sensation: { from: 1, to: 3 },
+    restorativeSensation: { from: 0, to: 2 },
     families: ['twist_seated', 'seat'],
     figure: { kind: 'chair', trunk: 'upright' },
     times: {
@@ -127,10 +125,11 @@ export const chairPoses: readonly Pose[] = [
       afterRestS: { restorative: 15, yin: 20 },
     },
     head: { turned: 'never', rests: 'Following the chest, no further.' },
-    cues: oneCue('Both feet heavy; the hands rest, they do not pull'),
+    setUpWords: ['Knees together, both feet heavy'],
+    cues: oneCue('Let the hands rest; they do not pull'),
     mistakes: ['The arms lever the trunk round.', 'One foot loses the floor.'],
     looksFor: ['Knees stay together.', 'The turn is even and the breath free.'],
-    comingOut: ['Look forward', 'unwind slowly', 'turn round on the chair'],
+    comingOut: ['Look forward', 'unwind slowly'],
     counterposes: ['chair-seat', 'lean-on-a-chair'],
     places: ['warm', 'counter'],
     warms: ['upperBack', 'side'],
@@ -165,7 +164,7 @@ export const chairPoses: readonly Pose[] = [
       restorative: byLevel([0.5, 1, 2], [1, 2, 3], [2, 2, 4]),
       yin: byLevel([1, 1, 2], [1, 2, 4], [2, 3, 5]),
     },
-    practices: ['restorative', 'yin'],
+    practices: ['yin'],
     fromLevel: 'new',
     targets: ['outerHip'],
     directions: ['outwardRotation'],
@@ -181,7 +180,9 @@ export const chairPoses: readonly Pose[] = [
       afterRestS: { restorative: 20, yin: 30 },
     },
     head: { turned: 'never', rests: 'Over the breastbone, or hanging a little.' },
-    cues: cues('{this} foot flexed softly', 'Lean forward only if the knee stays quiet', 20),
+    setUpWords: ['The {this} foot flexed softly', 'Sit so high that the pelvis is level'],
+    cues: inward('Lean forward only if the knee stays quiet', undefined, 20),
+    yinCues: lastWords,
     mistakes: ['The {this} knee is pressed down.', 'The back slumps.'],
     looksFor: ['The seat is high enough for a level pelvis.', 'Sensation in the {this} buttock.'],
     comingOut: ['Hands under the {this} shin', 'set the foot down'],

@@ -24,12 +24,19 @@ export const byLevel = (asNew: Triple, regular: Triple, experienced: Triple): Po
   experienced: minutes(...experienced),
 })
 
-/** One early cue, one at half time, one before the end; short holds want the early one sooner. */
-export const cues = (early: string, half: string, earlyS = 30): Pose['cues'] => [
+/** One thing inward once people are still, and one at half time where there is something to say: the rest is quiet. */
+export const inward = (early: string, half?: string, earlyS = 45): Pose['cues'] => [
   { id: 'early', at: { fromStartS: earlyS }, text: early },
-  { id: 'half', at: { share: 0.5 }, text: half },
+  ...(half === undefined ? [] : [{ id: 'half', at: { share: 0.5 }, text: half }]),
+]
+
+/** Before a yin hold ends it is said; a restorative one ends by itself. */
+export const lastWords: NonNullable<Pose['yinCues']> = [
   { id: 'last', at: { beforeEndS: 20 }, text: 'Twenty seconds more' },
 ]
+
+/** In a form of one side at a time that has one clock: when it changes over. */
+export const changeAtHalf = (text: string): Pose['cues'] => [{ id: 'change', at: { share: 0.5 }, text }]
 
 /** A hold of a minute or less has room for one cue. */
 export const oneCue = (text: string): Pose['cues'] => [{ id: 'early', at: { fromStartS: 10 }, text }]
@@ -51,5 +58,5 @@ export const headLevel = (setUp: string, ...families: Family[]): NonNullable<Pos
   ...(families.length === 0 ? {} : { families }),
 })
 
-/** The end of every way up from the back; the roll leaves a choice, as decided. */
-export const rollOut = ['{roll}', 'pause', 'press up, head last'] as const
+/** The end of the way out of lying between poses: it stops on the side, and the change goes on from there. */
+export const rollOut = ['{roll}', 'pause on the side'] as const

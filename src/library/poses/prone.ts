@@ -1,5 +1,5 @@
 import type { Pose } from '#model/pose'
-import { byLevel, cues, minutes, setUp } from './parts.ts'
+import { byLevel, changeAtHalf, inward, lastWords, minutes, setUp } from './parts.ts'
 
 /** On the belly. */
 export const pronePoses: readonly Pose[] = [
@@ -26,11 +26,9 @@ export const pronePoses: readonly Pose[] = [
       afterRestS: { restorative: 45, yin: 60 },
     },
     head: { turned: 'never', rests: 'In line with the back; the chin stays level.' },
-    cues: [
-      { id: 'shoulders', at: { fromStartS: 30 }, text: 'Let the shoulders sink a little' },
-      { id: 'elbows', at: { share: 0.5 }, text: 'If the low back is loud, slide the elbows forward' },
-      { id: 'last', at: { beforeEndS: 20 }, text: 'Twenty seconds more' },
-    ],
+    setUpWords: ['Elbows under or before the shoulders', 'Legs a little apart'],
+    cues: inward('Let the shoulders sink a little', 'If the low back is loud, slide the elbows forward'),
+    yinCues: lastWords,
     mistakes: ['Elbows behind the shoulders.', 'The chin lifts and the neck folds.'],
     looksFor: ['Elbows under or in front of the shoulders.', 'Buttocks soft, legs a little apart.'],
     comingOut: ['Slide the elbows out', 'lower chest and forehead'],
@@ -75,7 +73,9 @@ export const pronePoses: readonly Pose[] = [
       afterRestS: { restorative: 45, yin: 60 },
     },
     head: { turned: 'never', rests: 'In line with the back; the chin stays level.' },
-    cues: cues('Buttocks soft, belly heavy', 'Come down to the forearms whenever you like', 20),
+    setUpWords: ['Hands wide and far in front', 'Buttocks soft, belly heavy'],
+    cues: inward('Come down to the forearms whenever you like', undefined, 20),
+    yinCues: lastWords,
     mistakes: ['The shoulders creep up to the ears.', 'The low back pinches and the hands stay where they are.'],
     looksFor: ['Hands wide and far in front.', 'Sensation is broad, never a point.'],
     comingOut: ['Bend the elbows out', 'lower chest and brow', 'let the heels fall apart'],
@@ -107,7 +107,7 @@ export const pronePoses: readonly Pose[] = [
   {
     id: 'belly-rest',
     names: { english: 'Belly rest', sanskrit: 'makarāsana', others: ['Crocodile', 'Resting on the belly'] },
-    base: { enter: 'prone', leave: 'prone' },
+    base: { enter: 'prone', leave: 'kneeling' },
     holds: {
       restorative: byLevel([1, 2, 3], [2, 3, 5], [2, 4, 8]),
       yin: byLevel([1, 1, 3], [1, 2, 5], [2, 3, 5]),
@@ -127,11 +127,12 @@ export const pronePoses: readonly Pose[] = [
       afterRestS: { restorative: 20, yin: 30 },
     },
     head: { turned: 'half time', rests: 'One cheek on the stacked hands, the other from half time; or the brow.' },
+    setUpWords: ['Brow or one cheek on the stacked hands', 'Toes as they like'],
     cues: [
-      { id: 'early', at: { fromStartS: 30 }, text: 'Feel the breath lift the back of the waist' },
-      { id: 'head', at: { share: 0.5 }, text: 'Turn the head to the other cheek' },
-      { id: 'last', at: { beforeEndS: 20 }, text: 'Twenty seconds more' },
+      { id: 'early', at: { fromStartS: 45 }, text: 'Feel the breath lift the back of the waist' },
+      { id: 'head', at: { share: 0.5 }, text: 'If the head is turned, turn it to the other cheek' },
     ],
+    yinCues: lastWords,
     mistakes: ['The head stays on one cheek to the end.', 'The low back is short and aches.'],
     looksFor: ['Toes fall in or out as they like.', 'The shoulders have let go of the ears.'],
     comingOut: ['Hands under the shoulders', 'push back to the knees', 'head last'],
@@ -152,7 +153,8 @@ export const pronePoses: readonly Pose[] = [
         id: 'one-knee-up',
         name: 'One knee drawn up',
         grade: 'same',
-        change: 'One knee bends out to the side; change at half time.',
+        change: 'One knee bends out to the side; half way through, change knees and cheeks.',
+        cues: changeAtHalf('Draw up the other knee, and turn the head with it'),
       },
     ],
     energyLines: ['bladder'],
@@ -181,10 +183,10 @@ export const pronePoses: readonly Pose[] = [
       afterRestS: { restorative: 30, yin: 30 },
     },
     head: { turned: 'half time', rests: 'One cheek on the bolster’s end, the other from half time.' },
+    setUpWords: ['Bolster from the pubic bone to the head', 'Elbows and shins on something'],
     cues: [
       { id: 'early', at: { fromStartS: 45 }, text: 'Let the bolster have the whole weight of the belly' },
-      { id: 'head', at: { share: 0.5 }, text: 'Turn the head to the other cheek' },
-      { id: 'last', at: { beforeEndS: 20 }, text: 'Twenty seconds more' },
+      { id: 'head', at: { share: 0.5 }, text: 'If the head is turned, turn it to the other cheek' },
     ],
     mistakes: ['The bolster ends under the ribs and the breath is cut.', 'The arms hang without reaching the floor.'],
     looksFor: ['Bolster from the pubic bone to the head.', 'Elbows and shins rest on something.'],
@@ -212,7 +214,7 @@ export const pronePoses: readonly Pose[] = [
       },
       {
         id: 'weight',
-        name: 'Weight on the low back',
+        name: 'Weight on the sacrum',
         grade: 'stronger',
         change: 'A sandbag across the back of the pelvis, after asking.',
         props: [
@@ -227,19 +229,19 @@ export const pronePoses: readonly Pose[] = [
   },
   {
     id: 'half-frog-on-the-belly',
-    names: { english: 'Half frog, on the belly', sanskrit: 'ardha bhekāsana', others: ['One knee out, on the belly'] },
+    names: { english: 'Half frog, on the belly', others: ['One knee out, on the belly'] },
     base: { enter: 'prone', leave: 'prone' },
     sides: { left: 'left knee drawn up to the side', right: 'right knee drawn up to the side' },
     holds: {
       restorative: byLevel([1, 1, 2], [1, 2, 3], [2, 3, 5]),
       yin: byLevel([1, 2, 2], [2, 3, 4], [2, 3, 5]),
     },
-    practices: ['restorative', 'yin'],
+    practices: ['yin'],
     fromLevel: 'new',
     targets: ['innerThigh', 'outerHip'],
     directions: ['outwardRotation'],
     sensation: { from: 2, to: 4 },
-    families: ['prone', 'fold_wide'],
+    families: ['prone', 'wide_lying'],
     figure: { kind: 'prone', trunk: 'flat', legs: 'oneUp', view: 'above' },
     times: {
       setUpS: setUp(15),
@@ -249,11 +251,12 @@ export const pronePoses: readonly Pose[] = [
       afterRestS: { restorative: 30, yin: 30 },
     },
     head: { turned: 'half time', rests: 'The cheek towards the bent knee, the other from half time.' },
+    setUpWords: ['Knee no higher than the {this} hip likes', 'A blanket under the {this} knee and shin'],
     cues: [
-      { id: 'early', at: { fromStartS: 30 }, text: 'Knee no higher than the {this} hip likes' },
-      { id: 'head', at: { share: 0.5 }, text: 'Turn the head to the other cheek' },
-      { id: 'last', at: { beforeEndS: 20 }, text: 'Twenty seconds more' },
+      { id: 'early', at: { fromStartS: 45 }, text: 'Let the {other} hip grow heavy' },
+      { id: 'head', at: { share: 0.5 }, text: 'If the head is turned, turn it to the other cheek' },
     ],
+    yinCues: lastWords,
     mistakes: ['The {other} hip rolls up off the floor.', 'The head stays on one cheek to the end.'],
     looksFor: ['The inner edge of the {this} knee rests on something soft.', 'The pelvis is nearly level.'],
     comingOut: ['Slide the {this} leg long', 'brow to the hands'],

@@ -1,12 +1,12 @@
 import type { Pose } from '#model/pose'
-import { byLevel, cues, minutes, setUp } from './parts.ts'
+import { byLevel, inward, lastWords, minutes, setUp } from './parts.ts'
 
 /** On the side. */
 export const sidePoses: readonly Pose[] = [
   {
     id: 'side-rest',
     names: { english: 'Side rest', sanskrit: 'pārśva śavāsana', others: ['Side-lying rest'] },
-    base: { enter: 'sideLying', leave: 'sideLying' },
+    base: { enter: 'sideLying', leave: 'seated' },
     sides: { left: 'lying on the left side', right: 'lying on the right side' },
     holds: {
       restorative: { new: minutes(3, 5, 10), regular: minutes(5, 8, 15), experienced: minutes(5, 10, 20) },
@@ -20,18 +20,20 @@ export const sidePoses: readonly Pose[] = [
     families: ['side_rest'],
     figure: { kind: 'side' },
     times: {
-      setUpS: setUp(45),
+      setUpS: setUp(75),
       settleS: 15,
-      comingOutS: 15,
+      comingOutS: 20,
       betweenSidesS: 10,
       afterRestS: { restorative: 30, yin: 30 },
     },
     head: { turned: 'never', rests: 'On a pillow as high as the shoulder is wide, the neck in one line.' },
-    cues: [
-      { id: 'shoulder', at: { fromStartS: 30 }, text: 'Slide the {this} shoulder forward until it is free' },
-      { id: 'back', at: { share: 0.5 }, text: 'Feel the breath in the back ribs' },
-      { id: 'last', at: { beforeEndS: 20 }, text: 'Twenty seconds more' },
+    setUpWords: [
+      'The head as high as the shoulder is wide',
+      'Slide the {this} shoulder forward until it is free',
+      'Top knee and top arm on something',
     ],
+    cues: inward('Feel the breath in the back ribs'),
+    yinCues: lastWords,
     mistakes: ['The head is too low and the neck bends sideways.', 'The top knee hangs off its pillow.'],
     looksFor: ['Head, top arm and top knee all carried.', 'The spine lies in one line.'],
     comingOut: ['Top hand to the floor', 'press up with the hands', 'head last'],
@@ -52,7 +54,7 @@ export const sidePoses: readonly Pose[] = [
   {
     id: 'side-over-a-bolster',
     names: { english: 'Side over a bolster', others: ['Side-lying opener', 'Draped side bend'] },
-    base: { enter: 'sideLying', leave: 'sideLying' },
+    base: { enter: 'sideLying', leave: 'seated' },
     sides: { left: 'lying over the left side, right side long', right: 'lying over the right side, left side long' },
     holds: {
       restorative: byLevel([0.5, 1, 1], [1, 2, 3], [2, 3, 5]),
@@ -63,6 +65,7 @@ export const sidePoses: readonly Pose[] = [
     targets: ['side', 'shoulders'],
     directions: ['sideBend'],
     sensation: { from: 1, to: 3 },
+    restorativeSensation: { from: 0, to: 2 },
     families: ['side_bend', 'side_rest'],
     figure: { kind: 'side' },
     times: {
@@ -73,7 +76,12 @@ export const sidePoses: readonly Pose[] = [
       afterRestS: { restorative: 30, yin: 30 },
     },
     head: { turned: 'never', rests: 'On the lower arm or a folded blanket beyond the bolster.' },
-    cues: cues('The bolster fills the {this} waist', 'Breathe into the {other} ribs'),
+    setUpWords: [
+      'The bolster fills the {this} waist, not the ribs',
+      'Knees bent, a pad between them; the head on something',
+    ],
+    cues: inward('Breathe into the {other} ribs'),
+    yinCues: lastWords,
     mistakes: ['The bolster lies under the ribs and pinches.', 'The head hangs.'],
     looksFor: ['Lower shoulder and hip both near the floor.', 'Knees bent and padded.'],
     comingOut: ['Top hand to the floor', 'press up, head last', 'sit for a breath'],

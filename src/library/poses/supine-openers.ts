@@ -1,12 +1,12 @@
 import type { Pose } from '#model/pose'
-import { byLevel, cues, headLevel, minutes, rollOut, setUp } from './parts.ts'
+import { byLevel, headLevel, inward, lastWords, minutes, rollOut, setUp } from './parts.ts'
 
 /** On the back, opening the front. */
 export const supineOpenersPoses: readonly Pose[] = [
   {
     id: 'heart-over-a-roll',
     names: { english: 'Heart over a roll', sanskrit: 'matsyāsana', others: ['Supported fish', 'Heart opener'] },
-    base: { enter: 'supine', leave: 'supine' },
+    base: { enter: 'supine', leave: 'sideLying' },
     holds: {
       restorative: { new: minutes(2, 3, 3), regular: minutes(3, 5, 5), experienced: minutes(4, 6, 10) },
       yin: { new: minutes(1, 2, 3), regular: minutes(2, 4, 5), experienced: minutes(3, 5, 8) },
@@ -16,27 +16,30 @@ export const supineOpenersPoses: readonly Pose[] = [
     targets: ['chest', 'upperBack'],
     directions: ['backbend'],
     sensation: { from: 1, to: 3 },
+    restorativeSensation: { from: 0, to: 2 },
     families: ['sup_bb'],
     figure: { kind: 'lying', legs: 'long', arms: 'wide' },
     times: {
-      setUpS: setUp(30),
+      setUpS: setUp(90),
       settleS: 15,
-      comingOutS: 20,
+      comingOutS: 30,
       betweenSidesS: 0,
       afterRestS: { restorative: 45, yin: 60 },
     },
     head: { turned: 'never', rests: 'On a folded blanket, level with the chest or above.' },
-    cues: [
-      { id: 'head', at: { fromStartS: 20 }, text: 'Head carried, chin not higher than the forehead' },
-      { id: 'arms', at: { share: 0.5 }, text: 'Arms can come closer if the hands tingle' },
-      { id: 'last', at: { beforeEndS: 20 }, text: 'Twenty seconds more' },
+    setUpWords: [
+      'The roll under the lower tips of the shoulder blades',
+      'Head padded, chin no higher than the forehead',
+      'Arms wide, or closer if the hands tingle',
     ],
+    cues: inward('Let the ribs spread over the roll'),
+    yinCues: lastWords,
     mistakes: ['The roll slips to the low ribs.', 'The head hangs back.'],
     looksFor: [
       'The roll lies under the lower tips of the shoulder blades.',
       'Head padded level with the chest or above.',
     ],
-    comingOut: ['Bend the knees', '{roll}', 'slide the roll away'],
+    comingOut: ['Bend the knees', '{roll}', 'slide the roll away', 'pause on the side'],
     counterposes: ['wide-knee-fold'],
     places: ['counter', 'deep'],
     warms: ['chest'],
@@ -45,14 +48,19 @@ export const supineOpenersPoses: readonly Pose[] = [
     withoutProps: 'A rolled towel under the shoulder blades, a folded jumper under the head.',
     variants: [
       { id: 'thin', name: 'Thin roll', grade: 'easier', change: 'A towel in place of the blanket.' },
-      { id: 'lengthwise', name: 'Bolster lengthwise', grade: 'stronger', change: 'A round bolster along the spine.' },
+      {
+        id: 'lengthwise',
+        name: 'Bolster lengthwise',
+        grade: 'easier',
+        change: 'A bolster along the spine, the head padded as high as it.',
+      },
     ],
     energyLines: ['heart', 'lung'],
   },
   {
     id: 'long-heart-opener',
     names: { english: 'Heart opener along a bolster', others: ['Reclining over a bolster', 'Lengthwise opener'] },
-    base: { enter: 'supine', leave: 'supine' },
+    base: { enter: 'supine', leave: 'sideLying' },
     holds: {
       restorative: byLevel([3, 5, 10], [5, 8, 12], [5, 10, 15]),
       yin: byLevel([2, 3, 5], [3, 4, 8], [3, 5, 10]),
@@ -65,14 +73,15 @@ export const supineOpenersPoses: readonly Pose[] = [
     families: ['sup_bb'],
     figure: { kind: 'lying', legs: 'long', arms: 'wide' },
     times: {
-      setUpS: setUp(40),
+      setUpS: setUp(90),
       settleS: 15,
-      comingOutS: 20,
+      comingOutS: 30,
       betweenSidesS: 0,
       afterRestS: { restorative: 30, yin: 45 },
     },
     head: { turned: 'never', rests: 'On the bolster with a folded blanket, a little higher than the chest.' },
-    cues: cues('Seat on the floor, back along the bolster', 'Arms may come closer if the hands tingle', 45),
+    setUpWords: ['Seat on the floor or a blanket, back along the bolster', 'Arms on something where the floor is far'],
+    cues: inward('Arms come closer if the hands tingle'),
     mistakes: ['The bolster starts too high and leaves the waist hanging.', 'The head lies lower than the chest.'],
     looksFor: ['The low back meets the bolster’s end.', 'Arms are carried where the floor is far.'],
     comingOut: ['Bend the knees', ...rollOut],
@@ -111,7 +120,7 @@ export const supineOpenersPoses: readonly Pose[] = [
   {
     id: 'draped-over-rolls',
     names: { english: 'Draped over rolls', others: ['Mountain brook', 'Stream over three rolls'] },
-    base: { enter: 'supine', leave: 'supine' },
+    base: { enter: 'supine', leave: 'sideLying' },
     holds: {
       restorative: byLevel([3, 5, 8], [5, 7, 12], [5, 10, 15]),
       yin: byLevel([2, 3, 5], [3, 4, 8], [3, 5, 10]),
@@ -124,14 +133,18 @@ export const supineOpenersPoses: readonly Pose[] = [
     families: ['sup_bb'],
     figure: { kind: 'lying', legs: 'long', arms: 'wide' },
     times: {
-      setUpS: setUp(50),
+      setUpS: setUp(100),
       settleS: 15,
-      comingOutS: 20,
+      comingOutS: 30,
       betweenSidesS: 0,
       afterRestS: { restorative: 20, yin: 30 },
     },
     head: { turned: 'never', rests: 'A small roll in the hollow of the neck, the head just touching down.' },
-    cues: cues('Neck, ribs and knees each have a roll', 'Let the body pour over them', 45),
+    setUpWords: [
+      'A roll under the nape, one under the ribs, one under the knees',
+      'The head touches down, padded; the chin level',
+    ],
+    cues: inward('Let the body pour over them'),
     mistakes: ['The neck roll pushes the chin up.', 'The rib roll slips to the waist.'],
     looksFor: ['The roll lies under the lower tips of the shoulder blades.', 'Heels rest on the floor.'],
     comingOut: ['Bend the knees', ...rollOut],
@@ -152,6 +165,10 @@ export const supineOpenersPoses: readonly Pose[] = [
         grade: 'easier',
         change: 'There is no roll under the ribs.',
         families: ['sup_rest'],
+        setUpWords: ['A roll under the nape, one under the knees', 'The head touches down, padded; the chin level'],
+        cues: inward('Let the back pour onto the floor'),
+        looksFor: ['The chin is level.', 'Heels rest on the floor.'],
+        mistakes: ['The neck roll pushes the chin up.'],
       },
     ],
     energyLines: ['heart', 'lung'],
@@ -174,17 +191,20 @@ export const supineOpenersPoses: readonly Pose[] = [
     targets: ['frontOfHip', 'chest', 'lowBack'],
     directions: ['backbend'],
     sensation: { from: 1, to: 3 },
+    restorativeSensation: { from: 0, to: 2 },
     families: ['pelvis_raised'],
     figure: { kind: 'lying', legs: 'bent' },
     times: {
       setUpS: setUp(25),
       settleS: 10,
-      comingOutS: 20,
+      comingOutS: 25,
       betweenSidesS: 0,
       afterRestS: { restorative: 30, yin: 45 },
     },
     head: { turned: 'never', rests: 'Flat on the floor, below the pelvis; it does not turn.' },
-    cues: cues('The support lies under the sacrum, not the waist', 'Let the front of the hips soften'),
+    setUpWords: ['The support under the sacrum, not the waist', 'Look straight up; the head does not turn'],
+    cues: inward('Let the front of the hips soften'),
+    yinCues: lastWords,
     mistakes: ['The block presses into the low back.', 'The head turns to look round.'],
     looksFor: ['The weight rests on the sacrum.', 'The throat is free.'],
     comingOut: [
@@ -207,7 +227,7 @@ export const supineOpenersPoses: readonly Pose[] = [
         id: 'low',
         name: 'Lowest height',
         grade: 'easier',
-        change: 'The block lies flat, or a folded blanket takes its place.',
+        change: 'A folded blanket, three to five centimetres, in place of the block.',
       },
       {
         id: 'bolster',

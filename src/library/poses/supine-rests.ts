@@ -1,12 +1,12 @@
 import type { Pose } from '#model/pose'
-import { byLevel, cues, minutes, rollOut, setUp } from './parts.ts'
+import { byLevel, inward, lastWords, minutes, rollOut, setUp } from './parts.ts'
 
 /** On the back, carried. */
 export const supineRestsPoses: readonly Pose[] = [
   {
     id: 'constructive-rest',
     names: { english: 'Rest with knees bent', others: ['Constructive rest', 'Semi-supine'] },
-    base: { enter: 'supine', leave: 'supine' },
+    base: { enter: 'supine', leave: 'sideLying' },
     holds: {
       restorative: byLevel([2, 4, 10], [2, 5, 15], [3, 5, 20]),
       yin: byLevel([1, 2, 5], [1, 2, 8], [1, 3, 10]),
@@ -21,12 +21,14 @@ export const supineRestsPoses: readonly Pose[] = [
     times: {
       setUpS: setUp(20),
       settleS: 10,
-      comingOutS: 15,
+      comingOutS: 25,
       betweenSidesS: 0,
       afterRestS: { restorative: 10, yin: 20 },
     },
     head: { turned: 'never', rests: 'On a folded blanket, brow level with or above the chin.' },
-    cues: cues('Feet wide, knees leaning on each other', 'Low back heavy, nothing to press'),
+    setUpWords: ['Feet wide, knees leaning on each other', 'Head padded, brow level with or above the chin'],
+    cues: inward('Low back heavy, nothing to press'),
+    yinCues: lastWords,
     mistakes: ['The head tips back.', 'The legs are held up by effort.'],
     looksFor: ['Knees rest on each other or in a strap.', 'Elbows lie wide.'],
     comingOut: ['Knees together', ...rollOut],
@@ -60,7 +62,7 @@ export const supineRestsPoses: readonly Pose[] = [
   {
     id: 'knees-over-a-bolster',
     names: { english: 'Knees over a bolster', others: ['Supported rest on the back'] },
-    base: { enter: 'supine', leave: 'supine' },
+    base: { enter: 'supine', leave: 'sideLying' },
     holds: {
       restorative: byLevel([3, 5, 10], [5, 8, 15], [5, 10, 20]),
       yin: byLevel([1, 2, 5], [2, 3, 8], [2, 5, 10]),
@@ -75,12 +77,14 @@ export const supineRestsPoses: readonly Pose[] = [
     times: {
       setUpS: setUp(35),
       settleS: 15,
-      comingOutS: 20,
+      comingOutS: 25,
       betweenSidesS: 0,
       afterRestS: { restorative: 10, yin: 20 },
     },
     head: { turned: 'never', rests: 'On a folded blanket, the neck filled.' },
-    cues: cues('Let the bolster have the whole weight of the legs', 'Nothing to arrange any more', 45),
+    setUpWords: ['The bolster under the knees, heels on the floor or a blanket', 'The neck filled, the chin level'],
+    cues: inward('Let the bolster have the whole weight of the legs'),
+    yinCues: lastWords,
     mistakes: ['The heels hang in the air.', 'The bolster is so high that the low back lifts.'],
     looksFor: ['Heels touch the floor or a blanket.', 'The chin is level.'],
     comingOut: ['Feet to the floor, bolster away', ...rollOut],
@@ -106,7 +110,7 @@ export const supineRestsPoses: readonly Pose[] = [
         id: 'ankles',
         name: 'Ankles padded too',
         grade: 'easier',
-        change: 'A small roll under the ankles, so that the heels float.',
+        change: 'A small roll under the ankles too; the heels rest beyond it.',
       },
     ],
     energyLines: [],
@@ -115,7 +119,7 @@ export const supineRestsPoses: readonly Pose[] = [
   {
     id: 'inclined-rest',
     names: { english: 'Inclined rest', others: ['Leaning rest', 'Rest on a slope'] },
-    base: { enter: 'supine', leave: 'supine' },
+    base: { enter: 'supine', leave: 'sideLying' },
     holds: {
       restorative: byLevel([3, 5, 10], [5, 10, 15], [5, 12, 20]),
       yin: byLevel([1, 3, 5], [2, 5, 8], [3, 5, 10]),
@@ -128,21 +132,22 @@ export const supineRestsPoses: readonly Pose[] = [
     families: ['sup_rest'],
     figure: { kind: 'lying', legs: 'long' },
     times: {
-      setUpS: setUp(50),
+      setUpS: setUp(100),
       settleS: 15,
-      comingOutS: 20,
+      comingOutS: 30,
       betweenSidesS: 0,
       afterRestS: { restorative: 10, yin: 20 },
     },
     head: { turned: 'never', rests: 'On a pillow at the top of the slope, brow above the chin.' },
-    cues: cues(
-      'The sacrum meets the bolster, the head is the highest',
-      'Let the arms grow heavy on their supports',
-      45,
-    ),
+    setUpWords: [
+      'The sacrum meets the end of the bolster',
+      'The head is the highest, brow above the chin',
+      'Elbows and knees on something',
+    ],
+    cues: inward('Let the arms grow heavy on their supports'),
     mistakes: ['The pelvis slides down the slope.', 'The chin points up because the head lies low.'],
     looksFor: ['Trunk and head at 30 to 45 degrees.', 'Knees and elbows carried.'],
-    comingOut: ['Bend the knees', ...rollOut],
+    comingOut: ['Slide down until the seat is on the floor', 'bend the knees', ...rollOut],
     counterposes: [],
     places: ['opening', 'closing'],
     warms: ['chest'],
@@ -158,7 +163,7 @@ export const supineRestsPoses: readonly Pose[] = [
         id: 'wedge',
         name: 'Steeper',
         grade: 'easier',
-        change: 'Blocks on edge: the trunk leans at about 45 degrees, nearly sitting.',
+        change: 'One bolster more, or a block more: the trunk leans at about 45 degrees.',
       },
       {
         id: 'feet-together',
@@ -178,7 +183,7 @@ export const supineRestsPoses: readonly Pose[] = [
       sanskrit: 'supta baddha koṇāsana',
       others: ['Reclining cobbler', 'Butterfly, lying'],
     },
-    base: { enter: 'supine', leave: 'supine' },
+    base: { enter: 'supine', leave: 'sideLying' },
     holds: {
       restorative: { new: minutes(5, 8, 10), regular: minutes(5, 10, 15), experienced: minutes(8, 12, 20) },
       yin: { new: minutes(2, 3, 5), regular: minutes(3, 5, 8), experienced: minutes(4, 6, 10) },
@@ -191,21 +196,23 @@ export const supineRestsPoses: readonly Pose[] = [
     families: ['bound_reclined'],
     figure: { kind: 'lying', legs: 'bound' },
     times: {
-      setUpS: setUp(45),
+      setUpS: setUp(120),
       settleS: 15,
-      comingOutS: 20,
+      comingOutS: 25,
       betweenSidesS: 0,
       afterRestS: { restorative: 30, yin: 45 },
     },
     head: { turned: 'never', rests: 'On the bolster with a folded blanket, brow above the chin.' },
-    cues: [
-      { id: 'thighs', at: { fromStartS: 45 }, text: 'Let the props carry the thighs' },
-      { id: 'ribs', at: { share: 0.5 }, text: 'Nothing to do; the ribs move by themselves' },
-      { id: 'last', at: { beforeEndS: 20 }, text: 'Twenty seconds more' },
+    setUpWords: [
+      'Sacrum at the end of the bolster, soles together',
+      'Fill under both thighs until they lie',
+      'Head padded, brow above the chin',
     ],
+    cues: inward('Nothing to do; the ribs move by themselves'),
+    yinCues: lastWords,
     mistakes: ['The knees hang without a support.', 'The low back arches off the bolster.'],
     looksFor: ['Both thighs are filled from below.', 'The sacrum touches the bolster, the head is padded.'],
-    comingOut: ['Hands under the thighs', 'bring the knees together', '{roll}', 'press up, head last'],
+    comingOut: ['Hands under the thighs', 'bring the knees together', ...rollOut],
     counterposes: ['wide-knee-fold'],
     places: ['opening', 'closing'],
     warms: ['innerThigh'],
@@ -217,7 +224,7 @@ export const supineRestsPoses: readonly Pose[] = [
     ],
     withoutProps: 'Flat on the back, long pillows or folded coats under both thighs.',
     variants: [
-      { id: 'feet-far', name: 'Feet far', grade: 'same', change: 'Feet further away: outer hips and back.' },
+      { id: 'feet-far', name: 'Feet far', grade: 'easier', change: 'Feet further away: milder on groin and knees.' },
       {
         id: 'knees-together',
         name: 'Knees together',
@@ -230,7 +237,7 @@ export const supineRestsPoses: readonly Pose[] = [
   {
     id: 'calves-on-a-chair',
     names: { english: 'Calves on a chair', others: ['Legs on a chair', 'Ninety-ninety rest'] },
-    base: { enter: 'supine', leave: 'supine' },
+    base: { enter: 'supine', leave: 'sideLying' },
     holds: {
       restorative: { new: minutes(3, 5, 5), regular: minutes(5, 8, 10), experienced: minutes(5, 10, 15) },
       yin: { new: minutes(3, 4, 5), regular: minutes(4, 5, 8), experienced: minutes(5, 8, 10) },
@@ -251,14 +258,12 @@ export const supineRestsPoses: readonly Pose[] = [
       afterRestS: { restorative: 30, yin: 30 },
     },
     head: { turned: 'never', rests: 'On a folded blanket, brow level with or above the chin.' },
-    cues: [
-      { id: 'back', at: { fromStartS: 30 }, text: 'Low back wide on the floor' },
-      { id: 'belly', at: { share: 0.5 }, text: 'Let the breath move the belly' },
-      { id: 'last', at: { beforeEndS: 20 }, text: 'Twenty seconds more' },
-    ],
+    setUpWords: ['Calves wholly on the seat', 'Low back wide on the floor'],
+    cues: inward('Let the breath move the belly'),
+    yinCues: lastWords,
     mistakes: ['The seat edge presses behind the knees.', 'The chin points up.'],
     looksFor: ['Calves wholly on the seat.', 'Forehead level with or above the chin.'],
-    comingOut: ['Bend the knees to the chest', '{roll}', 'pause'],
+    comingOut: ['Bend the knees to the chest', ...rollOut],
     counterposes: [],
     places: ['counter', 'closing'],
     warms: [],
@@ -277,7 +282,7 @@ export const supineRestsPoses: readonly Pose[] = [
   {
     id: 'final-rest-lying',
     names: { english: 'Rest on the back', sanskrit: 'śavāsana', others: ['Final rest', 'Flat rest', 'Corpse'] },
-    base: { enter: 'supine', leave: 'supine' },
+    base: { enter: 'supine', leave: 'sideLying' },
     holds: {
       restorative: byLevel([3, 5, 8], [5, 8, 12], [5, 10, 20]),
       yin: byLevel([2, 3, 8], [3, 5, 12], [3, 8, 15]),
@@ -292,12 +297,13 @@ export const supineRestsPoses: readonly Pose[] = [
     times: {
       setUpS: setUp(30),
       settleS: 15,
-      comingOutS: 25,
+      comingOutS: 30,
       betweenSidesS: 0,
       afterRestS: { restorative: 10, yin: 10 },
     },
     head: { turned: 'never', rests: 'On a thin folded blanket, brow level with or above the chin.' },
-    cues: cues('On the back, or the side you prefer', 'Eyes may be open', 45),
+    setUpWords: ['On the back, or the side you prefer', 'Eyes may be open', 'A cover over the body'],
+    cues: [],
     mistakes: ['The low back arches over straight legs.', 'People sit straight up at the bell.'],
     looksFor: ['Everyone is warm and covered.', 'Knees carried where the low back lifts.'],
     comingOut: ['Fuller breath', 'fingers and toes', 'bend the knees', ...rollOut],
@@ -327,6 +333,17 @@ export const supineRestsPoses: readonly Pose[] = [
         grade: 'same',
         change: 'Side-lying with head, top arm and top knee carried.',
         families: ['side_rest'],
+        base: { enter: 'sideLying', leave: 'seated' },
+        setUpWords: [
+          'The side you prefer; the head as high as the shoulder is wide',
+          'Top arm and top knee on something',
+          'Eyes may be open',
+        ],
+        head: { turned: 'never', rests: 'On a pillow as high as the shoulder is wide, the neck in one line.' },
+        looksFor: ['The spine lies in one line.', 'Everyone is warm and covered.'],
+        mistakes: ['The head is too low and the neck bends sideways.'],
+        comingOut: ['Fuller breath', 'fingers and toes', 'top hand to the floor', 'press up, head last'],
+        figure: { kind: 'side' },
       },
     ],
     energyLines: [],

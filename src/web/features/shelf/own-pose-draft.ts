@@ -39,6 +39,7 @@ export const emptyPose = (): OwnPose => ({
   withoutProps: '',
   variants: [],
   energyLines: [],
+  setUpWords: [],
 })
 
 function range(fromS: number, usualS: number, toS: number) {
