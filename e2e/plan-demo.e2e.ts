@@ -42,7 +42,7 @@ test('the bar says where one is, and the session opened last stays in it, over a
   await plan.getByRole('link', { name: 'Sessions' }).click()
   await expect(plan.getByRole('heading', { name: 'Sessions' })).toBeVisible()
   await plan.getByRole('link', { name: 'Twenty minutes before supper' }).click()
-  await expect(plan.getByTestId('gauge')).toHaveText('19:30 of 20:00 · 0:30 to spare')
+  await expect(plan.getByTestId('gauge')).toHaveText('19:33 of 20:00 · 0:27 to spare')
   const left = async () => {
     const places = ['Sessions', 'Journal', 'Plan', 'Set-ups'].map((name) =>
       plan.getByRole('banner').getByRole('link', { name, exact: true }).boundingBox(),

@@ -127,7 +127,7 @@ test.each<[string, string, object, string]>([
   ],
   ['no family', 'pose', { ...ownDeer, families: [] }, 'families'],
   ['two sides that say the same', 'pose', { ...ownDeer, sides: { left: 'a knee', right: 'a knee' } }, 'sides.right'],
-  ['a side named in a symmetric pose', 'pose', { ...ownDeer, sides: undefined }, 'mistakes[0]'],
+  ['a side named in a symmetric pose', 'pose', { ...ownDeer, sides: undefined }, 'setUpWords[1]'],
   ['a counterpose that is nowhere', 'pose', { ...ownDeer, counterposes: ['nowhere'] }, 'counterposes[0]'],
   ['a variant of nothing', 'variant', { ...myVariant, poseId: 'nowhere' }, 'poseId'],
   [

@@ -23,7 +23,7 @@ export interface Alternatives {
 const lastResorts: readonly Family[] = ['side_rest', 'seat']
 
 /**
- * What to do instead, in the order in which the reasons name it, worst reason first. A suggestion is never
+ * What to do instead: the nearest to what was planned first, then in the order in which the reasons name it. A suggestion is never
  * a pass: each is judged against all flags, so that where two changes pull apart only what both allow is
  * left. Where nothing named is left: rest on the side, a seat on a chair, else nothing.
  */
@@ -36,7 +36,7 @@ export function alternativesTo(
   notToday?: readonly string[],
 ): Alternatives {
   const judged = asJudged(flags, book, consents, notToday)
-  return alternativesFor(verdict, practised, (family) => judgeFamily(family, judged, book))
+  return alternativesFor(verdict, practised, (family) => judgeFamily(family, judged, book), book.inherits)
 }
 
 export const judgeFamily = (family: Family, judged: Judged, book: CautionBook): Verdict => {
@@ -49,17 +49,30 @@ export function alternativesFor(
   verdict: Verdict,
   practised: Practised,
   judgeOne: (family: Family) => Verdict,
+  inherits: CautionBook['inherits'],
 ): Alternatives {
   if (verdict.gated.gate === 'stop') return { offered: [], askProfessional: true }
   const named = verdict.reasons.filter(({ grade }) => grade !== 'care').flatMap(({ rule }) => familiesIn(rule.instead))
   const gatedForms: readonly Family[] = verdict.behindGate ? ['side_rest', 'sup_rest', 'seat'] : []
-  const wanted = [...new Set([...named, ...gatedForms])].filter((family) => !practised.families.includes(family))
+  const wanted = [...new Set([...named, ...gatedForms])]
+    .filter((family) => !practised.families.includes(family))
+    .toSorted((a, b) => Number(isNear(b, practised, inherits)) - Number(isNear(a, practised, inherits)))
   const allowed = (families: readonly Family[]): Alternative[] =>
     families.map((family) => ({ family, verdict: judgeOne(family) })).filter((one) => one.verdict.grade !== 'avoid')
   const offered = allowed(wanted)
   if (offered.length > 0 || verdict.grade !== 'avoid') return { offered, askProfessional: false }
   const last = allowed(lastResorts.filter((family) => !practised.families.includes(family)))
   return { offered: last, askProfessional: last.length === 0 }
+}
+
+/** Whether a family is of the line of one that was planned: what it inherits from, or what inherits from it. */
+const isNear = (family: Family, { families }: Practised, inherits: CautionBook['inherits']): boolean =>
+  families.some((planned) => lineOf(planned, inherits).includes(family) || lineOf(family, inherits).includes(planned))
+
+function lineOf(family: string, inherits: CautionBook['inherits']): string[] {
+  const line: string[] = []
+  for (let at: string | undefined = family; at !== undefined; at = inherits[at]) line.push(at)
+  return line
 }
 
 /** The families a text of the reference names as `{id}`; breaths are named the same way and are none. */

@@ -3,12 +3,26 @@ import type { Person } from '#model/person'
 import { orThrow } from '#core/result'
 import { cautionBook } from '#library/cautions/book'
 import { conditions } from '#library/cautions/conditions'
+import { notToday } from '#library/cautions/not-today'
 import { families } from '#model/family'
+import type { Family } from '#model/family'
+import { notTodaySchema } from '#model/caution'
+import type { Pose } from '#model/pose'
 import { poses } from '#library/poses'
 import { shippedCatalog } from '#library/shipped'
 import { techniques } from '#library/techniques'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
-import { alternativesTo, breathNeeds, cautionProps, flagsOf, holdCapS, judge, rollSide, screen } from './index.ts'
+import {
+  alternativesTo,
+  bodyFormOf,
+  breathNeeds,
+  cautionProps,
+  flagsOf,
+  holdCapS,
+  judge,
+  rollSide,
+  screen,
+} from './index.ts'
 import type { Flag, Practised } from './index.ts'
 
 const flag = (id: string, more: Partial<Flag> = {}): Flag => ({ id, severe: false, cleared: true, ...more })
@@ -98,7 +112,9 @@ test('a noted consent softens avoid to modify, and a row that needs one is avoid
     cautionBook,
     new Set(['legs_up_flat']),
   )
-  expect(weighted.grade).toBe('avoid')
+  // What is said of the weight is said of the weight: it may be left out.
+  expect(weighted.grade).toBe('modify')
+  expect(weighted.props[0]).toMatchObject({ grade: 'avoid', rule: { id: 'prop_weight.avoid.1' } })
   const operated = judge({ families: ['seat'] }, [flag('surg_other')], cautionBook)
   expect(operated).toMatchObject({ grade: 'avoid' })
   expect(operated.reasons[0]).toMatchObject({ consent: 'missing', rule: { id: 'every.modify.1' } })
@@ -123,9 +139,10 @@ test('props carry cautions of their own', () => {
     'prop_weight',
     'prop_strap',
   ])
-  expect(judge({ families: ['side_rest'], props: ['prop_eye'] }, [flag('eye_pressure')], cautionBook).grade).toBe(
-    'avoid',
-  )
+  const judged = judge({ families: ['sup_rest'], props: ['prop_eye'] }, [flag('eye_pressure')], cautionBook)
+  expect(judged.props.map(({ rule, grade }) => [rule.id, grade])).toEqual([['prop_eye.avoid.1', 'avoid']])
+  expect(judged.grade).toBe('modify')
+  expect(judged.reasons.some(({ rule }) => rule.of.includes('prop_eye'))).toBe(false)
 })
 
 test('what is named instead is checked too: the first that holds for every condition is offered', () => {
@@ -261,6 +278,113 @@ test('breath work carries its position’s rules, and counts with a retention th
   const { entries } = orThrow(screen(session, [aPerson('a', [has('htn_ctrl')])], books))
   expect(entries[0]?.verdict.reasons.map(({ rule }) => rule.of[0])).toEqual(['@strong', '*'])
   expect(entries[0]?.verdict.grade).toBe('avoid')
+})
+
+describe('what ends or gates a day', () => {
+  const gate = (person: Person) => judge({ families: ['side_rest'] }, flagsOf(person, cautionBook), cautionBook).gated
+
+  test('"not sure" is asked about, and stops where an emergency sign is named', () => {
+    expect(gate(aPerson('a', [has('knee', { severe: 'unsure', clearance: undefined })]))).toMatchObject({ gate: 'ask' })
+    expect(gate(aPerson('a', [has('preg_t2', { severe: 'unsure' })]))).toMatchObject({ gate: 'stop' })
+  })
+
+  test('a blood pressure that is not known keeps the rules of a high one, and is asked about', () => {
+    const unknown = aPerson('a', [has('htn_unctrl', { severe: 'unsure', clearance: undefined })])
+    expect(flagsOf(unknown, cautionBook)).toMatchObject([{ severe: false, unsure: true }])
+    expect(gate(unknown)).toEqual({ gate: 'ask', by: ['htn_unctrl'] })
+    const hanging = judge({ families: ['head_low'] }, flagsOf(unknown, cautionBook), cautionBook)
+    expect(hanging).toMatchObject({ grade: 'avoid', behindGate: false })
+  })
+
+  test('a mark of the day stops all practice whatever was cleared, and is no condition', () => {
+    const verdict = judge({ families: ['side_rest'] }, [flag('knee')], cautionBook, new Set(), ['fever'])
+    expect(verdict).toMatchObject({ grade: 'avoid', behindGate: true, gated: { gate: 'stop', by: ['fever'] } })
+    const session = aSession([aHold('side-rest')])
+    const marked = orThrow(screen(session, [aPerson('a')], books, new Map([['a', ['low_sugar']]])))
+    expect(marked.entries).toMatchObject([{ verdict: { gated: { gate: 'stop' } }, alternatives: { offered: [] } }])
+    expect(notToday.map((mark) => notTodaySchema.parse(mark))).toHaveLength(6)
+  })
+})
+
+describe('the form of a shape', () => {
+  const carried = { carried: true, hinged: false }
+  const hinged = { carried: false, hinged: true }
+
+  test('a meal shortly before changes a carried form and leaves any other out', () => {
+    const ate = (form?: typeof carried) =>
+      judge({ families: ['fold_seated'], ...(form ? { form } : {}) }, [flag('ate_recently')], cautionBook).grade
+    expect([ate(), ate(carried), ate(hinged)]).toEqual(['avoid', 'modify', 'avoid'])
+  })
+
+  test('low bone density changes a hinged fold, its severe form leaves it out', () => {
+    const bone = (severe: boolean, form: typeof hinged) =>
+      judge({ families: ['fold_seated'], form }, [flag('osteoporosis', { severe })], cautionBook).grade
+    expect([bone(false, carried), bone(false, hinged), bone(true, hinged)]).toEqual(['avoid', 'modify', 'avoid'])
+  })
+
+  test('a row that speaks of another condition too stays as it is', () => {
+    const both = [flag('ate_recently'), flag('disc')]
+    expect(judge({ families: ['fold_seated'], form: carried }, both, cautionBook).grade).toBe('avoid')
+  })
+
+  test('it is carried with little to feel and the head not below the heart', () => {
+    const of = (families: Pose['families'], to: number) => bodyFormOf({ families, sensation: { from: 0, to } }).carried
+    expect([of(['child'], 2), of(['child'], 3), of(['head_low'], 2), of(['pelvis_raised'], 1)]).toEqual([
+      true,
+      false,
+      false,
+      false,
+    ])
+  })
+})
+
+test('a time that is only said is no cap; a cap is a field', () => {
+  const cap = (family: Family, id: string, severe = false) => {
+    const flags = [flag(id, { severe })]
+    return holdCapS(() => 600, 'regular', judge({ families: [family] }, flags, cautionBook), flags)
+  }
+  // "swap by 1 min" means the cheek, "under 12: one minute" another row's children.
+  expect([cap('prone', 'neck'), cap('side_rest', 'elder', true), cap('side_rest', 'minor')]).toEqual([300, 300, 300])
+  expect([cap('side_rest', 'minor', true), cap('legs_up_flat', 'sciatica')]).toEqual([60, 300])
+  expect([cap('recl_kneel', 'ankle'), cap('lunge', 'elder'), cap('child', 'sciatica')]).toEqual([60, 30, 120])
+})
+
+describe('what to do in place of a pose', () => {
+  const screened = (poseId: string, conditions: Person['conditions']) =>
+    orThrow(screen(aSession([aHold(poseId)]), [aPerson('a', conditions)], books)).entries[0]
+
+  test('is its own milder form where that holds, then one of the same intent', () => {
+    const hanging = screened('hanging-fold', [has('eye_pressure')])
+    expect(hanging?.verdict.grade).toBe('avoid')
+    expect(hanging?.instead[0]).toMatchObject({ poseId: 'hanging-fold', variantId: 'on-a-chair', isSameIntent: true })
+    expect(hanging?.instead.every(({ verdict }) => verdict.grade !== 'avoid')).toBe(true)
+  })
+
+  test('is anything of the families that are offered only where nothing of the same intent is left', () => {
+    const lunge = screened('low-lunge', [has('knee', { severe: 'yes' }), has('hip_groin', { severe: 'yes' })])
+    const kinds = new Set(lunge?.instead.map(({ isSameIntent }) => isSameIntent))
+    expect(kinds.size).toBeLessThanOrEqual(1)
+    expect(lunge?.instead.every(({ verdict }) => verdict.grade !== 'avoid')).toBe(true)
+  })
+
+  test('is nothing where practice ends for the day', () => {
+    expect(screened('hanging-fold', [has('dvt_suspect')])?.instead).toEqual([])
+  })
+})
+
+test('the nearest of what is named instead is told first', () => {
+  const verdict = judge({ families: ['leg_raised'] }, [flag('hamstring', { severe: true })], cautionBook)
+  const { offered } = alternativesTo(verdict, { families: ['leg_raised'] }, [flag('hamstring')], cautionBook)
+  expect(offered[0]?.family).toBe('hip_supine')
+})
+
+test('the props that count are those of the set-up in use', () => {
+  const session = aSession([aHold('reclined-bound-angle', { setUpId: 'reclined-bound-angle-full' })])
+  const [entry] = orThrow(screen(session, [aPerson('a', [has('eye_pressure')])], books)).entries
+  expect(entry?.verdict.props.map(({ rule }) => rule.id)).toContain('prop_eye.avoid.1')
+  const without = aSession([aHold('reclined-bound-angle', { setUpId: 'reclined-bound-angle-few' })])
+  const [plain] = orThrow(screen(without, [aPerson('a', [has('eye_pressure')])], books)).entries
+  expect(plain?.verdict.props ?? []).toEqual([])
 })
 
 test('a variant is screened by its own families, and the school’s answer by what it makes of the pose', () => {

@@ -16,7 +16,9 @@ import { holdCapS } from './hold-cap.ts'
 import { asJudged, judgeFor } from './judge.ts'
 import type { Judged, Verdict } from './judge.ts'
 import { practisedIn } from './of-block.ts'
-import { subjectsOf } from './practised.ts'
+import { poseAlternatives } from './pose-alternatives.ts'
+import type { JudgeForm, PoseAlternative } from './pose-alternatives.ts'
+import { bodyFormOf, subjectsOf } from './practised.ts'
 import type { Practised } from './practised.ts'
 import { rollSide } from './roll-side.ts'
 import type { Roll } from './roll-side.ts'
@@ -37,6 +39,8 @@ export interface Screened {
   readonly personId: string
   readonly verdict: Verdict
   readonly alternatives: Alternatives
+  /** Where the pose itself is left out: what else, nearest first. */
+  readonly instead: readonly PoseAlternative[]
   /** Longest first hold a side for this person; absent where the block is no hold. */
   readonly capS: Seconds | undefined
   /** The planned hold of the longer side. */
@@ -104,6 +108,7 @@ interface Asked {
   readonly person: Person
   readonly judged: Judged
   readonly judgeOne: (family: Family) => Verdict
+  readonly judgeForm: JudgeForm
 }
 
 function asAsked(person: Person, book: CautionBook, notToday: readonly string[] | undefined): Asked {
@@ -118,6 +123,24 @@ function asAsked(person: Person, book: CautionBook, notToday: readonly string[] 
       known.set(family, verdict)
       return verdict
     },
+    judgeForm: judgeFormFor(judged, book),
+  }
+}
+
+/** Forms of poses as they are judged for one person, each once. */
+function judgeFormFor(judged: Judged, book: CautionBook): JudgeForm {
+  const known = new Map<string, Verdict>()
+  return (pose, variant) => {
+    const key = `${pose.id} ${variant?.id ?? ''}`
+    const before = known.get(key)
+    if (before) return before
+    const { families = pose.families, sensation = pose.sensation } = variant ?? {}
+    const hinged = variant?.hinged ?? pose.hinged
+    const form = bodyFormOf({ families, sensation, ...(hinged === undefined ? {} : { hinged }) })
+    const practised: Practised = { families, form }
+    const verdict = judgeFor(practised, subjectsOf(practised, book), judged)
+    known.set(key, verdict)
+    return verdict
   }
 }
 
@@ -131,8 +154,8 @@ interface Doing {
 
 function screenBlock(
   { block, practised, subjects, held }: Doing,
-  { person, judged, judgeOne }: Asked,
-  { catalog }: ScreeningBooks,
+  { person, judged, judgeOne, judgeForm }: Asked,
+  { catalog, book }: ScreeningBooks,
 ): Screened[] {
   const verdict = judgeFor(practised, subjects, judged)
   const capS =
@@ -140,13 +163,17 @@ function screenBlock(
   const tooLong = held !== undefined && capS !== undefined && held.s > capS
   const isQuiet = verdict.grade === undefined && verdict.gated.gate === 'none' && verdict.props.length === 0
   if (isQuiet && !tooLong) return []
+  const alternatives = alternativesFor(verdict, practised, judgeOne, book.inherits)
+  const offered = new Set<string>(alternatives.offered.map(({ family }) => family))
+  const isLeftOut = block.kind === 'hold' && verdict.grade === 'avoid' && verdict.gated.gate !== 'stop'
   return [
     {
       blockId: block.block.id,
       blockIndex: block.index,
       personId: person.id,
       verdict,
-      alternatives: alternativesFor(verdict, practised, judgeOne),
+      alternatives,
+      instead: isLeftOut ? poseAlternatives(block.pose, catalog.poses.values(), offered, judgeForm) : [],
       capS,
       heldS: held?.s,
     },

@@ -37,8 +37,8 @@ test('what comes next is the next thing to say, with its length', () => {
 })
 
 test('the next cue is told with the time until it comes', () => {
-  expect(at(45)).toMatchObject({ nextCue: { text: 'Let the shoulders sink a little', inMs: 25_000 } })
-  expect(at(71)).toMatchObject({ nextCue: { inMs: 9_000 } })
+  expect(at(45)).toMatchObject({ nextCue: { text: 'Let the shoulders sink a little', inMs: 40_000 } })
+  expect(at(71)).toMatchObject({ nextCue: { inMs: 14_000 } })
 })
 
 test('the end moves with what is done', () => {

@@ -15,9 +15,15 @@ test('a hold with room for all cues has them as they are', () => {
   expect(usualCues(cues, 180)).toBe(cues)
 })
 
-test('in a short hold those that come too close to one written before are left out', () => {
-  expect(ids(usualCues([soft, half, last], 60))).toEqual(['soft', 'last'])
-  expect(ids(usualCues([half, soft, last], 60))).toEqual(['half', 'last'])
+test('in a hold under a minute and a half one thing is said, the one that was written first', () => {
+  expect(ids(usualCues([soft, half, last], 89))).toEqual(['soft'])
+  expect(ids(usualCues([half, soft, last], 60))).toEqual(['half'])
+  expect(ids(usualCues([soft, half, last], 90))).not.toEqual(['soft'])
+})
+
+test('those that come too close to one written before are left out', () => {
+  const late = cue('late', { fromStartS: 38 }, 'And the tongue')
+  expect(ids(usualCues([soft, late, last], 180))).toEqual(['soft', 'last'])
 })
 
 test('sounds stay whatever stands beside them', () => {

@@ -7,6 +7,7 @@ export const kneelingPoses: readonly Pose[] = [
     id: 'wide-knee-fold',
     names: {
       english: 'Wide-knee fold',
+      sanskrit: 'bālāsana',
       others: ["Child's pose", 'Supported kneeling fold', 'Bālāsana with the knees wide'],
     },
     base: { enter: 'kneeling', leave: 'kneeling' },

@@ -81,7 +81,7 @@ describe('a better order', () => {
       aHold('wide-knee-fold'),
       aHold('figure-four-lying'),
       aHold('deer'),
-      aHold('calves-on-a-chair'),
+      aHold('knees-to-chest'),
       aHold('long-leg-fold', { id: 'fold' }),
       aClosing(),
     ])
@@ -89,7 +89,7 @@ describe('a better order', () => {
     const at = (id: string) => order.indexOf(id)
     expect(order[0]).toBe('talk')
     expect(at('wide-knee-fold')).toBe(1)
-    expect(at('calves-on-a-chair')).toBe(at('deer') + 1)
+    expect(at('knees-to-chest')).toBe(at('deer') + 1)
     expect(at('figure-four-lying')).toBeLessThan(at('deer'))
     expect(order.at(-1)).toBe('closing')
   })
