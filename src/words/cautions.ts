@@ -1,6 +1,7 @@
-import type { CautionGrade, CautionRule } from '#model/caution'
+import type { CautionGrade, CautionProp, CautionRule } from '#model/caution'
 import { cautionGradeOrder } from '#core/cautions'
-import { capital } from './text.ts'
+import { cautionPropNames } from './families.ts'
+import { capital, lower } from './text.ts'
 import { sayCaution, sayConditions, sayShort, severely } from './conditions.ts'
 
 /** What stands before the conditions of a grade. */
@@ -59,6 +60,18 @@ export function gradeLines(rules: readonly CautionRule[]): GradeLines[] {
     return [{ grade, who, lines: of.map(lineOf) }]
   })
 }
+
+/** A caution of a prop: what is said of it, apart from the practice. */
+export interface PropCautionLine extends CautionLine {
+  /** As in “A weight on the eyes: leave out for”. */
+  readonly lead: string
+}
+
+export const propCautionLines = (rules: readonly CautionRule[]): PropCautionLine[] =>
+  rules.map((rule) => {
+    const props = rule.of.map((of) => cautionPropNames[of as CautionProp])
+    return { ...lineOf(rule), lead: `${capital(props.join(', '))}: ${lower(gradeLeads[rule.grade])}` }
+  })
 
 const isSevereOf = (one: string, named: ReadonlySet<string>): boolean =>
   one.endsWith(severely) && named.has(one.slice(0, -severely.length))

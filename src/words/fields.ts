@@ -71,6 +71,7 @@ const fieldNames: Readonly<Record<string, string>> = {
   sessionId: 'session',
   sessions: 'sessions',
   setUpItems: 'set-up',
+  setUpWords: 'said while arranging',
   setUpS: 'set-up',
   settleS: 'settling',
   share: 'share of the hold',
@@ -104,6 +105,7 @@ const oneOf: Readonly<Record<string, string>> = {
   props: 'prop',
   sessions: 'session',
   setUpItems: 'item of the set-up',
+  setUpWords: 'said while arranging, line',
   variants: 'form',
 }
 

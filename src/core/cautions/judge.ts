@@ -4,7 +4,7 @@ import { gateOf } from './flags.ts'
 import type { Flag, Gated } from './flags.ts'
 import { holdingFor } from './matching.ts'
 import type { Match } from './matching.ts'
-import { subjectsOf } from './practised.ts'
+import { isOfProp, subjectsOf } from './practised.ts'
 import type { BodyForm, Practised } from './practised.ts'
 
 export interface Reason {
@@ -91,7 +91,6 @@ export function judgeFor(
   }
 }
 
-const isOfProp = ({ of }: CautionRule): boolean => of.every((subject) => subject.startsWith('prop_'))
 
 export function strictest(grades: readonly (CautionGrade | undefined)[]): CautionGrade | undefined {
   return cautionGradeOrder.find((grade) => grades.includes(grade))

@@ -1,7 +1,7 @@
 import type { CautionBook, CautionRule } from '#model/caution'
 import { cautionGradeOrder } from './grade-order.ts'
 import { rulesOn } from './matching.ts'
-import { subjectsOf } from './practised.ts'
+import { isOfProp, subjectsOf } from './practised.ts'
 import type { Practised } from './practised.ts'
 
 export interface Listed {
@@ -9,6 +9,8 @@ export interface Listed {
   readonly own: readonly CautionRule[]
   /** What holds for every shape. */
   readonly always: readonly CautionRule[]
+  /** What is said of the props in use, and not of the practice. */
+  readonly props: readonly CautionRule[]
 }
 
 /** Every caution that speaks of a practice, for nobody in particular, worst first. */
@@ -17,7 +19,8 @@ export function listedCautions(practised: Practised, book: CautionBook): Listed 
     (a, b) => cautionGradeOrder.indexOf(a.grade) - cautionGradeOrder.indexOf(b.grade),
   )
   return {
-    own: rules.filter((rule) => !rule.of.includes('*')),
+    own: rules.filter((rule) => !rule.of.includes('*') && !isOfProp(rule)),
     always: rules.filter((rule) => rule.of.includes('*')),
+    props: rules.filter(isOfProp),
   }
 }

@@ -1,4 +1,4 @@
-import type { CautionBook, CautionProp, CautionSubject } from '#model/caution'
+import type { CautionBook, CautionProp, CautionRule, CautionSubject } from '#model/caution'
 import type { Family } from '#model/family'
 import type { Pose } from '#model/pose'
 import type { PropKind } from '#model/prop'
@@ -38,6 +38,9 @@ const propOf: Partial<Record<PropKind, CautionProp>> = {
   sandbag: 'prop_weight',
   strap: 'prop_strap',
 }
+
+/** Whether a row speaks of props, not of shapes or breaths. */
+export const isOfProp = ({ of }: CautionRule): boolean => of.every((subject) => subject.startsWith('prop_'))
 
 /** The prop cautions that a list of props brings with it. */
 export const cautionProps = (kinds: readonly PropKind[]): CautionProp[] => [

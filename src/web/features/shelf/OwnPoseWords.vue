@@ -40,7 +40,14 @@ const counterChoices = computed(() =>
       Write for the left side: left and right change over by themselves on the other. Press one of them below to keep it
       as it stands.
     </p>
-    <span class="label">Cues</span>
+    <LinesField
+      v-model="pose.setUpWords"
+      label="Said while arranging"
+      note="one a line"
+      :sided="sided"
+      :refusal="refusal('setUpWords')"
+    />
+    <span class="label">Cues in the hold</span>
     <CueEditor v-model="pose.cues" :sided="sided" />
     <LinesField
       v-model="pose.looksFor"

@@ -6,7 +6,7 @@ import { levels } from '#model/common'
 import type { Pose } from '#model/pose'
 import { factsOf } from '#model/problem'
 import { cautionProps } from '#core/cautions'
-import { firstCeilingS, formOf, mirrorText, poseIn, sayRoll } from '#core/session'
+import { firstCeilingS, formOf, mirrorText, poseIn, sayRoll, setUpsFor } from '#core/session'
 import { formatDuration } from '#core/units'
 import { basePositionNames } from '#words/positions'
 import { familyNames } from '#words/families'
@@ -75,16 +75,21 @@ const times = computed(() => {
   ] as const
 })
 const cues = computed(() =>
-  props.pose.cues.map((cue) => ({
+  [...props.pose.cues, ...(props.pose.yinCues ?? [])].map((cue) => ({
     id: cue.id,
-    when: momentWords(cue.at),
+    when: `${props.pose.yinCues?.includes(cue) ? 'in yin, ' : ''}${momentWords(cue.at)}`,
     text: [say(cue.text ?? ''), soundWords(cue.sound)].filter(Boolean).join(', '),
   })),
 )
 const counters = computed(() => props.pose.counterposes.flatMap((id) => poseIn(own.catalog, id) ?? []))
+/** Of every set-up there is for it; without any, what the pose takes. */
+const propsInUse = computed(() => {
+  const items = setUpsFor(own.catalog, props.pose.id).flatMap((setUp) => setUp.items)
+  return (items.length > 0 ? items : props.pose.props).map(({ kind }) => kind)
+})
 const practised = computed(() => ({
   families: props.pose.families,
-  props: cautionProps(props.pose.props.map(({ kind }) => kind)),
+  props: cautionProps(propsInUse.value),
 }))
 const school = computed(() => own.catalog.schools.get(session.document?.schoolId ?? 'mixed'))
 const answers = computed(() => (school.value ? { ...school.value.answers, ...session.document?.answers } : undefined))
@@ -221,7 +226,13 @@ async function remove(): Promise<void> {
         </section>
       </div>
       <div class="column">
-        <section>
+        <section v-if="pose.setUpWords.length > 0">
+          <h2>Said while arranging</h2>
+          <ul class="plain">
+            <li v-for="text in pose.setUpWords" :key="text">{{ say(text) }}</li>
+          </ul>
+        </section>
+        <section v-if="cues.length > 0">
           <h2>Cues <small v-if="pose.sides">as for the left side; the right side has them mirrored</small></h2>
           <dl class="pairs">
             <div v-for="cue in cues" :key="cue.id">

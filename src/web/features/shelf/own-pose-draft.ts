@@ -59,7 +59,9 @@ const keptAs = (id: string) => `zovrin.draft.pose.${id}`
 /** What was typed and not yet saved, kept in this browser: a closed tab loses nothing. */
 export function keptDraft(id: string): OwnPose | undefined {
   try {
-    return JSON.parse(localStorage.getItem(keptAs(id)) ?? 'null') ?? undefined
+    const kept: OwnPose | null = JSON.parse(localStorage.getItem(keptAs(id)) ?? 'null')
+    // One that was begun with the first edition has no words for arranging.
+    return kept ? { ...kept, setUpWords: kept.setUpWords ?? [] } : undefined
   } catch {
     return undefined
   }

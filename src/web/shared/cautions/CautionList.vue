@@ -4,7 +4,7 @@ import { listedCautions } from '#core/cautions'
 import type { Practised } from '#core/cautions'
 import { cautionBook } from '#library/cautions/book'
 import { noCautionListed } from '#words/advice'
-import { gradeLeads, gradeLines } from '#words/cautions'
+import { gradeLeads, gradeLines, propCautionLines } from '#words/cautions'
 import CautionMark from './CautionMark.vue'
 
 /** The usual cautions of a practice by grade, worst first; `full` names conditions in full, as on a page. */
@@ -13,6 +13,7 @@ const props = defineProps<{ practised: Practised; full?: boolean }>()
 const listed = computed(() => listedCautions(props.practised, cautionBook))
 const own = computed(() => gradeLines(listed.value.own))
 const always = computed(() => gradeLines(listed.value.always))
+const ofProps = computed(() => propCautionLines(listed.value.props))
 const alwaysCount = computed(() => listed.value.always.length)
 </script>
 
@@ -35,6 +36,19 @@ const alwaysCount = computed(() => listed.value.always.length)
       </dl>
     </details>
     <p v-if="own.length === 0" class="none">{{ noCautionListed }}</p>
+    <details v-if="ofProps.length > 0" class="grade always">
+      <summary>
+        <span class="who"><b>Of the props</b> {{ ofProps.length }} more; a prop can be left out</span>
+      </summary>
+      <dl>
+        <template v-for="line in ofProps" :key="line.id">
+          <dt>{{ line.lead }} {{ full ? line.whoInFull : line.who }}</dt>
+          <dd>
+            {{ line.instead }}. <small>Why: {{ line.why }} ({{ line.marks }}).</small>
+          </dd>
+        </template>
+      </dl>
+    </details>
     <details v-if="alwaysCount > 0" class="grade always">
       <summary>
         <span class="who"><b>In every pose</b> {{ alwaysCount }} more</span>
