@@ -36,6 +36,11 @@ const told: Readonly<Record<PropKind, Told>> = {
   towel: ['sheet', [140, 70, 0.35], [20, 10, 0.1], 'towel', 2, { loadedCm: 0.25, rolledMaterial: 'blanketRoll' }],
   book: ['box', [24, 17, 2.5], [5, 4, 2], 'rigid', 0],
   mat: ['none', [173, 61, 0.5], [27, 5, 0.2], 'rigid', 2],
+  // What a house has in a strap's, an eye pillow's, a chair's and a wall's place [estimates].
+  belt: ['none', [110, 3, 0.3], [30, 1, 0], 'rigid', 2],
+  scarf: ['none', [180, 60, 0.1], [30, 30, 0], 'rigid', 2],
+  sofa: ['chair', [55, 160, 45], [10, 40, 5], 'rigid', 0],
+  door: ['wall', [0, 0, 200], [0, 0, 0], 'rigid', 0],
 }
 
 export const propKinds: Readonly<Record<PropKind, PropSpec>> = Object.fromEntries(

@@ -1,4 +1,6 @@
 import { setUpSchema } from '#model/set-up'
+import type { SetUp } from '#model/set-up'
+import { assess } from '#core/comfort'
 import { heightsOf } from '#core/figure'
 import { poses } from './poses.ts'
 import { namedFolds, propKinds } from './prop-kinds.ts'
@@ -27,12 +29,53 @@ test('every pose that uses props has a full set-up, one with few props, and one 
   expect(lacking).toEqual([])
 })
 
-test('at least twenty restorative poses have a complete set-up: the head, what carries the shape, and what lies over it', () => {
-  const complete = setUps.filter(
-    ({ poseId, extent, items }) =>
-      extent === 'full' && items.length > 1 && poseOf(poseId)?.practices.includes('restorative'),
+const extentOf = (poseId: string, extent: SetUp['extent']): SetUp | undefined =>
+  setUps.find((setUp) => setUp.poseId === poseId && setUp.extent === extent)
+const ids = (wrong: readonly SetUp[]): readonly string[] => wrong.map(({ id }) => id)
+const hasCover = ({ items }: SetUp): boolean => items.some(({ kind, lies }) => kind === 'blanket' && lies === 'over')
+
+test('every restorative pose has a cover in its full set-up, and the final rest also at home', () => {
+  const restorative = setUps.filter(
+    ({ poseId, extent }) => extent === 'full' && poseOf(poseId)?.practices.includes('restorative'),
   )
-  expect(complete.length).toBeGreaterThanOrEqual(20)
+  expect(restorative.length).toBeGreaterThan(20)
+  expect(ids(restorative.filter((setUp) => !hasCover(setUp)))).toEqual([])
+  expect(extentOf('final-rest-lying', 'household')?.items.some(({ lies }) => lies === 'over')).toBe(true)
+})
+
+test('no two extents of a pose are the same arrangement', () => {
+  const laid = ({ items }: SetUp) => JSON.stringify(items.map(({ id: _id, ...item }) => item))
+  const same = setUps.flatMap((setUp) =>
+    setUps.filter((other) => other.poseId === setUp.poseId && other.id > setUp.id && laid(other) === laid(setUp)),
+  )
+  expect(ids(same)).toEqual([])
+})
+
+test('a head never lies on a bare seat', () => {
+  const heads = setUps.filter(({ items }) => items.some(({ kind, under }) => kind === 'chair' && under === 'head'))
+  const bare = heads.filter(
+    ({ items }) => !items.some(({ kind, under, lies }) => under === 'head' && kind !== 'chair' && lies === undefined),
+  )
+  expect(heads.length).toBeGreaterThan(5)
+  expect(ids(bare)).toEqual([])
+})
+
+test('who kneels on the kneecaps has a pad under them, however few the props', () => {
+  const kneels = setUps.filter(({ poseId }) => {
+    const figure = poseOf(poseId)?.figure
+    return figure?.kind === 'allFours' && ['both', 'lunge', 'frog', undefined].includes(figure.legs)
+  })
+  expect(kneels.length).toBeGreaterThan(10)
+  expect(ids(kneels.filter(({ items }) => !items.some(({ under }) => under === 'knees')))).toEqual([])
+})
+
+test('a pose named for its strap has a strap, or what stands in for one, in each of its set-ups', () => {
+  const named = setUps.filter(({ poseId }) => {
+    const { names } = poseOf(poseId) ?? { names: { english: '', others: [] } }
+    return [names.english, ...names.others].some((name) => /strap/i.test(name))
+  })
+  expect(named.length).toBeGreaterThanOrEqual(6)
+  expect(ids(named.filter(({ items }) => !items.some(({ kind }) => /strap|belt|scarf/.test(kind))))).toEqual([])
 })
 
 test('a house has no studio’s bolsters, blocks or cushioned kit in its set-ups but what lies about', () => {
@@ -42,6 +85,45 @@ test('a house has no studio’s bolsters, blocks or cushioned kit in its set-ups
       .filter(({ extent, items }) => extent === 'household' && items.some(({ kind }) => studio.has(kind)))
       .map(({ id }) => id),
   ).toEqual([])
+})
+
+/** A set-up under somebody. */
+function assessed({ poseId, figure = poseOf(poseId)?.figure, items }: SetUp, statureCm: number) {
+  if (!figure) throw new Error(`no figure for ${poseId}`)
+  return assess({ figure, items, kinds: propKinds, who: { statureCm } })
+}
+
+describe.each([150, 170, 190])('at %i cm', (statureCm) => {
+  const withCodes = (...codes: readonly string[]) =>
+    setUps
+      .map((setUp) => ({ id: setUp.id, codes: assessed(setUp, statureCm).findings.map(({ code }) => String(code)) }))
+      .filter(({ codes: found }) => found.some((code) => codes.includes(code)))
+      .map(({ id }) => id)
+
+  test('a pose that promises a slope lies between it and 45 degrees in each of its set-ups', () => {
+    const promised = setUps.flatMap((setUp) => {
+      const figure = poseOf(setUp.poseId)?.figure
+      const from = figure?.kind === 'lying' ? figure.trunkFromDeg : undefined
+      return from === undefined ? [] : [{ setUp, from }]
+    })
+    expect(promised.length).toBeGreaterThanOrEqual(9)
+    for (const { setUp, from } of promised) {
+      const { elevation } = assessed(setUp, statureCm)
+      const incline = elevation.ok ? elevation.value.numbers.incline : undefined
+      const trunk = incline?.ok ? incline.value.trunkAngle : 0
+      expect({ id: setUp.id, trunk, isHeld: trunk >= from && trunk < 45.5 }).toMatchObject({ isHeld: true })
+    }
+  })
+
+  test('every head that has something under it lies on it, and none is tipped back', () => {
+    expect(withCodes('HEAD_NOT_REACHED', 'HEAD_TIPPED_BACK')).toEqual([])
+  })
+
+  test('nothing must be mended, nothing is unsteady, and nothing hard is bare', () => {
+    expect(
+      withCodes('STACK_TALL', 'STACK_ORDER', 'ON_ROUND', 'STACK_MANY', 'RIGID_CONTACT', 'PELVIS_EDGE_AT_WAIST'),
+    ).toEqual([])
+  })
 })
 
 test.each([150, 170, 190])('every set-up comes to its heights at %i cm', (statureCm) => {

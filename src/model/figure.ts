@@ -39,6 +39,8 @@ export const figureSchema = z.discriminatedUnion('kind', [
     spreadDeg: degrees(0, 70).optional(),
     /** How far the knees of a bound angle fall by themselves: 0 together and up, 90 level. */
     abductionDeg: degrees(0, 90).optional(),
+    /** The least slope of the trunk that the pose promises. */
+    trunkFromDeg: degrees(0, 60).optional(),
     /** Sit bones to heels, integer millimetres. */
     heelGapMm: z.int().min(0).max(1200).optional(),
     ...common,
@@ -71,6 +73,8 @@ export const figureSchema = z.discriminatedUnion('kind', [
     kind: z.literal('chair'),
     legs: z.enum(['both', 'figureFour']).optional(),
     trunk: z.enum(['upright', 'fold']),
+    /** Sitting astride, leaning over the chair's own back. */
+    over: z.literal('backrest').optional(),
     ...fold,
     ...common,
   }),

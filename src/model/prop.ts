@@ -19,6 +19,10 @@ export const propKinds = [
   'towel',
   'book',
   'mat',
+  'belt',
+  'scarf',
+  'sofa',
+  'door',
 ] as const
 export const propKindSchema = z.enum(propKinds)
 export type PropKind = z.infer<typeof propKindSchema>

@@ -34,7 +34,8 @@ export const bodyParts = [
   'eyes',
 ] as const
 
-export const propTurns = ['flat', 'side', 'end', 'lengthwise', 'crosswise'] as const
+/** `upturned` is of chairs: back and seat edge on the floor, its back a slope [settled A17]. */
+export const propTurns = ['flat', 'side', 'end', 'lengthwise', 'crosswise', 'upturned'] as const
 export type PropTurn = (typeof propTurns)[number]
 export type BodyPart = (typeof bodyParts)[number]
 

@@ -25,6 +25,10 @@ export const propNames: Readonly<Record<PropKind, { readonly one: string; readon
   towel: { one: 'towel', many: 'towels' },
   book: { one: 'book', many: 'books' },
   mat: { one: 'mat', many: 'mats' },
+  belt: { one: 'belt', many: 'belts' },
+  scarf: { one: 'scarf', many: 'scarves' },
+  sofa: { one: 'sofa', many: 'sofas' },
+  door: { one: 'door', many: 'doors' },
 }
 
 export const partNames: Readonly<Record<BodyPart, string>> = {
@@ -78,18 +82,24 @@ export const turnNames: Readonly<Record<PropTurn, string>> = {
   end: 'on its end',
   lengthwise: 'long way',
   crosswise: 'across',
+  upturned: 'turned over, the back a slope',
 }
 
 /** How a kind can be turned; nothing where it makes no difference. */
-function turnsOf({ shape, rank }: PropSpec): readonly PropTurn[] {
+function turnsOf({ kind, shape, rank }: PropSpec): readonly PropTurn[] {
+  if (kind === 'chair') return ['flat', 'upturned']
   if (shape === 'sheet' || shape === 'cylinder') return ['crosswise', 'lengthwise']
   if (shape !== 'box') return []
   return rank === 0 ? ['flat', 'lengthwise', 'side', 'end'] : ['crosswise', 'lengthwise']
 }
 
 /** A block that lies flat the long way is still flat: the words say which way its long side goes. */
-const turnWords = (turn: PropTurn, { rank, shape }: PropSpec): string =>
-  turn === 'lengthwise' && rank === 0 && shape === 'box' ? 'flat, long way' : turnNames[turn]
+const turnWords = (turn: PropTurn, { kind, rank, shape }: PropSpec): string =>
+  kind === 'chair' && turn === 'flat'
+    ? 'on its feet'
+    : turn === 'lengthwise' && rank === 0 && shape === 'box'
+      ? 'flat, long way'
+      : turnNames[turn]
 export const turnChoices = (spec: PropSpec): readonly { readonly value: PropTurn; readonly words: string }[] =>
   turnsOf(spec).map((value) => ({ value, words: turnWords(value, spec) }))
 
@@ -120,8 +130,8 @@ export function itemWords({ kind, count, folds, turn, piles, lies }: SetUpItem, 
 }
 
 /** The turn nobody needs to be told. */
-export const defaultTurn = ({ shape, rank }: PropSpec): PropTurn =>
-  shape === 'box' && rank === 0 ? 'flat' : 'crosswise'
+export const defaultTurn = ({ kind, shape, rank }: PropSpec): PropTurn =>
+  kind === 'chair' || (shape === 'box' && rank === 0) ? 'flat' : 'crosswise'
 
 /** What a set-up takes, in one line. */
 export function takesWords(items: readonly Pick<SetUpItem, 'kind' | 'count'>[]): string {

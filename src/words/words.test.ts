@@ -96,7 +96,7 @@ describe('props', () => {
     expect(foldNameOf([{ op: 'thirdW' }, { op: 'thirdW' }])).toBeUndefined()
     expect(bodyParts.map((part) => partNames[part]).every((name) => name.length > 2)).toBe(true)
     expect(turnChoices(propKinds.foamBlock).map(({ words }) => words)).toContain('flat, long way')
-    expect(turnChoices(propKinds.chair)).toEqual([])
+    expect(turnChoices(propKinds.wall)).toEqual([])
   })
 })
 

@@ -37,6 +37,8 @@ const propOf: Partial<Record<PropKind, CautionProp>> = {
   eyePillow: 'prop_eye',
   sandbag: 'prop_weight',
   strap: 'prop_strap',
+  belt: 'prop_strap',
+  scarf: 'prop_strap',
 }
 
 /** Whether a row speaks of props, not of shapes or breaths. */

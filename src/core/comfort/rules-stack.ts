@@ -1,5 +1,5 @@
 import type { BodyPart } from '#model/set-up'
-import { isLengthwise, usualMassKg } from '#core/props'
+import { isLengthwise, isSeat, usualMassKg } from '#core/props'
 import type { LoadedPiece, Pile } from '#core/props'
 import { tenth } from './reading.ts'
 import type { ComfortRuleFacts } from './facts.ts'
@@ -20,7 +20,7 @@ const leastSoft = 2
 function hardUnder({ pieces }: Pile): LoadedPiece | undefined {
   const at = pieces.findLastIndex(({ rank }) => rank < 2)
   const hard = pieces[at]
-  if (!hard || hard.rank > 0 || hard.kind === 'chair') return undefined
+  if (!hard || hard.rank > 0 || isSeat(hard)) return undefined
   return pieces.slice(at + 1).reduce((sum, { height }) => sum + height, 0) < leastSoft ? hard : undefined
 }
 
@@ -35,7 +35,7 @@ const short = ({ along, across }: LoadedPiece): number => Math.min(along, across
  */
 function standing({ elevation }: Look, { part, pieces }: Pile): readonly LoadedPiece[] {
   const leans = part === 'upperBack' && elevation.slope !== undefined
-  return pieces.filter((piece) => piece.kind !== 'chair' && !(leans && isLengthwise(piece)))
+  return pieces.filter((piece) => !isSeat(piece) && piece.leanDeg === undefined && !(leans && isLengthwise(piece)))
 }
 
 function ratioOf(pieces: readonly LoadedPiece[]): number {

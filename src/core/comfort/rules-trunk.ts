@@ -60,14 +60,17 @@ export const trunkRules: readonly Rule[] = [
     find: (look) => {
       const numbers = valueOf(look.elevation.numbers.incline)
       const back = pileOf(look, 'upperBack')
-      if (!numbers || !back || (numbers.bolsterAngle < 1 && back.height < thickSlope)) return undefined
-      const angle = Math.round(numbers.trunkAngle)
-      const isOut = angle < slope.least || angle > slope.most
+      const promised = look.figure.kind === 'lying' ? look.figure.trunkFromDeg : undefined
+      const isMeant = numbers && back && (numbers.bolsterAngle >= 1 || back.height >= thickSlope)
+      if (!isMeant && promised === undefined) return undefined
+      const angle = Math.round(numbers?.trunkAngle ?? 0)
+      const least = promised ?? slope.least
+      const isOut = angle < least || angle > slope.most
       const isTight = angle < slope.easyLeast || angle > slope.easyMost
       if (!isTight) return undefined
       const facts = {
         angleDeg: angle,
-        leastDeg: isOut ? slope.least : slope.easyLeast,
+        leastDeg: isOut ? least : slope.easyLeast,
         mostDeg: isOut ? slope.most : slope.easyMost,
         forBreath: !isOut,
       }
@@ -75,7 +78,7 @@ export const trunkRules: readonly Rule[] = [
         part: 'upperBack',
         ...(isOut ? {} : { grade: 'tip' as const }),
         facts,
-        wish: { part: 'upperBack', wants: angle < slope.easyLeast ? 'higher' : 'lower' },
+        wish: { part: 'upperBack', wants: angle < Math.max(least, slope.easyLeast) ? 'higher' : 'lower' },
       }
     },
   },

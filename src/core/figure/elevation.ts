@@ -66,11 +66,11 @@ export const heightsOf = ({ figure, items, kinds, who }: ElevationInput): Calcul
  * those of the heights and of the figure's calculation; warnings are its codes.
  */
 export function elevation(input: ElevationInput): Calculated<Elevation> {
-  const { figure, items, who } = input
+  const { figure, items, kinds, who } = input
   const piles = heightsOf(input)
   if (!piles.ok) return piles
   const frame = frameOf(bodyOf(who.statureCm, who.measured))
-  const scene = { f: frame, piles: piles.value, wall: items.some(({ kind }) => kind === 'wall') }
+  const scene = { f: frame, piles: piles.value, wall: items.some(({ kind }) => kinds[kind].shape === 'wall') }
   const drawn = draw(figure, scene)
   if (!drawn.ok) return drawn
   const skeleton = clearArms(drawn.value.skeleton, frame, drawn.value.props)

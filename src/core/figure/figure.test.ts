@@ -132,7 +132,7 @@ describe('every shipped set-up, for 150, 170 and 190 cm', () => {
 })
 
 describe('the figure follows its set-up', () => {
-  const inclined = named('inclined-rest-few')
+  const inclined = named('reclined-bound-angle-full')
   const chest = (items: readonly SetUpItem[], statureCm = 170) =>
     drawn(inputOf(inclined, statureCm, items)).skeleton.shoulder.y
   const with_ = (id: string, change: Partial<SetUpItem>) =>

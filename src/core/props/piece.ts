@@ -24,7 +24,16 @@ export interface Piece {
   /** What the heights are computed from: one layer and how many. */
   readonly layer: { readonly t: number; readonly n: number }
   readonly footprintCm2: number
+  /** How steeply it leans by itself, degrees: the back of an upturned chair. */
+  readonly leanDeg?: number
 }
+
+/** Whether it is a seat on its feet, of which only the seat carries. */
+export const isSeat = ({ kind, leanDeg }: Pick<Piece, 'kind' | 'leanDeg'>): boolean =>
+  leanDeg === undefined && (kind === 'chair' || kind === 'sofa')
+
+/** An upturned chair stands on the top of its back and its seat's edge: back and legs lean so, cm and degrees [settled A17; lengths estimated]. */
+const upturnedChair = { along: 80, across: 40, height: 3, leanDeg: 45 } as const
 
 /** From this length on a support carries a trunk along it, or a knee and its shin, cm [estimate]. */
 const longEnough = 40
@@ -96,6 +105,12 @@ function faces({ lengthCm: l, widthCm: w, heightCm: h, rank }: PropSpec, turn: S
 export function pieceOf(item: Pick<SetUpItem, 'id' | 'kind' | 'folds' | 'turn'>, spec: PropSpec): Calculated<Piece> {
   const base = { itemId: item.id, kind: item.kind, rank: spec.rank }
   if (spec.shape === 'sheet') return sheetPiece(base, item, spec)
+  if (item.kind === 'chair' && item.turn === 'upturned') {
+    const { along, across, height } = upturnedChair
+    const layer = { t: height, n: 1 }
+    const solid = { round: false, roundSeen: false, material: spec.material, layer, footprintCm2: along * across }
+    return calculated({ ...base, ...upturnedChair, ...solid })
+  }
   const lying = faces(spec, item.turn)
   const round = spec.shape === 'cylinder'
   return calculated({

@@ -105,6 +105,7 @@ export const allFoursPoses: readonly Pose[] = [
         name: 'Shoulder on a bolster',
         grade: 'easier',
         change: 'A bolster under shoulder and head, the trunk higher.',
+        sensation: { from: 0, to: 2 },
         props: [{ kind: 'rectBolster', count: 1 }],
       },
       { id: 'arm-behind', name: 'Top arm behind', grade: 'stronger', change: 'The free arm rests along the low back.' },

@@ -72,7 +72,7 @@ export const chairPoses: readonly Pose[] = [
     directions: ['neutral'],
     sensation: { from: 0, to: 1 },
     families: ['seat'],
-    figure: { kind: 'chair', trunk: 'fold' },
+    figure: { kind: 'chair', trunk: 'fold', over: 'backrest', hipFlexDeg: 95, roundDeg: 40 },
     times: {
       changeS: 30,
       setUpS: setUp(30),

@@ -307,7 +307,7 @@ export const kneelingPoses: readonly Pose[] = [
     directions: ['backbend'],
     sensation: { from: 3, to: 6 },
     families: ['recl_kneel'],
-    figure: { kind: 'lying', legs: 'folded' },
+    figure: { kind: 'lying', legs: 'folded', trunkFromDeg: 30 },
     times: {
       setUpS: setUp(90),
       settleS: 10,

@@ -84,7 +84,7 @@ export const seatedHipsPoses: readonly Pose[] = [
     directions: ['backbend'],
     sensation: { from: 3, to: 6 },
     families: ['recl_kneel'],
-    figure: { kind: 'lying', legs: 'oneFolded' },
+    figure: { kind: 'lying', legs: 'oneFolded', trunkFromDeg: 30 },
     times: {
       setUpS: setUp(75),
       settleS: 10,

@@ -130,7 +130,7 @@ export const supineRestsPoses: readonly Pose[] = [
     directions: ['neutral'],
     sensation: { from: 0, to: 1 },
     families: ['sup_rest'],
-    figure: { kind: 'lying', legs: 'long' },
+    figure: { kind: 'lying', legs: 'long', trunkFromDeg: 30 },
     times: {
       setUpS: setUp(100),
       settleS: 15,

@@ -1,5 +1,5 @@
 import type { SetUp } from '#model/set-up'
-import { blanket, block, bolster, book, cover, pillow, setUpsOf, towel } from './parts.ts'
+import { behind, blanket, block, bolster, book, cover, pillow, setUpsOf, towel } from './parts.ts'
 
 /** Set-ups face down, kneeling, on all fours and on the side. */
 export const setUpsFaceDown: readonly SetUp[] = [
@@ -9,18 +9,20 @@ export const setUpsFaceDown: readonly SetUp[] = [
       bolster('chest', 'lengthwise'),
       blanket('chest', 'narrow', { turn: 'lengthwise' }),
       towel('ankles', 'narrow'),
+      cover,
     ],
     few: [bolster('chest', 'lengthwise'), blanket('pelvis', 'narrow')],
     household: [pillow('chest', 'lengthwise', { count: 2 }), towel('pelvis', 'narrow')],
   }),
   ...setUpsOf('knees-together-fold', {
     full: [
-      blanket('pelvis', 'narrow'),
-      blanket('head', 'narrow'),
+      blanket('head', 'thirds'),
       blanket('knees', 'longHalf', { turn: 'lengthwise' }),
+      towel('ankles', 'narrow'),
+      cover,
     ],
-    few: [blanket('pelvis', 'narrow'), blanket('head', 'square')],
-    household: [towel('pelvis', 'narrow'), pillow('head', 'crosswise')],
+    few: [blanket('head', 'thirds')],
+    household: [pillow('head', 'crosswise', { count: 2 })],
   }),
   ...setUpsOf('heel-sit', {
     full: [
@@ -28,29 +30,30 @@ export const setUpsFaceDown: readonly SetUp[] = [
       block('pelvis', 'flat'),
       towel('pelvis', 'square', { turn: 'lengthwise' }),
       towel('ankles', 'narrow'),
+      cover,
     ],
     few: [block('pelvis', 'flat'), towel('pelvis', 'square', { turn: 'lengthwise' })],
     household: [pillow('pelvis', 'crosswise')],
   }),
   ...setUpsOf('toes-tucked-kneel', {
-    full: [blanket('knees', 'narrow'), blanket('pelvis', 'narrow')],
+    full: [blanket('knees', 'quarter'), block('pelvis', 'flat'), blanket('pelvis', 'narrow')],
     few: [blanket('knees', 'quarter')],
     household: [towel('knees', 'standard')],
   }),
   ...setUpsOf('ankle-lean', {
     full: [towel('ankles', 'narrow')],
     few: [towel('ankles', 'quarter')],
-    household: [],
+    household: [towel('ankles', 'single')],
   }),
   ...setUpsOf('level-all-fours', {
-    full: [blanket('knees', 'quarter')],
+    full: [blanket('knees', 'quarter'), cover],
     few: [blanket('knees', 'single')],
     household: [towel('knees', 'standard')],
   }),
   ...setUpsOf('threaded-arm', {
-    full: [blanket('knees', 'single'), blanket('head', 'standard')],
-    few: [blanket('head', 'standard')],
-    household: [towel('head', 'square')],
+    full: [blanket('knees', 'single'), blanket('head', 'standard'), cover],
+    few: [towel('knees', 'quarter'), blanket('head', 'standard')],
+    household: [towel('knees', 'standard'), towel('head', 'square')],
   }),
   ...setUpsOf('long-arm-kneel', {
     full: [blanket('knees', 'quarter'), bolster('chest', 'lengthwise'), blanket('head', 'single')],
@@ -58,8 +61,8 @@ export const setUpsFaceDown: readonly SetUp[] = [
     household: [towel('knees', 'standard'), pillow('head', 'crosswise')],
   }),
   ...setUpsOf('low-lunge', {
-    full: [blanket('knees', 'quarter'), block('hands', 'side', { count: 2, piles: 2 })],
-    few: [block('hands', 'side', { count: 2, piles: 2 })],
+    full: [blanket('knees', 'standard'), block('hands', 'side', { count: 2, piles: 2 })],
+    few: [blanket('knees', 'quarter'), block('hands', 'flat', { count: 2, piles: 2 })],
     household: [towel('knees', 'standard'), book('hands', 'flat', { count: 8, piles: 2 })],
   }),
   ...setUpsOf('sleeping-swan', {
@@ -68,14 +71,18 @@ export const setUpsFaceDown: readonly SetUp[] = [
     household: [towel('pelvis', 'square'), pillow('chest', 'lengthwise', { count: 2 })],
   }),
   ...setUpsOf('frog', {
-    full: [blanket('knees', 'quarter', { count: 2, piles: 2 }), bolster('chest', 'lengthwise')],
-    few: [bolster('chest', 'lengthwise')],
+    full: [
+      blanket('knees', 'quarter', { count: 2, piles: 2 }),
+      bolster('chest', 'lengthwise'),
+      blanket('head', 'single'),
+    ],
+    few: [blanket('knees', 'quarter', { count: 2, piles: 2 }), bolster('chest', 'lengthwise')],
     household: [towel('knees', 'standard', { count: 2, piles: 2 }), pillow('chest', 'lengthwise', { count: 2 })],
   }),
   ...setUpsOf('long-dog-head-carried', {
     full: [bolster('head', 'crosswise'), blanket('head', 'square')],
     few: [bolster('head', 'crosswise')],
-    household: [book('head', 'flat', { count: 3 }), towel('head', 'square')],
+    household: [book('head', 'flat', { count: 3 }), blanket('head', 'square')],
   }),
   ...setUpsOf('sphinx', {
     full: [blanket('pelvis', 'quarter'), blanket('arms', 'single')],
@@ -88,36 +95,48 @@ export const setUpsFaceDown: readonly SetUp[] = [
     household: [],
   }),
   ...setUpsOf('belly-rest', {
-    full: [blanket('pelvis', 'standard'), towel('ankles', 'roll')],
+    full: [blanket('pelvis', 'standard'), towel('ankles', 'roll'), cover],
     few: [blanket('pelvis', 'quarter')],
     household: [towel('ankles', 'narrow')],
   }),
   ...setUpsOf('belly-over-a-bolster', {
-    full: [bolster('belly', 'lengthwise'), blanket('head', 'standard'), towel('ankles', 'roll'), cover],
+    full: [bolster('belly', 'lengthwise'), blanket('head', 'thirds'), towel('ankles', 'roll'), cover],
     few: [bolster('belly', 'lengthwise'), towel('ankles', 'roll')],
     household: [pillow('belly', 'lengthwise', { count: 2 }), towel('ankles', 'roll')],
   }),
   ...setUpsOf('half-frog-on-the-belly', {
-    full: [towel('thighs', 'square'), blanket('pelvis', 'quarter')],
-    few: [towel('thighs', 'square')],
+    full: [towel('thighs', 'square'), blanket('pelvis', 'quarter'), blanket('head', 'single')],
+    few: [towel('thighs', 'square'), towel('head', 'single')],
     household: [towel('thighs', 'standard')],
   }),
   ...setUpsOf('side-rest', {
     full: [
-      blanket('head', 'square'),
+      blanket('head', 'thirds'),
       bolster('knees', 'lengthwise'),
       blanket('arms', 'narrow', { turn: 'lengthwise' }),
+      behind(blanket('upperBack', 'roll', { turn: 'lengthwise' })),
+      cover,
     ],
-    few: [blanket('head', 'square'), blanket('knees', 'narrow', { turn: 'lengthwise' })],
-    household: [pillow('head', 'crosswise'), pillow('knees', 'lengthwise', { count: 2 })],
+    few: [
+      blanket('head', 'thirds'),
+      blanket('knees', 'narrow', { turn: 'lengthwise' }),
+      behind(blanket('upperBack', 'roll', { turn: 'lengthwise' })),
+    ],
+    household: [
+      pillow('head', 'crosswise', { count: 2 }),
+      pillow('knees', 'lengthwise', { count: 2 }),
+      behind(pillow('upperBack', 'lengthwise')),
+    ],
   }),
   ...setUpsOf('side-over-a-bolster', {
     full: [
       bolster('lowBack', 'crosswise'),
-      blanket('head', 'thirds'),
+      blanket('head', 'thirds', { count: 1 }),
+      towel('head', 'square'),
       blanket('knees', 'narrow', { turn: 'lengthwise' }),
+      cover,
     ],
-    few: [blanket('lowBack', 'roll'), blanket('head', 'thirds')],
-    household: [towel('lowBack', 'roll'), pillow('head', 'crosswise')],
+    few: [blanket('lowBack', 'roll'), blanket('head', 'thirds'), blanket('knees', 'narrow', { turn: 'lengthwise' })],
+    household: [towel('lowBack', 'roll'), pillow('head', 'crosswise'), pillow('knees', 'lengthwise')],
   }),
 ]

@@ -33,12 +33,21 @@ export const pillow = turned('longPillow')
 export const cushion = turned('seatCushion')
 export const book = turned('book')
 export const chair = turned('chair')
+/** On the top of its back and its seat's edge: its back is a slope. */
+export const upturnedChair = (under: BodyPart): Laid => chair(under, 'upturned')
+/** What stands in for a strap. */
+export const belt = (around: BodyPart): Laid => lay('belt', around, { lies: 'around' })
+export const scarf = (around: BodyPart): Laid => lay('scarf', around, { lies: 'around' })
+/** Something laid between the two sides, or behind. */
+export const between = (item: Laid): Laid => ({ ...item, lies: 'between' })
+export const behind = (item: Laid): Laid => ({ ...item, lies: 'behind' })
 /** What is laid over the eyes, round the legs, or over the body. */
 export const eyePillow = lay('eyePillow', 'eyes', { lies: 'over' })
 export const cover: Laid = { ...lay('blanket', 'belly', { lies: 'over' }), folds: [{ op: 'halfL' }] }
 export const strap = (around: BodyPart): Laid => lay('strap', around, { lies: 'around' })
 export const sandbag = (over: BodyPart): Laid => lay('sandbag', over, { lies: 'over' })
-export const wall = (behind: BodyPart): Laid => lay('wall', behind, { lies: 'behind' })
+export const wall = (part: BodyPart): Laid => lay('wall', part, { lies: 'behind' })
+export const door = (part: BodyPart): Laid => lay('door', part, { lies: 'behind' })
 
 export interface Told {
   readonly full: readonly Laid[]

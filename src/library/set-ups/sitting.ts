@@ -1,5 +1,21 @@
 import type { SetUp } from '#model/set-up'
-import { blanket, block, bolster, book, chair, cover, cushion, pillow, setUpsOf, strap, towel, wall } from './parts.ts'
+import {
+  between,
+  blanket,
+  block,
+  bolster,
+  book,
+  chair,
+  cover,
+  cushion,
+  door,
+  pillow,
+  scarf,
+  setUpsOf,
+  strap,
+  towel,
+  wall,
+} from './parts.ts'
 
 /** Set-ups sitting, on a chair and standing. */
 export const setUpsSitting: readonly SetUp[] = [
@@ -9,13 +25,14 @@ export const setUpsSitting: readonly SetUp[] = [
       towel('knees', 'roll'),
       bolster('head', 'crosswise', { count: 2 }),
       blanket('head', 'square'),
+      cover,
     ],
     few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'square')],
     household: [blanket('pelvis', 'narrow'), chair('head'), towel('head', 'square')],
     names: { few: 'Head on a chair' },
   }),
   ...setUpsOf('one-leg-fold', {
-    full: [blanket('pelvis', 'narrow'), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square')],
+    full: [blanket('pelvis', 'narrow'), bolster('head', 'crosswise', { count: 2 }), blanket('head', 'square'), cover],
     few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'square')],
     household: [blanket('pelvis', 'narrow'), chair('head'), towel('head', 'square')],
     names: { few: 'Head on a chair' },
@@ -32,15 +49,22 @@ export const setUpsSitting: readonly SetUp[] = [
       blanket('knees', 'narrow', { count: 2, piles: 2, turn: 'lengthwise' }),
       chair('head'),
       blanket('head', 'standard'),
+      cover,
     ],
-    few: [blanket('pelvis', 'narrow'), chair('head')],
+    few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'standard')],
     household: [blanket('pelvis', 'narrow'), chair('head'), towel('head', 'standard')],
   }),
   ...setUpsOf('cross-legged-fold', {
-    full: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'standard')],
-    few: [blanket('pelvis', 'narrow'), chair('head')],
+    full: [
+      blanket('pelvis', 'narrow'),
+      chair('head'),
+      blanket('head', 'standard'),
+      towel('knees', 'thirds', { count: 2, piles: 2 }),
+      cover,
+    ],
+    few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'standard')],
     household: [blanket('pelvis', 'narrow'), chair('head'), towel('head', 'square')],
-    names: { few: 'Head on a chair' },
+    names: { full: 'Head on a chair, knees carried', few: 'Head on a chair' },
   }),
   ...setUpsOf('deer', {
     full: [blanket('pelvis', 'standard'), block('hands', 'side', { count: 2, piles: 2 })],
@@ -58,14 +82,20 @@ export const setUpsSitting: readonly SetUp[] = [
     household: [cushion('pelvis')],
   }),
   ...setUpsOf('cross-legged-seat', {
-    full: [cushion('pelvis'), towel('knees', 'thirds', { count: 2, piles: 2 })],
+    full: [cushion('pelvis'), towel('knees', 'thirds', { count: 2, piles: 2 }), cover],
     few: [blanket('pelvis', 'narrow')],
     household: [pillow('pelvis', 'crosswise', { count: 2 })],
   }),
   ...setUpsOf('twist-over-a-bolster', {
-    full: [bolster('chest', 'lengthwise'), towel('pelvis', 'standard')],
-    few: [bolster('chest', 'lengthwise')],
-    household: [pillow('chest', 'lengthwise', { count: 2 })],
+    full: [
+      bolster('chest', 'lengthwise'),
+      blanket('head', 'single'),
+      between(blanket('knees', 'standard')),
+      blanket('arms', 'standard', { count: 2, piles: 2 }),
+      cover,
+    ],
+    few: [bolster('chest', 'lengthwise'), between(blanket('knees', 'quarter'))],
+    household: [pillow('chest', 'lengthwise', { count: 2 }), between(towel('knees', 'square'))],
   }),
   ...setUpsOf('seated-twist', {
     full: [blanket('pelvis', 'narrow'), block('hands', 'flat', { count: 2, piles: 2 })],
@@ -73,7 +103,7 @@ export const setUpsSitting: readonly SetUp[] = [
     household: [cushion('pelvis')],
   }),
   ...setUpsOf('side-bend-seated', {
-    full: [blanket('pelvis', 'narrow'), block('hands', 'side', { count: 2, piles: 2 })],
+    full: [blanket('pelvis', 'narrow'), block('hands', 'side', { count: 2, piles: 2 }), cover],
     few: [blanket('pelvis', 'narrow')],
     household: [cushion('pelvis')],
   }),
@@ -83,43 +113,34 @@ export const setUpsSitting: readonly SetUp[] = [
     household: [cushion('pelvis')],
   }),
   ...setUpsOf('hands-clasped-behind', {
-    full: [blanket('pelvis', 'narrow'), strap('hands')],
-    few: [strap('hands')],
-    household: [cushion('pelvis')],
+    full: [blanket('pelvis', 'narrow'), towel('knees', 'thirds', { count: 2, piles: 2 }), strap('hands')],
+    few: [blanket('pelvis', 'narrow'), strap('hands')],
+    household: [cushion('pelvis'), scarf('hands')],
   }),
   ...setUpsOf('chair-seat', {
-    full: [chair('pelvis'), blanket('feet', 'standard'), cover],
+    full: [chair('pelvis'), blanket('feet', 'narrow'), cover],
     few: [chair('pelvis'), blanket('feet', 'standard')],
     household: [chair('pelvis'), book('feet', 'flat', { count: 2, piles: 2 })],
   }),
   ...setUpsOf('lean-on-a-chair', {
-    full: [
-      chair('pelvis'),
-      chair('head'),
-      bolster('head', 'crosswise', { count: 2 }),
-      blanket('head', 'square'),
-      blanket('feet', 'standard'),
-    ],
-    few: [chair('pelvis'), chair('head'), bolster('head', 'crosswise', { count: 2 })],
-    household: [
-      chair('pelvis'),
-      chair('head'),
-      pillow('head', 'crosswise', { count: 4 }),
-      book('feet', 'flat', { count: 2, piles: 2 }),
-    ],
+    full: [chair('pelvis'), blanket('head', 'thirds'), blanket('feet', 'standard'), cover],
+    few: [chair('pelvis'), blanket('head', 'thirds'), towel('feet', 'square', { count: 2, piles: 2 })],
+    household: [chair('pelvis'), pillow('head', 'crosswise'), book('feet', 'flat', { count: 2, piles: 2 })],
   }),
   ...setUpsOf('chair-twist', {
-    full: [chair('pelvis'), blanket('feet', 'standard'), { ...block('thighs', 'side'), lies: 'between' }],
-    few: [chair('pelvis'), { ...block('thighs', 'side'), lies: 'between' }],
-    household: [
+    full: [
       chair('pelvis'),
-      { ...book('thighs', 'flat'), lies: 'between' },
-      book('feet', 'flat', { count: 2, piles: 2 }),
+      blanket('feet', 'standard'),
+      between(block('thighs', 'side')),
+      blanket('hands', 'quarter'),
+      cover,
     ],
+    few: [chair('pelvis'), blanket('feet', 'standard'), between(block('thighs', 'side'))],
+    household: [chair('pelvis'), between(book('thighs', 'flat')), book('feet', 'flat', { count: 2, piles: 2 })],
   }),
   ...setUpsOf('chair-figure-four', {
-    full: [chair('pelvis'), blanket('feet', 'standard')],
-    few: [chair('pelvis')],
+    full: [chair('pelvis'), blanket('feet', 'standard'), towel('thighs', 'quarter')],
+    few: [chair('pelvis'), blanket('feet', 'standard')],
     household: [chair('pelvis'), book('feet', 'flat')],
   }),
   ...setUpsOf('wide-standing-fold', {
@@ -128,13 +149,17 @@ export const setUpsSitting: readonly SetUp[] = [
     household: [chair('head'), towel('head', 'standard')],
   }),
   ...setUpsOf('half-fold-at-the-wall', {
-    full: [wall('hands')],
+    full: [wall('hands'), between(block('thighs', 'flat'))],
     few: [wall('hands')],
-    household: [wall('hands')],
+    household: [door('hands')],
   }),
   ...setUpsOf('low-squat', {
-    full: [towel('feet', 'narrow', { count: 2, piles: 2 }), block('pelvis', 'side'), towel('pelvis', 'standard')],
-    few: [towel('feet', 'narrow', { count: 2, piles: 2 })],
+    full: [
+      towel('feet', 'narrow', { count: 2, piles: 2 }),
+      block('pelvis', 'flat', { count: 2 }),
+      towel('pelvis', 'standard'),
+    ],
+    few: [blanket('feet', 'quarter', { count: 2, piles: 2 })],
     household: [towel('feet', 'narrow', { count: 2, piles: 2 })],
   }),
 ]

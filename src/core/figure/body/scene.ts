@@ -52,6 +52,8 @@ export interface Drawn {
   readonly props: readonly PlacedProp[]
   /** Where the wall stands, and which way it faces the body. */
   readonly wallX?: number
+  /** Where the back of a chair stands that somebody leans over. */
+  readonly backrestX?: number
   /** The book's numbers it was built from. */
   readonly numbers: BookNumbers
   /** The slope under the back. */

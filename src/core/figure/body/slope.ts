@@ -18,6 +18,8 @@ export interface Slope {
   readonly length: number
   /** A block part of the way up. */
   readonly mid?: Pile
+  /** What its support leans by itself, degrees; no block carries it then. */
+  readonly leanDeg?: number
 }
 
 /** A slope where it lies: its long support leans with its low end on the floor. */
@@ -36,6 +38,11 @@ export function slopeOf(scene: Pick<Scene, 'piles'>): Slope | undefined {
   const at = pile?.pieces.findIndex(isLengthwise) ?? -1
   if (!pile || at < 0) return undefined
   const [blocks, long] = [pile.pieces.slice(0, at), pile.pieces.slice(at)]
+  const leaning = long.find(({ leanDeg }) => leanDeg !== undefined)
+  if (leaning?.leanDeg !== undefined) {
+    const { along: length, leanDeg } = leaning
+    return { blocks: [], long, blockH: (length - overhang) * sinOf(leanDeg), thickness: sum(long), length, leanDeg }
+  }
   const mid = pileUnder(scene, 'lowBack')
   return {
     blocks,

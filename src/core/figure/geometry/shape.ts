@@ -1,3 +1,4 @@
+import { isSeat } from '#core/props'
 import type { Piece } from '#core/props'
 import { cosOf, sinOf } from './plane.ts'
 import type { Point, Point3 } from './plane.ts'
@@ -125,10 +126,10 @@ const seatThickness = 4
 /** A piece that lies centred on a surface, `h` cm high under its load. Of a chair only the seat is in the way. */
 export function shapeOn(
   surface: Surface,
-  piece: Pick<Piece, 'along' | 'roundSeen' | 'rank' | 'kind'>,
+  piece: Pick<Piece, 'along' | 'roundSeen' | 'rank' | 'kind' | 'leanDeg'>,
   h: number,
 ): Shape {
-  if (piece.kind === 'chair')
+  if (isSeat(piece))
     return shapeOn(surfaceAt(surface, 0, h - seatThickness), { ...piece, kind: 'book' }, seatThickness)
   const radius = piece.roundSeen
     ? h / 2

@@ -1,4 +1,5 @@
 import type { Figure, FigureOf } from '#model/figure'
+import { isSeat } from '#core/props'
 import type { Calculated } from '#core/props'
 import type { Elevation } from '../elevation.ts'
 import type { SlopeNumbers } from './numbers.ts'
@@ -113,7 +114,7 @@ function headMeasure(elevation: Elevation, side: 1 | -1): readonly Measure[] {
   const under = y - frame.headR
   // Where the head lies on its own pile on the floor the pile's height says it.
   const own = elevation.props.filter(({ part }) => part === 'head')
-  const stands = own.some((prop) => prop.piece.kind === 'chair' || boundsOf(prop).low < told)
+  const stands = own.some((prop) => isSeat(prop.piece) || boundsOf(prop).low < told)
   const top = Math.max(0, ...own.map((prop) => boundsOf(prop).high))
   if (under < told || (stands && Math.abs(under - top) < told)) return []
   // Beyond whatever lies under it, unless that goes on far past the head.

@@ -1,5 +1,5 @@
 import type { FigureOf } from '#model/figure'
-import { forwardFold } from '#core/props'
+import { forwardFold, isSeat } from '#core/props'
 import type { Calculated, ForwardFoldInput, Pile } from '#core/props'
 import { armTo } from '../body/arms.ts'
 import type { Leg, Legs } from '../body/legs.ts'
@@ -25,12 +25,16 @@ import { usualOf } from '../body/usual.ts'
 
 type Seated = FigureOf<'seated'>
 
+/** Whether a chair or sofa stands at the foot of a pile. */
+const onSeat = (pile: Pick<Pile, 'pieces'> | undefined): boolean =>
+  pile?.pieces[0] !== undefined && isSeat(pile.pieces[0])
+
 /** How far the neck goes on with a fold, degrees [formula book 5e]. */
 const neckDeg = 20
 
 /** Whether the head's pile stands on a long leg: a chair stands over it, on the floor. */
 const onLegs = ({ legs }: Seated, scene: Scene): boolean =>
-  (legs === 'long' || legs === 'one') && pileUnder(scene, 'head')?.pieces[0]?.kind !== 'chair'
+  (legs === 'long' || legs === 'one') && !onSeat(pileUnder(scene, 'head'))
 
 /** What the formula book asks of a fold: on crossed or bound legs the slope of the thigh stands for that of the leg. */
 function foldInput(figure: Seated, scene: Scene, thighSlopeDeg: number): ForwardFoldInput {
@@ -146,8 +150,7 @@ export function seatedFold(
   const onLegs = figure.legs === 'long' ? legs.right : figure.legs === 'one' ? legs.left : undefined
   // The near edge comes just under the face, so that the chest has room.
   // On the legs it stays short of the feet.
-  const furthest =
-    onLegs && pile?.pieces[0]?.kind !== 'chair' ? Math.max(nearest, onLegs.ankle.x - f.heelR - half) : Infinity
+  const furthest = onLegs && !onSeat(pile) ? Math.max(nearest, onLegs.ankle.x - f.heelR - half) : Infinity
   const baseAt = (ball: Point3, on: number): Surface =>
     supportBase(
       scene,
@@ -191,7 +194,7 @@ function roomFor(figure: Seated, scene: Scene, { right }: Legs): number {
   // Between the legs of a straddle: where they stand wide enough apart for it.
   const wide = Math.max(
     0,
-    ...(pileUnder(scene, 'head')?.pieces ?? []).filter(({ kind }) => kind !== 'chair').map(({ across }) => across / 2),
+    ...(pileUnder(scene, 'head')?.pieces ?? []).filter((piece) => !isSeat(piece)).map(({ across }) => across / 2),
   )
   const [along, out] = [right.ankle.x - right.hip.x, right.ankle.z - right.hip.z]
   return Math.max(0, ((wide + f.kneeR - right.hip.z) * along) / (out || 1))
@@ -200,7 +203,7 @@ function roomFor(figure: Seated, scene: Scene, { right }: Legs): number {
 /** Where the head's pile stands: on the long legs where it is over them, else on the floor. A chair always stands on the floor. */
 function supportBase(scene: Scene, x: number, leg: Leg | undefined): Surface {
   const pile = pileUnder(scene, 'head')
-  if (!leg || pile?.pieces[0]?.kind === 'chair') return floorAt(x)
+  if (!leg || onSeat(pile)) return floorAt(x)
   const { knee, ankle, hip } = leg
   const [a, b] = x < knee.x ? [hip, knee] : [knee, ankle]
   const share = (x - a.x) / (b.x - a.x || 1)

@@ -4,10 +4,10 @@ import { propKinds } from '#library/prop-kinds'
 import { setUps } from '#library/set-ups'
 import { mendsFor } from './mend-work.ts'
 
-const setUp = setUps.find(({ id }) => id === 'reclined-bound-angle-full')
+const setUp = setUps.find(({ id }) => id === 'reclined-bound-angle-few')
 const figure = poses.find(({ id }) => id === 'reclined-bound-angle')?.figure
 if (!setUp || !figure) throw new Error('no bound angle')
-const input = { figure, items: setUp.items, kinds: propKinds, who: { statureCm: 170 } }
+const input = { figure, items: setUp.items, kinds: propKinds, who: { statureCm: 190 } }
 
 test('what the worker is asked and what it answers can be sent, and nothing is lost on the way', () => {
   const sent = JSON.parse(JSON.stringify(input)) as typeof input

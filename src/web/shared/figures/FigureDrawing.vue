@@ -13,6 +13,7 @@ const materials: Readonly<Partial<Record<PropKind, string>>> = {
   corkBlock: 'block',
   book: 'block',
   chair: 'block',
+  sofa: 'block',
 }
 const behind = computed(() => props.drawing.limbs.filter(({ tone }) => tone === 'far'))
 const before = computed(() => props.drawing.limbs.filter(({ tone }) => tone !== 'far'))

@@ -261,11 +261,13 @@ describe('words', () => {
       return item ? itemWords(item, propKinds[item.kind]) : ''
     }
     expect(words('inclined-rest-full', 0)).toBe('1 blanket, standard fold')
-    expect(words('inclined-rest-full', 1)).toBe('1 block, on its side')
+    expect(words('inclined-rest-full', 1)).toBe('2 bolsters')
+    expect(words('reclined-bound-angle-full', 1)).toBe('1 block, on its side')
+    expect(words('inclined-rest-household', 1)).toBe('1 chair, turned over, the back a slope')
     expect(words('inclined-rest-full', 2)).toBe('1 bolster, long way')
-    expect(words('inclined-rest-full', 5)).toBe('2 blankets, standard fold, long way, one each side')
+    expect(words('inclined-rest-full', 4)).toBe('2 blankets, rolled, long way, one each side')
     expect(takesWords(setUps.find(({ id }) => id === 'inclined-rest-full')?.items ?? [])).toBe(
-      '5 blankets · block · bolster · cork block',
+      '6 blankets · 3 bolsters',
     )
     expect(turnChoices(propKinds.foamBlock).map(({ words: each }) => each)).toEqual([
       'flat',
@@ -273,6 +275,10 @@ describe('words', () => {
       'on its side',
       'on its end',
     ])
-    expect(turnChoices(propKinds.chair)).toEqual([])
+    expect(turnChoices(propKinds.chair).map(({ words: each }) => each)).toEqual([
+      'on its feet',
+      'turned over, the back a slope',
+    ])
+    expect(turnChoices(propKinds.sofa)).toEqual([])
   })
 })
