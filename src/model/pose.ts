@@ -25,6 +25,7 @@ export const targets = [
   'upperBack',
   'chest',
   'shoulders',
+  'wrists',
   'neck',
   'side',
   'belly',

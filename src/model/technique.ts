@@ -21,7 +21,7 @@ export const techniqueSchema = z.strictObject({
   /** When it may be begun, and by which techniques that is known. */
   startsWhen: z.strictObject({ words: lineSchema, easy: z.array(idSchema) }),
   /** Seat, or what else will do. */
-  seat: z.enum(['any', 'seat', 'seatOrIncline', 'standOrSeat']),
+  seat: z.enum(['any', 'seat', 'seatOrIncline', 'seatInclineOrLying', 'standOrSeat']),
   /** What new people are given; absent where it is not offered to them. */
   forNew: lineSchema.optional(),
   /** Taught in person, one to one: readable, but no part of a session. */

@@ -10,6 +10,7 @@ export const targetNames: Readonly<Record<Target, string>> = {
   upperBack: 'upper back',
   chest: 'chest',
   shoulders: 'shoulders',
+  wrists: 'wrists',
   neck: 'neck',
   side: 'side of the trunk',
   belly: 'belly',

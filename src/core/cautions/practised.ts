@@ -63,8 +63,10 @@ export function subjectsOf(
   }
   if (families.length > 0) subjects.add('*')
   for (const breath of breaths) {
-    subjects.add(breath)
-    for (const [group, members] of Object.entries(book.groups)) if (members.includes(breath)) subjects.add(group)
+    for (let at: string | undefined = breath; at !== undefined; at = book.inherits[at]) {
+      subjects.add(at)
+      for (const [group, members] of Object.entries(book.groups)) if (members.includes(at)) subjects.add(group)
+    }
   }
   for (const prop of props) subjects.add(prop)
   return subjects

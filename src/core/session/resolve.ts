@@ -72,6 +72,9 @@ function resolveMovement(block: MovementBlock, index: number, walk: Walk): Resul
   })
 }
 
+/** Rounds were planned: they are counted also where the technique begins uncounted. */
+const isInRounds = (amount: BreathBlock['amount']): boolean => amount !== undefined && 'sets' in amount
+
 function resolveBreath(block: BreathBlock, index: number, walk: Walk): Result<Resolved> {
   const technique = walk.catalog.techniques.get(block.techniqueId)
   if (!technique) {
@@ -83,7 +86,7 @@ function resolveBreath(block: BreathBlock, index: number, walk: Walk): Result<Re
     index,
     technique,
     ...changeTo(block, walk, block.basePosition ?? technique.basePosition),
-    pattern: technique.counted ? (block.pattern ?? technique.pattern) : undefined,
+    pattern: block.pattern ?? (technique.counted || isInRounds(block.amount) ? technique.pattern : undefined),
     pace: block.pace ?? technique.pace,
     amount: block.amount ?? technique.amount,
     setUpS: timeOf(block, walk, 'setUpS', { value: technique.setUpS, from: 'shipped' }),

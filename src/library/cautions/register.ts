@@ -52,7 +52,11 @@ const supported: Readonly<Partial<Record<Family, Minutes>>> = {
 export const ceilings = { usual, supported } as const
 
 /** Families whose rules another takes over [cautions reference 2.1]. */
-export const inherits: Readonly<Partial<Record<Family, Family>>> = {
+export const inherits: Readonly<Partial<Record<Family, Family> & Record<`br_${string}`, string>>> = {
+  br_straw: 'br_natural',
+  br_directions: 'br_three_part',
+  br_steps: 'br_hold_in',
+  br_single_nostril: 'br_alt_nostril',
   legs_up_flat: 'sup_rest',
   half_fold: 'standing',
   pelvis_raised: 'sup_rest',

@@ -250,12 +250,17 @@ function moversFor(targets: readonly Target[], { variation }: ChooserWish, catal
   })
 }
 
-/** Breath work as far as it fits, one technique after the other. */
+const techniquesOf = (picks: readonly Pick[]): readonly string[] =>
+  picks.flatMap(({ block }) => (block.kind === 'breath' ? [block.techniqueId] : []))
+
+/** Breath work as far as it fits, one technique after the other, and none without what it starts from. */
 function withBreathWork(wish: ChooserWish, catalog: Catalog, parts: Parts, fits: Fits): Parts {
-  const before = firstBreath(wish, catalog).flatMap(({ block }) => (block.kind === 'breath' ? [block.techniqueId] : []))
+  const before = techniquesOf(firstBreath(wish, catalog))
   return breathWork(wish, catalog, before).reduce((now, part) => {
+    const has = [...before, ...techniquesOf(now.breath)]
+    const asks = techniquesOf(part).flatMap((id) => catalog.techniques.get(id)?.startsWhen.easy ?? [])
     const more = { ...now, breath: [...now.breath, ...part] }
-    return fits(more, shares.frame) ? more : now
+    return asks.every((id) => has.includes(id)) && fits(more, shares.frame) ? more : now
   }, parts)
 }
 

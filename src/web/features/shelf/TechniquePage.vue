@@ -14,6 +14,7 @@ const seatWords = {
   any: 'any position',
   seat: 'an upright seat',
   seatOrIncline: 'an upright seat, or inclined',
+  seatInclineOrLying: 'an upright seat, inclined, or lying with the knees bent',
   standOrSeat: 'a steady stand, or a seat near a wall',
 } as const
 const thing = computed<ShelfThing | undefined>(() =>
@@ -60,11 +61,11 @@ const practised = computed(() => ({ families: [], breaths: [props.technique.caut
         <section>
           <h2>Before it</h2>
           <dl class="pairs">
-            <div v-if="technique.pattern">
+            <div v-if="technique.counted && technique.pattern">
               <dt>Counts</dt>
               <dd>{{ patternText(technique.pattern) }}</dd>
             </div>
-            <div v-if="technique.pattern">
+            <div v-if="technique.counted && technique.pattern">
               <dt>One round</dt>
               <dd>{{ roundSecondsText(technique.pattern, technique.pace) }} s</dd>
             </div>

@@ -20,7 +20,10 @@ const own = useOwnStore()
 const over = computed(() => props.resolved.breathOver)
 const choices = computed(() =>
   [...own.catalog.techniques.values()]
-    .filter(({ pattern, inPersonOnly }) => pattern && !inPersonOnly)
+    .filter(
+      ({ id, pattern, counted, inPersonOnly }) =>
+        (counted && pattern && !inPersonOnly) || id === over.value?.technique.id,
+    )
     .map(({ id, names }) => ({ id, words: names.english })),
 )
 const most = computed(() => {
