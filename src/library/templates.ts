@@ -58,7 +58,7 @@ export const templates: readonly Session[] = [
     level: 'regular',
     lengthS: 3600,
     schoolId: 'mixed',
-    purpose: 'Yin first, carried rest after.',
+    purpose: 'Yin first, supported rest after.',
     blocks: [
       { kind: 'talk', id: 'arrive', title: 'Arrive', text: 'What we do today, and the stop signs', s: 150 },
       { kind: 'breath', id: 'watch', techniqueId: 'watching-the-breath', amount: { naturalS: 120 } },
@@ -79,7 +79,7 @@ export const templates: readonly Session[] = [
     level: 'regular',
     lengthS: 4500,
     schoolId: 'restorative',
-    purpose: 'Few shapes, all of them carried.',
+    purpose: 'Few shapes, all of them supported.',
     blocks: [
       { kind: 'talk', id: 'arrive', title: 'Arrive', text: 'Fetch everything once; the stop signs', s: 180 },
       { kind: 'breath', id: 'belly', techniqueId: 'belly-breath', amount: { naturalS: 180 } },

@@ -3,7 +3,7 @@ import type { Family } from '#model/family'
 
 /** Families in words a teacher can say. */
 export const familyNames: Readonly<Record<Family, string>> = {
-  sup_rest: 'carried rest on the back',
+  sup_rest: 'supported rest on the back',
   legs_up_flat: 'legs up, pelvis on the floor',
   pelvis_raised: 'pelvis raised',
   head_low: 'head below the heart',

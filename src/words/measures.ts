@@ -22,7 +22,7 @@ const words: Readonly<Record<MeasureName, string>> = {
   floorDepth: 'floor it takes',
   torsoAngle: 'trunk',
   trunkLean: 'pelvis leans',
-  headSupport: 'head carried at',
+  headSupport: 'head supported at',
   headForward: 'head before the hips',
   seatWanted: 'seat for knees below hips',
   footSupport: 'under the feet',

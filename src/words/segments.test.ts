@@ -129,7 +129,7 @@ test('what to say is the text of a talk, the first cue of a stretch, the words o
   expect(toSay(hour, stretch(hour, 'sphinx', 'hold'))).toMatch(/^Small adjustments are welcome/)
   expect(toSay(hour, stretch(hour, 'deer', 'setUp', 'right'))).toMatch(/^Both sit bones find something to rest on/)
   expect(toSay(hour, stretch(hour, 'deer', 'comingOut', 'left'))).toMatch(/^Press the hands down/)
-  expect(toSay(hour, stretch(hour, 'deer', 'betweenSides'))).toBe('')
+  expect(toSay(hour, stretch(hour, 'deer', 'betweenSides'))).toBe('Shake the legs out')
   expect(toSay(led(aSession([aTalk()])), stretch(led(aSession([aTalk()])), 'talk', 'talk'))).toBe('')
 })
 

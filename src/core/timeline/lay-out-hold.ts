@@ -1,7 +1,7 @@
 import { mirrorText } from '#core/session'
 import type { ResolvedHold } from '#core/session'
 import { msFromS } from '#core/units'
-import { ifAnythingTingles } from './phrases.ts'
+import { betweenSidesMovement, ifAnythingTingles } from './phrases.ts'
 import { bowl, piece } from './piece.ts'
 import type { Piece, PieceCue } from './piece.ts'
 
@@ -16,12 +16,12 @@ export function layOutHold(hold: ResolvedHold): Piece[] {
     const { side } = held
     const before = second
       ? [
-          piece({ kind: 'betweenSides', form: answers.betweenSides }, null, times.betweenSidesS.value),
+          piece({ kind: 'betweenSides', form: answers.betweenSides }, null, times.betweenSidesS.value, between(hold)),
           piece({ kind: 'setUp', second }, side, times.secondSetUpS.value, setUp(hold, side)),
         ]
       : [piece({ kind: 'setUp', second }, side, times.setUpS.value, setUp(hold, side))]
     return wordsKept([
-      ...before,
+      ...before.filter(({ doing, lengthMs }) => doing.kind !== 'betweenSides' || lengthMs > 0),
       piece({ kind: 'settle' }, side, times.settleS.value, settling(hold)),
       ...phasePieces(hold, held),
       piece({ kind: 'comingOut' }, side, times.comingOutS.value),
@@ -29,6 +29,12 @@ export function layOutHold(hold: ResolvedHold): Piece[] {
   })
   return [...sides, piece({ kind: 'afterRest', form: answers.afterHold }, 'both', times.afterRestS.value)]
 }
+
+/** Which movement stands between the sides. */
+const between = ({ answers, pose }: ResolvedHold): readonly PieceCue[] =>
+  answers.betweenSides === 'movement'
+    ? [{ id: 'between', at: { fromStartS: 0 }, text: betweenSidesMovement[pose.base.leave] }]
+    : []
 
 /** What would be said in a set-up or a settling of no length is said as the next begins, on each side alike. */
 function wordsKept(pieces: readonly Piece[]): Piece[] {

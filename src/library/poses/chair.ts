@@ -31,7 +31,7 @@ export const chairPoses: readonly Pose[] = [
     cues: inward('Let the chair carry the back'),
     yinCues: lastWords,
     mistakes: ['The feet do not reach the floor.', 'The seat’s edge presses the thighs.'],
-    looksFor: ['Hips at or above the knees.', 'Both feet carried.'],
+    looksFor: ['Hips at or above the knees.', 'Both feet supported.'],
     comingOut: ['Let light in', 'press the feet into the floor'],
     counterposes: [],
     places: ['opening', 'closing'],

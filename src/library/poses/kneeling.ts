@@ -320,7 +320,7 @@ export const kneelingPoses: readonly Pose[] = [
     cues: inward('Tailbone long towards the knees', undefined, 20),
     yinCues: lastWords,
     mistakes: ['The knees lift or burn and nobody comes up.', 'The low back takes the whole bend.'],
-    looksFor: ['The seat is carried, the knees stay down.', 'The bolster meets the low back.'],
+    looksFor: ['The seat is supported, the knees stay down.', 'The bolster meets the low back.'],
     comingOut: ['Elbows under', 'breastbone leads, head last', 'lean forward', 'free one shin at a time'],
     counterposes: ['belly-rest', 'knees-over-a-bolster'],
     places: ['deep'],

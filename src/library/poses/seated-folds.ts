@@ -245,7 +245,7 @@ export const seatedFoldsPoses: readonly Pose[] = [
     cues: inward('Let the knees be as heavy as they are'),
     yinCues: lastWords,
     mistakes: ['The knees are pushed down.', 'The seat is so low that the pelvis rolls back.'],
-    looksFor: ['Thighs carried where they hang.', 'Sensation in the inner thighs, nothing in the knees.'],
+    looksFor: ['Thighs supported where they hang.', 'Sensation in the inner thighs, nothing in the knees.'],
     comingOut: ['Walk the hands back', 'head last', 'hands under the knees to close them'],
     counterposes: ['sphinx', 'constructive-rest'],
     places: ['opening', 'warm', 'deep'],
@@ -276,7 +276,7 @@ export const seatedFoldsPoses: readonly Pose[] = [
   {
     id: 'cross-legged-fold',
     names: {
-      english: 'Cross-legged fold, head carried',
+      english: 'Cross-legged fold, head supported',
       sanskrit: 'adho mukha sukhāsana',
       others: ['Easy seat, folding'],
     },
@@ -305,7 +305,7 @@ export const seatedFoldsPoses: readonly Pose[] = [
     cues: inward('Let the forearms be heavy'),
     yinCues: lastWords,
     mistakes: ['The support is too low and the neck hangs.', 'The knees are higher than the hips.'],
-    looksFor: ['Brow and arms are carried.', 'The back is rounded softly, not pulled.'],
+    looksFor: ['Brow and arms are supported.', 'The back is rounded softly, not pulled.'],
     comingOut: ['Hands to the support', 'walk up, head last', 'uncross the legs with the hands'],
     counterposes: ['heart-over-a-roll'],
     places: ['opening', 'counter', 'closing'],

@@ -35,7 +35,7 @@ export const sidePoses: readonly Pose[] = [
     cues: inward('Feel the breath in the back ribs'),
     yinCues: lastWords,
     mistakes: ['The head is too low and the neck bends sideways.', 'The top knee hangs off its pillow.'],
-    looksFor: ['Head, top arm and top knee all carried.', 'The spine lies in one line.'],
+    looksFor: ['Head, top arm and top knee all supported.', 'The spine lies in one line.'],
     comingOut: ['Top hand to the floor', 'press up with the hands', 'head last'],
     counterposes: [],
     places: ['opening', 'closing', 'counter'],

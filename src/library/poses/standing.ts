@@ -137,7 +137,7 @@ export const standingPoses: readonly Pose[] = [
   {
     id: 'wide-standing-fold',
     names: {
-      english: 'Wide standing fold, head carried',
+      english: 'Wide standing fold, head supported',
       sanskrit: 'prasārita pādottānāsana',
       others: ['Wide-legged standing fold'],
     },
@@ -289,7 +289,7 @@ export const standingPoses: readonly Pose[] = [
     setUpWords: ['Heels on a roll where they lift', 'Knees over the toes'],
     cues: oneCue('Elbows inside the knees, both at rest'),
     mistakes: ['The heels hover without a support.', 'The knees fall inwards of the toes.'],
-    looksFor: ['Heels carried, knees over the toes.', 'The low back hangs long.'],
+    looksFor: ['Heels supported, knees over the toes.', 'The low back hangs long.'],
     comingOut: ['Hands to the floor behind', 'sit down', 'legs long for a breath'],
     counterposes: ['hanging-fold', 'knees-over-a-bolster'],
     places: ['warm', 'deep'],

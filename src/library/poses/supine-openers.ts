@@ -83,7 +83,7 @@ export const supineOpenersPoses: readonly Pose[] = [
     setUpWords: ['Seat on the floor or a blanket, back along the bolster', 'Arms on something where the floor is far'],
     cues: inward('Arms come closer if the hands tingle'),
     mistakes: ['The bolster starts too high and leaves the waist hanging.', 'The head lies lower than the chest.'],
-    looksFor: ['The low back meets the bolster’s end.', 'Arms are carried where the floor is far.'],
+    looksFor: ['The low back meets the bolster’s end.', 'Arms are supported where the floor is far.'],
     comingOut: ['Bend the knees', ...rollOut],
     counterposes: ['wide-knee-fold', 'knees-to-chest'],
     places: ['opening', 'counter', 'closing'],

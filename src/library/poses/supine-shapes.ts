@@ -93,7 +93,7 @@ export const supineShapesPoses: readonly Pose[] = [
   },
   {
     id: 'knees-across-twist',
-    names: { english: 'Knees across', sanskrit: 'jaṭhara parivartanāsana', others: ['Lying twist', 'Supine twist'] },
+    names: { english: 'Knees across', sanskrit: 'jaṭhara parivartanāsana', others: ['Lying twist', 'Supine twist', 'Twisted roots'] },
     base: { enter: 'supine', leave: 'supine' },
     sides: { left: 'both knees to the left', right: 'both knees to the right' },
     holds: {

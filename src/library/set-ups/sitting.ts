@@ -64,7 +64,7 @@ export const setUpsSitting: readonly SetUp[] = [
     ],
     few: [blanket('pelvis', 'narrow'), chair('head'), blanket('head', 'standard')],
     household: [blanket('pelvis', 'narrow'), chair('head'), towel('head', 'square')],
-    names: { full: 'Head on a chair, knees carried', few: 'Head on a chair' },
+    names: { full: 'Head on a chair, knees supported', few: 'Head on a chair' },
   }),
   ...setUpsOf('deer', {
     full: [blanket('pelvis', 'standard'), block('hands', 'side', { count: 2, piles: 2 })],
