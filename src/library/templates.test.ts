@@ -5,8 +5,9 @@ import { usualHold } from '#core/session'
 import { shippedCatalog } from './shipped.ts'
 import { templates } from './templates.ts'
 
-test('there are templates of 20, 45, 60 and 75 minutes', () => {
-  expect(templates.map(({ lengthS }) => lengthS / 60)).toEqual([20, 45, 60, 75])
+test('there are templates from 20 to 90 minutes, for each practice', () => {
+  expect(templates.map(({ lengthS }) => lengthS / 60)).toEqual([20, 45, 60, 75, 30, 90, 45, 60, 60])
+  expect(new Set(templates.map(({ practice }) => practice))).toEqual(new Set(['restorative', 'yin', 'mixed']))
 })
 
 test.each(templates.map((template) => [template.name, template] as const))(

@@ -193,6 +193,16 @@ test('findings stand worst first, then by their time in the session, then by cod
   expect(grades).toEqual(grades.toSorted((a, b) => a - b))
 })
 
+test('a class that ends in a long rest on a chair or on the side needs no final rest on the back', () => {
+  const ends = (poseId: string, holdS: number) =>
+    found(aSession([told, aHold(poseId, { hold: { holdS } })]), 'NO_CLOSING')
+  expect(ends('chair-seat', 300)).toBeUndefined()
+  expect(ends('side-nest', 300)).toBeUndefined()
+  expect(ends('chair-seat', 120)).toBeDefined()
+  expect(ends('chair-twist', 300)).toBeDefined()
+  expect(ends('sphinx', 300)).toBeDefined()
+})
+
 test('a difference of sides with a reason is a tip', () => {
   const hold = { leftS: 240, rightS: 120, why: 'a stiff right hip' }
   expect(found(quiet([aHold('deer', { hold })]), 'SIDES_UNEVEN')?.grade).toBe('tip')

@@ -363,7 +363,11 @@ export const allFoursPoses: readonly Pose[] = [
   },
   {
     id: 'long-dog-head-carried',
-    names: { english: 'Long dog, head supported', sanskrit: 'adho mukha śvānāsana', others: ['Supported downward dog'] },
+    names: {
+      english: 'Long dog, head supported',
+      sanskrit: 'adho mukha śvānāsana',
+      others: ['Supported downward dog'],
+    },
     base: { enter: 'allFours', leave: 'kneeling' },
     holds: {
       restorative: byLevel([0.5, 0.5, 1], [0.5, 1, 2], [1, 2, 3]),

@@ -139,4 +139,49 @@ export const setUpsFaceDown: readonly SetUp[] = [
     few: [blanket('lowBack', 'roll'), blanket('head', 'thirds'), blanket('knees', 'narrow', { turn: 'lengthwise' })],
     household: [towel('lowBack', 'roll'), pillow('head', 'crosswise'), pillow('knees', 'lengthwise')],
   }),
+  ...setUpsOf('child-supported', {
+    full: [bolster('chest', 'lengthwise', { count: 2 }), blanket('pelvis', 'narrow'), towel('ankles', 'narrow'), cover],
+    few: [bolster('chest', 'lengthwise'), blanket('chest', 'standard', { turn: 'lengthwise' })],
+    household: [pillow('chest', 'lengthwise', { count: 3 })],
+  }),
+  ...setUpsOf('side-nest', {
+    full: [
+      blanket('head', 'thirds'),
+      bolster('knees', 'lengthwise'),
+      blanket('arms', 'narrow', { turn: 'lengthwise' }),
+      behind(bolster('upperBack', 'lengthwise')),
+      cover,
+    ],
+    few: [
+      blanket('head', 'thirds'),
+      bolster('knees', 'lengthwise'),
+      behind(blanket('upperBack', 'roll', { turn: 'lengthwise' })),
+    ],
+    household: [
+      pillow('head', 'crosswise', { count: 2 }),
+      pillow('knees', 'lengthwise', { count: 2 }),
+      pillow('arms', 'lengthwise'),
+      behind(pillow('upperBack', 'lengthwise')),
+    ],
+  }),
+  ...setUpsOf('hero-seat', {
+    full: [
+      blanket('shins', 'longHalf', { turn: 'lengthwise' }),
+      block('pelvis', 'flat'),
+      towel('pelvis', 'square', { turn: 'lengthwise' }),
+      cover,
+    ],
+    few: [block('pelvis', 'flat'), towel('pelvis', 'standard', { turn: 'lengthwise' })],
+    household: [book('pelvis', 'flat', { count: 3 }), towel('pelvis', 'square', { turn: 'lengthwise' })],
+  }),
+  ...setUpsOf('arms-crossed-prone', {
+    full: [blanket('head', 'quarter'), blanket('pelvis', 'single')],
+    few: [blanket('head', 'quarter')],
+    household: [towel('head', 'standard')],
+  }),
+  ...setUpsOf('one-arm-wide-prone', {
+    full: [blanket('head', 'standard'), blanket('pelvis', 'single')],
+    few: [blanket('head', 'standard')],
+    household: [towel('head', 'square')],
+  }),
 ]

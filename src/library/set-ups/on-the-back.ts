@@ -255,4 +255,15 @@ export const setUpsOnTheBack: readonly SetUp[] = [
     few: [wall('feet'), blanket('head', 'standard')],
     household: [door('feet'), towel('head', 'square')],
   }),
+  ...setUpsOf('legs-on-bolsters', {
+    full: [
+      bolster('shins', 'crosswise', { count: 2 }),
+      blanket('shins', 'single'),
+      blanket('head', 'quarter'),
+      cover,
+      eyePillow,
+    ],
+    few: [bolster('shins', 'crosswise'), blanket('shins', 'narrow'), blanket('head', 'quarter')],
+    household: [pillow('shins', 'crosswise', { count: 4 }), towel('head', 'square')],
+  }),
 ]

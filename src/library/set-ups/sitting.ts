@@ -162,4 +162,19 @@ export const setUpsSitting: readonly SetUp[] = [
     few: [blanket('feet', 'quarter', { count: 2, piles: 2 })],
     household: [towel('feet', 'narrow', { count: 2, piles: 2 })],
   }),
+  ...setUpsOf('accomplished-seat', {
+    full: [cushion('pelvis'), towel('knees', 'thirds', { count: 2, piles: 2 }), cover],
+    few: [blanket('pelvis', 'narrow')],
+    household: [pillow('pelvis', 'crosswise', { count: 2 })],
+  }),
+  ...setUpsOf('half-lotus-seat', {
+    full: [cushion('pelvis'), towel('knees', 'thirds', { count: 2, piles: 2 })],
+    few: [blanket('pelvis', 'narrow')],
+    household: [pillow('pelvis', 'crosswise', { count: 2 })],
+  }),
+  ...setUpsOf('cow-face-arms', {
+    full: [blanket('pelvis', 'narrow'), strap('hands'), towel('knees', 'thirds', { count: 2, piles: 2 })],
+    few: [blanket('pelvis', 'narrow'), strap('hands')],
+    household: [cushion('pelvis'), scarf('hands')],
+  }),
 ]

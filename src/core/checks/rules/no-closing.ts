@@ -1,12 +1,24 @@
+import type { Resolved } from '#core/session'
 import { freeId } from '../free-id.ts'
 import type { Rule } from '../rule.ts'
+
+/** How long somebody rests at the end at least, seconds: the shortest final rest for everybody [handbook]. */
+const leastRestS = 180
+
+/** A long rest of its own on a chair or on the side, for people who do not lie on the back. */
+const restsElsewhere = (block: Resolved | undefined): boolean =>
+  block?.kind === 'hold' &&
+  block.pose.places.includes('closing') &&
+  (block.pose.base.leave === 'onChair' || block.pose.base.leave === 'sideLying') &&
+  block.sides.every(({ holdS }) => holdS >= leastRestS)
 
 /** A session without a closing: no final rest, no coming up in steps [handbook: the end is hurried]. */
 export const noClosing: Rule<'NO_CLOSING'> = {
   code: 'NO_CLOSING',
   grade: 'look',
   find: ({ blocks, session }) => {
-    if (blocks.length === 0 || blocks.at(-1)?.kind === 'closing') return []
+    const last = blocks.at(-1)
+    if (!last || last.kind === 'closing' || restsElsewhere(last)) return []
     const block = { kind: 'closing', id: freeId('closing', session.blocks) } as const
     const edits = [{ type: 'insert', at: session.blocks.length, block } as const]
     return [{ facts: { blocks: blocks.length }, mend: { by: 'edits', edits } }]

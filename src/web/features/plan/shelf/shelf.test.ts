@@ -9,7 +9,7 @@ const names = (wanted: string) => find(wanted).map(({ name }) => name)
 
 test.each([
   ['deer', ['Deer']],
-  ['bālāsana', ['Wide-knee fold', 'Folded kneel, knees together', 'Soles to the ceiling']],
+  ['bālāsana', ['Wide-knee fold', 'Folded kneel, knees together', 'Child over bolsters', 'Soles to the ceiling']],
   ['SAMA VRTTI', ['Even breath']],
   ['bhramari', ['Humming exhale']],
   ['zzz', []],
