@@ -109,7 +109,7 @@ export const templates: readonly Session[] = [
         s: 60,
       },
       { kind: 'movement', id: 'tilts', movementId: 'pelvic-tilts-lying' },
-      { kind: 'hold', id: 'legs', poseId: 'legs-on-bolsters', hold: { holdS: 270 } },
+      { kind: 'hold', id: 'legs', poseId: 'legs-on-bolsters', hold: { holdS: 240 } },
       { kind: 'hold', id: 'child', poseId: 'child-supported', hold: { holdS: 240 } },
       { kind: 'hold', id: 'knees', poseId: 'knees-over-a-bolster', hold: { holdS: 240 }, times: { afterRestS: 30 } },
       { kind: 'closing', id: 'closing', finalRestS: 300 },
@@ -222,7 +222,7 @@ export const templates: readonly Session[] = [
       { kind: 'hold', id: 'arm', poseId: 'arms-crossed-prone', hold: { holdS: 90 } },
       { kind: 'hold', id: 'long', poseId: 'long-leg-fold', hold: { holdS: 240 } },
       { kind: 'hold', id: 'across', poseId: 'knees-across-twist', hold: { holdS: 210 } },
-      { kind: 'closing', id: 'closing', finalRestS: 360 },
+      { kind: 'closing', id: 'closing', finalRestS: 390 },
     ],
   },
 ]
