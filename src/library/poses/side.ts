@@ -109,7 +109,7 @@ export const sidePoses: readonly Pose[] = [
   },
   {
     id: 'side-nest',
-    names: { english: 'Side rest, front and back held', others: ['Side nest', 'Side rest late in pregnancy'] },
+    names: { english: 'Side nest', others: ['Side rest, front and back held', 'Side rest late in pregnancy'] },
     base: { enter: 'sideLying', leave: 'sideLying' },
     holds: {
       restorative: byLevel([3, 6, 10], [5, 10, 15], [5, 12, 20]),
