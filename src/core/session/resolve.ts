@@ -1,5 +1,7 @@
 import type { Block, BreathBlock, MovementBlock, RestBlock } from '#model/block'
+import type { Pattern } from '#model/breath'
 import type { Session } from '#model/session'
+import type { Technique } from '#model/technique'
 import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
 import type { Catalog } from './catalog.ts'
@@ -72,8 +74,11 @@ function resolveMovement(block: MovementBlock, index: number, walk: Walk): Resul
   })
 }
 
-/** Rounds were planned: they are counted also where the technique begins uncounted. */
-const isInRounds = (amount: BreathBlock['amount']): boolean => amount !== undefined && 'sets' in amount
+/** What begins uncounted is counted where counts or rounds were planned for it; what has no pattern never is. */
+function patternOf({ pattern, amount }: BreathBlock, technique: Technique): Pattern | undefined {
+  const isPlanned = pattern !== undefined || (amount !== undefined && 'sets' in amount)
+  return technique.counted || (technique.pattern && isPlanned) ? (pattern ?? technique.pattern) : undefined
+}
 
 function resolveBreath(block: BreathBlock, index: number, walk: Walk): Result<Resolved> {
   const technique = walk.catalog.techniques.get(block.techniqueId)
@@ -86,7 +91,7 @@ function resolveBreath(block: BreathBlock, index: number, walk: Walk): Result<Re
     index,
     technique,
     ...changeTo(block, walk, block.basePosition ?? technique.basePosition),
-    pattern: block.pattern ?? (technique.counted || isInRounds(block.amount) ? technique.pattern : undefined),
+    pattern: patternOf(block, technique),
     pace: block.pace ?? technique.pace,
     amount: block.amount ?? technique.amount,
     setUpS: timeOf(block, walk, 'setUpS', { value: technique.setUpS, from: 'shipped' }),

@@ -24,6 +24,23 @@ import {
 } from './index.ts'
 import type { Catalog, Edit, ResolvedHold } from './index.ts'
 
+const patternIn = (techniqueId: string, more: object = {}) => {
+  const { blocks } = orThrow(
+    resolveSession(aSession([{ kind: 'breath', id: 'b', techniqueId, ...more }]), shippedCatalog),
+  )
+  return block?.kind === 'breath' ? block.pattern : 'no breath'
+}
+
+test('a hum is not counted, unless counts or rounds were planned for it; the natural breath never is', () => {
+  const sets = { amount: { sets: 1, roundsPerSet: 5 } }
+  const pattern = { in: 6, full: 0, out: 8, empty: 0 }
+  expect(patternIn('humming-exhale')).toBeUndefined()
+  expect(patternIn('humming-exhale', sets)).toMatchObject({ in: 8, out: 12 })
+  expect(patternIn('humming-exhale', { pattern, amount: { fillS: 120, roundsPerSet: 5 } })).toEqual(pattern)
+  expect(patternIn('even-breath')).toMatchObject({ in: 8, out: 8 })
+  expect(patternIn('watching-the-breath', { ...sets, pattern })).toBeUndefined()
+})
+
 const edits = (session: Session): fc.Arbitrary<Edit> => {
   const ids = fc.constantFrom(...session.blocks.map((block) => block.id), 'nobody')
   const place = fc.integer({ min: -1, max: session.blocks.length + 1 })
