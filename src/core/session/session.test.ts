@@ -25,10 +25,9 @@ import {
 import type { Catalog, Edit, ResolvedHold } from './index.ts'
 
 const patternIn = (techniqueId: string, more: object = {}) => {
-  const { blocks } = orThrow(
-    resolveSession(aSession([{ kind: 'breath', id: 'b', techniqueId, ...more }]), shippedCatalog),
-  )
-  return block?.kind === 'breath' ? block.pattern : 'no breath'
+  const session = aSession([{ kind: 'breath', id: 'b', techniqueId, ...more }])
+  const [resolved] = orThrow(resolveSession(session, shippedCatalog))
+  return resolved?.kind === 'breath' ? resolved.pattern : 'no breath'
 }
 
 test('a hum is not counted, unless counts or rounds were planned for it; the natural breath never is', () => {

@@ -131,7 +131,7 @@ export const setUpsFaceDown: readonly SetUp[] = [
   ...setUpsOf('side-over-a-bolster', {
     full: [
       bolster('lowBack', 'crosswise'),
-      blanket('head', 'thirds', { count: 1 }),
+      blanket('head', 'thirds'),
       towel('head', 'square'),
       blanket('knees', 'narrow', { turn: 'lengthwise' }),
       cover,
