@@ -183,6 +183,7 @@ export const templates: readonly Session[] = [
     level: 'new',
     lengthS: 3600,
     schoolId: 'restorative',
+    answers: { roll: 'left' },
     purpose: 'Sitting, leaning and lying on the side; nobody lies flat. With the midwife’s or doctor’s consent.',
     blocks: [
       {

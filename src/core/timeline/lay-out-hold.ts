@@ -1,7 +1,7 @@
 import { mirrorText } from '#core/session'
 import type { ResolvedHold } from '#core/session'
 import { msFromS } from '#core/units'
-import { betweenSidesMovement, ifAnythingTingles } from './phrases.ts'
+import { begun, betweenSidesMovement, ifAnythingTingles } from './phrases.ts'
 import { bowl, piece } from './piece.ts'
 import type { Piece, PieceCue } from './piece.ts'
 
@@ -60,7 +60,7 @@ function phasePieces(hold: ResolvedHold, { side, phases, holdS }: ResolvedHold['
       .map((cue): PieceCue => ({
         id: cue.id,
         at: cue.at,
-        ...(cue.text === undefined ? {} : { text: mirrorText(cue.text, side) }),
+        ...(cue.text === undefined ? {} : { text: said([cue.text], side) }),
         ...(cue.sound === undefined ? {} : { sound: cue.sound }),
       }))
     const cues = [
@@ -76,9 +76,15 @@ function phasePieces(hold: ResolvedHold, { side, phases, holdS }: ResolvedHold['
 
 type Sided = ResolvedHold['sides'][number]['side']
 
+/** Several lines said as one sentence, with no full stop before a semicolon. */
+function said(lines: readonly string[], side: Sided): string {
+  const last = lines.length - 1
+  return begun(mirrorText(lines.map((line, at) => (at < last ? line.replace(/\.$/, '') : line)).join('; '), side))
+}
+
 /** The form and what the school's answers mean in it, said on both sides alike. */
 const setUp = ({ setUpWords }: ResolvedHold, side: Sided): PieceCue[] =>
-  setUpWords.length === 0 ? [] : [{ id: 'setUp', at: { fromStartS: 0 }, text: mirrorText(setUpWords.join('; '), side) }]
+  setUpWords.length === 0 ? [] : [{ id: 'setUp', at: { fromStartS: 0 }, text: said(setUpWords, side) }]
 
 /** Sensation up to which nothing stretches [handbook: restorative aims at 0 to 2 of 10]. */
 const noStretch = 2
@@ -107,5 +113,5 @@ const comeOut = ({ pose }: ResolvedHold, side: Sided): PieceCue => ({
   id: 'comeOut',
   at: 'end',
   sound: bowl,
-  text: mirrorText(pose.comingOut.join('; '), side),
+  text: said(pose.comingOut, side),
 })

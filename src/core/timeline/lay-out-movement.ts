@@ -1,6 +1,7 @@
 import { boundaryMs } from '#core/breath'
 import { mirrorText } from '#core/session'
 import type { HoldSide, ResolvedMovement } from '#core/session'
+import { begun } from './phrases.ts'
 import { piece } from './piece.ts'
 import type { Piece } from './piece.ts'
 
@@ -32,7 +33,7 @@ function rounds({ movement, rounds: count, pace }: ResolvedMovement, side: HoldS
         doing: { kind: 'movement', part: part.part, round, counts: part.halfCounts / 2, does },
         side,
         lengthMs,
-        cues: round === 1 ? [{ id: part.part, at: { fromStartS: 0 }, text: does }] : [],
+        cues: round === 1 ? [{ id: part.part, at: { fromStartS: 0 }, text: begun(does) }] : [],
       }
     }),
   )

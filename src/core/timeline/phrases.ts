@@ -17,3 +17,6 @@ export const betweenSidesMovement: Readonly<Record<BasePosition, string>> = {
 export const ifAnythingTingles = 'move if anything tingles or hurts'
 /** Added to every cue that asks for a roll; no setting removes it [decisions]. */
 export const orPreferred = 'or the side you prefer'
+
+/** As it is said: it begins with a capital also where a side comes first. */
+export const begun = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)

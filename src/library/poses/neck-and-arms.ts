@@ -152,7 +152,10 @@ export const neckAndArmPoses: readonly Pose[] = [
     figure: { kind: 'prone', trunk: 'flat' },
     times: { ...times(10), comingOutS: 15 },
     head: { turned: 'never', rests: 'Brow on a folded blanket, the nose free.' },
-    setUpWords: ['From the elbows, slide one arm across, then the other', 'Lie down on them only as far as is easy'],
+    setUpWords: [
+      'From the elbows, the {other} arm across, then the {this} one over it',
+      'Lie down on them only as far as is easy',
+    ],
     cues: inward('Breathe between the shoulder blades'),
     mistakes: ['The neck carries the trunk.', 'Tingling is waited out.'],
     looksFor: ['The weight is on the upper arms.', 'Out at once where the fingers tingle.'],
