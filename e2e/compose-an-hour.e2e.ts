@@ -20,7 +20,8 @@ const hour = [
 const shortNames = hour.map((name) => name.split(',')[0])
 
 /** The class fills its hour and not more: less than five minutes to spare. */
-const fits = (page: Page) => expect(page.getByTestId('gauge')).toHaveText(/^(?:5\d:\d\d of 60:00 · [0-4]:\d\d to spare|60:00 of 60:00 · fits)$/)
+const fits = (page: Page) =>
+  expect(page.getByTestId('gauge')).toHaveText(/^(?:5\d:\d\d of 60:00 · [0-4]:\d\d to spare|60:00 of 60:00 · fits)$/)
 
 test('an hour of ten blocks is composed from nothing by keyboard alone', async ({ page, house }, info) => {
   let strokes = 0

@@ -91,7 +91,6 @@ export function judgeFor(
   }
 }
 
-
 export function strictest(grades: readonly (CautionGrade | undefined)[]): CautionGrade | undefined {
   return cautionGradeOrder.find((grade) => grades.includes(grade))
 }

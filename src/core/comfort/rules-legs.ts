@@ -162,7 +162,9 @@ export const legRules: readonly Rule[] = [
     grade: 'look',
     find: (look) => {
       const { lift = 0 } = look.elevation
-      return lift > apart && { part: 'pelvis', facts: { liftCm: tenth(lift) }, wish: { part: 'pelvis', wants: 'higher' } }
+      return (
+        lift > apart && { part: 'pelvis', facts: { liftCm: tenth(lift) }, wish: { part: 'pelvis', wants: 'higher' } }
+      )
     },
   },
   {

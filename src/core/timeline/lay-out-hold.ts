@@ -79,7 +79,8 @@ type Sided = ResolvedHold['sides'][number]['side']
 /** Several lines said as one sentence, with no full stop before a semicolon. */
 function said(lines: readonly string[], side: Sided): string {
   const last = lines.length - 1
-  return begun(mirrorText(lines.map((line, at) => (at < last ? line.replace(/\.$/, '') : line)).join('; '), side))
+  const line = lines.map((one, at) => (at < last ? one.replace(/\.$/, '') : one)).join('; ')
+  return begun(line, mirrorText(line, side))
 }
 
 /** The form and what the school's answers mean in it, said on both sides alike. */

@@ -33,7 +33,7 @@ function rounds({ movement, rounds: count, pace }: ResolvedMovement, side: HoldS
         doing: { kind: 'movement', part: part.part, round, counts: part.halfCounts / 2, does },
         side,
         lengthMs,
-        cues: round === 1 ? [{ id: part.part, at: { fromStartS: 0 }, text: begun(does) }] : [],
+        cues: round === 1 ? [{ id: part.part, at: { fromStartS: 0 }, text: begun(part.does, does) }] : [],
       }
     }),
   )

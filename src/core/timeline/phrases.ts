@@ -18,5 +18,6 @@ export const ifAnythingTingles = 'move if anything tingles or hurts'
 /** Added to every cue that asks for a roll; no setting removes it [decisions]. */
 export const orPreferred = 'or the side you prefer'
 
-/** As it is said: it begins with a capital also where a side comes first. */
-export const begun = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+/** A line that begins with a side begins with a capital, as every other does; what was typed stays as it was typed. */
+export const begun = (line: string, said: string): string =>
+  line.startsWith('{') ? said.charAt(0).toUpperCase() + said.slice(1) : said

@@ -129,8 +129,7 @@ export function shapeOn(
   piece: Pick<Piece, 'along' | 'roundSeen' | 'rank' | 'kind' | 'leanDeg'>,
   h: number,
 ): Shape {
-  if (isSeat(piece))
-    return shapeOn(surfaceAt(surface, 0, h - seatThickness), { ...piece, kind: 'book' }, seatThickness)
+  if (isSeat(piece)) return shapeOn(surfaceAt(surface, 0, h - seatThickness), { ...piece, kind: 'book' }, seatThickness)
   const radius = piece.roundSeen
     ? h / 2
     : Math.min(h / 2, piece.along / 2, piece.kind === 'longPillow' ? pillowRadius : edgeRadius[piece.rank])
