@@ -97,8 +97,9 @@ test('axe finds nothing serious in the findings, the balance and the comparison'
 test('axe finds nothing serious in a set-up that is changed and has findings', async ({ page, house }) => {
   await page.goto(`${house.address}props/sunday-long-rest`)
   await page.getByRole('button', { name: /^Inclined rest/ }).click()
+  await page.getByRole('button', { name: 'With few props' }).click()
   await expect(page.getByText('From the cupboard of Bellows House')).toBeAttached()
-  await page.getByRole('button', { name: /^1 block, on its side/ }).click()
+  await page.getByRole('button', { name: /^1 block, on its end/ }).click()
   await page.getByRole('button', { name: 'Take 1 block away' }).click()
   await page
     .getByRole('button', { name: /^1 blanket, standard fold/ })

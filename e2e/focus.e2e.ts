@@ -49,11 +49,12 @@ test('the focus stays in the list when a session is put away, deleted or brought
 test('the focus stays at a set-up when a mend is taken and taken back', async ({ page, house }) => {
   await page.goto(`${house.address}props/sunday-long-rest`)
   await page.getByRole('button', { name: /^Inclined rest/ }).click()
-  await page.getByRole('button', { name: /^1 block, on its side/ }).press('Enter')
+  await page.getByRole('button', { name: 'With few props' }).click()
+  await page.getByRole('button', { name: /^1 block, on its end/ }).press('Enter')
   await page.getByRole('button', { name: 'Take 1 block away' }).press('Enter')
   await expect.poll(() => focused(page)).not.toBe('the page')
   await page.getByRole('button', { name: 'Undo', exact: true }).press('Enter')
-  await expect(page.getByRole('button', { name: /^1 block, on its side/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^1 block, on its end/ })).toBeVisible()
   await expect.poll(() => focused(page)).not.toBe('the page')
 })
 
