@@ -194,7 +194,7 @@ export const templates: readonly Session[] = [
         s: 300,
       },
       { kind: 'breath', id: 'watch', techniqueId: 'watching-the-breath', amount: { naturalS: 180 } },
-      { kind: 'movement', id: 'shoulders', movementId: 'shoulder-rolls' },
+      { kind: 'movement', id: 'shoulders', movementId: 'shoulder-rolls', rounds: 10 },
       { kind: 'hold', id: 'seat', poseId: 'cross-legged-seat', variantId: 'back-to-the-wall', hold: { holdS: 210 } },
       { kind: 'hold', id: 'inclined', poseId: 'inclined-rest', hold: { holdS: 540 } },
       { kind: 'hold', id: 'nest', poseId: 'side-nest', hold: { holdS: 600 } },

@@ -70,7 +70,12 @@ export interface PropCautionLine extends CautionLine {
 export const propCautionLines = (rules: readonly CautionRule[]): PropCautionLine[] =>
   rules.map((rule) => {
     const props = rule.of.map((of) => cautionPropNames[of as CautionProp])
-    return { ...lineOf(rule), lead: `${capital(props.join(', '))}: ${lower(gradeLeads[rule.grade])}` }
+    return {
+      ...lineOf(rule),
+      lead: `${capital(props.join(', '))}: ${lower(gradeLeads[rule.grade])}`,
+      // They stand in the middle of the line here.
+      whoInFull: sayConditions(rule.conditions).join('; '),
+    }
   })
 
 const isSevereOf = (one: string, named: ReadonlySet<string>): boolean =>

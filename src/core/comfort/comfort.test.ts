@@ -389,3 +389,16 @@ test('a pillow of one’s own size is reckoned with that size', () => {
   )
   expect(thin.findings.map(({ code }) => code)).toContain('HEAD_PAD_LOW')
 })
+
+test('a pose that promises a slope is told when it lies under it, also where any other would lie well', () => {
+  const promising: Figure = { kind: 'lying', legs: 'long', trunkFromDeg: 30 }
+  const low = slope(block('upperBack', 'side'))
+  expect(found(on(long, low), 'TRUNK_ANGLE')).toBeUndefined()
+  expect(found(on(promising, low), 'TRUNK_ANGLE')).toMatchObject({
+    grade: 'look',
+    facts: { leastDeg: 30, mostDeg: 45, forBreath: false },
+    wish: { part: 'upperBack', wants: 'higher' },
+  })
+  expect(found(on(promising, [pad]), 'TRUNK_ANGLE')).toMatchObject({ grade: 'look', facts: { angleDeg: 0 } })
+  expect(found(on(promising, slope(bolster('upperBack', 'crosswise', { count: 2 }))), 'TRUNK_ANGLE')).toBeUndefined()
+})

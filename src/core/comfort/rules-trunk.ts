@@ -67,7 +67,7 @@ export const trunkRules: readonly Rule[] = [
       const least = promised ?? slope.least
       const isOut = angle < least || angle > slope.most
       const isTight = angle < slope.easyLeast || angle > slope.easyMost
-      if (!isTight) return undefined
+      if (!isOut && !isTight) return undefined
       const facts = {
         angleDeg: angle,
         leastDeg: isOut ? least : slope.easyLeast,

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Ref } from 'vue'
 import type { SetUp, SetUpItem } from '#model/set-up'
 import { propKinds } from '#library/prop-kinds'
+import { turnChoices } from '#words/props'
 import type { Used } from './used.ts'
 
 /** Kept while the window lives, over a reload too: what is tried out here is not lost by looking elsewhere. */
@@ -50,6 +51,7 @@ export function useTrials(chosen: Readonly<Ref<Used | undefined>>) {
 /** A change of kind leaves behind folds and turns that mean nothing for it. */
 function tidied(item: SetUpItem): SetUpItem {
   const { folds, turn, ...rest } = item
-  const isSheet = propKinds[item.kind].shape === 'sheet'
-  return { ...rest, ...(isSheet && folds ? { folds } : {}), ...(turn ? { turn } : {}) }
+  const spec = propKinds[item.kind]
+  const isTurned = turnChoices(spec).some(({ value }) => value === turn)
+  return { ...rest, ...(spec.shape === 'sheet' && folds ? { folds } : {}), ...(isTurned && turn ? { turn } : {}) }
 }

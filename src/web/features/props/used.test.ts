@@ -63,3 +63,20 @@ describe('trying out', () => {
     expect(trials.items.value.find(({ id }) => id === folded.id)?.kind).toBe('foamBlock')
   })
 })
+
+test('a change of kind leaves behind the folds and turns that mean nothing for it', () => {
+  const own = [
+    { id: 'a', kind: 'chair' as const, count: 1, under: 'upperBack' as const, turn: 'upturned' as const },
+    { id: 'b', kind: 'blanket' as const, count: 1, under: 'head' as const, folds: [{ op: 'halfL' as const }] },
+    { id: 'c', kind: 'foamBlock' as const, count: 1, under: 'knees' as const, turn: 'lengthwise' as const },
+  ]
+  const [used] = usedIn(aSession([aHold(poseId, { setUpItems: own })]), shippedCatalog)
+  const trials = useTrials(computed(() => used))
+  trials.change('a', { kind: 'rectBolster' })
+  trials.change('b', { kind: 'longPillow' })
+  trials.change('c', { kind: 'rectBolster' })
+  const [chair, blanket, block] = trials.items.value
+  expect(chair).toEqual({ id: 'a', kind: 'rectBolster', count: 1, under: 'upperBack' })
+  expect(blanket).toEqual({ id: 'b', kind: 'longPillow', count: 1, under: 'head' })
+  expect(block).toMatchObject({ kind: 'rectBolster', turn: 'lengthwise' })
+})

@@ -215,6 +215,11 @@ small {
 .line:focus-visible .pi-plus {
   display: block;
 }
+/* The plus stands in its place. */
+.line:hover .usual,
+.line:focus-visible .usual {
+  visibility: hidden;
+}
 .best {
   background: var(--chosen-wash);
 }
