@@ -4,7 +4,7 @@ import type { Flag } from './flags.ts'
 import { asJudged, judgeFor } from './judge.ts'
 import type { Consents, Judged, Verdict } from './judge.ts'
 import { remembered } from './remembered.ts'
-import { subjectsOf } from './practised.ts'
+import { lineOf, subjectsOf } from './practised.ts'
 import type { Practised } from './practised.ts'
 
 export interface Alternative {
@@ -68,12 +68,6 @@ export function alternativesFor(
 /** Whether a family is of the line of one that was planned: what it inherits from, or what inherits from it. */
 const isNear = (family: Family, { families }: Practised, inherits: CautionBook['inherits']): boolean =>
   families.some((planned) => lineOf(planned, inherits).includes(family) || lineOf(family, inherits).includes(planned))
-
-function lineOf(family: string, inherits: CautionBook['inherits']): string[] {
-  const line: string[] = []
-  for (let at: string | undefined = family; at !== undefined; at = inherits[at]) line.push(at)
-  return line
-}
 
 /** The families a text of the reference names as `{id}`; breaths are named the same way and are none. */
 export const familiesIn = remembered((text): readonly Family[] =>

@@ -49,6 +49,13 @@ export const cautionProps = (kinds: readonly PropKind[]): CautionProp[] => [
   ...new Set(kinds.flatMap((kind) => propOf[kind] ?? [])),
 ]
 
+/** A family or breath with those whose rules it takes over, its own first. */
+export function lineOf(subject: string, inherits: CautionBook['inherits']): readonly string[] {
+  const line: string[] = []
+  for (let at: string | undefined = subject; at !== undefined; at = inherits[at]) line.push(at)
+  return line
+}
+
 /**
  * Everything the rules may speak of in what is practised: its families and those they inherit from, every
  * family (`*`) where there is one, its breaths with their groups, its props.
@@ -59,11 +66,11 @@ export function subjectsOf(
 ): ReadonlySet<CautionSubject> {
   const subjects = new Set<CautionSubject>()
   for (const family of families) {
-    for (let at: string | undefined = family; at !== undefined; at = book.inherits[at]) subjects.add(at)
+    for (const at of lineOf(family, book.inherits)) subjects.add(at)
   }
   if (families.length > 0) subjects.add('*')
   for (const breath of breaths) {
-    for (let at: string | undefined = breath; at !== undefined; at = book.inherits[at]) {
+    for (const at of lineOf(breath, book.inherits)) {
       subjects.add(at)
       for (const [group, members] of Object.entries(book.groups)) if (members.includes(at)) subjects.add(group)
     }

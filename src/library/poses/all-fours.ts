@@ -1,5 +1,5 @@
 import type { Pose } from '#model/pose'
-import { byLevel, changeAtHalf, headLevel, inward, lastWords, oneCue, setUp } from './parts.ts'
+import { atHipHeight, byLevel, changeAtHalf, headLevel, inward, lastWords, oneCue, setUp } from './parts.ts'
 
 /** Entered on hands and knees. */
 export const allFoursPoses: readonly Pose[] = [
@@ -400,27 +400,13 @@ export const allFoursPoses: readonly Pose[] = [
     props: [{ kind: 'rectBolster', count: 1 }],
     withoutProps: 'Brow on a stack of books, hands on the floor.',
     variants: [
-      {
-        id: 'on-a-chair',
+      atHipHeight('long', {
         name: 'Hands at hip height',
-        grade: 'easier',
         change: 'Hands on a table or the back of a chair that stands firm, the trunk level.',
-        families: ['half_fold'],
-        sensation: { from: 1, to: 3 },
-        hinged: true,
-        props: [
-          { kind: 'chair', count: 1 },
-          { kind: 'blanket', count: 1 },
-        ],
-        base: { enter: 'standing', leave: 'standing' },
         setUpWords: ['Hands at hip height, walk back until the trunk is level'],
         head: { turned: 'never', rests: 'Between the upper arms, ears level with them.' },
         cues: oneCue('Hips back, away from the hands'),
-        looksFor: ['One line from hands to hips.', 'The knees are soft.'],
-        mistakes: ['The low back sags between hands and hips.'],
-        comingOut: ['Walk towards the support', 'come up with the hands still on it'],
-        figure: { kind: 'standing', legs: 'long', trunk: 'level' },
-      },
+      }),
       {
         id: 'lower',
         name: 'Lower support',

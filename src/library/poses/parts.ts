@@ -1,5 +1,5 @@
 import type { Family } from '#model/family'
-import type { HoldRange, Pose } from '#model/pose'
+import type { HoldRange, Pose, Variant } from '#model/pose'
 
 /** A usual range in minutes, and where a new block starts. */
 export const minutes = (from: number, usual: number, to: number): HoldRange => ({
@@ -60,3 +60,33 @@ export const headLevel = (setUp: string, ...families: Family[]): NonNullable<Pos
 
 /** The end of the way out of lying between poses: it stops on the side, and the change goes on from there. */
 export const rollOut = ['{roll}', 'pause on the side'] as const
+
+/** A standing fold with the trunk level: the head or the hands at hip height on something that stands firm. */
+export const atHipHeight = (
+  legs: 'long' | 'wide',
+  own: Pick<Variant, 'name' | 'change' | 'setUpWords' | 'head' | 'cues'>,
+): Variant => ({
+  id: 'on-a-chair',
+  grade: 'easier',
+  families: ['half_fold'],
+  sensation: { from: 1, to: 3 },
+  hinged: true,
+  props: [
+    { kind: 'chair', count: 1 },
+    { kind: 'blanket', count: 1 },
+  ],
+  base: { enter: 'standing', leave: 'standing' },
+  looksFor: ['One line from hands to hips.', 'The knees are soft.'],
+  mistakes: ['The low back sags between hands and hips.'],
+  comingOut: ['Walk towards the support', 'come up with the hands still on it'],
+  figure: { kind: 'standing', legs, trunk: 'level' },
+  ...own,
+})
+
+/** What is said where forearms and brow lie at hip height. */
+export const browAtHipHeight: Pick<Variant, 'name' | 'setUpWords' | 'head' | 'cues'> = {
+  name: 'Brow at hip height',
+  setUpWords: ['Forearms and brow at hip height, padded', 'Walk back until the trunk is level'],
+  head: { turned: 'never', rests: 'Brow on the forearms, at hip height.' },
+  cues: oneCue('Let the forearms be heavy'),
+}

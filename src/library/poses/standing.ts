@@ -1,5 +1,5 @@
 import type { Pose } from '#model/pose'
-import { byLevel, headLevel, oneCue, rollingUp, setUp } from './parts.ts'
+import { atHipHeight, browAtHipHeight, byLevel, headLevel, oneCue, rollingUp, setUp } from './parts.ts'
 
 /** Standing, and with the hands on the wall. */
 export const standingPoses: readonly Pose[] = [
@@ -92,27 +92,10 @@ export const standingPoses: readonly Pose[] = [
     props: [],
     withoutProps: 'Needs none; forearms on the thighs or on a table.',
     variants: [
-      {
-        id: 'on-a-chair',
-        name: 'Brow at hip height',
-        grade: 'easier',
+      atHipHeight('long', {
+        ...browAtHipHeight,
         change: 'Forearms and brow on a worktop, a cushioned table or the back of a chair.',
-        families: ['half_fold'],
-        sensation: { from: 1, to: 3 },
-        hinged: true,
-        props: [
-          { kind: 'chair', count: 1 },
-          { kind: 'blanket', count: 1 },
-        ],
-        base: { enter: 'standing', leave: 'standing' },
-        setUpWords: ['Forearms and brow at hip height, padded', 'Walk back until the trunk is level'],
-        head: { turned: 'never', rests: 'Brow on the forearms, at hip height.' },
-        cues: oneCue('Let the forearms be heavy'),
-        looksFor: ['One line from hands to hips.', 'The knees are soft.'],
-        mistakes: ['The low back sags between hands and hips.'],
-        comingOut: ['Walk towards the support', 'come up with the hands still on it'],
-        figure: { kind: 'standing', legs: 'long', trunk: 'level' },
-      },
+      }),
       {
         id: 'buttocks-at-the-wall',
         name: 'Buttocks at the wall',
@@ -181,27 +164,10 @@ export const standingPoses: readonly Pose[] = [
     ],
     withoutProps: 'Forearms and brow on a table or the back of a chair.',
     variants: [
-      {
-        id: 'on-a-chair',
-        name: 'Brow at hip height',
-        grade: 'easier',
+      atHipHeight('wide', {
+        ...browAtHipHeight,
         change: 'Forearms and brow on a table or the back of a chair, the trunk level.',
-        families: ['half_fold'],
-        sensation: { from: 1, to: 3 },
-        hinged: true,
-        props: [
-          { kind: 'chair', count: 1 },
-          { kind: 'blanket', count: 1 },
-        ],
-        base: { enter: 'standing', leave: 'standing' },
-        setUpWords: ['Forearms and brow at hip height, padded', 'Walk back until the trunk is level'],
-        head: { turned: 'never', rests: 'Brow on the forearms, at hip height.' },
-        cues: oneCue('Let the forearms be heavy'),
-        looksFor: ['One line from hands to hips.', 'The knees are soft.'],
-        mistakes: ['The low back sags between hands and hips.'],
-        comingOut: ['Walk towards the support', 'come up with the hands still on it'],
-        figure: { kind: 'standing', legs: 'wide', trunk: 'level' },
-      },
+      }),
       {
         id: 'lower',
         name: 'Lower support',

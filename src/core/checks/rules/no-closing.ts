@@ -1,16 +1,15 @@
+import { finalRestFloorS } from '#core/session'
 import type { Resolved } from '#core/session'
+import type { Seconds } from '#core/units'
 import { freeId } from '../free-id.ts'
 import type { Rule } from '../rule.ts'
 
-/** How long somebody rests at the end at least, seconds: the shortest final rest for everybody [handbook]. */
-const leastRestS = 180
-
-/** A long rest of its own on a chair or on the side, for people who do not lie on the back. */
-const restsElsewhere = (block: Resolved | undefined): boolean =>
-  block?.kind === 'hold' &&
+/** A rest of its own on a chair or on the side, as long as a final rest is, for people who do not lie on the back. */
+const restsElsewhere = (block: Resolved, lengthS: Seconds): boolean =>
+  block.kind === 'hold' &&
   block.pose.places.includes('closing') &&
   (block.pose.base.leave === 'onChair' || block.pose.base.leave === 'sideLying') &&
-  block.sides.every(({ holdS }) => holdS >= leastRestS)
+  block.sides.every(({ holdS }) => holdS >= finalRestFloorS(lengthS, Infinity))
 
 /** A session without a closing: no final rest, no coming up in steps [handbook: the end is hurried]. */
 export const noClosing: Rule<'NO_CLOSING'> = {
@@ -18,7 +17,7 @@ export const noClosing: Rule<'NO_CLOSING'> = {
   grade: 'look',
   find: ({ blocks, session }) => {
     const last = blocks.at(-1)
-    if (!last || last.kind === 'closing' || restsElsewhere(last)) return []
+    if (!last || last.kind === 'closing' || restsElsewhere(last, session.lengthS)) return []
     const block = { kind: 'closing', id: freeId('closing', session.blocks) } as const
     const edits = [{ type: 'insert', at: session.blocks.length, block } as const]
     return [{ facts: { blocks: blocks.length }, mend: { by: 'edits', edits } }]

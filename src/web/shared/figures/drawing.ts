@@ -1,12 +1,12 @@
 import type { PropKind } from '#model/prop'
 import type { BodyPart } from '#model/set-up'
 import { bonesOf, boundsOf, headCentre } from '#core/figure'
-import type { Bone, Elevation, Heap, Measure, PlacedProp, Point } from '#core/figure'
-import { isSeat } from '#core/props'
+import type { Bone, Elevation, Heap, Measure, PlacedProp } from '#core/figure'
 import { countedOrOne } from '#words/props'
 import { lengthNumber } from '#words/lengths'
 import type { LengthUnit } from '#words/lengths'
 import { markWords } from '#words/measures'
+import { frameLines } from './chair-lines.ts'
 import type { Box, Solid } from './occupied.ts'
 import { limbPath, roundedPath } from './outlines.ts'
 import type { Px } from './outlines.ts'
@@ -275,48 +275,6 @@ function gridOf(highCm: number, { at, scale }: Plot, height: number, unit: Lengt
       text: index === lines.length - 1 ? `${String(line)} ${unit}` : String(line),
     }))
     .filter(({ y }) => y > 8 && y < height)
-}
-
-type Line = readonly Point[]
-
-/** What of a chair is drawn as lines. */
-const frameLines = (prop: PlacedProp, elevation: Elevation): readonly Line[] =>
-  isSeat(prop.piece) ? chairLines(prop, elevation) : prop.piece.leanDeg === undefined ? [] : upturnedLines(prop)
-
-/** How deep a seat is, and how long its back and its legs are, cm [estimates]. */
-const chairParts = { seat: 40, back: 40, legs: 42 } as const
-
-/** Seat and front legs of an upturned chair, under its back that slopes up to the left from the floor. */
-function upturnedLines({ piece: { leanDeg = 0 }, core }: PlacedProp): readonly Line[] {
-  const [run, rise] = [Math.cos((leanDeg * Math.PI) / 180), Math.sin((leanDeg * Math.PI) / 180)]
-  const foot = core.reduce((lowest, point) => (point.y < lowest.y ? point : lowest))
-  const hinge = { x: foot.x - chairParts.back * run, y: foot.y + chairParts.back * rise }
-  const edge = { x: hinge.x - (hinge.y * rise) / run, y: 0 }
-  return [
-    [hinge, edge],
-    [edge, { x: edge.x - chairParts.legs * run, y: chairParts.legs * rise }],
-  ]
-}
-
-/** Backs and legs of a chair: only its seat carries. The back stands away from whoever sits on it or leans over it. */
-function chairLines(prop: PlacedProp, { skeleton, backrestX }: Elevation): readonly Line[] {
-  const { left, right, low, high } = boundsOf(prop)
-  const backAtRight = prop.part === 'pelvis' ? backrestX !== undefined : (left + right) / 2 > skeleton.hip.x
-  const back = backAtRight ? right - 1 : left + 1
-  return [
-    [
-      { x: left + 2, y: low },
-      { x: left + 2, y: 0 },
-    ],
-    [
-      { x: right - 2, y: low },
-      { x: right - 2, y: 0 },
-    ],
-    [
-      { x: back, y: high },
-      { x: back + (backAtRight ? 3 : -3), y: high + 40 },
-    ],
-  ]
 }
 
 const tick = 5
