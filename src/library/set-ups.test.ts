@@ -5,6 +5,7 @@ import { heightsOf } from '#core/figure'
 import { poses } from './poses.ts'
 import { namedFolds, propKinds } from './prop-kinds.ts'
 import { setUps } from './set-ups.ts'
+import { figureOf } from '#testing/set-ups'
 import { fold } from '#core/props'
 
 const poseOf = (id: string) => poses.find((pose) => pose.id === id)
@@ -19,7 +20,8 @@ test('every set-up is a valid document of a pose on the shelf, with ids of its o
 })
 
 test('every pose that uses props has a full set-up, one with few props, and one with what a house has', () => {
-  const extents = (poseId: string) => setUps.filter((setUp) => setUp.poseId === poseId).map(({ extent }) => extent)
+  const extents = (poseId: string) =>
+    setUps.filter((setUp) => setUp.poseId === poseId && !setUp.variantId).map(({ extent }) => extent)
   const lacking = poses
     .filter(
       ({ id, props }) =>
@@ -29,8 +31,42 @@ test('every pose that uses props has a full set-up, one with few props, and one 
   expect(lacking).toEqual([])
 })
 
+test('what a pose or a form takes is what its full set-up takes, counted by kind', () => {
+  for (const { id, props, variants } of poses) {
+    const forms = [
+      { variantId: undefined, props },
+      ...variants.flatMap((form) => (form.base ? { variantId: form.id, props: form.props } : [])),
+    ]
+    for (const { variantId, props: taken = [] } of forms) {
+      const full = setUps.find((one) => one.poseId === id && one.variantId === variantId && one.extent === 'full')
+      const kinds = new Set(full?.items.map(({ kind }) => kind))
+      expect({ id, variantId, kinds: taken.map(({ kind }) => kind) }).toEqual({ id, variantId, kinds: [...kinds] })
+      const pieces = (full?.items ?? []).reduce((sum, { count }) => sum + count, 0)
+      expect({ id, variantId, pieces: taken.reduce((sum, { count }) => sum + count, 0) }).toEqual({
+        id,
+        variantId,
+        pieces,
+      })
+    }
+  }
+})
+
+test('a form that is another position has its own three set-ups, and is drawn as what it is', () => {
+  const others = poses.flatMap((pose) => pose.variants.filter(({ base }) => base).map((form) => ({ pose, form })))
+  expect(others.length).toBeGreaterThanOrEqual(12)
+  for (const { pose, form } of others) {
+    const own = setUps.filter(({ poseId, variantId }) => poseId === pose.id && variantId === form.id)
+    expect({ id: `${pose.id}/${form.id}`, extents: own.map(({ extent }) => extent) }).toEqual({
+      id: `${pose.id}/${form.id}`,
+      extents: ['full', 'few', 'household'],
+    })
+    if (form.base?.enter !== pose.base.enter)
+      expect({ id: pose.id, figure: form.figure?.kind }).toMatchObject({ figure: expect.any(String) as string })
+  }
+})
+
 const extentOf = (poseId: string, extent: SetUp['extent']): SetUp | undefined =>
-  setUps.find((setUp) => setUp.poseId === poseId && setUp.extent === extent)
+  setUps.find((setUp) => setUp.poseId === poseId && !setUp.variantId && setUp.extent === extent)
 const ids = (wrong: readonly SetUp[]): readonly string[] => wrong.map(({ id }) => id)
 const hasCover = ({ items }: SetUp): boolean => items.some(({ kind, lies }) => kind === 'blanket' && lies === 'over')
 
@@ -46,7 +82,13 @@ test('every restorative pose has a cover in its full set-up, and the final rest 
 test('no two extents of a pose are the same arrangement', () => {
   const laid = ({ items }: SetUp) => JSON.stringify(items.map(({ id: _id, ...item }) => item))
   const same = setUps.flatMap((setUp) =>
-    setUps.filter((other) => other.poseId === setUp.poseId && other.id > setUp.id && laid(other) === laid(setUp)),
+    setUps.filter(
+      (other) =>
+        other.poseId === setUp.poseId &&
+        other.variantId === setUp.variantId &&
+        other.id > setUp.id &&
+        laid(other) === laid(setUp),
+    ),
   )
   expect(ids(same)).toEqual([])
 })
@@ -63,7 +105,7 @@ test('a head never lies on a bare seat', () => {
 test('who kneels on the kneecaps has a pad under them, however few the props', () => {
   const kneels = setUps.filter(({ poseId }) => {
     const figure = poseOf(poseId)?.figure
-    return figure?.kind === 'allFours' && ['both', 'lunge', 'frog', undefined].includes(figure.legs)
+    return figure?.kind === 'allFours' && ['both', 'lunge', 'halfSplit', 'frog', undefined].includes(figure.legs)
   })
   expect(kneels.length).toBeGreaterThan(10)
   expect(ids(kneels.filter(({ items }) => !items.some(({ under }) => under === 'knees')))).toEqual([])
@@ -88,9 +130,8 @@ test('a house has no studio’s bolsters, blocks or cushioned kit in its set-ups
 })
 
 /** A set-up under somebody. */
-function assessed({ poseId, figure = poseOf(poseId)?.figure, items }: SetUp, statureCm: number) {
-  if (!figure) throw new Error(`no figure for ${poseId}`)
-  return assess({ figure, items, kinds: propKinds, who: { statureCm } })
+function assessed(setUp: SetUp, statureCm: number) {
+  return assess({ figure: figureOf(setUp), items: setUp.items, kinds: propKinds, who: { statureCm } })
 }
 
 describe.each([150, 170, 190])('at %i cm', (statureCm) => {
@@ -128,9 +169,9 @@ describe.each([150, 170, 190])('at %i cm', (statureCm) => {
 
 test.each([150, 170, 190])('every set-up comes to its heights at %i cm', (statureCm) => {
   for (const setUp of setUps) {
-    const figure = setUp.figure ?? poseOf(setUp.poseId)?.figure
-    if (!figure) throw new Error(`no figure for ${setUp.id}`)
-    expect(heightsOf({ figure, items: setUp.items, kinds: propKinds, who: { statureCm } })).toMatchObject({ ok: true })
+    expect(
+      heightsOf({ figure: figureOf(setUp), items: setUp.items, kinds: propKinds, who: { statureCm } }),
+    ).toMatchObject({ ok: true })
   }
 })
 

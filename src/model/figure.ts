@@ -51,12 +51,23 @@ export const figureSchema = z.discriminatedUnion('kind', [
     legs: z.enum(['long', 'oneUp']).optional(),
     ...common,
   }),
-  z.strictObject({ kind: z.literal('side'), ...common }),
+  z.strictObject({
+    kind: z.literal('side'),
+    /** The lower knee folded behind; absent: both drawn forward. */
+    legs: z.literal('oneBack').optional(),
+    ...common,
+  }),
   z.strictObject({ kind: z.literal('childFold'), spreadDeg: degrees(0, 60).optional(), ...common }),
-  z.strictObject({ kind: z.literal('kneeling'), feet: z.enum(['flat', 'tucked', 'lifted']), ...common }),
+  z.strictObject({
+    kind: z.literal('kneeling'),
+    feet: z.enum(['flat', 'tucked', 'lifted']),
+    /** Up on the knees, the chest open, the hands behind; absent: upright on the heels. */
+    trunk: z.literal('arched').optional(),
+    ...common,
+  }),
   z.strictObject({
     kind: z.literal('allFours'),
-    legs: z.enum(['both', 'lunge', 'pigeon', 'frog', 'long']).optional(),
+    legs: z.enum(['both', 'lunge', 'halfSplit', 'pigeon', 'frog', 'long']).optional(),
     trunk: z.enum(['level', 'low', 'raised']),
     ...common,
   }),
@@ -71,7 +82,7 @@ export const figureSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({
     kind: z.literal('chair'),
-    legs: z.enum(['both', 'figureFour']).optional(),
+    legs: z.enum(['both', 'figureFour', 'oneLong']).optional(),
     trunk: z.enum(['upright', 'fold']),
     /** Sitting astride, leaning over the chair's own back. */
     over: z.literal('backrest').optional(),

@@ -66,6 +66,8 @@ export const extents = ['full', 'few', 'household'] as const
 export const setUpSchema = z.strictObject({
   id: idSchema,
   poseId: idSchema,
+  /** The form it belongs to, where that is another position than the pose [settled A10]. */
+  variantId: idSchema.optional(),
   name: nameSchema,
   extent: z.enum(extents),
   items: z.array(setUpItemSchema).max(20),

@@ -15,12 +15,12 @@ const resolved = (block: Block) => {
 
 test.each<[Block, string, string]>([
   [aTalk(), 'Arrive', ''],
-  [aHold('sphinx'), 'Sphinx', 'blanket'],
-  [aHold('reclined-bound-angle'), 'Bound angle, reclined', 'bolster, 2 blocks, 3 blankets'],
+  [aHold('sphinx'), 'Sphinx', '2 blankets'],
+  [aHold('reclined-bound-angle'), 'Bound angle, reclined', '7 blankets, 3 blocks, bolster, strap, eye pillow'],
   [
     aHold('calves-on-a-chair', { breathOver: { techniqueId: 'long-exhale' } }),
     'Calves on a chair',
-    'chair, blanket, eye pillow · long exhale 4\u2009:\u20096 over it',
+    'chair, 2 blankets, eye pillow · long exhale 4\u2009:\u20096 over it',
   ],
   [{ kind: 'breath', id: 'b', techniqueId: 'even-breath' }, 'Even breath', '4\u2009:\u20094, 30 rounds'],
   [{ kind: 'breath', id: 'b', techniqueId: 'long-exhale' }, 'Long exhale', '4\u2009:\u20096, 2 sets of 9 rounds'],
@@ -38,7 +38,7 @@ test.each<[Block, string, string]>([
 })
 
 test('a side is told in the body’s terms, with what is used', () => {
-  expect(sideWords(resolved(aHold('deer')), 'left')).toBe('left knee in front, right knee behind · blanket, block')
+  expect(sideWords(resolved(aHold('deer')), 'left')).toBe('left knee in front, right knee behind · blanket, 2 blocks')
   expect(sideWords(resolved(aHold('crescent-lying')), 'right')).toBe('bend to the right, left side long')
   expect(sideWords(resolved({ kind: 'movement', id: 'm', movementId: 'leg-raise-lying' }), 'left')).toBe(
     'left leg moves, right knee bent',

@@ -1,3 +1,4 @@
+import { propCounts } from '#core/session'
 import { keysOf } from '#core/units'
 import type { PropKind, PropSpec } from '#model/prop'
 import type { BodyPart, FoldOp, PropTurn, SetUpItem } from '#model/set-up'
@@ -118,11 +119,16 @@ const liesNames: Readonly<Record<NonNullable<SetUpItem['lies']>, string>> = {
   behind: 'behind',
 }
 
+/** How one or several are turned. */
+const turnWordsOf = (turn: PropTurn, spec: PropSpec, count: number): string =>
+  count > 1 ? (manyTurned[turn] ?? turnWords(turn, spec)) : turnWords(turn, spec)
+const manyTurned: Partial<Record<PropTurn, string>> = { side: 'on their sides', end: 'on their ends' }
+
 /** An item as it lies: how many of what, folded and turned how. */
 export function itemWords({ kind, count, folds, turn, piles, lies }: SetUpItem, spec: PropSpec): string {
   const named = folds && foldNameOf(folds)
   const fold = !folds || folds.length === 0 ? '' : named ? foldNames[named] : `${String(folds.length)} folds`
-  const turned = turn && turn !== defaultTurn(spec) ? turnWords(turn, spec) : ''
+  const turned = turn && turn !== defaultTurn(spec) ? turnWordsOf(turn, spec, count) : ''
   const each = piles === 2 ? (count === 2 ? 'one each side' : `${String(count / 2)} each side`) : ''
   return [countedProp(kind, count), fold, turned, each, lies ? liesNames[lies] : '']
     .filter((part) => part !== '')
@@ -135,7 +141,7 @@ export const defaultTurn = ({ kind, shape, rank }: PropSpec): PropTurn =>
 
 /** What a set-up takes, in one line. */
 export function takesWords(items: readonly Pick<SetUpItem, 'kind' | 'count'>[]): string {
-  const counts = new Map<PropKind, number>()
-  for (const { kind, count } of items) counts.set(kind, (counts.get(kind) ?? 0) + count)
-  return [...counts].map(([kind, count]) => countedOrOne(kind, count)).join(' · ')
+  return propCounts(items)
+    .map(({ kind, count }) => countedOrOne(kind, count))
+    .join(' · ')
 }

@@ -86,7 +86,7 @@ describe('props', () => {
       '2 blankets, standard fold, one each side',
     )
     expect(itemWords({ ...item, kind: 'foamBlock', turn: 'side', piles: 1 }, propKinds.foamBlock)).toBe(
-      '2 blocks, on its side',
+      '2 blocks, on their sides',
     )
     expect(itemWords({ ...item, kind: 'foamBlock', turn: 'flat', piles: 1 }, propKinds.foamBlock)).toBe('2 blocks')
   })

@@ -3,9 +3,9 @@ import type { SetUpItem } from '#model/set-up'
 import { assess, comfortRules, freeId, mendOf, standsFirmly } from '#core/comfort'
 import type { ComfortFinding } from '#core/comfort'
 import type { ElevationInput } from '#core/figure'
-import { poses } from '#library/poses'
 import { namedFolds, propKinds } from '#library/prop-kinds'
 import { setUps } from '#library/set-ups'
+import { figureOf } from '#testing/set-ups'
 import {
   blanket,
   block,
@@ -348,9 +348,7 @@ describe('mends', () => {
   test('every mend of every shipped set-up makes its finding go, brings no new one that counts, and is one change', () => {
     let mended = 0
     for (const setUp of setUps) {
-      const figure = setUp.figure ?? poses.find(({ id }) => id === setUp.poseId)?.figure
-      if (!figure) continue
-      const input = { figure, items: setUp.items, kinds: propKinds, who: { statureCm: 170 }, folds }
+      const input = { figure: figureOf(setUp), items: setUp.items, kinds: propKinds, who: { statureCm: 170 }, folds }
       const before = assess(input).findings
       for (const finding of before) {
         const mend = mendOf(finding, input)

@@ -89,7 +89,7 @@ function draw(figure: Figure, scene: Scene): Calculated<Drawn> {
     case 'prone':
       return prone(figure, scene)
     case 'side':
-      return sideLying(scene)
+      return sideLying(figure, scene)
     case 'childFold':
       return childFold(figure, scene)
     case 'kneeling':

@@ -3,16 +3,11 @@ import type { SetUp, SetUpItem } from '#model/set-up'
 import { boneLengths, bonesOf, clearance, distanceTo, elevation, headCentre, measuresOf } from '#core/figure'
 import type { Elevation, ElevationInput, Limb, PlacedProp } from '#core/figure'
 import { assess } from '#core/comfort'
-import { poses } from '#library/poses'
 import { namedFolds, propKinds } from '#library/prop-kinds'
 import { setUps } from '#library/set-ups'
+import { figureOf } from '#testing/set-ups'
 
 const statures = [150, 170, 190]
-const figureOf = (setUp: SetUp) => {
-  const figure = setUp.figure ?? poses.find(({ id }) => id === setUp.poseId)?.figure
-  if (!figure) throw new Error(`no figure for ${setUp.id}`)
-  return figure
-}
 const inputOf = (setUp: SetUp, statureCm: number, items: readonly SetUpItem[] = setUp.items): ElevationInput => ({
   figure: figureOf(setUp),
   items,

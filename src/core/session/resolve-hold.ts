@@ -12,7 +12,7 @@ import { firstCeilingS } from './ceilings.ts'
 import { formOf } from './form.ts'
 import { holdSecondsOf } from './hold-time.ts'
 import { usualCues } from './usual-cues.ts'
-import { setUpOf } from './set-up-of.ts'
+import { propCounts, setUpOf } from './set-up-of.ts'
 import { answersOf, changeTo, sideOrder, timeOf } from './walk.ts'
 import type { Walk } from './walk.ts'
 import type { HoldSide, ResolvedBreathOver, ResolvedHold, ResolvedPhase, Sourced } from './resolved.ts'
@@ -46,7 +46,8 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
   if (!breathOver.ok) return breathOver
   const answers = applicable(answersOf(block, walk, own?.answers), base)
   const form = formOf(base, variant, answers)
-  const pose = practisedAs(form.pose, variant, walk.session.practice)
+  const setUp = setUpOf(block, catalog)
+  const pose = takingWhat(setUp, practisedAs(form.pose, variant, walk.session.practice))
   const learned = own ? undefined : catalog.learned.get(pose.id)
   const sides: readonly HoldSide[] = pose.sides ? sideOrder(block, walk, answers) : ['both']
   const phases = block.phases ?? []
@@ -69,12 +70,16 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
     holdFrom: block.hold ? 'block' : own ? 'own pose' : 'shipped',
     times: timesOf(block, pose, own !== undefined, learned, answers, walk),
     ceilingS: firstCeilingS(catalog.ceilings, pose, walk.session.level),
-    setUp: setUpOf(block, catalog),
+    setUp,
     answers,
     cues: block.cues ?? usualCues(saidIn(pose, walk.session.practice), shortestRoomS(phases, held)),
     breathOver: breathOver.value,
   })
 }
+
+/** The pose with what the set-up of this block takes, where it has one of its own or names one. */
+const takingWhat = (setUp: ResolvedHold['setUp'], pose: Pose): Pose =>
+  setUp?.from === 'block' ? { ...pose, props: propCounts(setUp.value.items) } : pose
 
 /** The pose with what its carried form asks, where the work is restorative and no other form says otherwise. */
 function practisedAs(pose: Pose, variant: Variant | undefined, practice: Practice): Pose {

@@ -1,8 +1,9 @@
+import type { HoldBlock } from '#model/block'
 import type { Session } from '#model/session'
 import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
 import { aClosing, aHold, aSession } from '#testing/sessions'
-import { finalRestPose, firstCeilingS, resolveSession, setUpsFor, withFields } from './index.ts'
+import { finalRestPose, firstCeilingS, propCounts, resolveSession, setUpsFor, withFields } from './index.ts'
 import type { Catalog } from './index.ts'
 
 const setUpIn = (session: Session, catalog: Catalog = shippedCatalog) => {
@@ -34,6 +35,31 @@ describe('the set-up of a block', () => {
 
   test('of a closing is the final rest’s', () => {
     expect(setUpIn(aSession([aClosing()]))?.value).toBe(setUpsFor(shippedCatalog, finalRestPose)[0])
+  })
+
+  test('of a form that is another position is its own; of any other form the pose’s', () => {
+    const lying = setUpIn(aSession([aHold('stacked-knees', { variantId: 'lying' })]))?.value
+    expect(lying).toMatchObject({ variantId: 'lying' })
+    expect(setUpsFor(shippedCatalog, 'stacked-knees').some(({ variantId }) => variantId !== undefined)).toBe(false)
+    const [seated] = setUpsFor(shippedCatalog, 'stacked-knees')
+    // The seated pose's set-up says nothing to somebody on the back.
+    expect(
+      setUpIn(aSession([aHold('stacked-knees', { variantId: 'lying', setUpId: seated?.id ?? '' })]))?.value,
+    ).toEqual(lying)
+    const same = shippedCatalog.poses.get(poseId)?.variants.find(({ base }) => base === undefined)
+    expect(setUpIn(aSession([aHold(poseId, { variantId: same?.id ?? '' })]))?.value).toBe(full)
+  })
+
+  test('is what the hold takes: the usual counts, those of the set-up it names, or of its own items', () => {
+    const taken = (fields: Partial<HoldBlock>) => {
+      const [hold] = orThrow(resolveSession(aSession([aHold(poseId, fields)]), shippedCatalog))
+      return hold?.kind === 'hold' ? hold.pose.props : []
+    }
+    expect(taken({})).toEqual(propCounts(full?.items ?? []))
+    expect(taken({ setUpId: few?.id ?? '' })).toEqual(propCounts(few?.items ?? []))
+    expect(taken({ setUpItems: [{ id: 'a', kind: 'book', count: 2, under: 'head' }] })).toEqual([
+      { kind: 'book', count: 2 },
+    ])
   })
 
   test('of a pose that was copied is that of the pose it was copied from; one made anew has none', () => {

@@ -1,8 +1,8 @@
-import type { Pose } from '#model/pose'
+import type { ShelfPose } from './parts.ts'
 import { atHipHeight, byLevel, changeAtHalf, headLevel, inward, lastWords, oneCue, setUp } from './parts.ts'
 
 /** Entered on hands and knees. */
-export const allFoursPoses: readonly Pose[] = [
+export const allFoursPoses: readonly ShelfPose[] = [
   {
     id: 'level-all-fours',
     names: { english: 'Level back on all fours', sanskrit: 'bharmanāsana', others: ['Table'] },
@@ -29,7 +29,6 @@ export const allFoursPoses: readonly Pose[] = [
     places: ['opening', 'warm', 'counter'],
     warms: ['shoulders', 'lowBack'],
     wantsWarm: [],
-    props: [{ kind: 'blanket', count: 1 }],
     withoutProps: 'Knees on a folded jumper.',
     variants: [
       {
@@ -37,11 +36,8 @@ export const allFoursPoses: readonly Pose[] = [
         name: 'Forearms on a chair',
         grade: 'easier',
         change: 'Forearms on a padded chair seat; the wrists are free.',
-        props: [
-          { kind: 'chair', count: 1 },
-          { kind: 'blanket', count: 1 },
-        ],
         base: { enter: 'kneeling', leave: 'kneeling' },
+        figure: { kind: 'allFours', trunk: 'level' },
         setUpWords: ['Kneel before the chair, forearms on its seat, hips over the knees'],
         cues: oneCue('Let the back lengthen away from the chair'),
         looksFor: ['Hips over the knees.'],
@@ -97,7 +93,6 @@ export const allFoursPoses: readonly Pose[] = [
     places: ['warm', 'counter'],
     warms: ['shoulders', 'upperBack'],
     wantsWarm: [],
-    props: [{ kind: 'blanket', count: 1 }],
     withoutProps: 'A folded jumper under head and shoulder.',
     variants: [
       {
@@ -152,7 +147,6 @@ export const allFoursPoses: readonly Pose[] = [
     places: ['warm', 'deep'],
     warms: ['chest', 'shoulders'],
     wantsWarm: [],
-    props: [{ kind: 'blanket', count: 1 }],
     withoutProps: 'Knees on a folded jumper, brow on the backs of the hands.',
     variants: [
       {
@@ -214,10 +208,6 @@ export const allFoursPoses: readonly Pose[] = [
     places: ['warm', 'deep'],
     warms: ['frontOfHip'],
     wantsWarm: [],
-    props: [
-      { kind: 'blanket', count: 1 },
-      { kind: 'foamBlock', count: 2 },
-    ],
     withoutProps: 'A folded coat under the knee, hands on thick books or a chair seat.',
     variants: [
       {
@@ -289,10 +279,6 @@ export const allFoursPoses: readonly Pose[] = [
     places: ['deep'],
     warms: ['outerHip'],
     wantsWarm: ['outerHip', 'frontOfHip'],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'blanket', count: 1 },
-    ],
     withoutProps: 'A folded coat under the front hip, brow on the fists.',
     variants: [
       { id: 'upright', name: 'Upright', grade: 'easier', change: 'The trunk stays up on the hands or on blocks.' },
@@ -349,10 +335,6 @@ export const allFoursPoses: readonly Pose[] = [
     places: ['deep'],
     warms: ['innerThigh'],
     wantsWarm: ['innerThigh'],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'blanket', count: 2 },
-    ],
     withoutProps: 'Knees on folded jumpers, chest on a firm pillow.',
     variants: [
       { id: 'half', name: 'Tadpole', grade: 'easier', change: 'Big toes together, seat towards the heels.' },
@@ -397,7 +379,6 @@ export const allFoursPoses: readonly Pose[] = [
     places: ['warm'],
     warms: ['hamstrings', 'shoulders'],
     wantsWarm: [],
-    props: [{ kind: 'rectBolster', count: 1 }],
     withoutProps: 'Brow on a stack of books, hands on the floor.',
     variants: [
       atHipHeight('long', {

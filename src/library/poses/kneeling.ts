@@ -1,8 +1,8 @@
-import type { Pose } from '#model/pose'
+import type { ShelfPose } from './parts.ts'
 import { byLevel, headLevel, inward, lastWords, minutes, oneCue, setUp } from './parts.ts'
 
 /** Kneeling. */
-export const kneelingPoses: readonly Pose[] = [
+export const kneelingPoses: readonly ShelfPose[] = [
   {
     id: 'wide-knee-fold',
     names: {
@@ -44,10 +44,6 @@ export const kneelingPoses: readonly Pose[] = [
     places: ['opening', 'warm', 'counter'],
     warms: ['lowBack', 'innerThigh'],
     wantsWarm: [],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'blanket', count: 1 },
-    ],
     withoutProps: 'Forehead on the stacked fists, hips on the heels or on a rolled jumper.',
     variants: [
       {
@@ -106,7 +102,6 @@ export const kneelingPoses: readonly Pose[] = [
     places: ['opening', 'counter'],
     warms: ['lowBack'],
     wantsWarm: [],
-    props: [{ kind: 'blanket', count: 2 }],
     withoutProps: 'Brow on the stacked fists, a jumper rolled behind the knees.',
     variants: [
       {
@@ -114,13 +109,10 @@ export const kneelingPoses: readonly Pose[] = [
         name: 'Head on a chair',
         grade: 'easier',
         change: 'Kneel before a chair, arms and head on its padded seat.',
-        props: [
-          { kind: 'chair', count: 1 },
-          { kind: 'blanket', count: 1 },
-        ],
         sensation: { from: 0, to: 2 },
         hinged: true,
         base: { enter: 'kneeling', leave: 'kneeling' },
+        figure: { kind: 'childFold' },
         setUpWords: ['Arms and brow on the padded seat, hips towards the heels'],
         head: { turned: 'never', rests: 'Brow on the arms on the seat.' },
         cues: inward('Let the seat have the weight of the arms'),
@@ -166,10 +158,6 @@ export const kneelingPoses: readonly Pose[] = [
     places: ['opening', 'warm'],
     warms: ['feet'],
     wantsWarm: [],
-    props: [
-      { kind: 'foamBlock', count: 1 },
-      { kind: 'blanket', count: 1 },
-    ],
     withoutProps: 'A firm pillow between heels and seat, a towel under the ankles.',
     variants: [
       {
@@ -217,7 +205,6 @@ export const kneelingPoses: readonly Pose[] = [
     places: ['warm'],
     warms: ['feet'],
     wantsWarm: [],
-    props: [{ kind: 'blanket', count: 1 }],
     withoutProps: 'Knees on a folded jumper, hands on a chair in front.',
     variants: [
       {
@@ -271,7 +258,6 @@ export const kneelingPoses: readonly Pose[] = [
     places: ['warm'],
     warms: ['feet'],
     wantsWarm: [],
-    props: [{ kind: 'blanket', count: 1 }],
     withoutProps: 'A rolled towel under the ankles.',
     variants: [
       {
@@ -326,10 +312,6 @@ export const kneelingPoses: readonly Pose[] = [
     places: ['deep'],
     warms: ['frontOfHip'],
     wantsWarm: ['frontOfHip', 'legs'],
-    props: [
-      { kind: 'rectBolster', count: 2 },
-      { kind: 'blanket', count: 2 },
-    ],
     withoutProps: 'A stack of firm pillows behind, high enough that the knees stay quiet.',
     variants: [
       {
@@ -388,10 +370,6 @@ export const kneelingPoses: readonly Pose[] = [
     places: ['opening', 'counter', 'closing'],
     warms: ['lowBack'],
     wantsWarm: [],
-    props: [
-      { kind: 'rectBolster', count: 2 },
-      { kind: 'blanket', count: 2 },
-    ],
     withoutProps: 'Two or three firm pillows, one on another.',
     variants: [
       {

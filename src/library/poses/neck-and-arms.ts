@@ -1,4 +1,5 @@
 import type { Pose } from '#model/pose'
+import type { ShelfPose } from './parts.ts'
 import { byLevel, inward, lastWords, oneCue, setUp } from './parts.ts'
 
 const upright = {
@@ -20,7 +21,7 @@ const times = (betweenSidesS: number): Pose['times'] => ({
 })
 
 /** Neck, shoulders, jaw and wrists: for people who play, sing, write or carry. */
-export const neckAndArmPoses: readonly Pose[] = [
+export const neckAndArmPoses: readonly ShelfPose[] = [
   {
     ...upright,
     id: 'ear-to-shoulder',
@@ -43,7 +44,6 @@ export const neckAndArmPoses: readonly Pose[] = [
     looksFor: ['The nose looks straight ahead.', 'Sensation along the {other} side of the neck, none in the arm.'],
     comingOut: ['A hand lifts the head back to the middle'],
     warms: ['neck'],
-    props: [],
     withoutProps: 'Needs none; on a chair where the floor is far.',
     variants: [
       {
@@ -77,7 +77,6 @@ export const neckAndArmPoses: readonly Pose[] = [
     looksFor: ['Elbows wide, shoulders low.', 'No tingling in the fingers: higher, or out.'],
     comingOut: ['Shake the hands out'],
     warms: ['wrists'],
-    props: [],
     withoutProps: 'Needs none.',
     variants: [
       { id: 'backs', name: 'Backs of the hands', grade: 'same', change: 'Backs of the hands together, fingers down.' },
@@ -115,7 +114,6 @@ export const neckAndArmPoses: readonly Pose[] = [
     looksFor: ['The neck stays long.', 'The low ribs stay down.'],
     comingOut: ['Let the strap go', 'arms down slowly'],
     warms: ['shoulders'],
-    props: [{ kind: 'strap', count: 1 }],
     withoutProps: 'A scarf or a belt between the hands.',
     variants: [
       {
@@ -164,7 +162,6 @@ export const neckAndArmPoses: readonly Pose[] = [
     places: ['deep'],
     warms: ['shoulders'],
     wantsWarm: ['shoulders'],
-    props: [{ kind: 'blanket', count: 2 }],
     withoutProps: 'A folded jumper under the brow.',
     variants: [
       {
@@ -222,7 +219,6 @@ export const neckAndArmPoses: readonly Pose[] = [
     places: ['deep'],
     warms: ['shoulders', 'chest'],
     wantsWarm: ['shoulders'],
-    props: [{ kind: 'blanket', count: 2 }],
     withoutProps: 'A folded jumper under the temple.',
     variants: [
       { id: 'elbow-bent', name: 'Elbow bent', grade: 'easier', change: 'The wide arm bent like a goalpost.' },

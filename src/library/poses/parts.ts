@@ -1,6 +1,9 @@
 import type { Family } from '#model/family'
 import type { HoldRange, Pose, Variant } from '#model/pose'
 
+/** A pose as it is told here: what it takes is counted in its full set-up. */
+export type ShelfPose = Omit<Pose, 'props'>
+
 /** A usual range in minutes, and where a new block starts. */
 export const minutes = (from: number, usual: number, to: number): HoldRange => ({
   fromS: from * 60,
@@ -71,10 +74,6 @@ export const atHipHeight = (
   families: ['half_fold'],
   sensation: { from: 1, to: 3 },
   hinged: true,
-  props: [
-    { kind: 'chair', count: 1 },
-    { kind: 'blanket', count: 1 },
-  ],
   base: { enter: 'standing', leave: 'standing' },
   looksFor: ['One line from hands to hips.', 'The knees are soft.'],
   mistakes: ['The low back sags between hands and hips.'],

@@ -1,8 +1,8 @@
-import type { Pose } from '#model/pose'
+import type { ShelfPose } from './parts.ts'
 import { byLevel, changeAtHalf, inward, lastWords, minutes, setUp } from './parts.ts'
 
 /** On the belly. */
-export const pronePoses: readonly Pose[] = [
+export const pronePoses: readonly ShelfPose[] = [
   {
     id: 'sphinx',
     names: { english: 'Sphinx', sanskrit: 'sālamba bhujaṅgāsana', others: ['Forearm backbend'] },
@@ -36,7 +36,6 @@ export const pronePoses: readonly Pose[] = [
     places: ['warm', 'deep', 'counter'],
     warms: ['lowBack'],
     wantsWarm: [],
-    props: [{ kind: 'blanket', count: 1 }],
     withoutProps: 'Forehead on stacked hands, only the chest a little raised.',
     variants: [
       { id: 'low', name: 'Low sphinx', grade: 'easier', change: 'Elbows far forward, chest low, or over a bolster.' },
@@ -83,7 +82,6 @@ export const pronePoses: readonly Pose[] = [
     places: ['deep'],
     warms: ['lowBack'],
     wantsWarm: ['lowBack'],
-    props: [{ kind: 'blanket', count: 1 }],
     withoutProps: 'Needs none; a folded jumper under the hip bones.',
     variants: [
       {
@@ -140,7 +138,6 @@ export const pronePoses: readonly Pose[] = [
     places: ['opening', 'counter'],
     warms: [],
     wantsWarm: [],
-    props: [{ kind: 'blanket', count: 1 }],
     withoutProps: 'Brow or cheek on the stacked hands.',
     variants: [
       {
@@ -195,10 +192,6 @@ export const pronePoses: readonly Pose[] = [
     places: ['opening', 'closing'],
     warms: [],
     wantsWarm: [],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'blanket', count: 2 },
-    ],
     withoutProps: 'Two long pillows end to end, a rolled towel under the ankles.',
     variants: [
       {
@@ -264,7 +257,6 @@ export const pronePoses: readonly Pose[] = [
     places: ['warm', 'deep'],
     warms: ['innerThigh'],
     wantsWarm: [],
-    props: [{ kind: 'blanket', count: 2 }],
     withoutProps: 'A pillow under the bent thigh, cheek on the hands.',
     variants: [
       {

@@ -1,8 +1,8 @@
-import type { Pose } from '#model/pose'
+import type { ShelfPose } from './parts.ts'
 import { byLevel, changeAtHalf, inward, lastWords, minutes, rollingUp, setUp } from './parts.ts'
 
 /** Seated, folding. */
-export const seatedFoldsPoses: readonly Pose[] = [
+export const seatedFoldsPoses: readonly ShelfPose[] = [
   {
     id: 'long-leg-fold',
     names: {
@@ -45,10 +45,6 @@ export const seatedFoldsPoses: readonly Pose[] = [
     places: ['deep'],
     warms: ['hamstrings'],
     wantsWarm: ['hamstrings'],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'blanket', count: 2 },
-    ],
     withoutProps: 'Knees well bent, chest to the thighs, head on the forearms.',
     variants: [
       {
@@ -107,10 +103,6 @@ export const seatedFoldsPoses: readonly Pose[] = [
     places: ['warm', 'deep'],
     warms: ['hamstrings', 'innerThigh'],
     wantsWarm: [],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'blanket', count: 2 },
-    ],
     withoutProps: 'Sit on a folded coat, a rolled towel under the bent knee, brow on the fists.',
     variants: [
       {
@@ -177,10 +169,6 @@ export const seatedFoldsPoses: readonly Pose[] = [
     places: ['deep'],
     warms: ['innerThigh'],
     wantsWarm: ['hamstrings', 'innerThigh'],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'blanket', count: 2 },
-    ],
     withoutProps: 'Sit on a folded coat, brow on the fists or a stack of books.',
     variants: [
       {
@@ -251,10 +239,6 @@ export const seatedFoldsPoses: readonly Pose[] = [
     places: ['opening', 'warm', 'deep'],
     warms: ['innerThigh'],
     wantsWarm: [],
-    props: [
-      { kind: 'blanket', count: 1 },
-      { kind: 'foamBlock', count: 2 },
-    ],
     withoutProps: 'Sit on a folded coat, jumpers under both thighs.',
     variants: [
       {
@@ -311,11 +295,6 @@ export const seatedFoldsPoses: readonly Pose[] = [
     places: ['opening', 'counter', 'closing'],
     warms: ['outerHip', 'lowBack'],
     wantsWarm: [],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'foamBlock', count: 2 },
-      { kind: 'blanket', count: 2 },
-    ],
     withoutProps: 'Sit on a folded coat before a sofa or a chair, arms and brow on its seat.',
     variants: [
       {

@@ -1,8 +1,8 @@
-import type { Pose } from '#model/pose'
+import type { ShelfPose } from './parts.ts'
 import { byLevel, inward, lastWords, minutes, rollingUp, setUp } from './parts.ts'
 
 /** Seated, turning the hips. */
-export const seatedHipsPoses: readonly Pose[] = [
+export const seatedHipsPoses: readonly ShelfPose[] = [
   {
     id: 'deer',
     names: { english: 'Deer', others: ['Side-sitting fold', 'Both knees to one side'] },
@@ -40,10 +40,6 @@ export const seatedHipsPoses: readonly Pose[] = [
     places: ['deep'],
     warms: ['outerHip'],
     wantsWarm: ['outerHip'],
-    props: [
-      { kind: 'blanket', count: 1 },
-      { kind: 'foamBlock', count: 1 },
-    ],
     withoutProps: 'Sit on a folded coat under the front hip, hands on the floor.',
     variants: [
       {
@@ -108,10 +104,6 @@ export const seatedHipsPoses: readonly Pose[] = [
     places: ['deep'],
     warms: ['frontOfHip'],
     wantsWarm: ['frontOfHip'],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'blanket', count: 2 },
-    ],
     withoutProps: 'Lean back on the hands or on two firm pillows.',
     variants: [
       {
@@ -158,10 +150,6 @@ export const seatedHipsPoses: readonly Pose[] = [
     places: ['deep'],
     warms: ['outerHip'],
     wantsWarm: ['outerHip'],
-    props: [
-      { kind: 'blanket', count: 2 },
-      { kind: 'foamBlock', count: 1 },
-    ],
     withoutProps: 'Sit on a folded coat, brow on the fists.',
     variants: [
       {
@@ -225,10 +213,6 @@ export const seatedHipsPoses: readonly Pose[] = [
     places: ['deep'],
     warms: ['outerHip'],
     wantsWarm: ['outerHip', 'innerThigh'],
-    props: [
-      { kind: 'blanket', count: 2 },
-      { kind: 'foamBlock', count: 1 },
-    ],
     withoutProps: 'Cross-legged with the front shin further away, jumpers under the knees.',
     variants: [
       {

@@ -1,8 +1,8 @@
-import type { Pose } from '#model/pose'
+import type { ShelfPose } from './parts.ts'
 import { byLevel, changeAtHalf, inward, lastWords, minutes, oneCue, setUp } from './parts.ts'
 
 /** Seated: still, turning, bending to the side, arms. */
-export const seatedTrunkPoses: readonly Pose[] = [
+export const seatedTrunkPoses: readonly ShelfPose[] = [
   {
     id: 'cross-legged-seat',
     names: { english: 'Cross-legged seat', sanskrit: 'sukhāsana', others: ['Easy seat'] },
@@ -36,10 +36,6 @@ export const seatedTrunkPoses: readonly Pose[] = [
     places: ['opening', 'closing'],
     warms: [],
     wantsWarm: [],
-    props: [
-      { kind: 'seatCushion', count: 1 },
-      { kind: 'blanket', count: 1 },
-    ],
     withoutProps: 'A firm pillow or a folded coat under the seat; a chair where the floor is far.',
     variants: [
       {
@@ -57,7 +53,6 @@ export const seatedTrunkPoses: readonly Pose[] = [
         name: 'On a chair',
         grade: 'easier',
         change: 'Sit on a chair in place of the floor.',
-        props: [{ kind: 'chair', count: 1 }],
         base: { enter: 'onChair', leave: 'onChair' },
         setUpWords: ['Feet flat, hips at or above the knees'],
         cues: inward('Let the spine balance by itself'),
@@ -116,10 +111,6 @@ export const seatedTrunkPoses: readonly Pose[] = [
     places: ['deep', 'counter'],
     warms: ['side'],
     wantsWarm: [],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'blanket', count: 2 },
-    ],
     withoutProps: 'Lie on the side instead, top knee on a rolled coat, top arm open.',
     variants: [
       {
@@ -174,7 +165,6 @@ export const seatedTrunkPoses: readonly Pose[] = [
     places: ['warm', 'counter'],
     warms: ['upperBack', 'side'],
     wantsWarm: ['lowBack'],
-    props: [{ kind: 'blanket', count: 1 }],
     withoutProps: 'Sit on a folded coat, the hand behind on a book.',
     variants: [
       { id: 'crossed', name: 'Cross-legged', grade: 'easier', change: 'Cross-legged, only the upper back turns.' },
@@ -222,10 +212,6 @@ export const seatedTrunkPoses: readonly Pose[] = [
     places: ['opening', 'warm', 'counter'],
     warms: ['side'],
     wantsWarm: [],
-    props: [
-      { kind: 'foamBlock', count: 1 },
-      { kind: 'blanket', count: 1 },
-    ],
     withoutProps: 'Forearm on a stack of books or a chair seat.',
     variants: [
       {
@@ -276,7 +262,6 @@ export const seatedTrunkPoses: readonly Pose[] = [
     places: ['opening', 'warm', 'counter'],
     warms: ['shoulders', 'upperBack'],
     wantsWarm: [],
-    props: [{ kind: 'blanket', count: 1 }],
     withoutProps: 'Needs none; sit on a folded coat.',
     variants: [
       { id: 'hug', name: 'A light hug', grade: 'easier', change: 'Hands lie on the opposite shoulders.' },
@@ -317,7 +302,6 @@ export const seatedTrunkPoses: readonly Pose[] = [
     places: ['warm', 'counter'],
     warms: ['chest', 'shoulders'],
     wantsWarm: [],
-    props: [{ kind: 'strap', count: 1 }],
     withoutProps: 'A scarf or a belt between the hands.',
     variants: [
       {

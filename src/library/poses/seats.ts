@@ -1,4 +1,5 @@
 import type { Pose } from '#model/pose'
+import type { ShelfPose } from './parts.ts'
 import { byLevel, inward, lastWords, setUp } from './parts.ts'
 
 /** What seats for breath work have in common: still, upright, as long as the breath asks. */
@@ -31,7 +32,7 @@ const times = (setUpS: number): Pose['times'] => ({
 })
 
 /** Seats for breath work, beside the cross-legged one and the chair. */
-export const seatPoses: readonly Pose[] = [
+export const seatPoses: readonly ShelfPose[] = [
   {
     ...seat,
     id: 'hero-seat',
@@ -49,10 +50,6 @@ export const seatPoses: readonly Pose[] = [
     mistakes: ['The feet turn out.', 'People stay with burning knees.'],
     looksFor: ['The seat is on the block, not on the feet.', 'Knees no wider than the hips.'],
     comingOut: ['Lean forward onto the hands', 'free one shin at a time'],
-    props: [
-      { kind: 'foamBlock', count: 1 },
-      { kind: 'blanket', count: 1 },
-    ],
     withoutProps: 'Two thick books with a towel over them between the feet.',
     variants: [
       { id: 'higher', name: 'Higher', grade: 'easier', change: 'A block more under the seat.' },
@@ -80,7 +77,6 @@ export const seatPoses: readonly Pose[] = [
     mistakes: ['One ankle presses on the other.', 'The knees are higher than the hips.'],
     looksFor: ['The ankles lie one before the other.', 'Hips at or above the knees.'],
     comingOut: ['Let light in', 'hands under the knees to open them'],
-    props: [{ kind: 'seatCushion', count: 1 }],
     withoutProps: 'A folded coat under the seat.',
     variants: [
       {
@@ -118,10 +114,6 @@ export const seatPoses: readonly Pose[] = [
     looksFor: ['The {this} foot lies flat, sole up.', 'Both knees have something under them.'],
     comingOut: ['Lift the {this} foot down with both hands', 'legs long for a breath'],
     wantsWarm: ['outerHip'],
-    props: [
-      { kind: 'seatCushion', count: 1 },
-      { kind: 'towel', count: 1 },
-    ],
     withoutProps: 'A folded coat under the seat, a jumper under the knee.',
     variants: [
       {

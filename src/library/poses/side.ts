@@ -1,8 +1,8 @@
-import type { Pose } from '#model/pose'
+import type { ShelfPose } from './parts.ts'
 import { byLevel, inward, lastWords, minutes, setUp } from './parts.ts'
 
 /** On the side. */
-export const sidePoses: readonly Pose[] = [
+export const sidePoses: readonly ShelfPose[] = [
   {
     id: 'side-rest',
     names: { english: 'Side rest', sanskrit: 'pārśva śavāsana', others: ['Side-lying rest'] },
@@ -41,10 +41,6 @@ export const sidePoses: readonly Pose[] = [
     places: ['opening', 'closing', 'counter'],
     warms: [],
     wantsWarm: [],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'blanket', count: 2 },
-    ],
     withoutProps: 'Head on the arm, a rolled coat between the knees.',
     variants: [
       { id: 'hug', name: 'Hugging a bolster', grade: 'same', change: 'The top arm and knee rest on one bolster.' },
@@ -89,10 +85,6 @@ export const sidePoses: readonly Pose[] = [
     places: ['warm', 'counter'],
     warms: ['side'],
     wantsWarm: [],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'blanket', count: 2 },
-    ],
     withoutProps: 'A rolled duvet under the waist, a pillow under the head.',
     variants: [
       {
@@ -142,10 +134,6 @@ export const sidePoses: readonly Pose[] = [
     places: ['opening', 'counter', 'closing'],
     warms: [],
     wantsWarm: [],
-    props: [
-      { kind: 'rectBolster', count: 2 },
-      { kind: 'blanket', count: 4 },
-    ],
     withoutProps: 'Pillows behind the back, between the knees and in the arms.',
     variants: [
       { id: 'no-back', name: 'Back free', grade: 'same', change: 'Nothing behind the back, the arms round a bolster.' },
@@ -157,5 +145,66 @@ export const sidePoses: readonly Pose[] = [
       },
     ],
     energyLines: [],
+  },
+  {
+    id: 'thigh-and-turn',
+    names: {
+      english: 'Thigh and turn, on the side',
+      others: ['Cat pulling its tail', 'Side-lying front of thigh', 'Front of the thigh with a turn'],
+    },
+    base: { enter: 'sideLying', leave: 'supine' },
+    sides: {
+      left: 'lying on the left side, left heel held behind',
+      right: 'lying on the right side, right heel held behind',
+    },
+    holds: {
+      restorative: byLevel([0.5, 1, 1], [1, 1, 2], [1, 2, 3]),
+      yin: byLevel([0.5, 1, 1], [1, 2, 2], [1, 2, 3]),
+    },
+    practices: ['yin'],
+    fromLevel: 'regular',
+    targets: ['frontOfHip', 'outerHip', 'upperBack'],
+    directions: ['twist', 'backbend'],
+    sensation: { from: 2, to: 5 },
+    families: ['twist_supine', 'lunge'],
+    figure: { kind: 'side', legs: 'oneBack', view: 'above' },
+    times: {
+      setUpS: setUp(25),
+      settleS: 10,
+      comingOutS: 10,
+      betweenSidesS: 20,
+      afterRestS: { restorative: 30, yin: 45 },
+    },
+    head: { turned: 'never', rests: 'On a pad as high as the shoulder is wide.' },
+    setUpWords: [
+      'The {other} knee forward on something',
+      'The {other} hand takes the {this} foot behind, or a strap round it',
+    ],
+    cues: inward('Let the {other} shoulder lean back as far as is easy', undefined, 30),
+    yinCues: lastWords,
+    mistakes: ['The {this} knee is pulled hard towards the seat.', 'The low back arches to reach the foot.'],
+    looksFor: ['The {other} knee is carried.', 'Sensation in the front of the {this} thigh, none in the kneecap.'],
+    comingOut: ['Let the foot go', 'stretch the {this} leg', 'roll onto the back'],
+    counterposes: ['knees-to-chest', 'constructive-rest'],
+    places: ['deep'],
+    warms: ['frontOfHip'],
+    wantsWarm: [],
+    withoutProps: 'A pillow under the {other} knee, one under the head, a belt round the foot.',
+    variants: [
+      {
+        id: 'foot-free',
+        name: 'Foot not held',
+        grade: 'easier',
+        change: 'The lower knee is bent behind; the hand rests on the hip.',
+      },
+      {
+        id: 'leg-straight',
+        name: 'Upper leg straight',
+        grade: 'stronger',
+        change: 'The upper leg reaches straight forward at hip height.',
+        families: ['twist_supine', 'lunge', 'leg_raised'],
+      },
+    ],
+    energyLines: ['stomach', 'gall bladder'],
   },
 ]

@@ -1,8 +1,8 @@
-import type { Pose } from '#model/pose'
+import type { ShelfPose } from './parts.ts'
 import { atHipHeight, browAtHipHeight, byLevel, headLevel, oneCue, rollingUp, setUp } from './parts.ts'
 
 /** Standing, and with the hands on the wall. */
-export const standingPoses: readonly Pose[] = [
+export const standingPoses: readonly ShelfPose[] = [
   {
     id: 'standing-still',
     names: { english: 'Standing still', sanskrit: 'tāḍāsana', others: ['Mountain', 'Even stand'] },
@@ -29,7 +29,6 @@ export const standingPoses: readonly Pose[] = [
     places: ['opening', 'warm', 'counter'],
     warms: ['feet'],
     wantsWarm: [],
-    props: [],
     withoutProps: 'Needs none; a wall behind the back where balance is unsure.',
     variants: [
       {
@@ -89,7 +88,6 @@ export const standingPoses: readonly Pose[] = [
     places: ['warm'],
     warms: ['hamstrings', 'lowBack'],
     wantsWarm: [],
-    props: [],
     withoutProps: 'Needs none; forearms on the thighs or on a table.',
     variants: [
       atHipHeight('long', {
@@ -158,10 +156,6 @@ export const standingPoses: readonly Pose[] = [
     places: ['warm', 'counter'],
     warms: ['hamstrings', 'innerThigh'],
     wantsWarm: [],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'foamBlock', count: 2 },
-    ],
     withoutProps: 'Forearms and brow on a table or the back of a chair.',
     variants: [
       atHipHeight('wide', {
@@ -210,7 +204,6 @@ export const standingPoses: readonly Pose[] = [
     places: ['opening', 'warm', 'counter'],
     warms: ['shoulders', 'hamstrings'],
     wantsWarm: [],
-    props: [{ kind: 'wall', count: 1 }],
     withoutProps: 'Hands on the back of a chair that stands firm, or on a table.',
     variants: [
       {
@@ -261,7 +254,6 @@ export const standingPoses: readonly Pose[] = [
     places: ['warm', 'deep'],
     warms: ['innerThigh', 'feet'],
     wantsWarm: ['innerThigh'],
-    props: [{ kind: 'blanket', count: 1 }],
     withoutProps: 'Heels on a rolled towel or the edge of a thick book.',
     variants: [
       {

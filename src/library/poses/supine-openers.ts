@@ -1,8 +1,8 @@
-import type { Pose } from '#model/pose'
+import type { ShelfPose } from './parts.ts'
 import { byLevel, headLevel, inward, lastWords, minutes, rollOut, setUp } from './parts.ts'
 
 /** On the back, opening the front. */
-export const supineOpenersPoses: readonly Pose[] = [
+export const supineOpenersPoses: readonly ShelfPose[] = [
   {
     id: 'heart-over-a-roll',
     names: { english: 'Heart over a roll', sanskrit: 'matsyāsana', others: ['Supported fish', 'Heart opener'] },
@@ -44,7 +44,6 @@ export const supineOpenersPoses: readonly Pose[] = [
     places: ['counter', 'deep'],
     warms: ['chest'],
     wantsWarm: [],
-    props: [{ kind: 'blanket', count: 2 }],
     withoutProps: 'A rolled towel under the shoulder blades, a folded jumper under the head.',
     variants: [
       { id: 'thin', name: 'Thin roll', grade: 'easier', change: 'A towel in place of the blanket.' },
@@ -89,10 +88,6 @@ export const supineOpenersPoses: readonly Pose[] = [
     places: ['opening', 'counter', 'closing'],
     warms: ['chest'],
     wantsWarm: [],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'blanket', count: 3 },
-    ],
     withoutProps: 'A tightly rolled duvet along the spine, a pillow under the head.',
     variants: [
       {
@@ -112,6 +107,61 @@ export const supineOpenersPoses: readonly Pose[] = [
         grade: 'stronger',
         change: 'The arms lie in an open frame beside the head.',
         sensation: { from: 2, to: 4 },
+      },
+    ],
+    energyLines: ['heart', 'lung'],
+    cannot: ['betweenSides'],
+  },
+  {
+    id: 'crossed-bolsters',
+    names: { english: 'Over crossed bolsters', others: ['Backbend over crossed bolsters', 'Cross of two bolsters'] },
+    base: { enter: 'supine', leave: 'sideLying' },
+    holds: {
+      restorative: byLevel([3, 5, 8], [5, 8, 10], [5, 10, 15]),
+      yin: byLevel([2, 3, 5], [3, 4, 8], [3, 5, 10]),
+    },
+    practices: ['restorative'],
+    fromLevel: 'new',
+    targets: ['chest', 'belly', 'shoulders'],
+    directions: ['backbend'],
+    sensation: { from: 0, to: 2 },
+    families: ['sup_bb'],
+    figure: { kind: 'lying', legs: 'long', arms: 'wide' },
+    times: {
+      setUpS: setUp(100),
+      settleS: 15,
+      comingOutS: 30,
+      betweenSidesS: 0,
+      afterRestS: { restorative: 30, yin: 45 },
+    },
+    head: { turned: 'never', rests: 'On the upper bolster or a pad, level with the chest or above.' },
+    setUpWords: [
+      'One bolster across, one along on top of it',
+      'Sit before the low end and lie back along it',
+      'Head and arms on something',
+    ],
+    cues: inward('Let the back of the heart be broad'),
+    mistakes: ['The head hangs over the end.', 'The waist hangs between the bolster and the floor.'],
+    looksFor: ['The head lies higher than the chest, the throat soft.', 'The pelvis is on the floor or a thin pad.'],
+    comingOut: ['Bend the knees', ...rollOut],
+    counterposes: ['wide-knee-fold', 'knees-to-chest'],
+    places: ['opening', 'counter', 'closing'],
+    warms: ['chest'],
+    wantsWarm: [],
+    withoutProps: 'A rolled duvet across and one along; a pillow under the head.',
+    variants: [
+      {
+        id: 'one-bolster',
+        name: 'One across, a blanket along',
+        grade: 'easier',
+        change: 'A folded blanket along the spine in place of the upper bolster.',
+      },
+      {
+        id: 'arms-over',
+        name: 'Arms overhead',
+        grade: 'stronger',
+        change: 'The arms lie past the head on a blanket.',
+        sensation: { from: 1, to: 4 },
       },
     ],
     energyLines: ['heart', 'lung'],
@@ -152,10 +202,6 @@ export const supineOpenersPoses: readonly Pose[] = [
     places: ['opening', 'counter', 'closing'],
     warms: ['chest'],
     wantsWarm: [],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'blanket', count: 2 },
-    ],
     withoutProps: 'Two rolled towels and two pillows.',
     variants: [
       { id: 'thin', name: 'Thinner rolls', grade: 'easier', change: 'Towels in place of blankets.' },
@@ -217,10 +263,6 @@ export const supineOpenersPoses: readonly Pose[] = [
     places: ['counter', 'deep'],
     warms: ['frontOfHip'],
     wantsWarm: [],
-    props: [
-      { kind: 'foamBlock', count: 1 },
-      { kind: 'blanket', count: 1 },
-    ],
     withoutProps: 'A thick book wrapped in a towel, or a firm pillow.',
     variants: [
       {

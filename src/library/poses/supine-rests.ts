@@ -1,8 +1,8 @@
-import type { Pose } from '#model/pose'
+import type { ShelfPose } from './parts.ts'
 import { byLevel, inward, lastWords, minutes, rollOut, setUp } from './parts.ts'
 
 /** On the back, carried. */
-export const supineRestsPoses: readonly Pose[] = [
+export const supineRestsPoses: readonly ShelfPose[] = [
   {
     id: 'constructive-rest',
     names: { english: 'Rest with knees bent', others: ['Constructive rest', 'Semi-supine'] },
@@ -36,7 +36,6 @@ export const supineRestsPoses: readonly Pose[] = [
     places: ['opening', 'counter', 'closing'],
     warms: ['lowBack'],
     wantsWarm: [],
-    props: [{ kind: 'blanket', count: 1 }],
     withoutProps: 'A folded jumper under the head.',
     variants: [
       {
@@ -92,11 +91,6 @@ export const supineRestsPoses: readonly Pose[] = [
     places: ['opening', 'counter', 'closing'],
     warms: [],
     wantsWarm: [],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'blanket', count: 2 },
-      { kind: 'eyePillow', count: 1 },
-    ],
     withoutProps: 'Two pillows or a rolled duvet under the knees, a jumper under the head.',
     variants: [
       {
@@ -152,11 +146,6 @@ export const supineRestsPoses: readonly Pose[] = [
     places: ['opening', 'closing'],
     warms: ['chest'],
     wantsWarm: [],
-    props: [
-      { kind: 'rectBolster', count: 2 },
-      { kind: 'foamBlock', count: 2 },
-      { kind: 'blanket', count: 3 },
-    ],
     withoutProps: 'Lean against a sofa or a stack of firm pillows, a rolled duvet under the knees.',
     variants: [
       {
@@ -217,11 +206,6 @@ export const supineRestsPoses: readonly Pose[] = [
     places: ['opening', 'closing'],
     warms: ['innerThigh'],
     wantsWarm: [],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'foamBlock', count: 2 },
-      { kind: 'blanket', count: 3 },
-    ],
     withoutProps: 'Flat on the back, long pillows or folded coats under both thighs.',
     variants: [
       { id: 'feet-far', name: 'Feet far', grade: 'easier', change: 'Feet further away: milder on groin and knees.' },
@@ -268,11 +252,6 @@ export const supineRestsPoses: readonly Pose[] = [
     places: ['counter', 'closing'],
     warms: [],
     wantsWarm: [],
-    props: [
-      { kind: 'chair', count: 1 },
-      { kind: 'blanket', count: 1 },
-      { kind: 'eyePillow', count: 1 },
-    ],
     withoutProps: 'Calves on a sofa, a bed or a stack of pillows.',
     variants: [
       { id: 'low', name: 'Calves on a bolster', grade: 'easier', change: 'Lower: a bolster under the calves.' },
@@ -311,10 +290,6 @@ export const supineRestsPoses: readonly Pose[] = [
     places: ['closing'],
     warms: [],
     wantsWarm: [],
-    props: [
-      { kind: 'blanket', count: 2 },
-      { kind: 'eyePillow', count: 1 },
-    ],
     withoutProps: 'A jumper under the head, a coat over the body.',
     variants: [
       {
@@ -381,10 +356,6 @@ export const supineRestsPoses: readonly Pose[] = [
     places: ['opening', 'counter', 'closing'],
     warms: [],
     wantsWarm: [],
-    props: [
-      { kind: 'rectBolster', count: 2 },
-      { kind: 'blanket', count: 2 },
-    ],
     withoutProps: 'Calves on a sofa, a bed edge or a chair.',
     variants: [
       { id: 'one-bolster', name: 'One bolster', grade: 'easier', change: 'A single bolster under the calves.' },

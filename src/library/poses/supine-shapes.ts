@@ -1,8 +1,8 @@
-import type { Pose } from '#model/pose'
+import type { ShelfPose } from './parts.ts'
 import { byLevel, changeAtHalf, inward, lastWords, minutes, oneCue, setUp } from './parts.ts'
 
 /** On the back, with something to feel. */
-export const supineShapesPoses: readonly Pose[] = [
+export const supineShapesPoses: readonly ShelfPose[] = [
   {
     id: 'figure-four-lying',
     names: {
@@ -41,7 +41,6 @@ export const supineShapesPoses: readonly Pose[] = [
     places: ['warm', 'deep'],
     warms: ['outerHip'],
     wantsWarm: [],
-    props: [{ kind: 'foamBlock', count: 1 }],
     withoutProps: 'The {other} foot flat on the floor or against a wall.',
     variants: [
       { id: 'foot-down', name: 'Foot on the floor', grade: 'easier', change: 'The lower foot stays down.' },
@@ -83,7 +82,6 @@ export const supineShapesPoses: readonly Pose[] = [
     places: ['deep'],
     warms: ['side'],
     wantsWarm: [],
-    props: [],
     withoutProps: 'Needs none: arms can rest on the ribs.',
     variants: [
       { id: 'arms-low', name: 'Arms on the ribs', grade: 'easier', change: 'Only the legs walk to the side.' },
@@ -133,10 +131,6 @@ export const supineShapesPoses: readonly Pose[] = [
     places: ['warm', 'deep', 'counter', 'closing'],
     warms: ['lowBack', 'side'],
     wantsWarm: [],
-    props: [
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'blanket', count: 1 },
-    ],
     withoutProps: 'A pillow between and under the knees, a coat under the arm.',
     variants: [
       {
@@ -176,7 +170,6 @@ export const supineShapesPoses: readonly Pose[] = [
     places: ['opening', 'counter'],
     warms: ['lowBack'],
     wantsWarm: [],
-    props: [{ kind: 'blanket', count: 1 }],
     withoutProps: 'Needs none; a strap or a scarf round the shins where the arms are short.',
     variants: [
       {
@@ -229,10 +222,6 @@ export const supineShapesPoses: readonly Pose[] = [
     places: ['warm', 'deep', 'counter'],
     warms: ['innerThigh'],
     wantsWarm: [],
-    props: [
-      { kind: 'strap', count: 2 },
-      { kind: 'blanket', count: 1 },
-    ],
     withoutProps: 'Hands behind the thighs; scarves round the feet.',
     variants: [
       {
@@ -246,10 +235,10 @@ export const supineShapesPoses: readonly Pose[] = [
         name: 'Feet on the wall',
         grade: 'easier',
         change: 'Soles on the wall, knees wide: the wall holds the legs.',
-        props: [{ kind: 'wall', count: 1 }],
         families: ['hip_supine'],
         sensation: { from: 0, to: 2 },
         base: { enter: 'atWall', leave: 'atWall' },
+        figure: { kind: 'lying', legs: 'soles', arms: 'forward' },
         setUpWords: ['Slide so near that the soles stand on the wall, knees wide'],
         cues: inward('Let the wall hold the legs'),
         looksFor: ['The tail stays heavy.', 'Shoulders stay down.'],
@@ -298,10 +287,6 @@ export const supineShapesPoses: readonly Pose[] = [
     places: ['warm', 'deep'],
     warms: ['hamstrings'],
     wantsWarm: [],
-    props: [
-      { kind: 'strap', count: 1 },
-      { kind: 'blanket', count: 1 },
-    ],
     withoutProps: 'A belt or a scarf round the foot, or hands behind the thigh.',
     variants: [
       {
@@ -369,7 +354,6 @@ export const supineShapesPoses: readonly Pose[] = [
     places: ['deep', 'counter'],
     warms: ['innerThigh', 'outerHip'],
     wantsWarm: [],
-    props: [],
     withoutProps: 'Needs none; a strap round the foot where it is far.',
     variants: [
       { id: 'knee-bent', name: 'Other foot on the floor', grade: 'easier', change: 'The resting knee is bent.' },
@@ -414,7 +398,6 @@ export const supineShapesPoses: readonly Pose[] = [
     places: ['deep'],
     warms: ['outerHip'],
     wantsWarm: ['hamstrings'],
-    props: [],
     withoutProps: 'Needs none; a block, a book or a pillow under the foot helps.',
     variants: [
       { id: 'knee-bent', name: 'Knee bent', grade: 'easier', change: 'The crossing knee is bent, as in knees across.' },

@@ -1,8 +1,8 @@
-import type { Pose } from '#model/pose'
+import type { ShelfPose } from './parts.ts'
 import { byLevel, headLevel, inward, lastWords, minutes, rollOut, setUp } from './parts.ts'
 
 /** On the back with the legs at the wall. */
-export const wallPoses: readonly Pose[] = [
+export const wallPoses: readonly ShelfPose[] = [
   {
     id: 'legs-up-the-wall',
     names: {
@@ -40,10 +40,6 @@ export const wallPoses: readonly Pose[] = [
     places: ['counter', 'closing'],
     warms: [],
     wantsWarm: [],
-    props: [
-      { kind: 'wall', count: 1 },
-      { kind: 'blanket', count: 1 },
-    ],
     withoutProps: 'Calves on a chair or a sofa where there is no wall.',
     variants: [
       {
@@ -124,11 +120,6 @@ export const wallPoses: readonly Pose[] = [
     places: ['counter', 'closing'],
     warms: [],
     wantsWarm: [],
-    props: [
-      { kind: 'wall', count: 1 },
-      { kind: 'rectBolster', count: 1 },
-      { kind: 'blanket', count: 2 },
-    ],
     withoutProps: 'Two folded blankets under the pelvis, calves on a sofa.',
     variants: [
       {
@@ -138,10 +129,6 @@ export const wallPoses: readonly Pose[] = [
         change: 'Pelvis on a thin blanket, calves on a chair.',
         families: ['legs_up_flat'],
         base: { enter: 'supine', leave: 'sideLying' },
-        props: [
-          { kind: 'chair', count: 1 },
-          { kind: 'blanket', count: 2 },
-        ],
         setUpWords: ['Calves wholly on the seat', 'Low back wide on the floor'],
         head: { turned: 'never', rests: 'On a folded blanket, brow level with or above the chin.' },
         cues: inward('Let the breath move the belly'),
@@ -200,10 +187,6 @@ export const wallPoses: readonly Pose[] = [
     places: ['warm', 'deep', 'counter'],
     warms: ['innerThigh', 'hamstrings'],
     wantsWarm: [],
-    props: [
-      { kind: 'wall', count: 1 },
-      { kind: 'blanket', count: 1 },
-    ],
     withoutProps: 'On the back, soles together, pillows under the thighs, where there is no wall.',
     variants: [
       {
@@ -256,10 +239,6 @@ export const wallPoses: readonly Pose[] = [
     places: ['warm', 'deep'],
     warms: ['outerHip'],
     wantsWarm: [],
-    props: [
-      { kind: 'wall', count: 1 },
-      { kind: 'blanket', count: 1 },
-    ],
     withoutProps: 'The lower foot on a sofa or a chair seat.',
     variants: [
       {

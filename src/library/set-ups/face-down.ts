@@ -1,5 +1,5 @@
 import type { SetUp } from '#model/set-up'
-import { behind, blanket, block, bolster, book, cover, pillow, setUpsOf, towel } from './parts.ts'
+import { behind, belt, blanket, block, bolster, book, chair, cover, pillow, setUpsOf, strap, towel } from './parts.ts'
 
 /** Set-ups face down, kneeling, on all fours and on the side. */
 export const setUpsFaceDown: readonly SetUp[] = [
@@ -64,6 +64,21 @@ export const setUpsFaceDown: readonly SetUp[] = [
     full: [blanket('knees', 'standard'), block('hands', 'side', { count: 2, piles: 2 })],
     few: [blanket('knees', 'quarter'), block('hands', 'flat', { count: 2, piles: 2 })],
     household: [towel('knees', 'standard'), book('hands', 'flat', { count: 8, piles: 2 })],
+  }),
+  ...setUpsOf('half-split', {
+    full: [blanket('knees', 'standard'), block('hands', 'side', { count: 2, piles: 2 })],
+    few: [blanket('knees', 'quarter'), block('hands', 'flat', { count: 2, piles: 2 })],
+    household: [towel('knees', 'standard'), book('hands', 'flat', { count: 8, piles: 2 })],
+  }),
+  ...setUpsOf('kneeling-backbend', {
+    full: [blanket('knees', 'quarter'), chair('hands')],
+    few: [blanket('knees', 'quarter')],
+    household: [towel('knees', 'standard')],
+  }),
+  ...setUpsOf('thigh-and-turn', {
+    full: [blanket('head', 'thirds'), bolster('knees', 'lengthwise'), strap('ankles')],
+    few: [blanket('head', 'thirds'), blanket('knees', 'narrow', { turn: 'lengthwise' })],
+    household: [pillow('head', 'crosswise'), pillow('knees', 'lengthwise', { count: 2 }), belt('ankles')],
   }),
   ...setUpsOf('sleeping-swan', {
     full: [blanket('pelvis', 'square'), bolster('chest', 'lengthwise')],

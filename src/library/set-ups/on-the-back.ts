@@ -149,6 +149,27 @@ export const setUpsOnTheBack: readonly SetUp[] = [
     few: [blanket('upperBack', 'spinePad', { turn: 'lengthwise' }), blanket('head', 'standard')],
     household: [pillow('upperBack', 'lengthwise'), towel('head', 'square')],
   }),
+  ...setUpsOf('crossed-bolsters', {
+    full: [
+      blanket('pelvis', 'quarter'),
+      bolster('upperBack', 'crosswise'),
+      bolster('upperBack', 'lengthwise'),
+      blanket('head', 'standard'),
+      blanket('knees', 'roll'),
+      blanket('arms', 'thirds', { count: 2, piles: 2, turn: 'lengthwise' }),
+      cover,
+    ],
+    few: [
+      bolster('upperBack', 'crosswise'),
+      blanket('upperBack', 'narrow', { turn: 'lengthwise' }),
+      blanket('head', 'standard'),
+    ],
+    household: [
+      pillow('upperBack', 'crosswise', { count: 3 }),
+      pillow('upperBack', 'lengthwise'),
+      towel('head', 'square'),
+    ],
+  }),
   ...setUpsOf('draped-over-rolls', {
     full: [
       towel('upperBack', 'thinRoll'),

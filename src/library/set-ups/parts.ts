@@ -65,11 +65,16 @@ const usualNames: Readonly<Record<SetUp['extent'], string>> = {
   household: 'With what a house has',
 }
 
-/** The set-ups of one pose: full, with few props, and with household things or none. */
-export function setUpsOf(poseId: string, { names = {}, figures = {}, notes = {}, ...by }: Told): SetUp[] {
+/** The set-ups of one pose, or of a form of it that is another position: full, with few props, and with household things or none. */
+export function setUpsOf(
+  poseId: string,
+  { names = {}, figures = {}, notes = {}, ...by }: Told,
+  variantId?: string,
+): SetUp[] {
   return (['full', 'few', 'household'] as const).map((extent) => ({
-    id: `${poseId}-${extent}`,
+    id: [poseId, variantId, extent].filter((part) => part !== undefined).join('-'),
     poseId,
+    ...(variantId === undefined ? {} : { variantId }),
     name: names[extent] ?? usualNames[extent],
     extent,
     items: by[extent].map((item, at) => ({ id: `i${String(at + 1)}`, ...item })),

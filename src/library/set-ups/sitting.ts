@@ -143,6 +143,26 @@ export const setUpsSitting: readonly SetUp[] = [
     few: [chair('pelvis'), blanket('feet', 'standard')],
     household: [chair('pelvis'), book('feet', 'flat')],
   }),
+  ...setUpsOf('chair-side-bend', {
+    full: [chair('pelvis'), blanket('feet', 'standard'), towel('pelvis', 'square')],
+    few: [chair('pelvis'), blanket('feet', 'standard')],
+    household: [chair('pelvis'), book('feet', 'flat', { count: 2, piles: 2 })],
+  }),
+  ...setUpsOf('chair-fold', {
+    full: [chair('pelvis'), blanket('feet', 'standard'), chair('head'), blanket('head', 'thirds'), cover],
+    few: [chair('pelvis'), blanket('feet', 'standard'), chair('head'), blanket('head', 'thirds')],
+    household: [
+      chair('pelvis'),
+      book('feet', 'flat', { count: 2, piles: 2 }),
+      chair('head'),
+      pillow('head', 'crosswise', { count: 2 }),
+    ],
+  }),
+  ...setUpsOf('chair-leg-long', {
+    full: [chair('pelvis'), blanket('feet', 'standard'), towel('pelvis', 'square')],
+    few: [chair('pelvis'), blanket('feet', 'standard')],
+    household: [chair('pelvis'), book('feet', 'flat')],
+  }),
   ...setUpsOf('wide-standing-fold', {
     full: [chair('head'), bolster('head', 'crosswise')],
     few: [chair('head'), blanket('head', 'standard')],

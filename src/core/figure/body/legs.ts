@@ -38,7 +38,7 @@ export interface Legs {
 
 const up: Point3 = { x: 0, y: 1, z: 0 }
 const mirrored = (p: Point3): Point3 => ({ ...p, z: -p.z })
-const otherLeg = (leg: Leg): Leg => ({
+export const otherLeg = (leg: Leg): Leg => ({
   hip: mirrored(leg.hip),
   knee: mirrored(leg.knee),
   ankle: mirrored(leg.ankle),
@@ -215,6 +215,18 @@ export function calvesUp(
     props: placed(pile, floorAt(centre)),
     lift,
   }
+}
+
+/** Up on the knees: the thighs upright over them, the shins back on the floor. */
+export function uprightThigh(scene: Scene): { readonly hip: Point3; readonly leg: Leg } {
+  const { f } = scene
+  const kneeY = f.kneeR + heightUnder(scene, 'knees')
+  const hip = { x: 0, y: kneeY + f.thigh, z: 0 }
+  const start = hipJoint(hip, f)
+  const knee = from(start, -90, f.thigh)
+  const ankle = from(knee, 180 + asinOf((kneeY - f.heelR) / f.shank), f.shank)
+  const toe = from(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength), f.footLength)
+  return { hip, leg: { hip: start, knee, ankle, toe } }
 }
 
 /** Legs folded back beside the hips, as in hero. */

@@ -1,8 +1,9 @@
 import type { FigureOf } from '#model/figure'
-import type { Calculated } from '#core/props'
+import { isSeat } from '#core/props'
+import type { Calculated, Pile } from '#core/props'
 import { armTo } from '../body/arms.ts'
 import type { Arms } from '../body/arms.ts'
-import { bothAlike, flatFoot, hipJoint } from '../body/legs.ts'
+import { bothAlike, flatFoot, hipJoint, otherLeg, uprightThigh } from '../body/legs.ts'
 import type { Leg, Legs } from '../body/legs.ts'
 import {
   asinOf,
@@ -27,7 +28,7 @@ interface Base extends Legs {
   readonly hip: Point3
 }
 
-/** Hands and knees and what grows from them: lunge, folded pigeon, frog, and the long shape from hands to feet. */
+/** Hands and knees and what grows from them: lunge, half split, folded pigeon, frog, and the long shape from hands to feet. */
 export function allFours(figure: AllFours, scene: Scene): Calculated<Drawn> {
   const legs = figure.legs ?? 'both'
   if (legs === 'long') return longShape(scene)
@@ -40,27 +41,37 @@ export function allFours(figure: AllFours, scene: Scene): Calculated<Drawn> {
 const bases: Readonly<Record<Exclude<NonNullable<AllFours['legs']>, 'long'>, (scene: Scene) => Base>> = {
   both: onKnees,
   lunge,
+  halfSplit,
   pigeon,
   frog,
 }
 
 /** Thighs upright over the knees. */
 function onKnees(scene: Scene): Base {
-  const { f } = scene
-  const pad = pileUnder(scene, 'knees')
-  const kneeY = f.kneeR + (pad?.height ?? 0)
-  const hip = { x: 0, y: kneeY + f.thigh, z: 0 }
-  const start = hipJoint(hip, f)
-  const knee = from(start, -90, f.thigh)
-  const ankle = from(knee, 180 + asinOf((kneeY - f.heelR) / f.shank), f.shank)
-  const leg = {
-    hip: start,
-    knee,
-    ankle,
-    toe: from(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength), f.footLength),
-  }
-  return { hip, ...bothAlike(leg, placed(pad, floorAt(knee.x))) }
+  const { hip, leg } = uprightThigh(scene)
+  return { hip, ...bothAlike(leg, placed(pileUnder(scene, 'knees'), floorAt(leg.knee.x))) }
 }
+
+/** One thigh upright over its knee, the other leg straight in front on its heel, the toes up. */
+function halfSplit(scene: Scene): Base {
+  const { f } = scene
+  const { hip, leg: kneeling } = uprightThigh(scene)
+  const start = kneeling.hip
+  const down = -asinOf((start.y - f.ankleH) / (f.thigh + f.shank))
+  const knee = from(start, down, f.thigh)
+  const ankle = from(knee, down, f.shank)
+  const back = otherLeg(kneeling)
+  return {
+    hip,
+    right: { hip: start, knee, ankle, toe: from(ankle, down + 85, f.footLength) },
+    left: back,
+    props: underOne(pileUnder(scene, 'knees'), back.knee.x, back.hip.z),
+  }
+}
+
+/** A pad under one knee only. */
+const underOne = (pad: Pile | undefined, x: number, z: number): readonly PlacedProp[] =>
+  placed(pad, floorAt(x)).map((prop) => ({ ...prop, zFrom: z - 14, zTo: z + 14 }))
 
 /** One knee on the floor behind, the other foot flat in front. */
 function lunge(scene: Scene): Base {
@@ -88,7 +99,7 @@ function lunge(scene: Scene): Base {
     hip,
     right: front,
     left: behind,
-    props: placed(pad, floorAt(knee.x)).map((prop) => ({ ...prop, zFrom: back.z - 14, zTo: back.z + 14 })),
+    props: underOne(pad, knee.x, back.z),
   }
 }
 
@@ -143,20 +154,26 @@ const drawnOf = (
   numbers: {},
 })
 
-/** The back level, the hands under the shoulders. */
+/** How far before the shoulders a chair begins, shares of the stature [estimate]. */
+const chestRoom = 0.075
+
+/** The back level, the hands under the shoulders or forward on a chair. */
 function level(scene: Scene, base: Base): Drawn {
   const { f } = scene
   const waist = from(base.hip, 3, f.lowTrunk)
   const shoulder = from(waist, -1, f.ribCage)
   const crown = from(shoulder, -4, f.headNeck)
-  const hand = { x: shoulder.x, y: f.wristR + heightUnder(scene, 'hands'), z: f.shoulderHalf }
-  const arms = armTo(
-    f,
-    shoulder,
-    hand,
-    { x: -0.5, y: 0, z: 1 },
-    placed(pileUnder(scene, 'hands'), floorAt(hand.x), hand.z),
-  )
+  const under = pileUnder(scene, 'hands')
+  // A chair stands before the chest, the forearms on its seat; blocks stand under the shoulders.
+  const chair = under?.pieces.find(isSeat)
+  const edge = shoulder.x + chestRoom * f.stature
+  const hand = {
+    x: chair ? edge + chair.along * 0.6 : shoulder.x,
+    y: f.wristR + (under?.height ?? 0),
+    z: f.shoulderHalf,
+  }
+  const props = chair ? placed(under, floorAt(edge + alongOf(under) / 2)) : placed(under, floorAt(hand.x), hand.z)
+  const arms = armTo(f, shoulder, hand, { x: -0.5, y: 0, z: 1 }, props)
   return drawnOf(base, { waist, shoulder, crown }, arms, [])
 }
 

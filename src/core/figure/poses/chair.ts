@@ -27,13 +27,19 @@ export function chair(figure: FigureOf<'chair'>, scene: Scene): Calculated<Drawn
   if (!feet.ok) return feet
   const hip: Point3 = { x: 0, y: seatH + f.hipAboveSeat, z: 0 }
   const start = hipJoint(hip, f)
-  const seats = placed(pile, floorAt(0.03 * f.stature))
+  // Who stretches a leg down sits on the seat's front edge.
+  const forward = figure.legs === 'oneLong' ? -alongOf(pile) / 2 : 0.03 * f.stature
+  const seats = placed(pile, floorAt(forward))
   const leg = seatedLeg(scene, start, seats, figure.over ? besideSeat(pile, f) : 0)
   const both = bothAlike(leg, placed(pileUnder(scene, 'feet'), floorAt(leg.ankle.x + 0.04 * f.stature), leg.ankle.z))
-  const legs =
+  // Of a body that has one foot down, the left one.
+  const right =
     figure.legs === 'figureFour'
-      ? { ...both, right: crossedAnkle(f, hip, both.left), props: underLeft(both.props, both.left.ankle.z) }
-      : both
+      ? crossedAnkle(f, hip, both.left)
+      : figure.legs === 'oneLong'
+        ? legToTheFloor(f, start)
+        : undefined
+  const legs = right ? { ...both, right, props: underLeft(both.props, both.left.ankle.z) } : both
   const trunk =
     figure.trunk === 'upright'
       ? upright(scene, hip)
@@ -71,6 +77,14 @@ const underLeft = (props: readonly PlacedProp[], z: number): readonly PlacedProp
   props.some(({ zFrom, zTo }) => zFrom + zTo < -1)
     ? props.filter(({ zFrom, zTo }) => zFrom + zTo < -1)
     : props.map((prop) => ({ ...prop, zFrom: prop.zFrom + z, zTo: prop.zTo + z }))
+
+/** A leg straight forward from the seat, down on its heel, the toes up. */
+function legToTheFloor(f: Scene['f'], start: Point3): Leg {
+  const down = -asinOf((start.y - f.ankleH) / (f.thigh + f.shank))
+  const knee = from(start, down, f.thigh)
+  const ankle = from(knee, down, f.shank)
+  return { hip: start, knee, ankle, toe: from(ankle, down + 85, f.footLength) }
+}
 
 /** How far out the knees of someone astride are, beside the seat. */
 const besideSeat = (seat: Pile | undefined, f: Scene['f']): number =>

@@ -1,14 +1,15 @@
 import type { FigureOf } from '#model/figure'
-import { childsPose, isLong } from '#core/props'
+import { childsPose, isLong, isSeat } from '#core/props'
 import type { Calculated } from '#core/props'
 import { armAlong, armTo } from '../body/arms.ts'
-import { bothAlike, hipJoint } from '../body/legs.ts'
+import { bothAlike, hipJoint, uprightThigh } from '../body/legs.ts'
 import type { Leg } from '../body/legs.ts'
 import { asinOf, between, from, fromOut, plus } from '../geometry/plane.ts'
 import type { Point3 } from '../geometry/plane.ts'
 import { alongOf, heightUnder, limbObstacle, pileUnder, placed } from '../body/scene.ts'
 import type { Drawn, PlacedProp, Scene } from '../body/scene.ts'
 import { floorAt } from '../geometry/shape.ts'
+import { foldOnto } from './seated-fold.ts'
 import { ankleSurface, chestSupport, headDown, onTheBelly } from './prone.ts'
 import { layTrunk } from '../body/trunk.ts'
 
@@ -52,12 +53,13 @@ export function childFold(figure: FigureOf<'childFold'>, scene: Scene): Calculat
   const hip: Point3 = { x: 0, y: numbers.value.hipH + shinPad + heightUnder(scene, 'ankles') / 2, z: 0 }
   const spread = figure.spreadDeg ?? 8
   const { leg, props: under } = kneelLeg(scene, hip, spread, f.heelR + shinPad + heightUnder(scene, 'ankles'))
-  const support = chestSupport(scene, 0.13 * f.stature)
   const seat = placed(pileUnder(scene, 'pelvis'), {
     x: -0.05 * f.stature,
     y: hip.y - f.hipAboveSeat - seatPad,
     degrees: 0,
   })
+  if (stoodAt(scene)) return beforeAChair(scene, hip, leg, [...under, ...seat])
+  const support = chestSupport(scene, 0.13 * f.stature)
   // With the knees together the trunk lies on the thighs; apart, it sinks between them.
   const thighs =
     spread < 20 ? [limbObstacle({ a: leg.hip, b: leg.knee, ra: f.kneeR, rb: f.kneeR }, 0.45, f.shoulderHalf)] : []
@@ -92,11 +94,90 @@ export function childFold(figure: FigureOf<'childFold'>, scene: Scene): Calculat
   }
 }
 
+/** Whether what the head lies on stands on legs of its own, a chair or a sofa. */
+const stoodAt = (scene: Scene): boolean => {
+  const foot = pileUnder(scene, 'head')?.pieces[0]
+  return foot !== undefined && isSeat(foot)
+}
+
+/** How far the hips fold, and the spine with them, before a chair, degrees [estimates]. */
+const beforeChair = { lean: 55, round: 30 } as const
+
+/** Kneeling before a chair, forearms and brow on its seat. */
+function beforeAChair(scene: Scene, hip: Point3, leg: Leg, under: readonly PlacedProp[]): Calculated<Drawn> {
+  const { f } = scene
+  const pile = pileUnder(scene, 'head')
+  const nearest = leg.knee.x + f.kneeR + alongOf(pile) / 2
+  const { trunk, pads } = foldOnto({
+    scene,
+    hip,
+    ...beforeChair,
+    most: 1.8,
+    pile,
+    baseAt: (ball, further) => floorAt(Math.max(nearest, ball.x + 0.02 * f.stature + further)),
+    others: [],
+  })
+  const hand = { x: trunk.crown.x + 0.06 * f.stature, y: (pile?.height ?? 0) + f.wristR, z: f.shoulderHalf }
+  const arms = armTo(f, trunk.shoulder, hand, { x: -0.6, y: -0.5, z: 0.8 })
+  const legs = bothAlike(leg)
+  return {
+    ok: true,
+    warnings: [],
+    value: {
+      skeleton: {
+        hip,
+        waist: trunk.waist,
+        shoulder: trunk.shoulder,
+        crown: trunk.crown,
+        right: { ...legs.right, ...arms.right },
+        left: { ...legs.left, ...arms.left },
+      },
+      props: [...under, ...pads, ...arms.props],
+      numbers: {},
+    },
+  }
+}
+
 /** How far the sit bones stand above the floor on the heels, as shares of the stature, by what the feet do [estimates]. */
 const heelSeat = { flat: 0.06, tucked: 0.12, lifted: 0.075 } as const
 
-/** Upright on the heels, on something between the feet, or on tucked toes. */
+/** Up on the knees, the thighs upright, the trunk a long curve back and the hands on what stands behind. */
+function arched(scene: Scene): Calculated<Drawn> {
+  const { f } = scene
+  const { hip, leg } = uprightThigh(scene)
+  const waist = from(hip, 100, f.lowTrunk)
+  const shoulder = from(waist, 118, f.ribCage)
+  const crown = from(shoulder, 104, f.headNeck)
+  const under = pileUnder(scene, 'hands')
+  const behind = shoulder.x - 0.03 * f.stature
+  // Without anything behind the hands hold the back of the pelvis.
+  const hand = under
+    ? { x: behind, y: under.height + f.wristR, z: f.shoulderHalf * 0.8 }
+    : plus(hip, { x: -f.hipR, y: 0.02 * f.stature, z: f.hipHalf })
+  const seat = placed(under, floorAt(behind - alongOf(under) / 2 + 0.04 * f.stature))
+  const arms = armTo(f, shoulder, hand, { x: -1, y: 0, z: 0.5 }, seat)
+  const legs = bothAlike(leg, placed(pileUnder(scene, 'knees'), floorAt(leg.knee.x)))
+  return {
+    ok: true,
+    warnings: [],
+    value: {
+      skeleton: {
+        hip,
+        waist,
+        shoulder,
+        crown,
+        right: { ...legs.right, ...arms.right },
+        left: { ...legs.left, ...arms.left },
+      },
+      props: [...legs.props, ...placed(pileUnder(scene, 'ankles'), floorAt(leg.ankle.x)), ...arms.props],
+      numbers: {},
+    },
+  }
+}
+
+/** Upright on the heels, on something between the feet, or on tucked toes; or up on the knees, the chest open. */
 export function kneeling(figure: FigureOf<'kneeling'>, scene: Scene): Calculated<Drawn> {
+  if (figure.trunk === 'arched') return arched(scene)
   const { f } = scene
   const pile = pileUnder(scene, 'pelvis')
   // A short pad lifts the knees alone; one long enough for the shins lifts the seat too.

@@ -1,3 +1,4 @@
+import type { FigureOf } from '#model/figure'
 import { isLong } from '#core/props'
 import type { Calculated } from '#core/props'
 import type { Arm } from '../body/arms.ts'
@@ -13,7 +14,7 @@ import type { Surface } from '../geometry/shape.ts'
 const breadth = { hip: 0.09, waist: 0.07, shoulder: 0.1, head: 0.045 } as const
 
 /** On the side, seen from the front, the head at the left: head filled, one knee on the floor, the other carried. */
-export function sideLying(scene: Scene): Calculated<Drawn> {
+export function sideLying(figure: FigureOf<'side'>, scene: Scene): Calculated<Drawn> {
   const { f } = scene
   const r = {
     hip: breadth.hip * f.stature,
@@ -48,7 +49,7 @@ export function sideLying(scene: Scene): Calculated<Drawn> {
   const neck = turnUntilContact(ribs + 30, ribs - 40, (above) =>
     isClear([{ a: centreOf(above), b: centreOf(above), ra: r.head, rb: r.head }], pads(above)),
   )
-  const legs = sideLegs(scene, hip, r.hip)
+  const legs = sideLegs(scene, hip, r.hip, lowerLegs[figure.legs ?? 'forward'])
   const [lower, upper] = [sideArm(scene, shoulder, -1), sideArm(scene, shoulder, 1)]
   return {
     ok: true,
@@ -68,16 +69,20 @@ export function sideLying(scene: Scene): Calculated<Drawn> {
   }
 }
 
-/** Both knees drawn forward; the lower lies on the floor, the upper on what stands before it. */
+/** How far forward the lower thigh points, and how far its knee is bent, degrees [estimates]. */
+const lowerLegs = { forward: { forward: 14, bent: 72 }, oneBack: { forward: -14, bent: 118 } } as const
+
+/** The upper knee drawn forward onto what stands before it, the lower leg on the floor. */
 function sideLegs(
   scene: Scene,
   hip: Point3,
   halfHip: number,
+  low: (typeof lowerLegs)[keyof typeof lowerLegs],
 ): { readonly lower: Leg; readonly upper: Leg; readonly props: readonly PlacedProp[] } {
   const { f } = scene
   const pile = pileUnder(scene, 'knees') ?? pileUnder(scene, 'thighs')
   const carriesShin = isLong({ along: alongOf(pile) })
-  const leg = (start: Point3, carriedAt: number, forward: number): Leg => {
+  const leg = (start: Point3, carriedAt: number, forward: number, bent: number): Leg => {
     // On what is higher than the thigh is long the knee stays as high as the thigh reaches.
     const kneeY = Math.min(carriedAt, start.y + f.thigh)
     const sink = asinOf((start.y - kneeY) / f.thigh)
@@ -87,7 +92,7 @@ function sideLegs(
       y: kneeY,
       z: start.z + flat * Math.sin((forward * Math.PI) / 180),
     }
-    const turn = ((forward - 72) * Math.PI) / 180
+    const turn = ((forward - bent) * Math.PI) / 180
     // Something long carries the shin too.
     const drop = Math.min(f.shank, (kneeY - f.kneeR) * (carriesShin ? 0.04 : 0.35))
     const away = Math.sqrt(f.shank ** 2 - drop ** 2)
@@ -99,8 +104,13 @@ function sideLegs(
       toe: { x: ankle.x + f.footLength * 0.5, y: ankle.y, z: ankle.z + f.footLength * Math.sqrt(0.75) },
     }
   }
-  const lower = leg({ ...hip, y: hip.y - halfHip * 0.45 }, f.kneeR, 14)
-  const upper = leg({ ...hip, y: hip.y + halfHip * 0.45 }, Math.max((pile?.height ?? 0) + f.kneeR, f.kneeR * 2.6), 62)
+  const lower = leg({ ...hip, y: hip.y - halfHip * 0.45 }, f.kneeR, low.forward, low.bent)
+  const upper = leg(
+    { ...hip, y: hip.y + halfHip * 0.45 },
+    Math.max((pile?.height ?? 0) + f.kneeR, f.kneeR * 2.6),
+    62,
+    72,
+  )
   const centre: Surface = floorAt((upper.knee.x + upper.ankle.x) / 2)
   const zOf = (upper.knee.z + upper.ankle.z) / 2
   const props = placed(pile ? { ...pile, piles: 1 } : undefined, centre).map((prop) => ({

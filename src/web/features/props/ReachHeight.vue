@@ -202,6 +202,9 @@ function take(key: string): void {
   font-size: 14px;
   color: var(--ink-soft);
 }
+li :deep(button) {
+  flex: none;
+}
 li {
   display: flex;
   align-items: center;

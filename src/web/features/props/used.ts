@@ -29,6 +29,7 @@ function usedBy(block: Block, sessionId: string, catalog: Catalog): Used | undef
   const poseId = block.kind === 'hold' ? block.poseId : finalRestPose
   const pose = poseIn(catalog, poseId)
   if (!pose) return undefined
+  const form = block.kind === 'hold' ? pose.variants.find(({ id }) => id === block.variantId) : undefined
   const ownItems = block.kind === 'hold' ? block.setUpItems : undefined
   const mine: SetUp[] = ownItems
     ? [{ id: `${block.id} own`, poseId, name: 'As in this session', extent: 'full', items: ownItems }]
@@ -36,11 +37,11 @@ function usedBy(block: Block, sessionId: string, catalog: Catalog): Used | undef
   return {
     key: `${sessionId} ${block.id}`,
     poseId,
-    name: block.kind === 'closing' ? 'Final rest' : pose.names.english,
-    figure: pose.figure,
+    name: block.kind === 'closing' ? 'Final rest' : [pose.names.english, form?.name].filter(Boolean).join(' · '),
+    figure: form?.figure ?? pose.figure,
     withoutProps: pose.withoutProps,
-    base: pose.base.enter,
-    choices: [...mine, ...setUpsFor(catalog, poseId)],
+    base: (form?.base ?? pose.base).enter,
+    choices: [...mine, ...setUpsFor(catalog, poseId, form?.id)],
     wanted: ownItems || block.kind !== 'hold' ? undefined : block.setUpId,
   }
 }

@@ -1,8 +1,6 @@
 import fc from 'fast-check'
 import { elevation, measureNames, measuresOf } from '#core/figure'
-import type { Figure } from '#model/figure'
 import type { SetUp } from '#model/set-up'
-import { poses } from '#library/poses'
 import { propKinds } from '#library/prop-kinds'
 import { setUps } from '#library/set-ups'
 import { drawAbove } from './drawing-above.ts'
@@ -16,12 +14,8 @@ import { limbPath, roundedPath } from './outlines.ts'
 import { placeLabels } from './place-labels.ts'
 import type { Wanted } from './place-labels.ts'
 import { itemWords, takesWords, turnChoices } from '#words/props'
+import { figureOf } from '#testing/set-ups'
 
-const figureOf = (setUp: SetUp): Figure => {
-  const figure = setUp.figure ?? poses.find(({ id }) => id === setUp.poseId)?.figure
-  if (!figure) throw new Error(`no figure for ${setUp.id}`)
-  return figure
-}
 function drawnOf(setUp: SetUp, statureCm: number, width: number, height: number, view: 'side' | 'above'): Drawing {
   const figure = figureOf(setUp)
   const laid = elevation({ figure, items: setUp.items, kinds: propKinds, who: { statureCm } })
