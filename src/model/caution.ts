@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { familySchema } from './family.ts'
+import { propKindSchema } from './prop.ts'
 
 /** How grave a caution is, worst first: do not offer; only in the changed form; with attention. */
 export const cautionGrades = ['avoid', 'modify', 'care'] as const
@@ -61,6 +62,8 @@ export const cautionRuleSchema = z.strictObject({
   needsConsent: z.boolean(),
   /** The longest a side in the form it gives, where it gives one: seconds. A time in its words is only said. */
   capS: z.int().min(5).max(3600).optional(),
+  /** What the form it gives is made with, any of them; empty where it asks for nothing. */
+  wants: z.array(propKindSchema),
 })
 export type CautionRule = z.infer<typeof cautionRuleSchema>
 

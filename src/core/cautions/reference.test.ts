@@ -13,6 +13,8 @@ import { ceilings, inherits } from '#library/cautions/register'
 import { sayCaution, sayConditions, sayShort } from '#words/conditions'
 import { shortNames } from '#words/condition-names'
 import { stages } from '#library/cautions/stages'
+import { wants } from '#library/cautions/wants'
+import type { PropKind } from '#model/prop'
 import { disclaimer } from '#words/advice'
 import { techniques } from '#library/techniques'
 import { gateOf, judge, listedCautions } from './index.ts'
@@ -210,4 +212,34 @@ test('a family lists what is its own and what it inherits, worst first, and what
   expect(own.filter((rule) => rule.of.includes('sup_rest'))).toHaveLength(4)
   expect(own.map(({ grade }) => worst.indexOf(grade))).toEqual([...own].map(({ grade }) => worst.indexOf(grade)).sort())
   expect(always).toHaveLength(11)
+})
+
+describe('what the changed form of a row is made with', () => {
+  const named: readonly (readonly [RegExp, PropKind])[] = [
+    [/bolster/, 'rectBolster'],
+    [/\bchair\b/, 'chair'],
+    [/\bblocks?\b/, 'foamBlock'],
+    [/\bstrap\b/, 'strap'],
+    [/blanket|\bpads?\b|padded/, 'blanket'],
+    [/pillow/, 'longPillow'],
+    [/\bwall\b(?!, knees)/, 'wall'],
+  ]
+  /** Rows that only say what to keep from, or send to another pose. */
+  const gives = ({ grade, instead }: { grade: string; instead: string }) =>
+    grade !== 'avoid' && !/further from wall|facing wall|trunk inclined/.test(instead)
+
+  test('is asked for by kind wherever its words name a prop', () => {
+    const silent = cautionBook.rules
+      .filter((rule) => gives(rule) && !rule.of.some((subject) => subject.startsWith('prop_')))
+      .flatMap(({ id, instead, wants }) =>
+        named.flatMap(([says, kind]) => (says.test(instead) && !wants.includes(kind) ? [`${id} ${kind}`] : [])),
+      )
+    expect(silent).toEqual([])
+  })
+
+  test('is asked for by rows that are, and by none that sends elsewhere', () => {
+    const ids = new Set(cautionBook.rules.map(({ id }) => id))
+    expect(Object.keys(wants).filter((id) => !ids.has(id))).toEqual([])
+    expect(cautionBook.rules.filter(({ grade, wants: asked }) => grade === 'avoid' && asked.length > 0)).toEqual([])
+  })
 })

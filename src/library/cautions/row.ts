@@ -1,4 +1,5 @@
 import type { CautionRule, CautionSubject } from '#model/caution'
+import { wants } from './wants.ts'
 
 /**
  * One row as the reference writes it: subjects and conditions apart by a space, the evidence mark with
@@ -25,5 +26,6 @@ export function row(
     differs: mark.includes('d'),
     needsConsent: mark.includes('+'),
     ...(capS === undefined ? {} : { capS }),
+    wants: [...(wants[id] ?? [])],
   }
 }
