@@ -55,9 +55,12 @@ export interface Existing {
   readonly takenIds: ReadonlySet<string>
 }
 
+/** What sessions and blocks stand on; a piece stands on nothing but itself. */
+type CarriedOwn = Exclude<OwnDocument, { readonly kind: 'piece' }>
+
 /** What importing an envelope would add. Nothing that is there is changed. */
 export interface ImportPlan {
-  readonly own: readonly OwnDocument[]
+  readonly own: readonly CarriedOwn[]
   readonly sessions: readonly Session[]
   /** Sessions of the envelope that are here already, word for word. */
   readonly alreadyHere: readonly string[]
@@ -72,7 +75,7 @@ function liftOwn(envelope: Envelope): Envelope {
 }
 
 /** What each id of the file has come to be here, by the kind of thing it names. */
-type Ids = Readonly<Record<OwnDocument['kind'] | 'session', Map<string, string>>>
+type Ids = Readonly<Record<CarriedOwn['kind'] | 'session', Map<string, string>>>
 
 /**
  * Adds what is missing; where an id exists with other content a copy is added and everything in the
@@ -104,7 +107,7 @@ export function planImport(written: Envelope, existing: Existing, newId: () => s
 }
 
 /** The own things of an envelope: what names others comes after them. */
-const ownIn = ({ own }: Envelope): OwnDocument[] => [
+const ownIn = ({ own }: Envelope): CarriedOwn[] => [
   ...own.schools.map((document) => ({ kind: 'school', document }) as const),
   ...own.poses.map((document) => ({ kind: 'pose', document }) as const),
   ...own.variants.map((document) => ({ kind: 'variant', document }) as const),
@@ -115,8 +118,8 @@ function addedOwn(
   envelope: Envelope,
   existing: Existing,
   { ids, newId }: { readonly ids: Ids; readonly newId: () => string },
-): OwnDocument[] {
-  const added: OwnDocument[] = []
+): CarriedOwn[] {
+  const added: CarriedOwn[] = []
   const bySaying = new Map(existing.own.map((thing) => [saying(thing), thing.document.id]))
   const taken = new Set([...existing.takenIds, ...existing.own.map(({ document }) => document.id)])
   for (const thing of ownIn(envelope)) {
@@ -134,7 +137,7 @@ function addedOwn(
   return added.map((thing) => pointOwn(thing, ids))
 }
 
-function withId(thing: OwnDocument, id: string): OwnDocument {
+function withId(thing: CarriedOwn, id: string): CarriedOwn {
   switch (thing.kind) {
     case 'school':
       return { ...thing, document: { ...thing.document, id } }
@@ -150,7 +153,7 @@ function keepId(from: string, to: string, ids: Map<string, string>): string {
   return to
 }
 
-function pointOwn(thing: OwnDocument, ids: Ids): OwnDocument {
+function pointOwn(thing: CarriedOwn, ids: Ids): CarriedOwn {
   switch (thing.kind) {
     case 'school':
       return thing

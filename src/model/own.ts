@@ -1,8 +1,10 @@
 import { z } from 'zod'
 import { schoolSchema } from './answers.ts'
+import { pieceSchema } from './piece.ts'
+import type { Piece } from './piece.ts'
 import { ownPoseSchema, ownVariantSchema } from './pose.ts'
 
-export const ownKinds = ['pose', 'variant', 'school'] as const
+export const ownKinds = ['pose', 'variant', 'school', 'piece'] as const
 export const ownKindSchema = z.enum(ownKinds)
 export type OwnKind = z.infer<typeof ownKindSchema>
 
@@ -11,6 +13,7 @@ export interface OwnDocuments {
   pose: z.infer<typeof ownPoseSchema>
   variant: z.infer<typeof ownVariantSchema>
   school: z.infer<typeof schoolSchema>
+  piece: Piece
 }
 
 /** The schema own things are written in: since 2 the roll in a pose's steps out is a token. */
@@ -35,5 +38,7 @@ export function readOwn(kind: OwnKind, document: unknown): OwnDocument {
       return { kind, document: ownVariantSchema.parse(document) }
     case 'school':
       return { kind, document: schoolSchema.parse(document) }
+    case 'piece':
+      return { kind, document: pieceSchema.parse(document) }
   }
 }

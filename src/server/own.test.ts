@@ -8,7 +8,7 @@ import { shippedCatalog } from '#library/shipped'
 import { createApp } from '#server/app'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
-import { aHold, aSession } from '#testing/sessions'
+import { aHold, aSession, aTalk } from '#testing/sessions'
 
 let database: Database
 let nowMs: number
@@ -225,5 +225,41 @@ describe('what is deleted and still named', () => {
     const left = (await everything()).map(({ document }) => document.id)
     expect(left).not.toContain('my-deer')
     expect(left).toHaveLength(100)
+  })
+})
+
+describe('a piece', () => {
+  const piece: OwnDocuments['piece'] = {
+    id: 'my-piece',
+    name: 'Hips on two cushions',
+    blocks: [aTalk('talk'), aHold('my-deer', { id: 'a' }), aHold('deer', { id: 'b', variantId: 'my-variant' })],
+  }
+
+  test('is kept with the poses and forms it holds, which then cannot be taken away from it', async () => {
+    expect((await put('piece', piece, 0)).body).toMatchObject({ code: 'UNKNOWN_REFERENCE', path: 'blocks[1].poseId' })
+    await put('pose', ownDeer, 0)
+    await put('variant', myVariant, 0)
+    expect((await put('piece', piece, 0)).status).toBe(200)
+    expect((await listed()).find(({ kind }) => kind === 'piece')?.document).toEqual(piece)
+    for (const [kind, id, name] of [
+      ['pose', 'my-deer', 'Bellows deer'],
+      ['variant', 'my-variant', 'On two cushions'],
+    ] as const)
+      expect((await remove(kind, id, 1)).body.detail).toBe(
+        `“${name}” is used in the piece Hips on two cushions: change it there first.`,
+      )
+    expect((await put('variant', { ...myVariant, poseId: 'sphinx' }, 1)).body).toMatchObject({ code: 'IN_USE' })
+    expect((await remove('piece', 'my-piece', 1)).status).toBe(204)
+    expect((await remove('pose', 'my-deer', 1)).status).toBe(204)
+  })
+
+  test('is refused as a session’s blocks are', async () => {
+    const cue = { id: 'same', at: { fromStartS: 10 }, text: 'Soft' }
+    const slip = { ...piece, blocks: [aHold('deer', { cues: [cue, cue] })] }
+    expect((await put('piece', slip, 0)).body).toMatchObject({ code: 'DOCUMENT_REFUSED', path: 'blocks[0].cues[1].id' })
+    expect((await put('piece', { ...piece, blocks: [] }, 0)).body).toMatchObject({
+      code: 'DOCUMENT_REFUSED',
+      path: 'blocks',
+    })
   })
 })

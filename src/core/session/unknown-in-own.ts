@@ -1,6 +1,7 @@
 import type { OwnDocument } from '#model/own'
 import type { Catalog } from './catalog.ts'
 import { poseIn } from './own.ts'
+import { unknownInBlocks } from './unknown-references.ts'
 import type { UnknownReference } from './unknown-references.ts'
 
 /** Every id that something of the teacher's own names and the catalog does not have, with its path. */
@@ -10,6 +11,7 @@ export function unknownInOwn(thing: OwnDocument, catalog: Catalog): UnknownRefer
     return poseIn(catalog, poseId) ? [] : [{ path: 'poseId', id: poseId }]
   }
   if (thing.kind === 'school') return []
+  if (thing.kind === 'piece') return unknownInBlocks(thing.document.blocks, catalog)
   const { counterposes, id: ownId } = thing.document
   return counterposes.flatMap((id, at) =>
     id === ownId || poseIn(catalog, id) ? [] : [{ path: `counterposes[${String(at)}]`, id }],

@@ -11,8 +11,12 @@ export interface UnknownReference {
 /** Every id that a session names and the catalog does not have, with its path; empty when it can be compiled. */
 export function unknownReferences(session: Pick<Session, 'schoolId' | 'blocks'>, catalog: Catalog): UnknownReference[] {
   const school = catalog.schools.has(session.schoolId) ? [] : [{ path: 'schoolId', id: session.schoolId }]
-  return [...school, ...session.blocks.flatMap((block, index) => unknownIn(block, `blocks[${String(index)}]`, catalog))]
+  return [...school, ...unknownInBlocks(session.blocks, catalog)]
 }
+
+/** Every id that some blocks name and the catalog does not have. */
+export const unknownInBlocks = (blocks: readonly Block[], catalog: Catalog): UnknownReference[] =>
+  blocks.flatMap((block, index) => unknownIn(block, `blocks[${String(index)}]`, catalog))
 
 function unknownIn(block: Block, path: string, catalog: Catalog): UnknownReference[] {
   switch (block.kind) {

@@ -4,11 +4,12 @@ import { ownKinds, readOwn } from '#model/own'
 import type { OwnDocument, OwnKind } from '#model/own'
 import { apiRouter, closeRouter } from '#server/http/api-router'
 import { basedOn, sameId } from '#server/features/guards'
-import { documentRefused } from '#server/features/sessions/read-document'
+import { slipsIn } from '#core/session'
+import { documentRefused, refuseSlips } from '#server/features/sessions/read-document'
 import { ProblemError } from '#server/problems'
 import type { OwnStore } from './store.ts'
 
-/** `/api/own`: the teacher's own poses, variants and schools; If-Match `"0"` makes a new one. */
+/** `/api/own`: the teacher's own poses, variants, schools and pieces; If-Match `"0"` makes a new one. */
 export function ownRoutes(store: OwnStore): Router {
   const router = apiRouter()
 
@@ -40,7 +41,9 @@ export function ownRoutes(store: OwnStore): Router {
 
 function readBody(kind: OwnKind, body: unknown): OwnDocument {
   try {
-    return readOwn(kind, body)
+    const own = readOwn(kind, body)
+    if (own.kind === 'piece') refuseSlips(slipsIn(own.document))
+    return own
   } catch (error) {
     throw error instanceof ZodError ? documentRefused(error) : error
   }

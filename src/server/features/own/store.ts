@@ -25,7 +25,7 @@ interface At {
   readonly clock: Clock
 }
 
-/** The teacher's own poses, variants and schools, with optimistic locking; none goes while it is used. */
+/** The teacher's own poses, variants, schools and pieces, with optimistic locking; none goes while it is used. */
 export function ownStore(database: Database, clock: Clock) {
   const at: At = { database, clock }
   const { inTransaction } = database
@@ -157,7 +157,7 @@ async function checkVariantsKept(
   const { id } = pose.document
   const others = all.filter((thing) => thing.kind !== 'pose' || thing.document.id !== id)
   const kept = new Set(poseIn(withOwn(shippedCatalog, [...others, pose]), id)?.variants.map((variant) => variant.id))
-  const lost = (await usesOf(database, 'pose', id, [], transaction)).filter(
+  const lost = (await usesOf(database, 'pose', id, all, transaction)).filter(
     ({ variantId }) => variantId !== undefined && !kept.has(variantId),
   )
   if (lost.length > 0) throw inUse(`The variant ${String(lost[0]?.variantId)}`, lost)
@@ -173,7 +173,7 @@ async function checkPoseKept(
   const { id, poseId } = variant.document
   const before = all.find((thing) => thing.kind === 'variant' && thing.document.id === id)
   if (before?.kind !== 'variant' || before.document.poseId === poseId) return
-  const uses = await usesOf(database, 'variant', id, [], transaction)
+  const uses = await usesOf(database, 'variant', id, all, transaction)
   if (uses.length > 0) throw inUse(nameOf(variant), uses)
 }
 

@@ -1,4 +1,5 @@
 import type { Transaction } from 'sequelize'
+import type { Block } from '#model/block'
 import type { OwnKind, OwnThing } from '#model/own'
 import type { Session } from '#model/session'
 import type { Database } from '#server/db/open'
@@ -15,7 +16,7 @@ export interface Use {
   readonly isPast: boolean
 }
 
-/** Where an own thing is used: in sessions, in deleted ones and kept versions, and in own poses that counter with it. */
+/** Where an own thing is used: in sessions, in deleted ones and kept versions, in own poses that counter with it, and in pieces. */
 export async function usesOf(
   database: Database,
   kind: OwnKind,
@@ -32,12 +33,21 @@ export async function usesOf(
         ...(variantId === undefined ? {} : { variantId }),
       })),
   )
-  const inOwn = own.flatMap((thing): Use[] =>
+  return [...inSessions, ...own.flatMap((thing) => usesInOwn(thing, kind, id))]
+}
+
+/** An own pose counters with another; a piece holds poses and their variants. */
+function usesInOwn(thing: OwnThing, kind: OwnKind, id: string): Use[] {
+  const isPast = thing.hidden ?? false
+  if (thing.kind === 'piece')
+    return usesInBlocks(thing.document.blocks, kind, id).map((variantId) => ({
+      where: `the piece ${thing.document.name}`,
+      isPast,
+      ...(variantId === undefined ? {} : { variantId }),
+    }))
+  const counters =
     kind === 'pose' && thing.kind === 'pose' && thing.document.id !== id && thing.document.counterposes.includes(id)
-      ? [{ where: `the pose ${thing.document.names.english}`, isPast: thing.hidden ?? false }]
-      : [],
-  )
-  return [...inSessions, ...inOwn]
+  return counters ? [{ where: `the pose ${thing.document.names.english}`, isPast }] : []
 }
 
 interface Naming {
@@ -76,12 +86,15 @@ async function documentsNaming({ models }: Database, id: string, transaction: Tr
 function usesIn(session: Session | undefined, kind: OwnKind, id: string): (string | undefined)[] {
   if (!session) return [undefined]
   if (kind === 'school') return session.schoolId === id ? [undefined] : []
-  return session.blocks.flatMap((block) => {
+  return usesInBlocks(session.blocks, kind, id)
+}
+
+const usesInBlocks = (blocks: readonly Block[], kind: OwnKind, id: string): (string | undefined)[] =>
+  blocks.flatMap((block) => {
     if (block.kind !== 'hold') return []
     if (kind === 'pose') return block.poseId === id ? [block.variantId] : []
-    return block.variantId === id ? [block.variantId] : []
+    return kind === 'variant' && block.variantId === id ? [block.variantId] : []
   })
-}
 
 /** The sessions among them, each once, to be gone to. */
 export const sessionsIn = (uses: readonly Use[]): { id: string; name: string }[] => [

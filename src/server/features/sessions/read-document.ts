@@ -4,6 +4,7 @@ import { slipsIn } from '#core/session'
 import type { Catalog } from '#core/session'
 import { inTheWayOf } from '#core/timeline'
 import { refusalsOf } from '#model/refusal'
+import type { Refusal } from '#model/refusal'
 import { sessionSchema, sessionSchemaVersion } from '#model/session'
 import type { Session } from '#model/session'
 import { mostTold, ProblemError } from '#server/problems'
@@ -13,9 +14,13 @@ export function readSessionDocument(body: unknown): Session {
   refuseNewerSchema(body)
   const read = sessionSchema.safeParse(body)
   if (!read.success) throw documentRefused(read.error)
-  const refusals = slipsIn(read.data)
-  if (refusals[0]) throw new ProblemError('DOCUMENT_REFUSED', {}, { path: refusals[0].path, refusals })
+  refuseSlips(slipsIn(read.data))
   return read.data
+}
+
+/** Throws DOCUMENT_REFUSED where there are any. */
+export function refuseSlips(refusals: readonly Refusal[]): void {
+  if (refusals[0]) throw new ProblemError('DOCUMENT_REFUSED', {}, { path: refusals[0].path, refusals: [...refusals] })
 }
 
 /** Looks whether a session can be planned with what there is at the moment it is written. */

@@ -107,7 +107,10 @@ const bound = (run: (command: Command) => void) => {
       run((state) => chooseTo(state, { id }))
     },
     add: (thing: ShelfThing, name: string, at?: number) => {
-      run((state) => add(state, { block: newBlock(thing), name, ...(at === undefined ? {} : { at }) }))
+      const before = at === undefined ? {} : { at }
+      if (thing.kind === 'piece')
+        run((state) => insert(state, { blocks: thing.blocks, words: `add ${name}`, done: `${name} added`, ...before }))
+      else run((state) => add(state, { block: newBlock(thing), name, ...before }))
     },
     remove: (...ids: string[]) => {
       run((state) => remove(state, { ids }))

@@ -12,6 +12,13 @@ const { session, shown, entries, chosen, wanted, add, clear } = useShelf()
 const levelWords = { new: 'everyone', regular: 'regular and up', experienced: 'experienced' } as const
 const whom = ({ thing, fromLevel }: ShelfEntry) => (thing ? levelWords[fromLevel] : 'in person only')
 const otherNames = ({ sanskrit, others }: ShelfEntry) => [...(sanskrit ? [sanskrit] : []), ...others].join(', ')
+const glyphOf = ({ kind, base }: ShelfEntry) => (kind === 'breath' ? 'breath' : kind === 'piece' ? 'words' : base)
+function whatOf({ kind, sided }: ShelfEntry): string {
+  if (kind === 'breath') return 'breath'
+  if (kind === 'piece') return 'a piece begins here'
+  const sides = sided ? 'each side' : 'both at once'
+  return kind === 'movement' ? `movement, ${sides}` : sides
+}
 const counted = computed(() =>
   shown.value.length === entries.value.length
     ? `${String(entries.value.length)} on the shelf`
@@ -56,7 +63,7 @@ function walk(event: KeyboardEvent, by: number): void {
         <tr v-for="entry in shown" :key="entry.id">
           <th scope="row">
             <span class="named">
-              <ShelfGlyph :glyph="entry.kind === 'breath' ? 'breath' : entry.base" />
+              <ShelfGlyph :glyph="glyphOf(entry)" />
               <span>
                 <RouterLink
                   class="name"
@@ -71,11 +78,7 @@ function walk(event: KeyboardEvent, by: number): void {
             </span>
           </th>
           <td>
-            {{ capital(basePositionNames[entry.base])
-            }}<small
-              >{{ entry.kind === 'movement' ? 'movement, ' : ''
-              }}{{ entry.kind === 'breath' ? 'breath' : entry.sided ? 'each side' : 'both at once' }}</small
-            >
+            {{ capital(basePositionNames[entry.base]) }}<small>{{ whatOf(entry) }}</small>
           </td>
           <td class="felt">{{ entry.targets.map((target) => targetNames[target]).join(', ') }}</td>
           <td class="figure">{{ entry.usual }}</td>

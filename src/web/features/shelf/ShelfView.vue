@@ -3,6 +3,7 @@ import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import FilterPane from './FilterPane.vue'
 import MovementPage from './MovementPage.vue'
+import PiecePage from './PiecePage.vue'
 import PosePage from './PosePage.vue'
 import ShelfList from './ShelfList.vue'
 import TechniquePage from './TechniquePage.vue'
@@ -17,6 +18,7 @@ onMounted(own.load)
 const id = computed(() => (typeof route.params['id'] === 'string' ? route.params['id'] : undefined))
 const pose = computed(() => (id.value === undefined ? undefined : poseIn(own.shelf, id.value)))
 const movement = computed(() => own.catalog.movements.get(id.value ?? ''))
+const piece = computed(() => own.pieces.find((one) => one.id === id.value))
 const technique = computed(() => own.catalog.techniques.get(id.value ?? ''))
 
 /** What scrolls: the whole view where it is narrow, else the list or page alone. */
@@ -42,6 +44,7 @@ watch(id, async (now, before) => {
       <PosePage v-else-if="pose" :key="pose.id" :pose="pose" />
       <MovementPage v-else-if="movement" :movement="movement" />
       <TechniquePage v-else-if="technique" :technique="technique" />
+      <PiecePage v-else-if="piece" :key="piece.id" :piece="piece" />
       <div v-else class="missing">
         <h1>This is not on the shelf</h1>
         <p>It may have been removed. <RouterLink :to="{ name: 'shelf' }">See all of the shelf</RouterLink>.</p>

@@ -1,7 +1,7 @@
 import { computed, ref } from 'vue'
-import { insertionIndex } from '#core/session'
+import { insertEdits, insertionIndex } from '#core/session'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
-import { newBlock } from '#web/shared/session/new-block.ts'
+import { newBlocks } from '#web/shared/session/new-block.ts'
 import type { ShelfThing } from '#web/shared/session/new-block.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { shelfEntries } from '#web/shared/shelf/entries.ts'
@@ -21,7 +21,7 @@ export function useShelf() {
 
   const practice = computed(() => session.document?.practice ?? 'mixed')
   const level = computed(() => session.document?.level ?? 'regular')
-  const entries = computed(() => shelfEntries(own.shelf, { practice: practice.value, level: level.value }))
+  const entries = computed(() => shelfEntries(own.shelf, { practice: practice.value, level: level.value }, own.pieces))
   const finder = computed(() => makeFinder(entries.value))
   const found = computed(() => finder.value(wanted.value))
   const shown = computed(() => filterShelf(found.value, chosen.value))
@@ -40,15 +40,17 @@ export function useShelf() {
   function add(thing: ShelfThing, name: string): void {
     const document = session.document
     if (!document) return
-    const at = insertionIndex(document, thing.kind, session.chosenId)
-    if (at === undefined) return
-    const block = newBlock(thing)
-    if (!session.edit({ type: 'insert', at, block }, `add ${name}`)) {
+    const at = insertionIndex(document, 'hold', session.chosenId) ?? document.blocks.length
+    const edits = insertEdits(document, newBlocks(thing), at)
+    const [first] = edits
+    if (!first) return
+    if (!session.edit({ type: 'several', edits }, `add ${name}`)) {
       told.value = 'A session holds up to 200 blocks.'
       return
     }
-    session.chosenId = block.id
-    told.value = `${name} added to ${document.name}, block ${String(at + 1)} of ${String(document.blocks.length + 1)}`
+    session.chosenId = first.block.id
+    const total = document.blocks.length + edits.length
+    told.value = `${name} added to ${document.name}, block ${String(first.at + 1)} of ${String(total)}`
   }
 
   return { own, session, practice, level, entries, found, shown, wanted, chosen, told, choose, clear, add }

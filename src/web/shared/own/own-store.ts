@@ -25,7 +25,7 @@ function kept(): readonly OwnThing[] {
 const nameOf = (document: OwnThing['document']): string =>
   'names' in document ? document.names.english : document.name
 
-/** The teacher's own poses, variants and schools, and the whole shelf with them in it. */
+/** The teacher's own poses, variants, schools and pieces, and the whole shelf with them in it. */
 export const useOwnStore = defineStore('own', () => {
   const things = shallowRef(kept())
   /** What was deleted last in this window: it can be brought back. */
@@ -39,6 +39,13 @@ export const useOwnStore = defineStore('own', () => {
           things.value.filter(({ hidden }) => !hidden),
         )
       : catalog.value,
+  )
+
+  /** Runs of blocks that were kept, by name. */
+  const pieces = computed(() =>
+    things.value
+      .flatMap((thing) => (thing.kind === 'piece' && !thing.hidden ? [thing.document] : []))
+      .sort((a, b) => a.name.localeCompare(b.name)),
   )
 
   function take(next: readonly OwnThing[]): void {
@@ -80,5 +87,5 @@ export const useOwnStore = defineStore('own', () => {
     return { kind: 'done' }
   }
 
-  return { things, catalog, shelf, removed, load, find, put, remove, bringBack }
+  return { things, catalog, shelf, pieces, removed, load, find, put, remove, bringBack }
 })

@@ -1,15 +1,18 @@
 import { nanoid } from 'nanoid'
 import type { Block } from '#model/block'
 
-/** Something of the shelf that can be put into a session. */
+/** Something of the shelf that can be put into a session; a piece is a run of blocks. */
 export type ShelfThing =
   | { readonly kind: 'hold'; readonly id: string }
   | { readonly kind: 'breath'; readonly id: string }
   | { readonly kind: 'movement'; readonly id: string }
+  | { readonly kind: 'piece'; readonly id: string; readonly blocks: readonly Block[] }
   | { readonly kind: 'talk' | 'rest' | 'closing'; readonly id: string }
 
+type OfOne = Exclude<ShelfThing, { readonly kind: 'piece' }>
+
 /** A new block of that kind; what it does not set is resolved from its pose, school and level. */
-export function newBlock(thing: ShelfThing): Block {
+export function newBlock(thing: OfOne): Block {
   const id = nanoid()
   switch (thing.kind) {
     case 'hold':
@@ -26,3 +29,9 @@ export function newBlock(thing: ShelfThing): Block {
       return { kind: 'closing', id }
   }
 }
+
+/** The blocks a thing of the shelf comes to: those of a piece as they were kept, with ids of their own. */
+export const newBlocks = (thing: ShelfThing): Block[] =>
+  thing.kind === 'piece'
+    ? thing.blocks.map((block) => ({ ...structuredClone(block), id: nanoid() }))
+    : [newBlock(thing)]

@@ -1,4 +1,7 @@
+import type { Block } from '#model/block'
+import { levels } from '#model/common'
 import type { BasePosition, Level } from '#model/common'
+import type { Piece } from '#model/piece'
 import type { Direction, Pose, Target } from '#model/pose'
 import type { PropKind } from '#model/prop'
 import type { Session } from '#model/session'
@@ -12,7 +15,7 @@ import type { ShelfThing } from '#web/shared/session/new-block.ts'
 
 /** Something that stands on the shelf, as lists and filters need it. */
 export interface ShelfEntry {
-  readonly kind: 'pose' | 'movement' | 'breath'
+  readonly kind: 'pose' | 'movement' | 'breath' | 'piece'
   readonly id: string
   readonly name: string
   readonly sanskrit: string | undefined
@@ -49,8 +52,13 @@ const kneeling: ReadonlySet<string> = new Set([
 const kneelingPositions: ReadonlySet<string> = new Set(['kneeling', 'allFours'])
 const minutesText = (seconds: number): string => String(Math.round(seconds / 6) / 10)
 
-/** Every pose, movement and technique of a catalog, own ones first among the poses of their position. */
-export function shelfEntries(catalog: Catalog, wanted: Wanted): ShelfEntry[] {
+/** Pieces, and every pose, movement and technique of a catalog, own ones first among the poses of their position. */
+export function shelfEntries(catalog: Catalog, wanted: Wanted, pieces: readonly Piece[] = []): ShelfEntry[] {
+  const things = entriesOf(catalog, wanted)
+  return [...pieces.map((piece) => pieceEntry(piece, things)), ...things]
+}
+
+function entriesOf(catalog: Catalog, wanted: Wanted): ShelfEntry[] {
   const shippedPoses = [...catalog.poses.values()].filter(({ id }) => !catalog.ownPoses.has(id))
   return [
     ...[...catalog.ownPoses.values()].map((pose) => poseEntry(pose, true, wanted)),
@@ -124,4 +132,39 @@ function poseEntry(pose: Pose, isOwn: boolean, { practice, level }: Wanted): She
     felt: feltIn(pose),
     usual: `${minutesText(fromS)}–${minutesText(toS)} min`,
   }
+}
+
+/** A piece is found by what it holds, and fits where all of it does. */
+function pieceEntry({ id, name, blocks }: Piece, things: readonly ShelfEntry[]): ShelfEntry {
+  const held = blocks.flatMap((block) => {
+    const on = idOn(block)
+    return things.find(({ id: one }) => one === on) ?? []
+  })
+  const all = <T>(of: (entry: ShelfEntry) => readonly T[]): T[] => [...new Set(held.flatMap(of))]
+  return {
+    kind: 'piece',
+    id,
+    name,
+    sanskrit: undefined,
+    others: [],
+    isOwn: true,
+    thing: { kind: 'piece', id, blocks },
+    base: held[0]?.base ?? 'seated',
+    sided: false,
+    targets: all(({ targets }) => targets),
+    directions: all(({ directions }) => directions),
+    practices: held.length === 0 ? ['restorative', 'yin', 'breath'] : all(({ practices }) => practices),
+    fromLevel: levels.findLast((level) => held.some(({ fromLevel }) => fromLevel === level)) ?? 'new',
+    props: all(({ props }) => props),
+    kneels: held.some(({ kneels }) => kneels),
+    needsWall: held.some(({ needsWall }) => needsWall),
+    felt: all(({ name: one, felt }) => [one, ...felt]),
+    usual: counted(blocks.length, 'block'),
+  }
+}
+
+function idOn(block: Block): string | undefined {
+  if (block.kind === 'hold') return block.poseId
+  if (block.kind === 'breath') return block.techniqueId
+  return block.kind === 'movement' ? block.movementId : undefined
 }

@@ -1,5 +1,7 @@
 import { shippedCatalog } from '#library/shipped'
+import { aHold, aTalk } from '#testing/sessions'
 import { shelfEntries } from './entries.ts'
+import { makeFinder } from './find.ts'
 import { countAnswers, facets, filterShelf } from './filters.ts'
 
 const entries = shelfEntries(shippedCatalog, { practice: 'yin', level: 'regular' })
@@ -55,4 +57,18 @@ test('every count is what choosing that answer then shows', () => {
     }
   }
   expect(countAnswers(entries, {}, facet('kind')).get('pose')).toBe(shippedCatalog.poses.size)
+})
+
+test('a piece is found by its name and by what it holds, and fits where all of it does', () => {
+  const blocks = [aTalk('words'), aHold('sleeping-swan'), aHold('legs-up-the-wall')]
+  const piece = { id: 'mine', name: 'Hips, then the wall', blocks }
+  const withPiece = shelfEntries(shippedCatalog, { practice: 'yin', level: 'regular' }, [piece])
+  expect(withPiece).toHaveLength(entries.length + 1)
+  const [entry] = filterShelf(withPiece, { kind: ['piece'], own: ['own'] })
+  expect(entry).toMatchObject({ id: 'mine', usual: '3 blocks', base: 'allFours', fromLevel: 'regular' })
+  expect(entry?.thing).toEqual({ kind: 'piece', id: 'mine', blocks })
+  expect(filterShelf(withPiece, { kind: ['piece'], without: ['kneeling'] })).toEqual([])
+  expect(filterShelf(withPiece, { kind: ['piece'], without: ['wall'] })).toEqual([])
+  expect(makeFinder(withPiece)('hips wall')[0]?.id).toBe('mine')
+  expect(makeFinder(withPiece)('folded pigeon').map(({ id }) => id)).toContain('mine')
 })

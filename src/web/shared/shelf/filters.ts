@@ -47,6 +47,7 @@ export const facets: readonly Facet[] = [
       { value: 'pose', words: 'Poses' },
       { value: 'breath', words: 'Breath' },
       { value: 'movement', words: 'Movements' },
+      { value: 'piece', words: 'Pieces' },
     ],
     passes: some(({ kind }) => [kind]),
   },

@@ -1,8 +1,15 @@
 import type { Block } from '#model/block'
 import type { Session } from '#model/session'
-import { indexOfBlock, insertionIndex, orderEdits, orderShifted, orderWith, usualBlocksEnd } from '#core/session'
-import type { Edit } from '#core/session'
-import { idsOf, namesOf, nothing, nothingChosen } from './plan-state.ts'
+import {
+  indexOfBlock,
+  insertEdits,
+  insertionIndex,
+  orderEdits,
+  orderShifted,
+  orderWith,
+  usualBlocksEnd,
+} from '#core/session'
+import { chosenIds, idsOf, namesOf, nothing, nothingChosen } from './plan-state.ts'
 import type { Outcome, PlanState } from './plan-state.ts'
 
 const oneClosing = 'There is a closing already: a session has one, at its end.'
@@ -42,36 +49,30 @@ export function remove(state: PlanState, { ids }: { readonly ids: readonly strin
   }
 }
 
+interface Insert {
+  readonly blocks: readonly Block[]
+  /** Absent: after the last that is chosen. */
+  readonly at?: number
+  readonly words: string
+  readonly done: string
+}
+
 /** Copies of blocks before the place `at`; a closing only where there is none, and last. */
-export function insert(
-  state: PlanState,
-  {
-    blocks,
-    at,
-    words,
-    done,
-  }: { readonly blocks: readonly Block[]; readonly at: number; readonly words: string; readonly done: string },
-): Outcome {
+export function insert(state: PlanState, { blocks, at, words, done }: Insert): Outcome {
   const { session, newId } = state
-  const end = usualBlocksEnd(session)
-  const usual = blocks.filter(({ kind }) => kind !== 'closing')
-  const closing = end === session.blocks.length ? blocks.filter(({ kind }) => kind === 'closing').slice(0, 1) : []
-  const place = Math.min(at, end)
-  const copies = [...usual, ...closing].map((block): Block => ({ ...structuredClone(block), id: newId() }))
-  if (copies.length === 0) return { says: oneClosing }
-  const edits = copies.map((block, index): Edit => ({
-    type: 'insert',
-    at: block.kind === 'closing' ? session.blocks.length + copies.length - 1 : place + index,
-    block,
-  }))
-  const total = session.blocks.length + copies.length
+  const copies = blocks.map((block): Block => ({ ...structuredClone(block), id: newId() }))
+  const place = at ?? insertionIndex(session, 'hold', chosenIds(state).at(-1)) ?? session.blocks.length
+  const edits = insertEdits(session, copies, place)
+  const [first] = edits
+  if (!first) return { says: oneClosing }
+  const total = session.blocks.length + edits.length
   const where =
-    copies.length === 1
-      ? `block ${String(place + 1)} of ${String(total)}`
-      : `blocks ${String(place + 1)} to ${String(place + copies.length)} of ${String(total)}`
+    edits.length === 1
+      ? `block ${String(first.at + 1)} of ${String(total)}`
+      : `blocks ${String(first.at + 1)} to ${String(first.at + edits.length)} of ${String(total)}`
   return {
     step: { edits, words },
-    selection: { chosen: copies[0]?.id, also: new Set(copies.map(({ id }) => id)) },
+    selection: { chosen: first.block.id, also: new Set(edits.map(({ block }) => block.id)) },
     says: `${done}, ${where}`,
     fails: full,
   }

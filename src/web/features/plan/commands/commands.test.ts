@@ -110,6 +110,25 @@ describe('copies', () => {
     const open = planOf(aSession([aTalk('talk'), aHold('sphinx')]))
     expect(order(after(open, insert(open, pasted)))).toEqual(['talk', 'new-1', 'sphinx', 'new-2'])
     expect(insert(plan, { ...pasted, blocks: [aClosing()] }).says).toMatch(/^There is a closing already/)
+    expect(insert(open, { ...pasted, blocks: [aClosing()] }).says).toBe('2 blocks pasted, block 3 of 3')
+  })
+
+  test('without a place stand after what is chosen, and all of them are chosen', () => {
+    const piece = { blocks: [aHold('frog'), aTalk('words')], words: 'add Warm-up', done: 'Warm-up added' }
+    const outcome = insert(planOf(hour, 'sphinx'), piece)
+    expect(order(after(planOf(hour), outcome))).toEqual(['talk', 'sphinx', 'new-1', 'new-2', 'deer', 'closing'])
+    expect(outcome).toMatchObject({
+      selection: { chosen: 'new-1', also: new Set(['new-1', 'new-2']) },
+      says: 'Warm-up added, blocks 3 to 4 of 6',
+    })
+    expect(order(after(planOf(hour), insert(planOf(hour), piece)))).toEqual([
+      'talk',
+      'sphinx',
+      'deer',
+      'new-1',
+      'new-2',
+      'closing',
+    ])
   })
 })
 

@@ -8,6 +8,7 @@ import AroundPanel from './AroundPanel.vue'
 import BreathPanel from './BreathPanel.vue'
 import ClosingPanel from './ClosingPanel.vue'
 import HoldPanel from './HoldPanel.vue'
+import KeepPiece from './KeepPiece.vue'
 import MovementPanel from './MovementPanel.vue'
 import PriorityPart from './PriorityPart.vue'
 import RestPanel from './RestPanel.vue'
@@ -92,6 +93,7 @@ const isLast = computed(() => {
         @click="duplicate(id)"
       />
       <Button size="small" severity="secondary" outlined label="Remove" @click="remove(id)" />
+      <KeepPiece :key="id" :ids="[id]" />
     </div>
   </template>
   <SessionPanel v-else-if="document" :session="document" />
@@ -112,6 +114,7 @@ const isLast = computed(() => {
 }
 .acts {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
   margin-top: 16px;
   padding-top: 12px;

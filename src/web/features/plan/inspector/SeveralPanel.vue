@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import { formatMs } from '#core/units'
 import { usePlan } from '../use-plan.ts'
+import KeepPiece from './KeepPiece.vue'
 import Part from './Part.vue'
 import Rows from './Rows.vue'
 
@@ -43,6 +44,7 @@ const rows = computed(() =>
     />
     <Button size="small" severity="secondary" outlined label="Duplicate" @click="duplicate(...chosenIds)" />
     <Button size="small" severity="secondary" outlined label="Remove" @click="remove(...chosenIds)" />
+    <KeepPiece :ids="chosenIds" />
   </div>
   <p class="sub">Ctrl + C copies them, Ctrl + X cuts them; Ctrl + V puts them after the chosen block of any session.</p>
 </template>
@@ -54,6 +56,7 @@ const rows = computed(() =>
 }
 .acts {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
   margin-top: 14px;
 }

@@ -20,7 +20,9 @@ const list = useTemplateRef('list')
 const own = useOwnStore()
 const practice = computed(() => document.value?.practice ?? 'mixed')
 const level = computed(() => document.value?.level ?? 'regular')
-const lines = computed(() => shelfLines(shelfEntries(own.shelf, { practice: practice.value, level: level.value })))
+const lines = computed(() =>
+  shelfLines(shelfEntries(own.shelf, { practice: practice.value, level: level.value }, own.pieces)),
+)
 const find = computed(() => makeFinder(lines.value))
 const found = computed(() => find.value(wanted.value))
 const groups = computed(() => inGroups(found.value))

@@ -23,7 +23,9 @@ export interface ShelfGroup {
   readonly lines: readonly ShelfLine[]
 }
 
-/** The lines of the shelf: poses by the position they are entered in, breath, movements, what goes between. */
+const piecesGroup = 'Pieces'
+
+/** The lines of the shelf: pieces, poses by the position they are entered in, breath, movements, what goes between. */
 export function shelfLines(entries: readonly ShelfEntry[]): ShelfLine[] {
   const lines = entries.flatMap((entry): ShelfLine[] =>
     entry.thing ? [{ ...wordsOf(entry), thing: entry.thing }] : [],
@@ -46,6 +48,7 @@ function wordsOf({
   const where = basePositionNames[base]
   const own = isOwn ? ['your own'] : []
   const common = { id, name, sanskrit, others, felt, usual }
+  if (kind === 'piece') return { ...common, under: 'kept by you', glyph: 'words', group: piecesGroup }
   if (kind === 'breath') return { ...common, under: sanskrit ?? 'no counts', glyph: 'breath', group: 'Breath' }
   const under = [...(kind === 'movement' ? [where] : []), sided ? 'each side' : 'both at once', ...own].join(' · ')
   return { ...common, under, glyph: base, group: kind === 'movement' ? 'Movement' : capital(where) }
@@ -72,6 +75,7 @@ const plainLines: readonly ShelfLine[] = (
 }))
 
 const groupOrder = [
+  piecesGroup,
   ...basePositionsInOrder.map((base) => capital(basePositionNames[base])),
   'Breath',
   'Movement',
