@@ -185,6 +185,7 @@ export const movements: readonly Movement[] = [
     id: 'side-bend-breathing',
     names: { english: 'Side bend with the breath, seated', others: ['Moving side bend'] },
     base: { enter: 'seated', leave: 'seated' },
+    alsoIn: ['onChair'],
     sides: { left: 'bending to the left', right: 'bending to the right' },
     parts: [
       { part: 'in', halfCounts: 6, does: '{other} arm up' },
@@ -252,6 +253,7 @@ export const movements: readonly Movement[] = [
     id: 'seated-wave',
     names: { english: 'Wave of the back, seated', others: ['Seated cat and cow', 'Round and long, seated'] },
     base: { enter: 'seated', leave: 'seated' },
+    alsoIn: ['onChair'],
     parts: [
       { part: 'in', halfCounts: 6, does: 'Breastbone forward and up' },
       { part: 'out', halfCounts: 8, does: 'Back round, chin last' },
@@ -273,6 +275,7 @@ export const movements: readonly Movement[] = [
     id: 'shoulder-rolls',
     names: { english: 'Shoulder rolls', others: ['Shoulders up, back and down'] },
     base: { enter: 'seated', leave: 'seated' },
+    alsoIn: ['onChair'],
     parts: [
       { part: 'in', halfCounts: 6, does: 'Shoulders forward and up' },
       { part: 'out', halfCounts: 6, does: 'Shoulders back and down' },
@@ -294,6 +297,7 @@ export const movements: readonly Movement[] = [
     id: 'head-turns-seated',
     names: { english: 'Head turns, seated', others: ['Neck rolls without the roll', 'Look over one shoulder'] },
     base: { enter: 'seated', leave: 'seated' },
+    alsoIn: ['onChair'],
     parts: [
       { part: 'out', halfCounts: 6, does: 'Look over one shoulder' },
       { part: 'in', halfCounts: 6, does: 'Back to the middle' },
@@ -317,6 +321,7 @@ export const movements: readonly Movement[] = [
     id: 'jaw-seated',
     names: { english: 'Jaw, seated', others: ['Soft jaw', 'For singers and players'] },
     base: { enter: 'seated', leave: 'seated' },
+    alsoIn: ['onChair'],
     parts: [
       { part: 'in', halfCounts: 6, does: 'Lips together, teeth apart' },
       { part: 'out', halfCounts: 8, does: 'Let the jaw drop, a soft "ah" without voice' },
@@ -338,6 +343,7 @@ export const movements: readonly Movement[] = [
     id: 'wrists-seated',
     names: { english: 'Wrists, seated', others: ['Hands up and down', 'For strings and keys'] },
     base: { enter: 'seated', leave: 'seated' },
+    alsoIn: ['onChair'],
     parts: [
       { part: 'in', halfCounts: 6, does: 'Forearms on the thighs, hands lift' },
       { part: 'out', halfCounts: 6, does: 'Hands hang over the knees' },

@@ -16,6 +16,8 @@ export const movementSchema = z.strictObject({
   id: idSchema,
   names: namesSchema,
   base: z.strictObject({ enter: basePositionSchema, leave: basePositionSchema }),
+  /** Where else it is done just as well: people who are there stay. */
+  alsoIn: z.array(basePositionSchema).max(4).optional(),
   sides: z.strictObject({ left: lineSchema, right: lineSchema }).optional(),
   parts: z.array(movementPartSchema).min(2).max(8),
   purpose: lineSchema.min(1),

@@ -13,6 +13,7 @@ import {
 } from './common.ts'
 import { someTimesSchema } from './times.ts'
 import { told } from './refusal.ts'
+import { someWordingSchema } from './wording.ts'
 
 /** The schema this build reads and writes; an older document is migrated, a newer one refused. */
 export const sessionSchemaVersion = 1
@@ -39,6 +40,8 @@ export const sessionSchema = z
     schoolId: idSchema,
     answers: someAnswersSchema.optional(),
     times: someTimesSchema.optional(),
+    /** How stillness, the roll and the stop signs are said; absent: as shipped. */
+    wording: someWordingSchema.optional(),
     purpose: textSchema.optional(),
     blocks: z.array(blockSchema).max(mostBlocks),
     setAside: z.array(setAsideSchema).max(200).optional(),

@@ -12,6 +12,7 @@ const detailNames: Partial<Record<keyof Session, string>> = {
   schoolId: 'school',
   answers: 'answers',
   times: 'times',
+  wording: 'how it is said',
   purpose: 'purpose',
 }
 

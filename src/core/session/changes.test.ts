@@ -39,6 +39,19 @@ test('what the teacher set stands, wherever people come from; fetching stands wh
   expect(fetched.into(1, undefined)?.changeS).toEqual({ value: fetching.times.changeS, from: 'shipped' })
 })
 
+test('who sits on a chair stays there for a movement that is done there too, and for the next pose on it', () => {
+  const rolls = { kind: 'movement', id: 'rolls', movementId: 'shoulder-rolls' } as const
+  const changes = changesOf(aSession([aHold('chair-seat'), rolls, aHold('chair-twist'), aHold('sphinx')]))
+  expect(changes.into(1, 0)).toMatchObject({ from: 'onChair', to: 'onChair' })
+  expect(changes.placeAfter(1, 0)).toBe(0)
+  const twist = changes.into(2, changes.placeAfter(1, 0))
+  expect(twist).toMatchObject({ from: 'onChair', to: 'onChair', changeS: { from: 'position' } })
+  // From anywhere else one sits down on the floor for it, and fetches the chair for the pose.
+  expect(changes.into(1, 3)).toMatchObject({ from: 'prone', to: 'seated' })
+  expect(changes.placeAfter(1, 3)).toBe(1)
+  expect(changes.into(2, 3)?.changeS.value).toBeGreaterThanOrEqual(30)
+})
+
 test('after blocks that are alike every change is the same', () => {
   fc.assert(
     fc.property(sessions(), (session) => {

@@ -29,8 +29,12 @@ export function changesBetween(resolved: readonly Resolved[], costs: ChangeTable
     const block = resolved[at]
     if (!block || block.kind === 'talk') return undefined
     const from = before === undefined ? undefined : positionAfter(resolved[before])
-    const to = takesPosition(block) ? (from ?? unsaid) : block.toPosition
-    return { from, to, changeS: changeSeconds(block, from === undefined ? 0 : costs[from][to]) }
+    const to = takesPosition(block, from) ? (from ?? unsaid) : enters(block)
+    return {
+      from,
+      to,
+      changeS: changeSeconds(block, from === undefined ? 0 : costs[from][to], from === to && isGoneTo(to)),
+    }
   }
   const costAfter = (before: number): string =>
     resolved.map((_, at) => String(into(at, before)?.changeS.value ?? '')).join(' ')
@@ -40,7 +44,9 @@ export function changesBetween(resolved: readonly Resolved[], costs: ChangeTable
     placeAfter: (at, before) => {
       const block = resolved[at]
       if (!block || block.kind === 'talk') return before
-      return takesPosition(block) ? (before ?? at) : at
+      return takesPosition(block, before === undefined ? undefined : positionAfter(resolved[before]))
+        ? (before ?? at)
+        : at
     },
     alike: (at) => {
       first ??= firstOfEach(resolved.map((_, other) => costAfter(other)))
@@ -52,18 +58,32 @@ export function changesBetween(resolved: readonly Resolved[], costs: ChangeTable
 const firstOfEach = (keys: readonly string[]): ReadonlyMap<string, number> =>
   new Map(keys.map((key, at) => [key, at] as const).reverse())
 
+/** A chair and the wall are places one goes to [decisions]: who is there has what is shipped for it. */
+const isGoneTo = (position: BasePosition): boolean => position === 'onChair' || position === 'atWall'
+
 /** The document's or the learned time as it is, else the longer of moving and of fetching what the block needs. */
-function changeSeconds({ change }: Exclude<Resolved, ResolvedTalk>, movingS: Seconds): Sourced<Seconds> {
+function changeSeconds(
+  { change }: Exclude<Resolved, ResolvedTalk>,
+  movingS: Seconds,
+  isThere: boolean,
+): Sourced<Seconds> {
   if (change.set) return change.set
-  return change.fetching.value > movingS ? change.fetching : { value: movingS, from: 'position' }
+  const isAtHand = isThere && change.fetching.from === 'shipped'
+  return !isAtHand && change.fetching.value > movingS ? change.fetching : { value: movingS, from: 'position' }
 }
 
 /** Where people rest who come from nowhere to a rest that names no position. */
 const unsaid: BasePosition = 'supine'
 
-/** Whether a block is done in whatever position people are in: a rest that names none. */
-const takesPosition = (resolved: Resolved): boolean =>
-  resolved.kind === 'rest' && resolved.block.basePosition === undefined
+/** Whether a block is done in the position people are in: a rest that names none, a movement that is done there too. */
+function takesPosition(resolved: Resolved, from: BasePosition | undefined): boolean {
+  if (resolved.kind === 'movement') return from !== undefined && (resolved.movement.alsoIn?.includes(from) ?? false)
+  return resolved.kind === 'rest' && resolved.block.basePosition === undefined
+}
+
+/** Where a block with a place of its own is done. */
+const enters = (resolved: Exclude<Resolved, ResolvedTalk>): BasePosition =>
+  resolved.kind === 'movement' ? resolved.movement.base.enter : resolved.toPosition
 
 /** The base position a block with a place of its own leaves people in. */
 function positionAfter(resolved: Resolved | undefined): BasePosition | undefined {
@@ -86,4 +106,4 @@ function positionAfter(resolved: Resolved | undefined): BasePosition | undefined
 
 /** The same over a walk: what has no place of its own leaves people where they were. */
 export const positionLeft = (resolved: Resolved, from: BasePosition | undefined): BasePosition | undefined =>
-  resolved.kind === 'talk' || (takesPosition(resolved) && from !== undefined) ? from : positionAfter(resolved)
+  resolved.kind === 'talk' || (takesPosition(resolved, from) && from !== undefined) ? from : positionAfter(resolved)

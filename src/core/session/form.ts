@@ -1,5 +1,6 @@
 import type { Answers } from '#model/answers'
 import type { Meaning, Pose, Variant } from '#model/pose'
+import type { Wording } from '#model/wording'
 import { rollToken, sayRoll } from './roll.ts'
 import { withFields } from './with-fields.ts'
 
@@ -11,10 +12,15 @@ export interface Form {
 }
 
 /**
- * The form of a pose: the variant's changes, then what the answers mean in it. A later meaning stands
+ * The form of a pose: the variant's changes, then what the answers mean in it, the roll in its wording. A later meaning stands
  * before an earlier one. The same pose is given back where nothing changes it.
  */
-export function formOf(pose: Pose, variant: Variant | undefined, answers: Answers): Form {
+export function formOf(
+  pose: Pose,
+  variant: Variant | undefined,
+  answers: Answers,
+  roll: Wording['roll'] = 'roll',
+): Form {
   // What an answer means was written for the pose; a form that is another position has words of its own.
   const meanings = variant?.base ? [] : meaningsOf(pose, answers)
   const last = <K extends keyof Meaning>(key: K) => meanings.findLast((meaning) => meaning[key] !== undefined)?.[key]
@@ -23,7 +29,7 @@ export function formOf(pose: Pose, variant: Variant | undefined, answers: Answer
     answers.energyLines === 'on' && pose.energyLines.length > 0
       ? [`Along the ${pose.energyLines.join(' and ')} line`]
       : []
-  const comingOut = withRoll(last('comingOut') ?? variant?.comingOut ?? pose.comingOut, answers.roll)
+  const comingOut = withRoll(last('comingOut') ?? variant?.comingOut ?? pose.comingOut, answers.roll, roll)
   const families = last('families') ?? variant?.families
   const { setUpWords = pose.setUpWords, ...own } = variant ? ownOf(variant) : {}
   const changes = {
@@ -62,6 +68,6 @@ function ownOf({
   return withFields<Partial<Pose>>({}, own)
 }
 
-function withRoll(steps: Pose['comingOut'], roll: Answers['roll']): Pose['comingOut'] {
-  return steps.some((step) => step.includes(rollToken)) ? steps.map((step) => sayRoll(step, roll)) : steps
+function withRoll(steps: Pose['comingOut'], roll: Answers['roll'], wording: Wording['roll']): Pose['comingOut'] {
+  return steps.some((step) => step.includes(rollToken)) ? steps.map((step) => sayRoll(step, roll, wording)) : steps
 }

@@ -2,8 +2,9 @@ import type { ClosingBlock } from '#model/block'
 import type { Seconds } from '#core/units'
 import { familyCeilingS } from './ceilings.ts'
 import { setUpOf } from './set-up-of.ts'
-import { answersOf, changeTo } from './walk.ts'
+import { answersOf, changeTo, stillnessIn } from './walk.ts'
 import type { Walk } from './walk.ts'
+import { rollWords } from './wordings.ts'
 import type { ResolvedClosing, Sourced } from './resolved.ts'
 
 const leastFinalRestS = 180
@@ -22,6 +23,7 @@ export function resolveClosing(block: ClosingBlock, index: number, walk: Walk): 
   const ceilingS = familyCeilingS(walk.catalog.ceilings, 'final_rest', level)
   const step = (own: Seconds | undefined, usual: Seconds): Sourced<Seconds> =>
     own === undefined ? { value: usual, from: 'rule' } : { value: own, from: 'block' }
+  const answers = answersOf(block, walk)
   return {
     kind: 'closing',
     block,
@@ -33,6 +35,8 @@ export function resolveClosing(block: ClosingBlock, index: number, walk: Walk): 
     comingOutS: step(block.comingOutS, comingUp.comingOutS),
     rollS: step(block.rollS, comingUp.rollS),
     sittingUpS: step(block.sittingUpS, comingUp.sittingUpS),
-    answers: answersOf(block, walk),
+    answers,
+    stillness: stillnessIn(walk, 'supine'),
+    rollText: rollWords[walk.wording.roll][answers.roll],
   }
 }

@@ -13,7 +13,7 @@ import { formOf } from './form.ts'
 import { holdSecondsOf } from './hold-time.ts'
 import { usualCues } from './usual-cues.ts'
 import { propCounts, setUpOf } from './set-up-of.ts'
-import { answersOf, changeTo, sideOrder, timeOf } from './walk.ts'
+import { answersOf, changeTo, sideOrder, stillnessIn, timeOf } from './walk.ts'
 import type { Walk } from './walk.ts'
 import type { HoldSide, ResolvedBreathOver, ResolvedHold, ResolvedPhase, Sourced } from './resolved.ts'
 import { holdPractice, usualHold } from './usual-hold.ts'
@@ -45,7 +45,7 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
   const breathOver = resolveBreathOver(block, index, walk)
   if (!breathOver.ok) return breathOver
   const answers = applicable(answersOf(block, walk, own?.answers), base)
-  const form = formOf(base, variant, answers)
+  const form = formOf(base, variant, answers, walk.wording.roll)
   const setUp = setUpOf(block, catalog)
   const pose = takingWhat(setUp, practisedAs(form.pose, variant, walk.session.practice))
   const learned = own ? undefined : catalog.learned.get(pose.id)
@@ -72,6 +72,7 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
     ceilingS: firstCeilingS(catalog.ceilings, pose, walk.session.level),
     setUp,
     answers,
+    stillness: stillnessIn(walk, pose.base.enter),
     cues: block.cues ?? usualCues(saidIn(pose, walk.session.practice), shortestRoomS(phases, held)),
     breathOver: breathOver.value,
   })

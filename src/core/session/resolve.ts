@@ -1,5 +1,6 @@
 import type { Block, BreathBlock, MovementBlock, RestBlock } from '#model/block'
 import type { Pattern } from '#model/breath'
+import type { BasePosition } from '#model/common'
 import type { Session } from '#model/session'
 import type { Technique } from '#model/technique'
 import { ok, refused } from '#core/result'
@@ -9,8 +10,9 @@ import { positionLeft } from './changes.ts'
 import { resolveClosing } from './resolve-closing.ts'
 import { resolveHold } from './resolve-hold.ts'
 import type { Resolved, Sourced } from './resolved.ts'
-import { answersOf, changeTo, sideOrder, timeOf } from './walk.ts'
+import { answersOf, changeTo, sideOrder, stillnessIn, timeOf } from './walk.ts'
 import type { Walk } from './walk.ts'
+import { wordingOf } from './wordings.ts'
 
 /**
  * Every block with all that the document leaves out filled in, first found wins: block, session,
@@ -20,7 +22,15 @@ import type { Walk } from './walk.ts'
 export function resolveSession(session: Session, catalog: Catalog): Result<readonly Resolved[]> {
   const school = catalog.schools.get(session.schoolId)
   if (!school) return refused('UNKNOWN_SCHOOL', 'schoolId', { id: session.schoolId })
-  let walk: Walk = { session, catalog, school: school.answers, position: undefined, sided: 0 }
+  let walk: Walk = {
+    session,
+    catalog,
+    school: school.answers,
+    wording: wordingOf(session.wording),
+    position: undefined,
+    stillIn: new Set(),
+    sided: 0,
+  }
   const done: Resolved[] = []
   for (const [index, block] of session.blocks.entries()) {
     const resolved = resolveBlock(block, index, walk)
@@ -33,7 +43,15 @@ export function resolveSession(session: Session, catalog: Catalog): Result<reado
 
 function after(walk: Walk, done: Resolved): Walk {
   const sided = walk.sided + (done.kind === 'hold' && done.sides.length > 1 ? 1 : 0)
-  return { ...walk, position: positionLeft(done, walk.position), sided }
+  const still = stillPosition(done)
+  const stillIn = still === undefined || walk.stillIn.has(still) ? walk.stillIn : new Set([...walk.stillIn, still])
+  return { ...walk, position: positionLeft(done, walk.position), stillIn, sided }
+}
+
+/** Where people were told how to be still. */
+function stillPosition(done: Resolved): BasePosition | undefined {
+  if (done.kind === 'hold') return done.pose.base.enter
+  return done.kind === 'rest' || done.kind === 'closing' ? done.toPosition : undefined
 }
 
 function resolveBlock(block: Block, index: number, walk: Walk): Result<Resolved> {
@@ -59,12 +77,13 @@ function resolveMovement(block: MovementBlock, index: number, walk: Walk): Resul
     return refused('UNKNOWN_MOVEMENT', `blocks[${String(index)}].movementId`, { id: block.movementId })
   }
   const shipped = (value: number): Sourced<number> => ({ value, from: 'shipped' })
+  const here = movement.alsoIn?.find((position) => position === walk.position)
   return ok({
     kind: 'movement',
     block,
     index,
     movement,
-    ...changeTo(block, walk, movement.base.enter),
+    ...changeTo(block, walk, here ?? movement.base.enter),
     sides: movement.sides ? sideOrder(block, walk, answersOf(block, walk)) : ['both'],
     rounds: block.rounds ?? movement.rounds,
     pace: block.pace ?? movement.pace,
@@ -104,5 +123,5 @@ function resolveBreath(block: BreathBlock, index: number, walk: Walk): Result<Re
 
 function resolveRest(block: RestBlock, index: number, walk: Walk): Resolved {
   const position = block.basePosition ?? walk.position ?? 'supine'
-  return { kind: 'rest', block, index, ...changeTo(block, walk, position) }
+  return { kind: 'rest', block, index, ...changeTo(block, walk, position), stillness: stillnessIn(walk, position) }
 }

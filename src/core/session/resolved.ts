@@ -62,6 +62,12 @@ interface Of<B extends Block> {
   readonly index: number
 }
 
+/** What ends the words that ask for stillness: on the first side, and on the one after it. */
+export interface Stillness {
+  readonly first: string
+  readonly again: string
+}
+
 export interface ResolvedTalk extends Of<TalkBlock> {
   readonly kind: 'talk'
 }
@@ -85,6 +91,7 @@ export interface ResolvedHold extends Of<HoldBlock>, WithChange {
   readonly times: Readonly<Record<Exclude<TimeName, 'changeS'>, Sourced<Seconds>>>
   readonly setUp: Sourced<SetUpInUse> | undefined
   readonly answers: Answers
+  readonly stillness: Stillness
   readonly cues: readonly Cue[]
   readonly breathOver: ResolvedBreathOver | undefined
 }
@@ -116,6 +123,7 @@ export interface ResolvedBreath extends Of<BreathBlock>, WithChange {
 
 export interface ResolvedRest extends Of<RestBlock>, WithChange {
   readonly kind: 'rest'
+  readonly stillness: Stillness
 }
 
 export interface ResolvedClosing extends Of<ClosingBlock>, WithChange {
@@ -128,6 +136,9 @@ export interface ResolvedClosing extends Of<ClosingBlock>, WithChange {
   readonly rollS: Sourced<Seconds>
   readonly sittingUpS: Sourced<Seconds>
   readonly answers: Answers
+  readonly stillness: Stillness
+  /** The roll as it is said. */
+  readonly rollText: string
 }
 
 export type Resolved = ResolvedTalk | ResolvedHold | ResolvedMovement | ResolvedBreath | ResolvedRest | ResolvedClosing

@@ -3,8 +3,10 @@ import type { Block, HoldBlock, MovementBlock } from '#model/block'
 import type { BasePosition } from '#model/common'
 import type { Session } from '#model/session'
 import type { TimeName } from '#model/times'
+import type { Wording } from '#model/wording'
 import type { Catalog } from './catalog.ts'
-import type { Sourced } from './resolved.ts'
+import type { Sourced, Stillness } from './resolved.ts'
+import { stillnessWords } from './wordings.ts'
 
 /** What is known while walking through a session from its start. */
 export interface Walk {
@@ -13,6 +15,10 @@ export interface Walk {
   readonly school: Answers
   /** The base position people are in; undefined until the first block that has one. */
   readonly position: BasePosition | undefined
+  /** How the words are said that no setting removes. */
+  readonly wording: Wording
+  /** Positions in which people have been told how to be still. */
+  readonly stillIn: ReadonlySet<BasePosition>
   /** Each-side poses so far, for schools that alternate the first side. */
   readonly sided: number
 }
@@ -56,4 +62,10 @@ export function sideOrder(block: HoldBlock | MovementBlock, walk: Walk, answers:
   const alternate = walk.sided % 2 === 0 ? 'left' : 'right'
   const first = block.firstSide ?? (answers.firstSide === 'alternate' ? alternate : answers.firstSide)
   return first === 'left' ? (['left', 'right'] as const) : (['right', 'left'] as const)
+}
+
+/** How stillness is told in a position: in full the first time, in short after that. */
+export function stillnessIn(walk: Walk, position: BasePosition): Stillness {
+  const { full, short } = stillnessWords[walk.wording.stillness]
+  return { first: walk.stillIn.has(position) ? short : full, again: short }
 }

@@ -1,7 +1,7 @@
 import { mirrorText } from '#core/session'
 import type { ResolvedHold } from '#core/session'
 import { msFromS } from '#core/units'
-import { begun, betweenSidesMovement, ifAnythingTingles } from './phrases.ts'
+import { begun, betweenSidesMovement } from './phrases.ts'
 import { bowl, piece } from './piece.ts'
 import type { Piece, PieceCue } from './piece.ts'
 
@@ -64,7 +64,7 @@ function phasePieces(hold: ResolvedHold, { side, phases, holdS }: ResolvedHold['
         ...(cue.sound === undefined ? {} : { sound: cue.sound }),
       }))
     const cues = [
-      ...(index === 0 ? [settled(hold)] : [{ id: `phase-${phase.id}`, at: { fromStartS: 0 }, text: phase.name }]),
+      ...(index === 0 ? [settled(hold, side)] : [{ id: `phase-${phase.id}`, at: { fromStartS: 0 }, text: phase.name }]),
       ...own,
       ...(index === phases.length - 1 ? [comeOut(hold, side)] : []),
     ]
@@ -100,15 +100,11 @@ function settling({ pose, answers }: ResolvedHold): PieceCue[] {
   return [{ id: 'settling', at: { fromStartS: 0 }, text }]
 }
 
-const settled = ({ answers }: ResolvedHold): PieceCue => ({
-  id: 'settled',
-  at: { fromStartS: 0 },
-  sound: bowl,
-  text:
-    answers.movementInHold === 'none'
-      ? `Be still; ${ifAnythingTingles}`
-      : `Small adjustments are welcome; ${ifAnythingTingles}`,
-})
+function settled({ answers, stillness, sides }: ResolvedHold, side: Sided): PieceCue {
+  const tail = sides[0]?.side === side ? stillness.first : stillness.again
+  const asked = answers.movementInHold === 'none' ? 'Be still' : 'Small adjustments are welcome'
+  return { id: 'settled', at: { fromStartS: 0 }, sound: bowl, text: `${asked}; ${tail}` }
+}
 
 const comeOut = ({ pose }: ResolvedHold, side: Sided): PieceCue => ({
   id: 'comeOut',

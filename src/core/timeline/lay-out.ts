@@ -2,7 +2,7 @@ import type { Change, Resolved, ResolvedClosing, ResolvedRest, ResolvedTalk } fr
 import { layOutBreath } from './lay-out-breath.ts'
 import { layOutHold } from './lay-out-hold.ts'
 import { layOutMovement } from './lay-out-movement.ts'
-import { ifAnythingTingles, orPreferred } from './phrases.ts'
+import { capital, orPreferred } from './phrases.ts'
 import { bowl, piece } from './piece.ts'
 import type { Piece } from './piece.ts'
 
@@ -35,23 +35,21 @@ function layOutItself(block: Resolved): readonly Piece[] {
 
 const layOutTalk = ({ block }: ResolvedTalk): Piece[] => [piece({ kind: 'talk' }, null, block.s)]
 
-const layOutRest = ({ block }: ResolvedRest): Piece[] => [
+const layOutRest = ({ block, stillness }: ResolvedRest): Piece[] => [
   piece({ kind: 'rest' }, 'both', block.s, [
-    { id: 'rest', at: { fromStartS: 0 }, text: `${block.text ?? 'Rest'}; ${ifAnythingTingles}` },
+    { id: 'rest', at: { fromStartS: 0 }, text: `${block.text ?? 'Rest'}; ${stillness.first}` },
   ]),
 ]
 
 function layOutClosing(closing: ResolvedClosing): Piece[] {
-  const { roll } = closing.answers
-  const rollText = roll === 'either' ? `Roll to one side, right ${orPreferred}` : `Roll to the ${roll}, ${orPreferred}`
   const step = (name: 'finalRest' | 'comingOut' | 'roll' | 'sittingUp', seconds: number, text: string, sound = true) =>
     piece({ kind: 'closing', step: name }, 'both', seconds, [
       { id: name, at: { fromStartS: 0 }, text, ...(sound ? { sound: bowl } : {}) },
     ])
   return [
-    step('finalRest', closing.finalRestS.value, `On the back, ${orPreferred}; ${ifAnythingTingles}`, false),
+    step('finalRest', closing.finalRestS.value, `On the back, ${orPreferred}; ${closing.stillness.first}`, false),
     step('comingOut', closing.comingOutS.value, 'Fuller breath, fingers and toes, bend the knees'),
-    step('roll', closing.rollS.value, rollText, false),
+    step('roll', closing.rollS.value, capital(closing.rollText), false),
     step(
       'sittingUp',
       closing.sittingUpS.value,

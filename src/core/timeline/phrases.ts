@@ -13,11 +13,10 @@ export const betweenSidesMovement: Readonly<Record<BasePosition, string>> = {
   atWall: 'Circle the ankles',
 }
 
-/** Ends every cue that asks for stillness; no setting removes it [decisions]. */
-export const ifAnythingTingles = 'move if anything tingles or hurts'
-/** Added to every cue that asks for a roll; no setting removes it [decisions]. */
+/** Leaves the side, or the lying on the back, free; no setting removes it [decisions]. */
 export const orPreferred = 'or the side you prefer'
 
 /** A line that begins with a side begins with a capital, as every other does; what was typed stays as it was typed. */
-export const begun = (line: string, said: string): string =>
-  line.startsWith('{') ? said.charAt(0).toUpperCase() + said.slice(1) : said
+export const begun = (line: string, said: string): string => (line.startsWith('{') ? capital(said) : said)
+
+export const capital = (line: string): string => line.charAt(0).toUpperCase() + line.slice(1)

@@ -70,10 +70,14 @@ test('the second side carries every cue of the first, mirrored, at the same mome
             ({ blockId, side: on, doing }) => blockId === block.id && on === side && doing.kind === 'hold',
           )?.startMs
           // What is said while the side is set up has a time of its own, which may be shorter for the second.
-          return cues
-            .filter((cue) => cue.blockId === block.id && cue.side === side)
-            .map((cue) => ({ id: cue.id, afterMs: cue.atMs - (startMs ?? NaN), sound: cue.sound, text: cue.text }))
-            .map((cue) => (cue.id === 'setUp' ? { ...cue, afterMs: -1 } : cue))
+          return (
+            cues
+              .filter((cue) => cue.blockId === block.id && cue.side === side)
+              .map((cue) => ({ id: cue.id, afterMs: cue.atMs - (startMs ?? NaN), sound: cue.sound, text: cue.text }))
+              .map((cue) => (cue.id === 'setUp' ? { ...cue, afterMs: -1 } : cue))
+              // How to be still is told in full once: the second side hears it in short.
+              .map((cue) => (cue.id === 'settled' ? { ...cue, text: cue.text?.replace(/;.*/, '') } : cue))
+          )
         }
         const opposite: Record<string, string> = { left: 'right', right: 'left', Left: 'Right', Right: 'Left' }
         const swapped = (text: string | undefined) =>

@@ -1,5 +1,5 @@
 import { listedCautions, practisedIn } from '#core/cautions'
-import { indexOfBlock } from '#core/session'
+import { indexOfBlock, stopWords, wordingOf } from '#core/session'
 import { freeId } from '../free-id.ts'
 import type { Look, Rule } from '../rule.ts'
 
@@ -24,7 +24,7 @@ export const cautionsUnsaid: Rule<'CAUTIONS_UNSAID'> = {
       kind: 'talk',
       id: freeId('cautions', look.session.blocks),
       title: 'Cautions',
-      text: 'Tell me of any complaint. Stop signs: come out at anything sharp, tingling or numb.',
+      text: `Tell me of any complaint. ${stopWords[wordingOf(look.session.wording).stop]}`,
       s: talkS,
     } as const
     const edits = [{ type: 'insert', at: indexOfBlock(look.session, first.block.id), block } as const]

@@ -6,7 +6,7 @@ import { levels } from '#model/common'
 import type { Pose } from '#model/pose'
 import { factsOf } from '#model/problem'
 import { cautionProps } from '#core/cautions'
-import { firstCeilingS, formOf, mirrorText, poseIn, sayRoll, setUpsFor } from '#core/session'
+import { firstCeilingS, formOf, mirrorText, poseIn, sayRoll, setUpsFor, wordingOf } from '#core/session'
 import { formatDuration } from '#core/units'
 import { basePositionNames } from '#words/positions'
 import { familyNames } from '#words/families'
@@ -95,7 +95,7 @@ const school = computed(() => own.catalog.schools.get(session.document?.schoolId
 const answers = computed(() => (school.value ? { ...school.value.answers, ...session.document?.answers } : undefined))
 const comingOut = computed(() =>
   answers.value
-    ? formOf(props.pose, undefined, answers.value).pose.comingOut
+    ? formOf(props.pose, undefined, answers.value, wordingOf(session.document?.wording).roll).pose.comingOut
     : props.pose.comingOut.map((step) => sayRoll(step, 'either')),
 )
 const withLines = ref(answers.value?.energyLines === 'on')

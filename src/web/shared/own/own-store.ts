@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { OwnDocuments, OwnKind, OwnThing } from '#model/own'
+import type { Piece } from '#model/piece'
 import type { Problem } from '#model/problem'
 import { withOwn } from '#core/session'
 import { shippedCatalog } from '#library/shipped'
@@ -25,6 +26,12 @@ function kept(): readonly OwnThing[] {
 const nameOf = (document: OwnThing['document']): string =>
   'names' in document ? document.names.english : document.name
 
+/** Runs of blocks that were kept, by name. */
+const piecesIn = (things: readonly OwnThing[]): Piece[] =>
+  things
+    .flatMap((thing) => (thing.kind === 'piece' && !thing.hidden ? [thing.document] : []))
+    .sort((a, b) => a.name.localeCompare(b.name))
+
 /** The teacher's own poses, variants, schools and pieces, and the whole shelf with them in it. */
 export const useOwnStore = defineStore('own', () => {
   const things = shallowRef(kept())
@@ -41,12 +48,7 @@ export const useOwnStore = defineStore('own', () => {
       : catalog.value,
   )
 
-  /** Runs of blocks that were kept, by name. */
-  const pieces = computed(() =>
-    things.value
-      .flatMap((thing) => (thing.kind === 'piece' && !thing.hidden ? [thing.document] : []))
-      .sort((a, b) => a.name.localeCompare(b.name)),
-  )
+  const pieces = computed(() => piecesIn(things.value))
 
   function take(next: readonly OwnThing[]): void {
     localStorage.setItem(keptAs, JSON.stringify(next))

@@ -20,7 +20,7 @@ const positions = basePositionsInOrder.map((value) => ({ value, words: basePosit
 
 <template>
   <h1>Rest</h1>
-  <p class="sub">{{ basePositionNames[resolved.toPosition] }} · move if anything tingles or hurts</p>
+  <p class="sub">{{ basePositionNames[resolved.toPosition] }} · {{ resolved.stillness.first }}</p>
   <slot name="cautions" />
   <Part title="Stillness">
     <DurationField label="Time" large :seconds="resolved.block.s" :limits="blockLimits" @change="set({ s: $event })" />

@@ -11,6 +11,7 @@ import { usePlan } from '../use-plan.ts'
 import AnswersPart from './AnswersPart.vue'
 import Part from './Part.vue'
 import VersionPart from './VersionPart.vue'
+import WordingPart from './WordingPart.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
 import NameField from '#web/shared/ui/NameField.vue'
 
@@ -58,6 +59,7 @@ const print = () => {
       @update:model-value="set({ level: $event }, 'change the level')"
     />
     <AnswersPart :session="session" />
+    <WordingPart :session="session" />
     <label for="session-purpose">Purpose</label>
     <Textarea
       id="session-purpose"

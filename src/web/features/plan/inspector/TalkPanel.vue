@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import Textarea from 'primevue/textarea'
 import { computed } from 'vue'
 import type { TalkBlock } from '#model/block'
+import { stopWords, wordingOf } from '#core/session'
 import type { FieldsOf, ResolvedTalk } from '#core/session'
 import { blockLimits } from '#model/limits'
 import { formatDuration, paceLimits, speakingSeconds, wordCount } from '#core/units'
@@ -16,11 +17,19 @@ import NumberField from '#web/shared/ui/NumberField.vue'
 import NameField from '#web/shared/ui/NameField.vue'
 
 const props = defineProps<{ resolved: ResolvedTalk }>()
-const { setFields } = usePlan()
+const { document, setFields } = usePlan()
 const pace = useSpeakingPace()
 
 const words = computed(() => wordCount(props.resolved.block.text ?? ''))
 const estimateS = computed(() => speakingSeconds(props.resolved.block.text ?? '', pace.value))
+
+const stops = computed(() => stopWords[wordingOf(document.value?.wording).stop])
+const saysStops = computed(() => (props.resolved.block.text ?? '').includes(stops.value))
+function addStops(): void {
+  const said = props.resolved.block.text?.trim() ?? ''
+  const end = said === '' || /[.!?]$/.test(said) ? said : `${said}.`
+  set({ text: `${end} ${stops.value}`.trim() })
+}
 
 const set = (fields: FieldsOf<TalkBlock>) => {
   setFields(props.resolved.block, fields, `change ${props.resolved.block.title}`)
@@ -40,6 +49,15 @@ const set = (fields: FieldsOf<TalkBlock>) => {
       auto-resize
       :model-value="resolved.block.text ?? ''"
       @change="set({ text: textOf($event) })"
+    />
+    <Button
+      v-if="!saysStops"
+      size="small"
+      text
+      severity="secondary"
+      label="Add the stop signs"
+      title="In the wording chosen for the session"
+      @click="addStops"
     />
     <DurationField label="Time" :seconds="resolved.block.s" :limits="blockLimits" @change="set({ s: $event })" />
   </Part>
@@ -79,7 +97,7 @@ label {
 }
 .pace {
   display: grid;
-  grid-template-columns: 90px auto;
+  grid-template-columns: 124px auto;
   gap: 0 10px;
   align-items: center;
 }
