@@ -2,8 +2,11 @@ import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Answers } from '#model/answers'
+import { sessionSchema } from '#model/session'
 import { meantAndDone, visitsOf } from '#core/journal'
+import { orThrow } from '#core/result'
 import { formOf } from '#core/session'
+import { compileTimeline } from '#core/timeline'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { ownStore } from '#server/features/own/store'
@@ -102,6 +105,68 @@ test('the roll in an own pose’s steps out becomes a token, and the pose is sai
     wall && formOf(wall, undefined, { ...orNone(catalog.schools.get('restorative')?.answers), roll }).pose.comingOut
   expect(said('either')).toContain('roll to one side, or the side you prefer')
   expect(said('left')).toContain('roll to the left, or the side you prefer')
+})
+
+describe('poses, forms and schools of one’s own as the first edition wrote them', () => {
+  const shelf = async () => {
+    const own = ownStore(await opened('008.sqlite'), { now: () => new Date() })
+    return { own, catalog: await own.catalog() }
+  }
+
+  test('are all there, word for word but for the words that came since', async () => {
+    const { own } = await shelf()
+    const things = await own.list()
+    expect(things.map(({ kind, version, document }) => [kind, document.id, version])).toEqual([
+      ['pose', 'bellows-bound', 1],
+      ['pose', 'bellows-new', 1],
+      ['school', 'bellows', 1],
+      ['variant', 'two-cushions', 1],
+      ['variant', 'one-reed', 1],
+    ])
+    const rows = await database.models.ownThings.findAll({
+      order: [
+        ['kind', 'ASC'],
+        ['name', 'ASC'],
+      ],
+    })
+    for (const { kind, id, document } of rows) {
+      const written = JSON.parse(document) as object
+      const read = things.find((thing) => thing.kind === kind && thing.document.id === id)?.document
+      // What is said while arranging was no field of its own: such a pose has none.
+      expect(read).toEqual(kind === 'pose' ? { ...written, setUpWords: [] } : written)
+    }
+  })
+
+  test('lead a session as they did: its names, holds, forms, and the props that were typed', async () => {
+    const { catalog } = await shelf()
+    const row = await database.models.sessions.findByPk('reeds')
+    const session = sessionSchema.parse(JSON.parse(row?.document ?? ''))
+    const { blocks, cues } = orThrow(compileTimeline(session, catalog))
+    const holds = blocks.flatMap(({ block }) => (block.kind === 'hold' ? [block] : []))
+    expect(holds.map(({ pose, variant, sides }) => [pose.names.english, variant?.name, sides[0]?.holdS])).toEqual([
+      ['Bellows bound angle', 'One reed', 600],
+      ['Deer', 'On two cushions', 180],
+      ['Reed wall', undefined, 480],
+    ])
+    // Counts of one's own are listed, though no set-up places them; the block's own items stand before them.
+    expect(holds.map(({ pose }) => pose.props)).toEqual([
+      [
+        { kind: 'rectBolster', count: 2 },
+        { kind: 'blanket', count: 6 },
+      ],
+      [{ kind: 'seatCushion', count: 2 }],
+      [{ kind: 'blanket', count: 2 }],
+    ])
+    expect(cues.filter(({ text }) => text?.startsWith('Two cushions under the seat'))).toHaveLength(2)
+  })
+
+  test('are changed and kept again', async () => {
+    const { own } = await shelf()
+    const bound = (await own.list()).find(({ document }) => document.id === 'bellows-bound')
+    if (bound?.kind !== 'pose') throw new Error('no pose')
+    const changed = { ...bound.document, setUpWords: ['Back along the bolster'] }
+    expect(await own.put({ kind: 'pose', document: changed }, 1)).toMatchObject({ version: 2, document: changed })
+  })
 })
 
 const orNone = (answers: Answers | undefined): Answers => {
