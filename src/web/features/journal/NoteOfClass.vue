@@ -27,6 +27,12 @@ async function leave(): Promise<void> {
   opener.value?.$el.focus()
 }
 
+/** A key alone gives nothing up that was typed. */
+async function escape(): Promise<void> {
+  if (typed.value === (props.note ?? '')) await leave()
+  else told.value = 'Not saved yet: Save the note keeps what you wrote, Leave it gives it up.'
+}
+
 async function save(): Promise<void> {
   const note = typed.value ?? ''
   isSaving.value = true
@@ -53,7 +59,7 @@ async function meet(): Promise<void> {
 
 <template>
   <p v-if="note !== null && (typed === null || told !== '')" class="note">{{ note }}</p>
-  <form v-if="typed !== null" class="write" @submit.prevent="save" @keydown.esc="leave">
+  <form v-if="typed !== null" class="write" @submit.prevent="save" @keydown.esc="escape">
     <label for="class-note">What happened, in a line</label>
     <Textarea
       id="class-note"
