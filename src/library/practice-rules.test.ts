@@ -96,7 +96,7 @@ describe('compiled', () => {
         }
         const spoken = cues.map(({ text = '' }) => text)
         if (practice === 'restorative') expect(spoken.filter((text) => /twenty seconds/i.test(text))).toEqual([])
-        expect(spoken.filter((text) => /\{(?:this|other|roll)\}|\.;|^[a-z]/.test(text))).toEqual([])
+        expect(spoken.filter((text) => /\{(?:this|other|roll)\}|\.;|; [A-Z]|\.\.|^[a-z]/.test(text))).toEqual([])
       }
     }
   })

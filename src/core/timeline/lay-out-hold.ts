@@ -76,16 +76,20 @@ function phasePieces(hold: ResolvedHold, { side, phases, holdS }: ResolvedHold['
 
 type Sided = ResolvedHold['sides'][number]['side']
 
-/** Several lines said as one sentence, with no full stop before a semicolon. */
-function said(lines: readonly string[], side: Sided): string {
+/** Lines said one after the other: steps as one sentence, words for arranging as a sentence each. */
+function said(lines: readonly string[], side: Sided, as: 'one sentence' | 'sentences' = 'one sentence'): string {
   const last = lines.length - 1
-  const line = lines.map((one, at) => (at < last ? one.replace(/\.$/, '') : one)).join('; ')
-  return begun(line, mirrorText(line, side))
+  const each = lines.map((one, at) => {
+    const line = at < last ? one.replace(/\.$/, '') : one
+    const told = mirrorText(line, side)
+    return at === 0 || as === 'sentences' ? begun(line, told) : told
+  })
+  return each.join(as === 'sentences' ? '. ' : '; ')
 }
 
 /** The form and what the school's answers mean in it, said on both sides alike. */
 const setUp = ({ setUpWords }: ResolvedHold, side: Sided): PieceCue[] =>
-  setUpWords.length === 0 ? [] : [{ id: 'setUp', at: { fromStartS: 0 }, text: said(setUpWords, side) }]
+  setUpWords.length === 0 ? [] : [{ id: 'setUp', at: { fromStartS: 0 }, text: said(setUpWords, side, 'sentences') }]
 
 /** Sensation up to which nothing stretches [handbook: restorative aims at 0 to 2 of 10]. */
 const noStretch = 2

@@ -121,6 +121,7 @@ export const onTheKneesPoses: readonly ShelfPose[] = [
         name: 'Thighs at the wall',
         grade: 'easier',
         change: 'Face the wall, thighs against it, hands on the back of the pelvis.',
+        setUpWords: ['Pad under the knees'],
         sensation: { from: 2, to: 4 },
         props: [
           { kind: 'wall', count: 1 },
@@ -132,6 +133,7 @@ export const onTheKneesPoses: readonly ShelfPose[] = [
         name: 'Shoulder blades on a chair',
         grade: 'easier',
         change: 'A chair with two bolsters behind: the shoulder blades and the head lie on them.',
+        setUpWords: ['Pad under the knees, hips over them'],
         sensation: { from: 1, to: 3 },
         families: ['sup_bb', 'all_fours'],
         props: [
@@ -145,6 +147,7 @@ export const onTheKneesPoses: readonly ShelfPose[] = [
         name: 'Hands on the heels',
         grade: 'stronger',
         change: 'The hands lie on the heels.',
+        setUpWords: ['Pad under the knees, hips over them'],
       },
     ],
     energyLines: ['stomach', 'spleen', 'kidney'],

@@ -42,7 +42,8 @@ export const seatedTrunkPoses: readonly ShelfPose[] = [
         id: 'back-to-the-wall',
         name: 'Back to the wall',
         grade: 'easier',
-        change: 'The wall carries the back, a small pillow fills the waist.',
+        change: 'The wall has the weight of the back, a small pillow fills the waist.',
+        cues: inward('Let the back lean', 'Change the crossing if the feet fall asleep'),
         props: [
           { kind: 'wall', count: 1 },
           { kind: 'seatCushion', count: 1 },

@@ -196,12 +196,17 @@ export const sidePoses: readonly ShelfPose[] = [
         name: 'Foot not held',
         grade: 'easier',
         change: 'The lower knee is bent behind; the hand rests on the hip.',
+        setUpWords: ['The {other} knee forward on something'],
       },
       {
         id: 'leg-straight',
         name: 'Upper leg straight',
         grade: 'stronger',
         change: 'The upper leg reaches straight forward at hip height.',
+        setUpWords: [
+          'The {other} foot on something',
+          'The {other} hand takes the {this} foot behind, or a strap round it',
+        ],
         families: ['twist_supine', 'lunge', 'leg_raised'],
       },
     ],

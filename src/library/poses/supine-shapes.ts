@@ -122,7 +122,7 @@ export const supineShapesPoses: readonly ShelfPose[] = [
       rests: 'Looking up or following the chest; not turned against the knees where the neck is stiff.',
     },
     setUpWords: ['Fill the gap under the knees, and between them', 'The {other} arm on something'],
-    cues: inward('Let the {other} shoulder float; something holds it up'),
+    cues: inward('Let the {other} arm be heavy on what is under it'),
     yinCues: lastWords,
     mistakes: ['The knees hang without a support.', 'The {other} shoulder is pressed down.'],
     looksFor: ['The pelvis rolls with the knees.', 'The {other} arm rests on something.'],
