@@ -149,7 +149,7 @@ export const templates: readonly Session[] = [
     level: 'new',
     lengthS: 2700,
     schoolId: 'restorative',
-    purpose: 'A whole class without the floor: a chair each, and one blanket.',
+    purpose: 'A whole class without the floor: a chair each, blankets for feet and backrest.',
     blocks: [
       {
         kind: 'talk',

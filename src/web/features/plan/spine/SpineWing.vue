@@ -34,7 +34,7 @@ const emit = defineEmits<{ click: [event: MouseEvent] }>()
     <template v-else>
       <div class="half first" />
       <div v-if="wing.bank === 'pair'" class="half second" />
-      <span v-if="wing.nameBeside" class="beside"
+      <span v-if="wing.nameBeside" class="beside" :style="{ marginTop: `${wing.nameShiftPx}px` }"
         ><b>{{ wing.name }}</b> {{ formatDuration(wing.seconds) }}</span
       >
     </template>

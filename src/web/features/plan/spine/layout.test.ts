@@ -63,9 +63,18 @@ test('names beside low wings never touch each other on a bank', () => {
     Array.from({ length: 40 }, (_, index) => aTalk(`talk-${String(index)}`, 30 + (index % 5) * 15)),
   )
   const beside = layOut(session, 8).wings.filter((wing) => wing.nameBeside)
-  const middles = beside.map((wing) => wing.topPx + wing.heightPx / 2)
+  const middles = beside.map((wing) => wing.topPx + wing.heightPx / 2 + wing.nameShiftPx)
   expect(beside.length).toBeGreaterThan(5)
   expect(middles.filter((middle, index) => index > 0 && middle - (middles[index - 1] ?? 0) < 17)).toEqual([])
+})
+
+test('the name beside a low wing right under a whole one stands a little lower, and is there', () => {
+  const session = aSession([aTalk('long', 300), aTalk('short', 36), aHold('reclined-bound-angle')])
+  const [long, short] = layOut(session, 18).wings
+  expect(short).toMatchObject({ low: true, nameBeside: true })
+  const top = (short?.topPx ?? 0) + (short?.heightPx ?? 0) / 2 + (short?.nameShiftPx ?? 0) - 17 / 2
+  expect(top).toBeGreaterThanOrEqual((long?.topPx ?? 0) + (long?.heightPx ?? 0))
+  expect(short?.nameShiftPx).toBeLessThanOrEqual(6)
 })
 
 test('what lies between two sides is one rib with one label, on the bank opposite to the next wing', () => {

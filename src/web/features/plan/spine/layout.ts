@@ -33,6 +33,8 @@ export interface Wing {
   readonly nameLines: number
   readonly detailLines: number
   readonly nameBeside: boolean
+  /** How far the name beside it stands below its middle, so that it clears what is above. */
+  readonly nameShiftPx: number
 }
 
 /** What lies between two wings: the ribbed stem, with one label on the bank opposite to the next wing. */
@@ -116,7 +118,7 @@ export function layOutSpine(timeline: Timeline, { lengthS, practice }: Wanted, p
   return { wings, ribs, minutes, heightPx: y(Math.ceil(endMs / 60_000) * 60_000) + 40, wantedPx: y(lengthS * 1000) }
 }
 
-type BareWing = Omit<Wing, 'nameBeside'>
+type BareWing = Omit<Wing, 'nameBeside' | 'nameShiftPx'>
 
 function wingOf({ segments }: Run, blocks: readonly BlockSpan[], y: (ms: number) => number): BareWing {
   const first = segments[0]
@@ -161,6 +163,9 @@ function toneOf({ doing, side }: Segment): Tone {
 
 const onBank = (wing: { bank: Wing['bank'] }, bank: Bank): boolean => wing.bank === 'pair' || wing.bank === bank
 
+/** So far the name beside a low wing may stand off its middle, and is still its own. */
+const nameMayShiftPx = 6
+
 /**
  * A low wing's name stands beside it unless it would touch the name before it or a whole wing on its bank.
  * `takenTo` is how far down each bank is taken: by whole wings, and by names beside low ones.
@@ -172,15 +177,17 @@ function withNamesBeside(wings: readonly BareWing[]): Wing[] {
       for (const bank of ['left', 'right'] as const) {
         if (onBank(wing, bank)) takenTo[bank] = wing.topPx + wing.heightPx
       }
-      return { ...wing, nameBeside: false }
+      return { ...wing, nameBeside: false, nameShiftPx: 0 }
     }
     const bank: Bank = wing.bank === 'right' ? 'right' : 'left'
     const middle = wing.topPx + wing.heightPx / 2
-    const endPx = middle + nameBesidePx / 2
+    const fromPx = Math.max(middle - nameBesidePx / 2, takenTo[bank])
+    const endPx = fromPx + nameBesidePx
+    const nameShiftPx = endPx - nameBesidePx / 2 - middle
     const next = wings.slice(index + 1).find((other) => !other.low && onBank(other, bank))
-    const nameBeside = endPx - nameBesidePx >= takenTo[bank] && endPx <= (next?.topPx ?? Infinity)
+    const nameBeside = nameShiftPx <= nameMayShiftPx && endPx <= (next?.topPx ?? Infinity)
     if (nameBeside) takenTo[bank] = endPx
-    return { ...wing, nameBeside }
+    return { ...wing, nameBeside, nameShiftPx: nameBeside ? nameShiftPx : 0 }
   })
 }
 
