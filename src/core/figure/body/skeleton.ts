@@ -25,6 +25,20 @@ export interface Skeleton {
   readonly right: SideJoints
 }
 
+type Trunk = Omit<Skeleton, Side>
+type Legs = Readonly<Record<Side, Pick<SideJoints, 'hip' | 'knee' | 'ankle' | 'toe'>>>
+type Arms = Readonly<Record<Side, Pick<SideJoints, 'shoulder' | 'elbow' | 'wrist'>>>
+
+/** Trunk, legs and arms as one body. */
+export const joined = ({ hip, waist, shoulder, crown }: Trunk, legs: Legs, arms: Arms): Skeleton => ({
+  hip,
+  waist,
+  shoulder,
+  crown,
+  right: { ...legs.right, ...arms.right },
+  left: { ...legs.left, ...arms.left },
+})
+
 const sidesSeen = ['left', 'right'] as const satisfies readonly Side[]
 
 export type BoneName = 'lowTrunk' | 'ribCage' | 'neck' | 'thigh' | 'shank' | 'foot' | 'upperArm' | 'forearm'

@@ -20,6 +20,7 @@ import type { Point3 } from '../geometry/plane.ts'
 import { chestSupport, headDown, legBack, onTheBelly } from './prone.ts'
 import { alongOf, clearance, heightUnder, isClear, pileUnder, placed } from '../body/scene.ts'
 import type { Drawn, PlacedProp, Scene } from '../body/scene.ts'
+import { joined } from '../body/skeleton.ts'
 import { floorAt } from '../geometry/shape.ts'
 import { headBall, layTrunk } from '../body/trunk.ts'
 
@@ -142,14 +143,7 @@ const drawnOf = (
   arms: Arms,
   props: readonly PlacedProp[],
 ): Drawn => ({
-  skeleton: {
-    hip: base.hip,
-    waist: trunk.waist,
-    shoulder: trunk.shoulder,
-    crown: trunk.crown,
-    right: { ...base.right, ...arms.right },
-    left: { ...base.left, ...arms.left },
-  },
+  skeleton: joined({ hip: base.hip, waist: trunk.waist, shoulder: trunk.shoulder, crown: trunk.crown }, base, arms),
   props: [...base.props, ...props, ...arms.props],
   numbers: {},
 })
@@ -288,14 +282,11 @@ function longShape(scene: Scene): Calculated<Drawn> {
     ok: true,
     warnings: [],
     value: {
-      skeleton: {
-        hip: at.hip,
-        waist: from(at.hip, at.down, f.lowTrunk),
-        shoulder: at.shoulder,
-        crown: at.crown,
-        right: { ...legs.right, ...arms.right },
-        left: { ...legs.left, ...arms.left },
-      },
+      skeleton: joined(
+        { hip: at.hip, waist: from(at.hip, at.down, f.lowTrunk), shoulder: at.shoulder, crown: at.crown },
+        legs,
+        arms,
+      ),
       props: placed(pileUnder(scene, 'head'), floorAt(ball.x)),
       numbers: {},
     },

@@ -8,6 +8,7 @@ import { asinOf, between, from, middleJoint, plus, reached, turnUntilContact } f
 import type { Point3 } from '../geometry/plane.ts'
 import { alongOf, heightUnder, isClear, pileUnder, placed } from '../body/scene.ts'
 import type { Drawn, PlacedProp, Scene } from '../body/scene.ts'
+import { joined } from '../body/skeleton.ts'
 import { boundsOf, floorAt } from '../geometry/shape.ts'
 import type { Surface } from '../geometry/shape.ts'
 import { foldOnto } from './seated-fold.ts'
@@ -53,14 +54,7 @@ export function chair(figure: FigureOf<'chair'>, scene: Scene): Calculated<Drawn
     ok: true,
     warnings: [],
     value: {
-      skeleton: {
-        hip,
-        waist: trunk.waist,
-        shoulder: trunk.shoulder,
-        crown: trunk.crown,
-        right: { ...legs.right, ...arms.right },
-        left: { ...legs.left, ...arms.left },
-      },
+      skeleton: joined({ hip, waist: trunk.waist, shoulder: trunk.shoulder, crown: trunk.crown }, legs, arms),
       props: [
         ...(trunk.backX === undefined ? seats : placed(pile, floorAt(trunk.backX - alongOf(pile) / 2))),
         ...legs.props,

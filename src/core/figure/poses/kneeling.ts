@@ -8,6 +8,7 @@ import { asinOf, between, from, fromOut, plus } from '../geometry/plane.ts'
 import type { Point3 } from '../geometry/plane.ts'
 import { alongOf, heightUnder, limbObstacle, pileUnder, placed } from '../body/scene.ts'
 import type { Drawn, PlacedProp, Scene } from '../body/scene.ts'
+import { joined } from '../body/skeleton.ts'
 import { floorAt } from '../geometry/shape.ts'
 import { foldOnto } from './seated-fold.ts'
 import { ankleSurface, chestSupport, headDown, onTheBelly } from './prone.ts'
@@ -80,14 +81,7 @@ export function childFold(figure: FigureOf<'childFold'>, scene: Scene): Calculat
     ok: true,
     warnings: numbers.warnings,
     value: {
-      skeleton: {
-        hip,
-        waist: trunk.waist,
-        shoulder: trunk.shoulder,
-        crown: head.crown,
-        right: { ...legs.right, ...arms.right },
-        left: { ...legs.left, ...arms.left },
-      },
+      skeleton: joined({ hip, waist: trunk.waist, shoulder: trunk.shoulder, crown: head.crown }, legs, arms),
       props: [...under, ...seat, ...support, ...head.pads, ...arms.props],
       numbers: { child: numbers },
     },
@@ -124,14 +118,7 @@ function beforeAChair(scene: Scene, hip: Point3, leg: Leg, under: readonly Place
     ok: true,
     warnings: [],
     value: {
-      skeleton: {
-        hip,
-        waist: trunk.waist,
-        shoulder: trunk.shoulder,
-        crown: trunk.crown,
-        right: { ...legs.right, ...arms.right },
-        left: { ...legs.left, ...arms.left },
-      },
+      skeleton: joined({ hip, waist: trunk.waist, shoulder: trunk.shoulder, crown: trunk.crown }, legs, arms),
       props: [...under, ...pads, ...arms.props],
       numbers: {},
     },
@@ -161,14 +148,7 @@ function arched(scene: Scene): Calculated<Drawn> {
     ok: true,
     warnings: [],
     value: {
-      skeleton: {
-        hip,
-        waist,
-        shoulder,
-        crown,
-        right: { ...legs.right, ...arms.right },
-        left: { ...legs.left, ...arms.left },
-      },
+      skeleton: joined({ hip, waist, shoulder, crown }, legs, arms),
       props: [...legs.props, ...placed(pileUnder(scene, 'ankles'), floorAt(leg.ankle.x)), ...arms.props],
       numbers: {},
     },
@@ -221,14 +201,7 @@ export function kneeling(figure: FigureOf<'kneeling'>, scene: Scene): Calculated
     ok: true,
     warnings: [],
     value: {
-      skeleton: {
-        hip,
-        waist,
-        shoulder,
-        crown,
-        right: { ...legs.right, ...arms.right },
-        left: { ...legs.left, ...arms.left },
-      },
+      skeleton: joined({ hip, waist, shoulder, crown }, legs, arms),
       props: [...flat.props, ...seat, ...arms.props],
       numbers: {},
     },

@@ -18,6 +18,7 @@ import {
   topOf,
 } from '../body/scene.ts'
 import type { Drawn, Obstacle, PlacedProp, Scene } from '../body/scene.ts'
+import { joined } from '../body/skeleton.ts'
 import { floorAt } from '../geometry/shape.ts'
 import type { Limb, Surface } from '../geometry/shape.ts'
 import { headBall } from '../body/trunk.ts'
@@ -164,14 +165,7 @@ export function seatedFold(
     ok: true,
     warnings: numbers.ok ? numbers.warnings : ['RAISE_SEAT'],
     value: {
-      skeleton: {
-        hip,
-        waist: trunk.waist,
-        shoulder: trunk.shoulder,
-        crown: trunk.crown,
-        right: { ...legs.right, ...arms.right },
-        left: { ...legs.left, ...arms.left },
-      },
+      skeleton: joined({ hip, waist: trunk.waist, shoulder: trunk.shoulder, crown: trunk.crown }, legs, arms),
       props: [...seats, ...legs.props, ...low, ...pads, ...arms.props],
       numbers: { ...legs.numbers, fold: numbers },
     },

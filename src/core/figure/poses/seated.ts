@@ -10,6 +10,7 @@ import type { Point3 } from '../geometry/plane.ts'
 import { heightUnder, pileUnder, placed } from '../body/scene.ts'
 import type { Drawn, PlacedProp, Scene } from '../body/scene.ts'
 import { seatedFold } from './seated-fold.ts'
+import { joined } from '../body/skeleton.ts'
 import { floorAt } from '../geometry/shape.ts'
 import { layTrunk } from '../body/trunk.ts'
 import { usualOf } from '../body/usual.ts'
@@ -40,14 +41,7 @@ export function seated(figure: Seated, scene: Scene): Calculated<Drawn> {
     ok: true,
     warnings: [],
     value: {
-      skeleton: {
-        hip,
-        waist,
-        shoulder,
-        crown,
-        right: { ...legs.right, ...arms.right },
-        left: { ...legs.left, ...arms.left },
-      },
+      skeleton: joined({ hip, waist, shoulder, crown }, legs, arms),
       props: [...seats, ...legs.props, ...arms.props],
       numbers: legs.numbers ?? {},
       ...(scene.wall ? { wallX: Math.min(hip.x - f.hipR, shoulder.x - f.chestR) } : {}),

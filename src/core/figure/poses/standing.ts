@@ -7,6 +7,7 @@ import { cosOf, from, middleJoint, plus, sinOf } from '../geometry/plane.ts'
 import type { Point3 } from '../geometry/plane.ts'
 import { alongOf, heightUnder, pileUnder, placed } from '../body/scene.ts'
 import type { Drawn, PlacedProp, Scene } from '../body/scene.ts'
+import { joined } from '../body/skeleton.ts'
 import { floorAt } from '../geometry/shape.ts'
 import { foldOnto } from './seated-fold.ts'
 import { headBall } from '../body/trunk.ts'
@@ -86,14 +87,7 @@ const drawnOf = (
 ): Drawn => {
   const legs = bothAlike(stance.leg)
   return {
-    skeleton: {
-      hip: stance.hip,
-      waist: trunk.waist,
-      shoulder: trunk.shoulder,
-      crown: trunk.crown,
-      right: { ...legs.right, ...arms.right },
-      left: { ...legs.left, ...arms.left },
-    },
+    skeleton: joined({ hip: stance.hip, waist: trunk.waist, shoulder: trunk.shoulder, crown: trunk.crown }, legs, arms),
     props: [...stance.props, ...props, ...arms.props],
     numbers: {},
     ...(wallX === undefined ? {} : { wallX }),
