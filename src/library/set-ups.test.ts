@@ -129,6 +129,14 @@ test('a house has no studio’s bolsters, blocks or cushioned kit in its set-ups
   ).toEqual([])
 })
 
+/** All that is said of where the head and the trunk are in the form a set-up is for. */
+function wordsOf({ poseId, variantId }: SetUp): string {
+  const pose = poseOf(poseId)
+  const form = pose?.variants.find(({ id }) => id === variantId)
+  const { head, setUpWords = [], looksFor = [] } = form ?? pose ?? {}
+  return [head?.rests ?? '', ...setUpWords, ...looksFor].join(' / ')
+}
+
 /** A set-up under somebody. */
 function assessed(setUp: SetUp, statureCm: number) {
   return assess({ figure: figureOf(setUp), items: setUp.items, kinds: propKinds, who: { statureCm } })
@@ -154,6 +162,16 @@ describe.each([150, 170, 190])('at %i cm', (statureCm) => {
       const trunk = incline?.ok ? incline.value.trunkAngle : 0
       expect({ id: setUp.id, trunk, isHeld: trunk >= from && trunk < 45.5 }).toMatchObject({ isHeld: true })
     }
+  })
+
+  test('where the words say level with the heart or at hip height, the figure’s numbers say it too', () => {
+    const promises = /level with the (?:heart|chest)|not below the heart|at hip height|trunk (?:is )?level/i
+    const promised = setUps.filter((setUp) => promises.test(wordsOf(setUp)))
+    expect(promised.length).toBeGreaterThanOrEqual(20)
+    const low = promised.filter((setUp) =>
+      assessed(setUp, statureCm).findings.some(({ code }) => code === 'HEAD_BELOW_HEART'),
+    )
+    expect(ids(low)).toEqual([])
   })
 
   test('every head that has something under it lies on it, and none is tipped back', () => {

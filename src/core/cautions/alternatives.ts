@@ -23,8 +23,8 @@ export interface Alternatives {
 const lastResorts: readonly Family[] = ['side_rest', 'seat']
 
 /**
- * What to do instead: the nearest to what was planned first, then in the order in which the reasons name it. A suggestion is never
- * a pass: each is judged against all flags, so that where two changes pull apart only what both allow is
+ * What to do instead: the nearest to what was planned first, then in the order in which the reasons name it. A
+ * suggestion is never a pass: each is judged against all flags, so that where two changes pull apart only what both allow is
  * left. Where nothing named is left: rest on the side, a seat on a chair, else nothing.
  */
 export function alternativesTo(

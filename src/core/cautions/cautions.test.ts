@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import type { Person } from '#model/person'
 import { orThrow } from '#core/result'
+import { resolveSession } from '#core/session'
 import { cautionBook } from '#library/cautions/book'
 import { conditions } from '#library/cautions/conditions'
 import { notToday } from '#library/cautions/not-today'
@@ -20,6 +21,7 @@ import {
   flagsOf,
   holdCapS,
   judge,
+  practisedIn,
   rollSide,
   screen,
 } from './index.ts'
@@ -407,4 +409,16 @@ test('every pose of the shelf can be screened for every condition', () => {
         verdict.grade !== 'avoid' || alternatives.offered.length > 0 || alternatives.askProfessional,
     ),
   ).toBe(true)
+})
+
+test('props that a teacher typed for a pose of their own are asked about, though no set-up lays them', () => {
+  const deer = shippedCatalog.poses.get('deer')
+  if (!deer) throw new Error('no deer')
+  const mine = { ...deer, id: 'mine', copiedFrom: 'deer', props: [{ kind: 'sandbag' as const, count: 1 }] }
+  const catalog = { ...shippedCatalog, ownPoses: new Map([['mine', mine]]) }
+  const [block] = orThrow(resolveSession(aSession([aHold('mine')]), catalog))
+  expect(block && practisedIn(block)?.props).toEqual(['prop_weight'])
+  const without = [{ id: 'a', kind: 'blanket' as const, count: 1, under: 'pelvis' as const }]
+  const [bare] = orThrow(resolveSession(aSession([aHold('mine', { setUpItems: without })]), catalog))
+  expect(bare && practisedIn(bare)?.props).toEqual([])
 })

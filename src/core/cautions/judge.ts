@@ -25,7 +25,10 @@ export interface Verdict {
   readonly gateForm: 'inclined' | 'on a chair' | undefined
   /** Worst first, then in the order of the reference. */
   readonly reasons: readonly Reason[]
-  /** What is said of the props in use: to leave one out, or how else. They set neither grade nor cap nor what to do instead. */
+  /**
+   * What is said of the props in use: to leave one out, or how else. They set neither grade nor cap nor what to do
+   * instead.
+   */
   readonly props: readonly Reason[]
 }
 
@@ -126,7 +129,7 @@ function reasonOf({ rule, by, flags }: Match, { form }: Practised, consented: bo
   return { rule, by, grade: grade === 'avoid' ? 'modify' : grade, consent: 'noted' }
 }
 
-/** Whether "do not offer" becomes "in this form" for a condition because the form is one [cautions 0, carried and hinged]. */
+/** Whether "do not offer" becomes "in this form" because the form is carried or hinged [cautions 0]. */
 const softens = ({ carried, hinged }: BodyForm, { id, severe }: Flag): boolean =>
   (carried && id === 'ate_recently') || (hinged && id === 'osteoporosis' && !severe)
 

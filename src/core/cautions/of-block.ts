@@ -1,7 +1,6 @@
 import type { BasePosition } from '#model/common'
 import type { Family } from '#model/family'
-import type { PropKind } from '#model/prop'
-import type { Resolved, ResolvedClosing, ResolvedHold } from '#core/session'
+import type { Resolved } from '#core/session'
 import { bodyFormOf, cautionProps } from './practised.ts'
 import type { Practised } from './practised.ts'
 
@@ -28,7 +27,8 @@ export function practisedIn(resolved: Resolved): Practised | undefined {
       return {
         families: pose.families,
         form: bodyFormOf(pose),
-        props: cautionProps(kindsInUse(resolved)),
+        // What this block takes: the pose in its form, or the set-up of its own.
+        props: cautionProps(pose.props.map(({ kind }) => kind)),
         breaths: breathOver ? breathsOf(breathOver.technique.cautionId, breathOver.pattern) : [],
       }
     }
@@ -47,15 +47,9 @@ export function practisedIn(resolved: Resolved): Practised | undefined {
       return {
         families: ['final_rest'],
         form: { carried: true, hinged: false },
-        props: cautionProps(kindsInUse(resolved)),
+        props: cautionProps((resolved.setUp?.value.items ?? []).map(({ kind }) => kind)),
       }
   }
-}
-
-/** The kinds of the set-up in use, nothing else; a pose without any set-up is asked what it takes. */
-function kindsInUse({ setUp, ...block }: ResolvedHold | ResolvedClosing): PropKind[] {
-  const items = setUp?.value.items ?? (block.kind === 'hold' ? block.pose.props : [])
-  return items.map(({ kind }) => kind)
 }
 
 /** A technique, and the retentions that its counts bring with them. */

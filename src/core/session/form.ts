@@ -12,8 +12,8 @@ export interface Form {
 }
 
 /**
- * The form of a pose: the variant's changes, then what the answers mean in it, the roll in its wording. A later meaning stands
- * before an earlier one. The same pose is given back where nothing changes it.
+ * The form of a pose: the variant's changes, then what the answers mean in it, the roll in its wording. A later
+ * meaning stands before an earlier one. The same pose is given back where nothing changes it.
  */
 export function formOf(
   pose: Pose,

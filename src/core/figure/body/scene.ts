@@ -1,5 +1,6 @@
 import type { Side } from '#model/common'
 import type { BodyPart } from '#model/set-up'
+import { isSeat } from '#core/props'
 import type { LoadedPiece, Pile } from '#core/props'
 import type { Frame } from './frame.ts'
 import { between } from '../geometry/plane.ts'
@@ -61,6 +62,10 @@ export interface Drawn {
   /** How far legs that reach up to a seat lift the pelvis off what it lies on, cm. */
   readonly lift?: number
 }
+
+/** Whether a chair or sofa stands at the foot of a pile. */
+export const onSeat = (pile: Pick<Pile, 'pieces'> | undefined): boolean =>
+  pile?.pieces[0] !== undefined && isSeat(pile.pieces[0])
 
 /** The pile under a part; with `count`, only one of so many equal piles. */
 export const pileUnder = ({ piles }: Pick<Scene, 'piles'>, part: BodyPart, count?: 1 | 2): Pile | undefined =>

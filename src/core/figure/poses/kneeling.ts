@@ -1,12 +1,12 @@
 import type { FigureOf } from '#model/figure'
-import { childsPose, isLong, isSeat } from '#core/props'
+import { childsPose, isLong } from '#core/props'
 import type { Calculated } from '#core/props'
 import { armAlong, armTo } from '../body/arms.ts'
 import { bothAlike, hipJoint, uprightThigh } from '../body/legs.ts'
 import type { Leg } from '../body/legs.ts'
 import { asinOf, between, from, fromOut, plus } from '../geometry/plane.ts'
 import type { Point3 } from '../geometry/plane.ts'
-import { alongOf, heightUnder, limbObstacle, pileUnder, placed } from '../body/scene.ts'
+import { alongOf, heightUnder, limbObstacle, onSeat, pileUnder, placed } from '../body/scene.ts'
 import type { Drawn, PlacedProp, Scene } from '../body/scene.ts'
 import { joined } from '../body/skeleton.ts'
 import { floorAt } from '../geometry/shape.ts'
@@ -59,7 +59,7 @@ export function childFold(figure: FigureOf<'childFold'>, scene: Scene): Calculat
     y: hip.y - f.hipAboveSeat - seatPad,
     degrees: 0,
   })
-  if (stoodAt(scene)) return beforeAChair(scene, hip, leg, [...under, ...seat])
+  if (onSeat(pileUnder(scene, 'head'))) return beforeAChair(scene, hip, leg, [...under, ...seat])
   const support = chestSupport(scene, 0.13 * f.stature)
   // With the knees together the trunk lies on the thighs; apart, it sinks between them.
   const thighs =
@@ -86,12 +86,6 @@ export function childFold(figure: FigureOf<'childFold'>, scene: Scene): Calculat
       numbers: { child: numbers },
     },
   }
-}
-
-/** Whether what the head lies on stands on legs of its own, a chair or a sofa. */
-const stoodAt = (scene: Scene): boolean => {
-  const foot = pileUnder(scene, 'head')?.pieces[0]
-  return foot !== undefined && isSeat(foot)
 }
 
 /** How far the hips fold, and the spine with them, before a chair, degrees [estimates]. */

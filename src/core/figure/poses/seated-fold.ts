@@ -12,6 +12,7 @@ import {
   isClear,
   isFreeOfPile,
   limbObstacle,
+  onSeat,
   pileUnder,
   placed,
   stillOf,
@@ -25,10 +26,6 @@ import { headBall } from '../body/trunk.ts'
 import { usualOf } from '../body/usual.ts'
 
 type Seated = FigureOf<'seated'>
-
-/** Whether a chair or sofa stands at the foot of a pile. */
-const onSeat = (pile: Pick<Pile, 'pieces'> | undefined): boolean =>
-  pile?.pieces[0] !== undefined && isSeat(pile.pieces[0])
 
 /** How far the neck goes on with a fold, degrees [formula book 5e]. */
 const neckDeg = 20
