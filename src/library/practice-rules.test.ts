@@ -1,5 +1,6 @@
 import type { BasePosition } from '#model/common'
 import type { Variant } from '#model/pose'
+import type { PropKind } from '#model/prop'
 import { levels } from '#model/common'
 import { formOf } from '#core/session'
 import { orThrow } from '#core/result'
@@ -7,6 +8,7 @@ import { compileTimeline } from '#core/timeline'
 import { aHold, aSession } from '../testing/sessions.ts'
 import { poses } from './poses.ts'
 import { schools } from './schools.ts'
+import { setUps } from './set-ups.ts'
 import { shippedCatalog } from './shipped.ts'
 
 /** Every form of every pose, under the answers of every school. */
@@ -74,6 +76,33 @@ test('what is listed for restorative has a form that asks 0 to 2', () => {
       !variants.some((variant) => (variant.sensation?.to ?? sensation.to) <= 2),
   )
   expect(idsOf(strong)).toEqual([])
+})
+
+test('whatever thing is spoken of in a form is there: in a set-up, among what the form takes, or in how it changes', () => {
+  const things: readonly (readonly [RegExp, readonly PropKind[]])[] = [
+    [/bolsters?\b/i, ['rectBolster', 'roundBolster', 'longPillow']],
+    [/\bblocks?\b/i, ['foamBlock', 'corkBlock', 'book']],
+    [/\bstraps?\b/i, ['strap', 'belt', 'scarf']],
+    [/\bchairs?\b|\bseat of the chair\b/i, ['chair', 'sofa']],
+    [/\bwall\b/i, ['wall', 'door']],
+    [/\bpillows?\b/i, ['longPillow', 'rectBolster']],
+    [/\bblankets?\b/i, ['blanket', 'towel']],
+  ]
+  const missing = forms.flatMap(({ id, pose, variant, setUpWords }) => {
+    const own = setUps.filter(
+      ({ poseId, variantId }) => poseId === pose.id && variantId === (variant?.base && variant.id),
+    )
+    const there = new Set([...own.flatMap(({ items }) => items), ...(variant?.props ?? [])].map(({ kind }) => kind))
+    const said = [...setUpWords, ...pose.comingOut, ...pose.cues.map(({ text = '' }) => text)]
+    return things.flatMap(([says, kinds]) =>
+      said.some((line) => says.test(line)) &&
+      !says.test(variant?.change ?? '') &&
+      !kinds.some((kind) => there.has(kind))
+        ? [`${id}: ${String(says)}`]
+        : [],
+    )
+  })
+  expect(missing).toEqual([])
 })
 
 describe('compiled', () => {

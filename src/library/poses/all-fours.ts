@@ -162,6 +162,7 @@ export const allFoursPoses: readonly ShelfPose[] = [
         name: 'Arms on a chair',
         grade: 'easier',
         change: 'Forearms on a chair seat, the trunk level.',
+        setUpWords: ['Hips over the knees', 'The brow on the seat, or free'],
         props: [{ kind: 'chair', count: 1 }],
       },
       {
@@ -169,6 +170,7 @@ export const allFoursPoses: readonly ShelfPose[] = [
         name: 'Elbows on blocks',
         grade: 'stronger',
         change: 'Elbows raised, hands folded behind the head.',
+        cues: inward('Let the breastbone sink, ribs held a little', 'If the hands tingle, come down', 20),
         props: [{ kind: 'foamBlock', count: 2 }],
       },
     ],
@@ -199,7 +201,7 @@ export const allFoursPoses: readonly ShelfPose[] = [
       afterRestS: { restorative: 20, yin: 30 },
     },
     head: { turned: 'never', rests: 'In line with the back.' },
-    setUpWords: ['Pad under the {other} knee, the kneecap free', 'Hands on blocks or a chair'],
+    setUpWords: ['Pad under the {other} knee, the kneecap free', 'Hands on blocks'],
     cues: oneCue('Let the pelvis grow heavy towards the {this} heel'),
     mistakes: ['The weight stands on the kneecap.', 'The front knee falls inwards.'],
     looksFor: ['The front shin is upright or the foot further out.', 'Sensation in the front of the {other} hip.'],
@@ -225,6 +227,7 @@ export const allFoursPoses: readonly ShelfPose[] = [
         name: 'Forearms down',
         grade: 'stronger',
         change: 'Forearms on the floor or on blocks inside the front foot.',
+        setUpWords: ['Pad under the {other} knee, the kneecap free'],
         families: ['lunge', 'head_low'],
       },
       {

@@ -50,6 +50,7 @@ export const chairPoses: readonly ShelfPose[] = [
         name: 'Away from the backrest',
         grade: 'stronger',
         change: 'Sit forward; the spine balances by itself.',
+        cues: inward('Let the spine balance by itself'),
       },
     ],
     energyLines: [],
@@ -88,7 +89,17 @@ export const chairPoses: readonly ShelfPose[] = [
     warms: ['upperBack'],
     wantsWarm: [],
     withoutProps: 'Lean on a table with a folded coat under the forearms.',
-    variants: [{ id: 'table', name: 'At a table', grade: 'easier', change: 'Brow and arms on a table.' }],
+    variants: [
+      {
+        id: 'table',
+        name: 'At a table',
+        grade: 'easier',
+        change: 'Brow and arms on a table.',
+        setUpWords: ['Feet flat, hips a little above the knees', 'A cushion under the arms'],
+        cues: inward('Let the forearms be heavy'),
+        comingOut: ['Hands to the table', 'lengthen the back', 'come up, head last'],
+      },
+    ],
     energyLines: [],
   },
   {

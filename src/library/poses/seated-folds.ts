@@ -60,6 +60,7 @@ export const seatedFoldsPoses: readonly ShelfPose[] = [
         name: 'Knees nearly straight',
         grade: 'stronger',
         change: 'Less under the knees, lower head support.',
+        setUpWords: ['Sit so high that the pelvis tips forward', 'The brow on something'],
       },
     ],
     energyLines: ['bladder'],
@@ -128,6 +129,7 @@ export const seatedFoldsPoses: readonly ShelfPose[] = [
         name: 'Foot against the thigh, leg straight',
         grade: 'stronger',
         change: 'The long knee straightens, the support is lower.',
+        setUpWords: ['Sit high, the {this} thigh on something', 'The brow on something'],
       },
     ],
     energyLines: ['bladder', 'kidney', 'liver'],
@@ -176,6 +178,8 @@ export const seatedFoldsPoses: readonly ShelfPose[] = [
         name: 'Upright at the wall',
         grade: 'easier',
         change: 'Back at the wall, no fold, knees over rolled blankets.',
+        setUpWords: ['Legs no wider than the knees like'],
+        comingOut: ['Hands under the knees to draw the legs in'],
         props: [
           { kind: 'wall', count: 1 },
           { kind: 'blanket', count: 3 },
@@ -246,6 +250,7 @@ export const seatedFoldsPoses: readonly ShelfPose[] = [
         name: 'Upright at the wall',
         grade: 'easier',
         change: 'Back at the wall, no fold.',
+        comingOut: ['Hands under the knees to close them'],
         props: [
           { kind: 'wall', count: 1 },
           { kind: 'foamBlock', count: 2 },

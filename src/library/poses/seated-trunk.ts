@@ -125,6 +125,7 @@ export const seatedTrunkPoses: readonly ShelfPose[] = [
         name: 'Head away from the knees',
         grade: 'stronger',
         change: 'The head turns away, for at most half the hold.',
+        setUpWords: ['The {this} hip touches the end of the bolster', 'Forearms and upper knee on something'],
       },
     ],
     energyLines: ['gall bladder'],
@@ -310,6 +311,8 @@ export const seatedTrunkPoses: readonly ShelfPose[] = [
         name: 'Fingertips behind',
         grade: 'easier',
         change: 'Fingertips on the floor behind the hips.',
+        setUpWords: ['Arms long, fingers pointing away'],
+        comingOut: ['Let the hands come forward'],
       },
       {
         id: 'other-thumb',

@@ -58,6 +58,7 @@ export const seatPoses: readonly ShelfPose[] = [
         name: 'On a kneeling bench',
         grade: 'easier',
         change: 'A bench over the calves carries the seat.',
+        setUpWords: ['Tops of the feet on something soft'],
       },
     ],
   },
@@ -85,7 +86,13 @@ export const seatPoses: readonly ShelfPose[] = [
         grade: 'easier',
         change: 'Both heels a hand further from the seat.',
       },
-      { id: 'back-to-the-wall', name: 'Back to the wall', grade: 'easier', change: 'The wall supports the back.' },
+      {
+        id: 'back-to-the-wall',
+        name: 'Back to the wall',
+        grade: 'easier',
+        change: 'The wall supports the back.',
+        cues: inward('Let the back lean', 'Change the legs if the feet fall asleep'),
+      },
     ],
   },
   {
@@ -122,7 +129,14 @@ export const seatPoses: readonly ShelfPose[] = [
         grade: 'easier',
         change: 'The foot lies on the calf in place of the thigh.',
       },
-      { id: 'crossed', name: 'Legs only crossed', grade: 'easier', change: 'Both feet on the floor, shins crossed.' },
+      {
+        id: 'crossed',
+        name: 'Legs only crossed',
+        grade: 'easier',
+        change: 'Both feet on the floor, shins crossed.',
+        setUpWords: ['Sit so high that the knees can fall'],
+        comingOut: ['Hands under the knees to uncross them'],
+      },
     ],
   },
 ]

@@ -92,6 +92,10 @@ export const sidePoses: readonly ShelfPose[] = [
         name: 'Rolled blanket',
         grade: 'easier',
         change: 'A rolled blanket in place of the bolster.',
+        setUpWords: [
+          'It fills the {this} waist, not the ribs',
+          'Knees bent, a pad between them; the head on something',
+        ],
         props: [{ kind: 'blanket', count: 3 }],
         sensation: { from: 0, to: 2 },
       },
@@ -136,12 +140,21 @@ export const sidePoses: readonly ShelfPose[] = [
     wantsWarm: [],
     withoutProps: 'Pillows behind the back, between the knees and in the arms.',
     variants: [
-      { id: 'no-back', name: 'Back free', grade: 'same', change: 'Nothing behind the back, the arms round a bolster.' },
+      {
+        id: 'no-back',
+        name: 'Back free',
+        grade: 'same',
+        change: 'Nothing behind the back, the arms round a bolster.',
+        setUpWords: ['On the side that is easier today', 'Something between the knees'],
+        cues: inward('Let the bolster have the weight of the arm'),
+      },
       {
         id: 'half-turned',
         name: 'Half turned forward',
         grade: 'easier',
         change: 'Lean forward onto a bolster, the top knee over it.',
+        setUpWords: ['On the side that is easier today'],
+        cues: inward('Let the bolster have the weight of the chest'),
       },
     ],
     energyLines: [],

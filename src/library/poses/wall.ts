@@ -47,6 +47,7 @@ export const wallPoses: readonly ShelfPose[] = [
         name: 'Further out, knees bent',
         grade: 'easier',
         change: 'Hips further from the wall, soles on it.',
+        cues: inward('Soles heavy on the wall'),
       },
       {
         id: 'on-blankets',
