@@ -1,0 +1,187 @@
+import fc from 'fast-check'
+import { ladder, ladderSteps, patternFromRatio, roundFacts, steadiness } from './index.ts'
+
+const second = { num: 1000, den: 1 }
+const whole = (inhale: number, full: number, out: number, empty: number) => ({
+  in: inhale * 2,
+  full: full * 2,
+  out: out * 2,
+  empty: empty * 2,
+})
+
+describe('facts of a round', () => {
+  test.each([
+    ['B1', whole(4, 0, 4, 0), second, false, [8, 7.5, [1, 0, 1, 0], 0, 0]],
+    ['B2', whole(4, 16, 8, 0), second, false, [28, 60 / 28, [1, 4, 2, 0], 16 / 28, 16]],
+    ['B3', whole(4, 4, 8, 0), { num: 1200, den: 1 }, false, [19.2, 3.125, [1, 1, 2, 0], 0.25, 4.8]],
+    ['B4', whole(4, 0, 6, 0), second, true, [20, 6, [2, 0, 3, 0], 0, 0]],
+  ] as const)('%s', (_, pattern, pace, alternate, [roundS, perMin, ratio, held, longest]) => {
+    const facts = roundFacts({ pattern, pace, alternate })
+    expect(facts.roundS).toBeCloseTo(roundS, 9)
+    expect(facts.breathsPerMin).toBeCloseTo(perMin, 9)
+    expect(facts.ratio).toEqual(ratio)
+    expect(facts.heldShare).toBeCloseTo(held, 9)
+    expect(facts.longestHoldS).toBeCloseTo(longest, 9)
+    expect(facts.outOverIn).toBeCloseTo(pattern.out / pattern.in, 9)
+  })
+})
+
+describe('a typed ratio', () => {
+  test.each([
+    ['1:4:2', 4, whole(4, 16, 8, 0)],
+    ['4:6', undefined, whole(4, 0, 6, 0)],
+    ['1 : 1.5', 3, { in: 6, full: 0, out: 9, empty: 0 }],
+    ['1-1-2-1', 2, whole(2, 2, 4, 2)],
+    [' 4  4  8 ', undefined, whole(4, 4, 8, 0)],
+    ['1:1,5', 4, whole(4, 0, 6, 0)],
+  ])('%s on a base of %s', (text, baseCounts, pattern) => {
+    expect(patternFromRatio({ text, ...(baseCounts === undefined ? {} : { baseCounts }) })).toMatchObject({
+      ok: true,
+      value: pattern,
+    })
+  })
+
+  test('that comes to parts of half-counts is refused with the nearest bases that work', () => {
+    expect(patternFromRatio({ text: '1:1.25', baseCounts: 3 })).toMatchObject({
+      ok: false,
+      code: 'NOT_WHOLE_HALF_COUNTS',
+      field: 'baseCounts',
+      extra: { nearest: [2, 4] },
+    })
+  })
+
+  test.each([
+    ['', 'NOT_A_RATIO'],
+    ['4', 'NOT_A_RATIO'],
+    ['4:x', 'NOT_A_RATIO'],
+    ['1:2:3:4:5', 'NOT_A_RATIO'],
+    ['0:4', 'PART_NOT_ABOVE_ZERO'],
+    ['4:4:0', 'PART_NOT_ABOVE_ZERO'],
+    ['1:90', 'OUT_OF_RANGE'],
+  ])('“%s” is refused: %s', (text, code) => {
+    expect(patternFromRatio({ text, ...(text === '1:90' ? { baseCounts: 1 } : {}) })).toMatchObject({ ok: false, code })
+  })
+
+  test('typed as the facts tell it, on its own inhale, is the pattern again', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          in: fc.integer({ min: 1, max: 40 }),
+          full: fc.integer({ min: 0, max: 40 }),
+          out: fc.integer({ min: 1, max: 40 }),
+          empty: fc.integer({ min: 0, max: 40 }),
+        }),
+        (pattern) => {
+          const { ratio } = roundFacts({ pattern, pace: second })
+          expect(patternFromRatio({ text: ratio.join(':'), baseCounts: pattern.in / 2 })).toMatchObject({
+            ok: true,
+            value: pattern,
+          })
+        },
+      ),
+    )
+  })
+})
+
+describe('the ladder', () => {
+  const steps = (input: Parameters<typeof ladder>[0]) => {
+    const climbed = ladder(input)
+    if (!climbed.ok) throw new Error(climbed.code)
+    return climbed.value.map(({ step }) => step)
+  }
+  const times = (count: number, step: number) => Array.from({ length: count }, () => step)
+
+  test.each([
+    ['B9', { startStep: 0, weeks: 8, perWeek: 1 }, [0, 0, 1, 1, 2, 2, 3, 3]],
+    [
+      'B10',
+      { startStep: 0, weeks: 20, perWeek: 3 },
+      [0, 1, 2, 3, 4, 5, 6, 6, 7, 8, 9, 9, 10, 10, 11, 11, 12, 12, 13, 13],
+    ],
+    ['B11', { startStep: 6, weeks: 8, perWeek: 3, evenWeeksBefore: 6 }, [6, 6, 7, 8, 9, 9, 10, 10]],
+    [
+      'B12',
+      { startStep: 13, weeks: 30, perWeek: 5, topStage: 5, firstWeek: 10 },
+      [...times(6, 13), 14, 14, 15, 15, 16, 16, 17, 18, ...times(11, 19), 20, 20, 21, 21, 22],
+    ],
+  ] as const)('%s', (_, input, expected) => {
+    expect(steps(input)).toEqual(expected)
+  })
+
+  test('takes at most one step a week, never one back, never past its top, and changes one thing at a step', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          startStep: fc.integer({ min: 0, max: 27 }),
+          weeks: fc.integer({ min: 1, max: 80 }),
+          perWeek: fc.integer({ min: 0, max: 7 }),
+          topStage: fc.integer({ min: 1, max: 6 }),
+          firstWeek: fc.integer({ min: 1, max: 60 }),
+          evenWeeksBefore: fc.integer({ min: 0, max: 20 }),
+        }),
+        (input) => {
+          const climbed = steps(input)
+          expect(climbed).toHaveLength(input.weeks)
+          climbed.forEach((step, at) => {
+            const before = climbed[at - 1] ?? step
+            expect(step - before === 0 || step - before === 1).toBe(true)
+            if (step > before) expect(ladderSteps[step]?.stage).toBeLessThanOrEqual(input.topStage)
+          })
+        },
+      ),
+    )
+    const parts = ['in', 'full', 'out', 'empty'] as const
+    ladderSteps.forEach((step, at) => {
+      const [now, before] = [step.pattern, ladderSteps[at - 1]?.pattern]
+      const longer = now && before ? parts.filter((part) => now[part] > before[part]) : []
+      // From 3 : 3 to 4 : 4 the count itself grows, and the time goes back.
+      expect(at === 7 ? longer : longer.slice(0, 1)).toEqual(longer)
+    })
+  })
+
+  test('refuses what it cannot climb, with the field', () => {
+    expect(ladder({ startStep: 28, weeks: 4, perWeek: 1 })).toMatchObject({ code: 'OUT_OF_RANGE', field: 'startStep' })
+    expect(ladder({ startStep: 0, weeks: 4, perWeek: -1 })).toMatchObject({ code: 'OUT_OF_RANGE', field: 'perWeek' })
+    expect(ladder({ startStep: 0, weeks: 1.5, perWeek: 1 })).toMatchObject({ code: 'OUT_OF_RANGE', field: 'weeks' })
+  })
+})
+
+describe('a steady count', () => {
+  const taps = (count: number, gap: (at: number) => number) =>
+    Array.from({ length: count - 1 }, (_, at) => gap(at)).reduce<number[]>(
+      (all, one) => [...all, (all.at(-1) ?? 0) + one],
+      [0],
+    )
+
+  test('B13: a count that gets faster', () => {
+    const steady = steadiness({ tapsMs: taps(61, (at) => 1000 - 2 * at), wantMs: 1000 })
+    if (!steady.ok) throw new Error(steady.code)
+    expect(steady.value.meanMs).toBeCloseTo(941, 9)
+    expect(steady.value.offPercent).toBeCloseTo(-5.9, 6)
+    expect(steady.value.driftPercentPerMin).toBeCloseTo(-13.55, 2)
+    expect(steady.value.jitterPercent).toBeCloseTo(0.06, 2)
+  })
+
+  test('B14: one that is even, and slow', () => {
+    const steady = steadiness({ tapsMs: taps(21, () => 1050), wantMs: 1000 })
+    if (!steady.ok) throw new Error(steady.code)
+    expect(steady.value.offPercent).toBeCloseTo(5, 9)
+    expect(steady.value.driftPercentPerMin).toBeCloseTo(0, 9)
+    expect(steady.value.jitterPercent).toBeCloseTo(0, 9)
+  })
+
+  test('refuses too few taps, taps that do not rise, and nothing wanted', () => {
+    expect(steadiness({ tapsMs: taps(8, () => 1000), wantMs: 1000 })).toMatchObject({
+      code: 'TOO_FEW',
+      field: 'tapsMs',
+    })
+    expect(steadiness({ tapsMs: [...taps(9, () => 1000), 8000], wantMs: 1000 })).toMatchObject({
+      code: 'OUT_OF_RANGE',
+      field: 'tapsMs',
+    })
+    expect(steadiness({ tapsMs: taps(9, () => 1000), wantMs: 0 })).toMatchObject({
+      code: 'OUT_OF_RANGE',
+      field: 'wantMs',
+    })
+  })
+})

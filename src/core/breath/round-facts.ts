@@ -1,0 +1,42 @@
+import type { Pace, Pattern } from '#model/breath'
+import { roundHalfCounts } from './pattern.ts'
+
+/** Figures of one round; of nostrils in turn a round is two breaths [breath book 2]. */
+export interface RoundFacts {
+  readonly roundS: number
+  readonly breathsPerMin: number
+  /** Inhale, full, exhale, empty over their greatest common divisor. */
+  readonly ratio: readonly [number, number, number, number]
+  /** Share of the round that is held, 0 to 1. */
+  readonly heldShare: number
+  readonly longestHoldS: number
+  readonly outOverIn: number
+}
+
+/** What one round of a pattern in half-counts comes to at a pace; nothing is rounded. */
+export function roundFacts({
+  pattern,
+  pace,
+  alternate = false,
+}: {
+  readonly pattern: Pattern
+  readonly pace: Pace
+  readonly alternate?: boolean
+}): RoundFacts {
+  const halfS = pace.num / pace.den / 2000
+  const breaths = alternate ? 2 : 1
+  const halves = roundHalfCounts(pattern)
+  const { in: inhale, full, out, empty } = pattern
+  const divisor = [inhale, full, out, empty].reduce(greatestCommonDivisor)
+  const roundS = breaths * halves * halfS
+  return {
+    roundS,
+    breathsPerMin: (60 * breaths) / roundS,
+    ratio: [inhale / divisor, full / divisor, out / divisor, empty / divisor],
+    heldShare: (full + empty) / halves,
+    longestHoldS: Math.max(full, empty) * halfS,
+    outOverIn: out / inhale,
+  }
+}
+
+const greatestCommonDivisor = (a: number, b: number): number => (b === 0 ? a : greatestCommonDivisor(b, a % b))
