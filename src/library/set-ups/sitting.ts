@@ -144,7 +144,7 @@ export const setUpsSitting: readonly SetUp[] = [
     household: [chair('pelvis'), book('feet', 'flat')],
   }),
   ...setUpsOf('chair-side-bend', {
-    full: [chair('pelvis'), blanket('feet', 'standard'), towel('pelvis', 'square')],
+    full: [chair('pelvis'), blanket('feet', 'standard'), towel('pelvis', 'quarter')],
     few: [chair('pelvis'), blanket('feet', 'standard')],
     household: [chair('pelvis'), book('feet', 'flat', { count: 2, piles: 2 })],
   }),
@@ -159,7 +159,7 @@ export const setUpsSitting: readonly SetUp[] = [
     ],
   }),
   ...setUpsOf('chair-leg-long', {
-    full: [chair('pelvis'), blanket('feet', 'standard'), towel('pelvis', 'square')],
+    full: [chair('pelvis'), blanket('feet', 'standard'), towel('pelvis', 'quarter')],
     few: [chair('pelvis'), blanket('feet', 'standard')],
     household: [chair('pelvis'), book('feet', 'flat')],
   }),
