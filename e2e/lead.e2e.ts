@@ -430,7 +430,7 @@ test('the whole hour in fast time, with all that can happen in it: every bell on
     .sort((a, b) => a - b)
   expect(bells).toHaveLength(rang.length)
   expect(rang).toHaveLength(21)
-  // Start is an integer millisecond of a clock with fractions, and a reload takes it anew: within that it is exact.
+  // Each page load brings the clocks together anew; between two looks at them a busy machine may take a little.
   const apart = bells.map((atMs, index) => atMs - (rang[index] ?? NaN))
   expect(Math.max(...apart.map(Math.abs))).toBeLessThan(1.5)
   // Within one page load every bell is the same fraction off: exact to an audio frame.

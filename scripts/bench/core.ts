@@ -81,7 +81,7 @@ export function benchBells(): void {
     cancel: () => undefined,
   })
   const startMs = performance.now()
-  bells.replace(due, 0)
+  bells.replace(due, 0, () => 0)
   const tookMs = performance.now() - startMs
   const worstMs = Math.max(...due.map(({ atMs }, index) => Math.abs(((whens[index] ?? NaN) - 12.5) * 1000 - atMs)))
   const minutes = String(Math.round(plan.totalMs / 60_000))

@@ -22,11 +22,11 @@ export function useBells() {
   return {
     isHeard: readonly(isHeard),
     isRunning,
-    replace: (due: readonly DueSound[], fromMs: number, nowMs: number) => {
-      schedule.replace(due, fromMs, nowMs)
+    replace: (due: readonly DueSound[], fromMs: number, runMs: () => number) => {
+      schedule.replace(due, fromMs, runMs)
     },
-    compare: (nowMs: number) => {
-      schedule.compare(nowMs)
+    compare: (runMs: () => number) => {
+      schedule.compare(runMs)
     },
     ring(sound: Sound): void {
       if (audio.isRunning()) audio.schedule(sound, audio.now() + soonS)

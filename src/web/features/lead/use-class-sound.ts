@@ -5,6 +5,9 @@ import type { Conducted } from '#core/lead'
 import { ports } from '#web/shared/ports.ts'
 import { useBells } from './use-bells.ts'
 
+/** The class's own clock with its fractions, to be read beside the audio clock. */
+const runClock = (conducted: Conducted) => () => exactRunMs(conducted, ports().steadyMs())
+
 /** The sounds of the class that runs: all that are due scheduled at once, those held back told and never played late. */
 export function useClassSound(conducted: ShallowRef<Conducted | undefined>) {
   const bells = useBells()
@@ -13,7 +16,7 @@ export function useClassSound(conducted: ShallowRef<Conducted | undefined>) {
   function schedule(): void {
     if (!conducted.value) return
     const { start, state } = conducted.value
-    bells.replace(soundsDue(start.plan, state), state.nowMs, exactRunMs(conducted.value, ports().steadyMs()))
+    bells.replace(soundsDue(start.plan, state), state.nowMs, runClock(conducted.value))
   }
   return {
     schedule,
@@ -23,7 +26,7 @@ export function useClassSound(conducted: ShallowRef<Conducted | undefined>) {
     missed: readonly(missed),
     /** Compares the audio clock with the page's. */
     compare(): void {
-      if (conducted.value) bells.compare(exactRunMs(conducted.value, ports().steadyMs()))
+      if (conducted.value) bells.compare(runClock(conducted.value))
     },
     /** Bells that came due since then while sound is held back are told and recorded. */
     noteMissed(before: Conducted): void {

@@ -1,8 +1,8 @@
 import { onScopeDispose } from 'vue'
 import { useEventListener, useWakeLock } from '@vueuse/core'
 import type { Reading } from '#core/lead'
+import { bothAtOnce } from '#web/shared/lead/both-at-once.ts'
 import { ports } from '#web/shared/ports.ts'
-import { bothAtOnce } from './both-at-once.ts'
 
 /** The page's two clocks, read ten times a second by a worker, with the screen kept awake meanwhile. */
 export function useReadings(look: () => void) {
@@ -21,7 +21,8 @@ export function useReadings(look: () => void) {
   return {
     staysAwake: wake.isActive,
     read(): Reading {
-      const reading = { ...bothAtOnce(clocks), wasAway }
+      const { steadyMs, other: epochMs } = bothAtOnce(clocks.steadyMs, clocks.epochMs)
+      const reading = { epochMs, steadyMs, wasAway }
       wasAway = false
       return reading
     },

@@ -1,5 +1,6 @@
 import type { DueSound } from '#core/lead'
 import type { AudioPort } from '#web/shared/audio/audio-port.ts'
+import { bothAtOnce } from './both-at-once.ts'
 
 /** Past this the audio clock and the class's clock are brought together again [decisions]. */
 const driftS = 0.01
@@ -16,6 +17,14 @@ export function makeBellSchedule(audio: AudioPort) {
   let due: readonly DueSound[] = []
   const whenOf = (runMs: number) => (anchor ? anchor.audioS + (runMs - anchor.runMs) / 1000 : 0)
 
+  /** The class time at which the clocks had to be brought together: nothing was handed over yet, or they came apart. */
+  function anchored(runMs: () => number): number | undefined {
+    const { steadyMs: nowMs, other: audioS } = bothAtOnce(runMs, () => audio.now())
+    if (anchor && Math.abs(audioS - whenOf(nowMs)) <= driftS) return undefined
+    anchor = { audioS, runMs: nowMs }
+    return nowMs
+  }
+
   function put(nowMs: number): void {
     audio.cancel()
     const earliestS = audio.now() - lateS
@@ -26,20 +35,17 @@ export function makeBellSchedule(audio: AudioPort) {
   }
 
   return {
-    /** `fromMs` is the class's own instant; `nowMs` the exact one, to which the audio clock is anchored. */
-    replace(next: readonly DueSound[], fromMs: number, nowMs = fromMs): void {
+    /** `fromMs` is the class's own instant; `runMs` reads its exact one, to which the audio clock is anchored. */
+    replace(next: readonly DueSound[], fromMs: number, runMs: () => number): void {
       due = next
       if (!audio.isRunning()) return
-      // Nothing has been handed over yet, or sound was held back: the two clocks are brought together anew.
-      if (!anchor || Math.abs(audio.now() - whenOf(nowMs)) > driftS) anchor = { audioS: audio.now(), runMs: nowMs }
+      anchored(runMs)
       put(fromMs)
     },
     /** Called every few seconds: past 10 ms apart, what lies ahead is anchored anew. */
-    compare(nowMs: number): void {
-      if (!audio.isRunning()) return
-      if (anchor && Math.abs(audio.now() - whenOf(nowMs)) <= driftS) return
-      anchor = { audioS: audio.now(), runMs: nowMs }
-      put(nowMs)
+    compare(runMs: () => number): void {
+      const anewMs = audio.isRunning() ? anchored(runMs) : undefined
+      if (anewMs !== undefined) put(anewMs)
     },
     silence(): void {
       due = []
