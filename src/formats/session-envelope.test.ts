@@ -1,23 +1,23 @@
 import fc from 'fast-check'
 import { envelopeSchema } from '#model/envelope'
 import type { OwnDocuments, OwnThing } from '#model/own'
-import { poses } from '#library/poses'
+import { listedSetUp } from '#core/session'
 import { schools } from '#library/schools'
 import { sessions } from '#testing/arbitraries'
 import { aHold, aSession, aTalk } from '#testing/sessions'
 import { makeEnvelope, planImport } from './session-envelope.ts'
 import type { Existing } from './session-envelope.ts'
+import { ownPoseFrom } from '#testing/own-poses'
 
-const nothing: Existing = { own: [], sessions: new Map(), takenIds: new Set(['deer', 'mixed']) }
+const nothing: Existing = { own: [], sessions: new Map(), takenIds: new Set(['deer', 'mixed']), isShipped: () => false }
 const ids = () => {
   let next = 0
   return () => `new-${String((next += 1))}`
 }
-const deer = poses.find(({ id }) => id === 'deer') as OwnDocuments['pose']
 const ownPose = (id: string, change: Partial<OwnDocuments['pose']> = {}): OwnThing => ({
   kind: 'pose',
   version: 1,
-  document: { ...deer, id, ...change },
+  document: ownPoseFrom('deer', { id, ...change }),
 })
 const ownVariant: OwnThing = {
   kind: 'variant',
@@ -123,4 +123,45 @@ test('a session that is a version of another in the file points to where that on
     ['new-1', undefined],
     ['short', 'new-1'],
   ])
+})
+
+describe('a file of schema 2, whose own poses hold what they take', () => {
+  const counts = [{ kind: 'seatCushion' as const, count: 2 }]
+  const written = () => {
+    const envelope = makeEnvelope({ sessions: [session] }, own)
+    const poses = envelope.own.poses.map((pose) => ({ ...pose, props: counts }))
+    const variants = envelope.own.variants.map((variant) => ({ ...variant, props: counts }))
+    const { setUps: _, ...former } = envelope.own
+    return envelopeSchema.parse({ ...envelope, own: { ...former, schema: 2, poses, variants } })
+  }
+  const setUpsIn = (added: readonly { kind: string; document: object }[]) =>
+    added.flatMap(({ kind, document }) => (kind === 'setUp' ? [document] : []))
+
+  test('is read with a set-up for each, and nothing typed is lost', () => {
+    const plan = planImport(written(), nothing, ids())
+    expect(plan.own.filter(({ document }) => 'props' in document)).toEqual([])
+    expect(setUpsIn(plan.own)).toMatchObject([
+      { poseId: 'mine', items: [{ kind: 'seatCushion', count: 2 }] },
+      { poseId: 'other' },
+      { poseId: 'mine', variantId: 'my-variant' },
+    ])
+  })
+
+  test('taken where those ids are other poses, its set-ups go with the copies; taken twice it adds them once', () => {
+    const here = [ownPose('mine', { energyLines: ['lung'] })]
+    const first = planImport(written(), { ...nothing, own: here }, ids())
+    expect(setUpsIn(first.own)[0]).toMatchObject({ poseId: 'new-1' })
+    const after = [...here, ...first.own.map((thing) => ({ ...thing, version: 1 }) as OwnThing)]
+    expect(setUpsIn(planImport(written(), { ...nothing, own: after }, ids()).own).filter(isOf('other'))).toEqual([])
+  })
+  const isOf = (poseId: string) => (document: object) => 'poseId' in document && document.poseId === poseId
+})
+
+test('an own set-up goes out with its pose, and a block that names it is pointed to where it went', () => {
+  const setUp: OwnThing = { kind: 'setUp', version: 1, document: listedSetUp([{ kind: 'strap', count: 1 }], 'mine') }
+  const blocks = [aHold('mine', { setUpId: 'mine-listed' })]
+  const envelope = makeEnvelope({ blocks }, [...own, setUp])
+  expect(envelope.own.setUps).toEqual([setUp.document])
+  const taken = { ...nothing, takenIds: new Set(['mine-listed']) }
+  expect(planImport(envelope, taken, ids()).blocks).toEqual([{ ...blocks[0], setUpId: 'new-1' }])
 })

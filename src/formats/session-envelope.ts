@@ -3,7 +3,8 @@ import type { Envelope } from '#model/envelope'
 import { ownSchemaVersion } from '#model/own'
 import type { OwnDocument, OwnThing } from '#model/own'
 import type { Session } from '#model/session'
-import { isSame, keepRoll, sortedText } from '#core/session'
+import { isSame, keepRoll, sortedText, splitCounts, splitFormCounts } from '#core/session'
+import type { IsShipped } from '#core/session'
 import { markedName } from '#words/text'
 
 /** What an envelope carries: whole sessions, or blocks that were copied. */
@@ -40,6 +41,9 @@ export function makeEnvelope(carried: Carried, own: readonly OwnThing[]): Envelo
       schema: ownSchemaVersion,
       poses: [...poses].flatMap((id) => ownPoses.get(id) ?? []),
       variants,
+      setUps: own.flatMap((thing) =>
+        thing.kind === 'setUp' && !thing.hidden && poses.has(thing.document.poseId) ? [thing.document] : [],
+      ),
       techniques: [],
       schools: own.flatMap(({ kind, document }) => (kind === 'school' && schoolIds.has(document.id) ? [document] : [])),
     },
@@ -53,6 +57,8 @@ export interface Existing {
   readonly sessions: ReadonlyMap<string, Session | undefined>
   /** Ids nothing may take: of what is shipped, and of all own things that are here. */
   readonly takenIds: ReadonlySet<string>
+  /** Tells typed counts of props from those that came with a copied pose. */
+  readonly isShipped: IsShipped
 }
 
 /** What sessions and blocks stand on; a piece stands on nothing but itself. */
@@ -67,11 +73,23 @@ export interface ImportPlan {
   readonly blocks: readonly Block[]
 }
 
-/** Own poses as they are written today: before schema 2 the roll in their steps out stood in full. */
-function liftOwn(envelope: Envelope): Envelope {
-  if ((envelope.own.schema ?? 1) >= ownSchemaVersion) return envelope
-  const poses = envelope.own.poses.map((pose) => ({ ...pose, comingOut: pose.comingOut.map(keepRoll) }))
-  return { ...envelope, own: { ...envelope.own, schema: ownSchemaVersion, poses } }
+/**
+ * The own things of an envelope as they are written today, what names others after them: before schema 2 the roll in a
+ * pose's steps out stood in full, before schema 3 what it takes was typed into it.
+ */
+function ownIn({ own }: Envelope, isShipped: IsShipped): CarriedOwn[] {
+  const isFirst = (own.schema ?? 1) < 2
+  const poses = own.poses.map((pose) =>
+    splitCounts(isFirst ? { ...pose, comingOut: pose.comingOut.map(keepRoll) } : pose, isShipped),
+  )
+  const variants = own.variants.map(splitFormCounts)
+  const setUps = [...own.setUps, ...[...poses, ...variants].flatMap((split) => split.setUps)]
+  return [
+    ...own.schools.map((document) => ({ kind: 'school', document }) as const),
+    ...poses.map(({ pose }) => ({ kind: 'pose', document: pose }) as const),
+    ...variants.map(({ variant }) => ({ kind: 'variant', document: variant }) as const),
+    ...setUps.map((document) => ({ kind: 'setUp', document }) as const),
+  ]
 }
 
 /** What each id of the file has come to be here, by the kind of thing it names. */
@@ -81,9 +99,8 @@ type Ids = Readonly<Record<CarriedOwn['kind'] | 'session', Map<string, string>>>
  * Adds what is missing; where an id exists with other content a copy is added and everything in the
  * envelope points to it; the same content is used as it is. `newId` makes ids that nothing has yet.
  */
-export function planImport(written: Envelope, existing: Existing, newId: () => string): ImportPlan {
-  const envelope = liftOwn(written)
-  const ids: Ids = { pose: new Map(), variant: new Map(), school: new Map(), session: new Map() }
+export function planImport(envelope: Envelope, existing: Existing, newId: () => string): ImportPlan {
+  const ids: Ids = { pose: new Map(), variant: new Map(), school: new Map(), setUp: new Map(), session: new Map() }
   const own = addedOwn(envelope, existing, { ids, newId })
   const sessions: Session[] = []
   const alreadyHere: string[] = []
@@ -106,13 +123,6 @@ export function planImport(written: Envelope, existing: Existing, newId: () => s
   }
 }
 
-/** The own things of an envelope: what names others comes after them. */
-const ownIn = ({ own }: Envelope): CarriedOwn[] => [
-  ...own.schools.map((document) => ({ kind: 'school', document }) as const),
-  ...own.poses.map((document) => ({ kind: 'pose', document }) as const),
-  ...own.variants.map((document) => ({ kind: 'variant', document }) as const),
-]
-
 /** Those that are missing, under ids that nothing has; where each came to is kept. */
 function addedOwn(
   envelope: Envelope,
@@ -122,7 +132,7 @@ function addedOwn(
   const added: CarriedOwn[] = []
   const bySaying = new Map(existing.own.map((thing) => [saying(thing), thing.document.id]))
   const taken = new Set([...existing.takenIds, ...existing.own.map(({ document }) => document.id)])
-  for (const thing of ownIn(envelope)) {
+  for (const thing of ownIn(envelope, existing.isShipped)) {
     const { id } = thing.document
     const pointed = pointOwn(thing, ids)
     const same = bySaying.get(saying(pointed))
@@ -145,6 +155,8 @@ function withId(thing: CarriedOwn, id: string): CarriedOwn {
       return { ...thing, document: { ...thing.document, id } }
     case 'variant':
       return { ...thing, document: { ...thing.document, id } }
+    case 'setUp':
+      return { ...thing, document: { ...thing.document, id } }
   }
 }
 
@@ -165,16 +177,22 @@ function pointOwn(thing: CarriedOwn, ids: Ids): CarriedOwn {
       const { poseId } = thing.document
       return { ...thing, document: { ...thing.document, poseId: ids.pose.get(poseId) ?? poseId } }
     }
+    case 'setUp': {
+      const { poseId, variantId } = thing.document
+      const form = variantId === undefined ? {} : { variantId: ids.variant.get(variantId) ?? variantId }
+      return { ...thing, document: { ...thing.document, poseId: ids.pose.get(poseId) ?? poseId, ...form } }
+    }
   }
 }
 
 function pointBlock(block: Block, ids: Ids): Block {
   if (block.kind !== 'hold') return block
-  const variantId = block.variantId === undefined ? undefined : (ids.variant.get(block.variantId) ?? block.variantId)
+  const { variantId, setUpId } = block
   return {
     ...block,
     poseId: ids.pose.get(block.poseId) ?? block.poseId,
-    ...(variantId === undefined ? {} : { variantId }),
+    ...(variantId === undefined ? {} : { variantId: ids.variant.get(variantId) ?? variantId }),
+    ...(setUpId === undefined ? {} : { setUpId: ids.setUp.get(setUpId) ?? setUpId }),
   }
 }
 

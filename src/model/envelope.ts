@@ -2,8 +2,9 @@ import { z } from 'zod'
 import { schoolSchema } from './answers.ts'
 import { blockSchema } from './block.ts'
 import { ownSchemaVersion } from './own.ts'
-import { ownPoseSchema, ownVariantSchema } from './pose.ts'
+import { formerOwnPoseSchema, formerOwnVariantSchema } from './pose.ts'
 import { sessionSchema } from './session.ts'
+import { setUpSchema } from './set-up.ts'
 import { techniqueSchema } from './technique.ts'
 import { told } from './refusal.ts'
 
@@ -14,8 +15,10 @@ export const envelopeVersion = 1
 export const envelopeOwnSchema = z.strictObject({
   /** The schema they are written in; absent in files of the first edition. */
   schema: z.int().min(1).max(ownSchemaVersion).optional(),
-  poses: z.array(ownPoseSchema).max(200),
-  variants: z.array(ownVariantSchema).max(400),
+  poses: z.array(formerOwnPoseSchema).max(200),
+  variants: z.array(formerOwnVariantSchema).max(400),
+  /** Absent in files before schema 3. */
+  setUps: z.array(setUpSchema).max(400).default([]),
   /** Reserved: this version has no techniques of one's own. */
   techniques: z.array(techniqueSchema).max(0),
   schools: z.array(schoolSchema).max(50),

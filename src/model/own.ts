@@ -3,8 +3,10 @@ import { schoolSchema } from './answers.ts'
 import { pieceSchema } from './piece.ts'
 import type { Piece } from './piece.ts'
 import { ownPoseSchema, ownVariantSchema } from './pose.ts'
+import { setUpSchema } from './set-up.ts'
+import type { SetUp } from './set-up.ts'
 
-export const ownKinds = ['pose', 'variant', 'school', 'piece'] as const
+export const ownKinds = ['pose', 'variant', 'school', 'piece', 'setUp'] as const
 export const ownKindSchema = z.enum(ownKinds)
 export type OwnKind = z.infer<typeof ownKindSchema>
 
@@ -14,10 +16,14 @@ export interface OwnDocuments {
   variant: z.infer<typeof ownVariantSchema>
   school: z.infer<typeof schoolSchema>
   piece: Piece
+  setUp: SetUp
 }
 
-/** The schema own things are written in: since 2 the roll in a pose's steps out is a token. */
-export const ownSchemaVersion = 2
+/**
+ * The schema own things are written in: since 2 the roll in a pose's steps out is a token, since 3 what a pose takes is
+ * a set-up of its own.
+ */
+export const ownSchemaVersion = 3
 
 /** An own thing's document with its kind. */
 export type OwnDocument = { [K in OwnKind]: { readonly kind: K; readonly document: OwnDocuments[K] } }[OwnKind]
@@ -40,5 +46,7 @@ export function readOwn(kind: OwnKind, document: unknown): OwnDocument {
       return { kind, document: schoolSchema.parse(document) }
     case 'piece':
       return { kind, document: pieceSchema.parse(document) }
+    case 'setUp':
+      return { kind, document: setUpSchema.parse(document) }
   }
 }

@@ -110,8 +110,11 @@ export const variantSchema = z.strictObject({
 })
 export type Variant = z.infer<typeof variantSchema>
 
+const ownFormSchema = variantSchema.omit({ props: true })
+
 /** A variant the teacher added to a pose, shipped or own. */
-export const ownVariantSchema = variantSchema.extend({ poseId: idSchema })
+export const ownVariantSchema = ownFormSchema.extend({ poseId: idSchema })
+export type OwnVariant = z.infer<typeof ownVariantSchema>
 
 /** What an answer to the handbook's table means in one pose: other words, other steps, other families. */
 export const meaningSchema = z.strictObject({
@@ -158,9 +161,8 @@ const poseShape = z.strictObject({
   places: z.array(placeInSessionSchema).min(1),
   warms: z.array(targetSchema),
   wantsWarm: z.array(targetSchema),
-  props: posePropsSchema,
   withoutProps: lineSchema.min(1),
-  variants: z.array(variantSchema).max(20),
+  variants: z.array(ownFormSchema).max(20),
   energyLines: z.array(nameSchema).max(12),
   /** Answers of the handbook's table that cannot apply to this pose. */
   cannot: z.array(answersSchema.keyof()).optional(),
@@ -195,14 +197,25 @@ function coherent(pose: Shape, context: z.RefinementCtx): void {
   })
 }
 
-export const poseSchema = poseShape.superRefine(coherent)
+/** What it takes, per person, is counted in its full set-up, and that of a form in the form's [decisions]. */
+const counted = { props: posePropsSchema, variants: z.array(variantSchema).max(20) }
+
+export const poseSchema = poseShape.extend(counted).superRefine(coherent)
 export type Pose = z.infer<typeof poseSchema>
 
+const ownShape = poseShape.extend({
+  answers: someAnswersSchema.optional(),
+  copiedFrom: idSchema.optional(),
+})
+
 /** A pose the teacher made or edited: may answer the handbook's questions for itself. */
-export const ownPoseSchema = poseShape
-  .extend({
-    answers: someAnswersSchema.optional(),
-    copiedFrom: idSchema.optional(),
-  })
-  .superRefine(coherent)
+export const ownPoseSchema = ownShape.superRefine(coherent)
 export type OwnPose = z.infer<typeof ownPoseSchema>
+
+/** Own poses and forms as they are in files of schema 1 and 2: what they take was typed into them. */
+export const formerOwnPoseSchema = ownShape
+  .extend({ ...counted, props: posePropsSchema.optional() })
+  .superRefine(coherent)
+export const formerOwnVariantSchema = variantSchema.extend({ poseId: idSchema })
+export type FormerOwnPose = z.infer<typeof formerOwnPoseSchema>
+export type FormerOwnVariant = z.infer<typeof formerOwnVariantSchema>

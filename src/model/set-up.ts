@@ -43,7 +43,8 @@ const itemShape = z.strictObject({
   id: idSchema,
   kind: propKindSchema,
   count: z.int().min(1).max(20),
-  under: z.enum(bodyParts),
+  /** The part it lies under, over or around; absent where it was only listed: it is fetched and counted, not placed. */
+  under: z.enum(bodyParts).optional(),
   folds: z.array(foldOpSchema).max(8).optional(),
   turn: z.enum(propTurns).optional(),
   /** Equal piles the count is divided into, such as one under each knee; 1 where absent. */
@@ -58,6 +59,9 @@ export const setUpItemSchema = itemShape.refine(({ count, piles = 1 }) => count 
   ...told('PILES_UNEVEN', {}),
 })
 export type SetUpItem = z.infer<typeof setUpItemSchema>
+
+/** An item that has its place at the body. */
+export type PlacedItem = SetUpItem & { readonly under: BodyPart }
 
 /** How much it takes: all there is, little, or what a house has. */
 export const extents = ['full', 'few', 'household'] as const

@@ -6,6 +6,7 @@ import { seedDemo } from '#server/demo/seed'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { aHold, aSession, aTalk } from '#testing/sessions'
+import { ownPoseFrom } from '#testing/own-poses'
 
 let database: Database
 const clock = { now: () => new Date('2026-03-12T18:00:00Z') }
@@ -23,12 +24,12 @@ const listed = async () =>
     template: boolean
     lastLed: string | null
   }[]
-const deer = poses.find(({ id }) => id === 'deer')
+const mine = ownPoseFrom('deer', { id: 'mine' })
 const envelope = (change: object = {}): object => ({
   format: 'zovrin.session',
   version: 1,
   sessions: [aSession([aTalk(), aHold('mine')])],
-  own: { schema: 2, poses: [{ ...deer, id: 'mine' }], variants: [], techniques: [], schools: [] },
+  own: { schema: 3, poses: [mine], variants: [], setUps: [], techniques: [], schools: [] },
   ...change,
 })
 
@@ -113,8 +114,7 @@ test('sessions are put away, made templates, deleted and brought back, and say w
 })
 
 test('one own pose that is twice in a file comes in once; two of one id that differ come in as two', async () => {
-  const mine = { ...deer, id: 'mine' }
-  const own = (list: object[]) => ({ schema: 2, poses: list, variants: [], techniques: [], schools: [] })
+  const own = (list: object[]) => ({ schema: 3, poses: list, variants: [], techniques: [], schools: [] })
   const twice = await app()
     .post('/api/exchange')
     .send(envelope({ own: own([mine, mine]) }))

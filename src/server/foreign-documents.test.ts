@@ -1,15 +1,14 @@
 import request from 'supertest'
-import { poses } from '#library/poses'
 import { schools } from '#library/schools'
 import { createApp } from '#server/app'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { demoClasses } from '#server/demo/led-classes'
 import { aHold, aSession } from '#testing/sessions'
+import { ownPoseFrom } from '#testing/own-poses'
 
 const now = new Date('2026-03-12T18:00:00Z')
 const [led] = demoClasses(now)
-const deer = poses.find(({ id }) => id === 'deer')
 let database: Database
 beforeEach(async () => {
   database = await openDatabase(':memory:')
@@ -30,10 +29,7 @@ const keep = (id: string, document: string) =>
   )
 const newer = JSON.stringify({ ...aSession([aHold('mine')], { id: 'newer' }), schema: 9 })
 const makePose = (id = 'mine') =>
-  app()
-    .put(`/api/own/pose/${id}`)
-    .set('If-Match', '"0"')
-    .send({ ...deer, id })
+  app().put(`/api/own/pose/${id}`).set('If-Match', '"0"').send(ownPoseFrom('deer', { id }))
 
 beforeEach(async () => {
   await keep('newer', newer)
@@ -75,7 +71,7 @@ test('what one of them names is still used: it is not taken away from under it',
 test('a file whose session has the id of one of them comes in beside it, which stays as it is', async () => {
   const file = {
     ...{ format: 'zovrin.session', version: 1, sessions: [aSession([], { id: 'newer', name: 'From a file' })] },
-    own: { schema: 2, poses: [], variants: [], techniques: [], schools: [] },
+    own: { schema: 3, poses: [], variants: [], techniques: [], schools: [] },
   }
   const { body } = await app().post('/api/exchange').send(file).expect(200)
   expect(body.sessions).toHaveLength(1)
@@ -109,7 +105,7 @@ test('an own thing that cannot be read is left out, and everything else works wi
   expect((await put(0)).body.code).toBe('VERSION_STALE')
   const file = {
     ...{ format: 'zovrin.session', version: 1, sessions: [aSession([], { id: 's3', schoolId: 'strange' })] },
-    own: { schema: 2, poses: [], variants: [], techniques: [], schools: [school] },
+    own: { schema: 3, poses: [], variants: [], techniques: [], schools: [school] },
   }
   expect((await app().post('/api/exchange').send(file)).status).toBe(200)
   const read = (await app().get('/api/sessions/s3')).body as { schoolId: string }

@@ -1,12 +1,15 @@
 import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { Sequelize } from 'sequelize'
 import type { Answers } from '#model/answers'
 import { sessionSchema } from '#model/session'
 import { meantAndDone, visitsOf } from '#core/journal'
 import { orThrow } from '#core/result'
 import { formOf } from '#core/session'
 import { compileTimeline } from '#core/timeline'
+import { ownSetUpsMigration } from '#server/db/migrations/009-own-set-ups'
+import { defineModels } from '#server/db/models'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { ownStore } from '#server/features/own/store'
@@ -107,6 +110,16 @@ test('the roll in an own pose’s steps out becomes a token, and the pose is sai
   expect(said('left')).toContain('roll to the left, or the side you prefer')
 })
 
+/** Own things as they stand in a fixture, before any migration. */
+async function writtenIn(
+  fixture: string,
+): Promise<{ kind: string; document: { id: string; props?: readonly object[] } }[]> {
+  const sequelize = new Sequelize({ dialect: 'sqlite', storage: join(fixtures, fixture), logging: false })
+  const rows = await defineModels(sequelize).ownThings.findAll({ order: [['id', 'ASC']] })
+  await sequelize.close()
+  return rows.map(({ kind, document }) => ({ kind, document: JSON.parse(document) as { id: string } }))
+}
+
 describe('poses, forms and schools of one’s own as the first edition wrote them', () => {
   const shelf = async () => {
     const own = ownStore(await opened('008.sqlite'), { now: () => new Date() })
@@ -120,21 +133,31 @@ describe('poses, forms and schools of one’s own as the first edition wrote the
       ['pose', 'bellows-bound', 1],
       ['pose', 'bellows-new', 1],
       ['school', 'bellows', 1],
+      ['setUp', 'bellows-bound-listed', 1],
+      ['setUp', 'bellows-new-listed', 1],
+      ['setUp', 'deer-two-cushions-listed', 1],
       ['variant', 'two-cushions', 1],
       ['variant', 'one-reed', 1],
     ])
-    const rows = await database.models.ownThings.findAll({
-      order: [
-        ['kind', 'ASC'],
-        ['name', 'ASC'],
-      ],
-    })
-    for (const { kind, id, document } of rows) {
-      const written = JSON.parse(document) as object
-      const read = things.find((thing) => thing.kind === kind && thing.document.id === id)?.document
+    const written = await writtenIn('008.sqlite')
+    expect(written).toHaveLength(5)
+    for (const { kind, document } of written) {
+      const { props, ...thing } = document
+      const read = things.find((one) => one.kind === kind && one.document.id === thing.id)?.document
       // What is said while arranging was no field of its own: such a pose has none.
-      expect(read).toEqual(kind === 'pose' ? { ...written, setUpWords: [] } : written)
+      expect(read).toEqual(kind === 'pose' ? { ...thing, setUpWords: [] } : thing)
+      const taken = things.flatMap((one) => (one.kind === 'setUp' ? [one.document] : []))
+      const its = taken.find(({ id }) => id.endsWith(`${thing.id}-listed`))
+      expect(its?.items.map(({ kind: of, count, under }) => ({ kind: of, count, under }))).toEqual(props)
     }
+  })
+
+  test('go back as they were written', async () => {
+    await shelf()
+    await ownSetUpsMigration.down(database.sequelize.getQueryInterface())
+    const rows = await database.models.ownThings.findAll({ order: [['id', 'ASC']] })
+    const before = (await writtenIn('008.sqlite')).map(({ document }) => document)
+    expect(rows.map(({ document }) => JSON.parse(document) as object)).toEqual(before)
   })
 
   test('lead a session as they did: its names, holds, forms, and the props that were typed', async () => {

@@ -2,13 +2,13 @@ import request from 'supertest'
 import type { OwnDocuments } from '#model/own'
 import { orThrow } from '#core/result'
 import { poseIn, resolveSession, withOwn } from '#core/session'
-import { poses } from '#library/poses'
 import { schools } from '#library/schools'
 import { shippedCatalog } from '#library/shipped'
 import { createApp } from '#server/app'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { aHold, aSession, aTalk } from '#testing/sessions'
+import { ownPoseFrom } from '#testing/own-poses'
 
 let database: Database
 let nowMs: number
@@ -38,13 +38,11 @@ const everything = async () =>
 const listed = async () => (await everything()).filter(({ hidden }) => !hidden)
 const create = (document: object) => app().post('/api/sessions').send(document)
 
-const [deer] = poses.filter(({ id }) => id === 'deer')
-const ownDeer = {
-  ...deer,
+const ownDeer = ownPoseFrom('deer', {
   id: 'my-deer',
   names: { english: 'Bellows deer', others: [] },
   copiedFrom: 'deer',
-} as OwnDocuments['pose']
+})
 const myVariant: OwnDocuments['variant'] = {
   id: 'my-variant',
   poseId: 'deer',
@@ -214,7 +212,7 @@ describe('what is deleted and still named', () => {
     await remove('pose', 'my-deer', 1)
     // Ninety-nine that went after it, and one more: only then does its age count.
     const rows = Array.from({ length: 99 }, (_, at) => ({
-      ...{ kind: 'pose', id: `later-${String(at)}`, name: 'Later', version: 1, schema: 2 },
+      ...{ kind: 'pose', id: `later-${String(at)}`, name: 'Later', version: 1, schema: 3 },
       ...{ document: JSON.stringify({ ...ownDeer, id: `later-${String(at)}` }), savedAt: new Date(nowMs) },
       hiddenAt: new Date(nowMs + 60_000 * (at + 1)),
     }))

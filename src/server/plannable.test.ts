@@ -4,12 +4,12 @@ import { join } from 'node:path'
 import request from 'supertest'
 import type { Block } from '#model/block'
 import type { Session } from '#model/session'
-import { poses } from '#library/poses'
 import { schools } from '#library/schools'
 import { createApp } from '#server/app'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { aHold, aSession, aTalk } from '#testing/sessions'
+import { ownPoseFrom } from '#testing/own-poses'
 
 jest.setTimeout(30_000)
 
@@ -26,12 +26,8 @@ afterEach(async () => {
 })
 
 const app = () => request(createApp({ database, hosts: [], clock }))
-const deer = poses.find(({ id }) => id === 'deer')
 const makePose = (id: string) =>
-  app()
-    .put(`/api/own/pose/${id}`)
-    .set('If-Match', '"0"')
-    .send({ ...deer, id })
+  app().put(`/api/own/pose/${id}`).set('If-Match', '"0"').send(ownPoseFrom('deer', { id }))
 const putVariant = (poseId: string, based: number) =>
   app()
     .put('/api/own/variant/wide')
@@ -46,7 +42,7 @@ const envelope = (sessions: Session[], own: object = {}) => ({
   format: 'zovrin.session',
   version: 1,
   sessions,
-  own: { schema: 2, poses: [], variants: [], techniques: [], schools: [], ...own },
+  own: { schema: 3, poses: [], variants: [], techniques: [], schools: [], ...own },
 })
 const take = (body: object) => app().post('/api/exchange').send(body)
 const breath = (details: object, id = 'breath') =>
@@ -159,7 +155,7 @@ describe('what is stored can be saved', () => {
     const lost = { id: 'lost', poseId: 'nowhere', name: 'Lost', grade: 'easier', change: 'wider' }
     const { status, body } = await take(envelope([aSession()], { variants: [lost] }))
     expect([status, body.path]).toEqual([422, 'own.poseId'])
-    const pose = { ...deer, id: 'mine', counterposes: ['nowhere'] }
+    const pose = ownPoseFrom('deer', { id: 'mine', counterposes: ['nowhere'] })
     expect((await take(envelope([aSession()], { poses: [pose] }))).body.path).toBe('own.counterposes[0]')
   })
 })
@@ -179,9 +175,9 @@ describe('import', () => {
 
   test('of hundreds of own things beside hundreds that are there is done at once', async () => {
     const many = (from: number) => ({
-      poses: Array.from({ length: 200 }, (_, at) => ({ ...deer, id: `p${String(from + at)}`, variants: [] })).map(
-        (pose, at) => ({ ...pose, comingOut: [`Step ${String(from + at)}`] }),
-      ),
+      poses: Array.from({ length: 200 }, (_, at) =>
+        ownPoseFrom('deer', { id: `p${String(from + at)}`, variants: [] }),
+      ).map((pose, at) => ({ ...pose, comingOut: [`Step ${String(from + at)}`] })),
       variants: Array.from({ length: 400 }, (_, at) => ({
         ...{ id: `v${String(from + at)}`, poseId: `p${String(from + (at % 200))}` },
         ...{ name: `Form ${String(from + at)}`, grade: 'easier', change: 'wider' },
@@ -196,7 +192,9 @@ describe('import', () => {
   test('keeps a pose and a school of one id apart, and refuses two sessions of one id', async () => {
     const school = { ...schools.find(({ id }) => id === 'restorative'), id: 'bellows', name: 'Bellows' }
     const both = aSession([aHold('bellows')], { schoolId: 'bellows' })
-    const { status, body } = await take(envelope([both], { poses: [{ ...deer, id: 'bellows' }], schools: [school] }))
+    const { status, body } = await take(
+      envelope([both], { poses: [ownPoseFrom('deer', { id: 'bellows' })], schools: [school] }),
+    )
     expect([status, body.sessions]).toEqual([200, ['session-1']])
     await savesBack('session-1')
     const read = (await app().get('/api/sessions/session-1')).body as Session

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import type { Person } from '#model/person'
 import { orThrow } from '#core/result'
-import { resolveSession } from '#core/session'
+import { listedSetUp, resolveSession, withOwn } from '#core/session'
 import { cautionBook } from '#library/cautions/book'
 import { conditions } from '#library/cautions/conditions'
 import { notToday } from '#library/cautions/not-today'
@@ -26,6 +26,7 @@ import {
   screen,
 } from './index.ts'
 import type { Flag, Practised } from './index.ts'
+import { ownPoseFrom } from '#testing/own-poses'
 
 const flag = (id: string, more: Partial<Flag> = {}): Flag => ({ id, severe: false, cleared: true, ...more })
 const aPerson = (id: string, conditionIds: Person['conditions'] = [], more: Partial<Person> = {}): Person => ({
@@ -412,10 +413,10 @@ test('every pose of the shelf can be screened for every condition', () => {
 })
 
 test('props that a teacher typed for a pose of their own are asked about, though no set-up lays them', () => {
-  const deer = shippedCatalog.poses.get('deer')
-  if (!deer) throw new Error('no deer')
-  const mine = { ...deer, id: 'mine', copiedFrom: 'deer', props: [{ kind: 'sandbag' as const, count: 1 }] }
-  const catalog = { ...shippedCatalog, ownPoses: new Map([['mine', mine]]) }
+  const catalog = withOwn(shippedCatalog, [
+    { kind: 'pose', version: 1, document: ownPoseFrom('deer', { id: 'mine', copiedFrom: 'deer' }) },
+    { kind: 'setUp', version: 1, document: listedSetUp([{ kind: 'sandbag', count: 1 }], 'mine') },
+  ])
   const [block] = orThrow(resolveSession(aSession([aHold('mine')]), catalog))
   expect(block && practisedIn(block)?.props).toEqual(['prop_weight'])
   const without = [{ id: 'a', kind: 'blanket' as const, count: 1, under: 'pelvis' as const }]

@@ -400,3 +400,20 @@ test('a pose that promises a slope is told when it lies under it, also where any
   expect(found(on(promising, [pad]), 'TRUNK_ANGLE')).toMatchObject({ grade: 'look', facts: { angleDeg: 0 } })
   expect(found(on(promising, slope(bolster('upperBack', 'crosswise', { count: 2 }))), 'TRUNK_ANGLE')).toBeUndefined()
 })
+
+describe('what was listed and has no place yet', () => {
+  const items: SetUpItem[] = [{ id: 'a', kind: 'rectBolster', count: 1 }]
+
+  test('is not drawn, and nothing is said to be wanting where nothing is laid out', () => {
+    const input = { ...on(long, []), items }
+    const { elevation, findings } = assess(input)
+    expect(elevation).toEqual(assess(on(long, [])).elevation)
+    expect(findings).toEqual([])
+  })
+
+  test('counts once it is placed', () => {
+    const placed = items.map((item) => ({ ...item, under: 'knees' as const }))
+    const { elevation } = assess({ ...on(long, []), items: placed })
+    expect(elevation.ok && elevation.value.piles.map(({ part }) => part)).toEqual(['knees'])
+  })
+})

@@ -1,6 +1,7 @@
 import { elevation } from '#core/figure'
 import type { Elevation, ElevationInput } from '#core/figure'
 import { findAll, worstFirst } from '#core/finding'
+import { carries, isPlaced } from '#core/props'
 import type { Calculated, CalculationCode } from '#core/props'
 import type { Refused } from '#core/result'
 import { headRules } from './rules-head.ts'
@@ -23,7 +24,9 @@ export function assess(input: ElevationInput): Assessed {
   const laid = elevation(input)
   if (!laid.ok) return { elevation: laid, findings: [notComputed(laid)] }
   const look = { ...input, elevation: laid.value, warnings: laid.warnings }
-  return { elevation: laid, findings: findAll(comfortRules, look).sort(worstFirst()) }
+  // What was only listed is not under anybody yet: what is wanting there cannot be said.
+  const isLaidOut = input.items.every((item) => isPlaced(item) || !carries(input.kinds[item.kind]))
+  return { elevation: laid, findings: isLaidOut ? findAll(comfortRules, look).sort(worstFirst()) : [] }
 }
 
 const notComputed = ({ code, field }: Refused<CalculationCode>): ComfortFinding =>

@@ -1,5 +1,5 @@
 import type { PropKind } from '#model/prop'
-import type { FoldOp, PropTurn, SetUpItem } from '#model/set-up'
+import type { FoldOp, PlacedItem, PropTurn, SetUpItem } from '#model/set-up'
 import { heightsOf } from '#core/figure'
 import type { ElevationInput } from '#core/figure'
 import { isUnder } from '#core/props'
@@ -10,7 +10,7 @@ import type { ComfortFinding, Wish } from './rule.ts'
 export interface Mend {
   readonly does: 'kind' | 'fold' | 'turn' | 'count' | 'add' | 'remove'
   /** The item as it is afterwards; the one taken away for `remove`. */
-  readonly item: SetUpItem
+  readonly item: PlacedItem
   readonly items: readonly SetUpItem[]
 }
 
@@ -59,8 +59,8 @@ export function mendOf(finding: ComfortFinding, input: MendInput): Mend | undefi
 }
 
 function changes({ part, wants }: Wish, { items, kinds, folds }: MendInput): readonly Mend[] {
-  const under = items.filter((item) => item.under === part && isUnder(item, kinds))
-  const put = (item: SetUpItem, does: Mend['does']): Mend => ({
+  const under = items.filter((item) => isUnder(item, kinds)).filter((item) => item.under === part)
+  const put = (item: PlacedItem, does: Mend['does']): Mend => ({
     does,
     item,
     items: items.map((one) => (one.id === item.id ? item : one)),
@@ -94,7 +94,7 @@ function changes({ part, wants }: Wish, { items, kinds, folds }: MendInput): rea
   const added = folds
     .filter((ops) => ops.length > 0)
     .map((ops): Mend => {
-      const item: SetUpItem = {
+      const item: PlacedItem = {
         id: freeId(items),
         kind: 'blanket',
         count: piles,

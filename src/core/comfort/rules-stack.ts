@@ -1,5 +1,5 @@
 import type { BodyPart } from '#model/set-up'
-import { isLengthwise, isSeat, usualMassKg } from '#core/props'
+import { isLengthwise, isPlaced, isSeat, usualMassKg } from '#core/props'
 import type { LoadedPiece, Pile } from '#core/props'
 import { tenth } from './reading.ts'
 import type { ComfortRuleFacts } from './facts.ts'
@@ -154,7 +154,7 @@ export const stackRules: readonly Rule[] = [
     find: ({ items, kinds, who }) => {
       const most = Math.min(weights.mostKg, weights.share * (who.massKg ?? usualMassKg(who.statureCm)))
       const byPart = new Map<BodyPart, number>()
-      for (const { kind, count, under, lies } of items)
+      for (const { kind, count, under, lies } of items.filter(isPlaced))
         if (kind === 'sandbag' && lies === 'over')
           byPart.set(under, (byPart.get(under) ?? 0) + count * (kinds.sandbag.massKg ?? 0))
       const heavy = [...byPart].find(([, kg]) => kg > most + slack)
@@ -165,9 +165,9 @@ export const stackRules: readonly Rule[] = [
     code: 'SANDBAG_PLACE',
     grade: 'must',
     find: ({ items }) => {
-      const wrong = items.find(
-        ({ kind, lies, under }) => kind === 'sandbag' && lies === 'over' && !weights.parts.has(under),
-      )
+      const wrong = items
+        .filter(isPlaced)
+        .find(({ kind, lies, under }) => kind === 'sandbag' && lies === 'over' && !weights.parts.has(under))
       return wrong && { part: wrong.under, facts: {} }
     },
   },

@@ -1,5 +1,5 @@
 import { refused } from '#core/result'
-import type { BodyPart, SetUpItem } from '#model/set-up'
+import type { BodyPart, PlacedItem, SetUpItem } from '#model/set-up'
 import { calculated } from './calculated.ts'
 import type { Calculated } from './calculated.ts'
 import { partLoad } from './part-loads.ts'
@@ -36,9 +36,12 @@ export interface PilesInput {
 /** Mass where nobody weighed: 24.2 kg/m², 70 kg at 170 cm [estimate]. */
 export const usualMassKg = (statureCm: number): number => 24.2 * (statureCm / 100) ** 2
 
-/** Whether an item carries something: not laid over or round the body, and of a kind with a height. */
-export const isUnder = ({ lies, kind }: Pick<SetUpItem, 'lies' | 'kind'>, kinds: PropSpecs): boolean =>
-  lies === undefined && carries(kinds[kind])
+/** Whether an item has its place at the body; one that was only listed is fetched and counted, not drawn. */
+export const isPlaced = (item: SetUpItem): item is PlacedItem => item.under !== undefined
+
+/** Whether an item carries something: placed, not laid over or round the body, and of a kind with a height. */
+export const isUnder = (item: SetUpItem, kinds: PropSpecs): item is PlacedItem =>
+  isPlaced(item) && item.lies === undefined && carries(kinds[item.kind])
 
 /**
  * The piles of a set-up under the body's parts, in the order the parts are first named, each with its height under the

@@ -1,4 +1,4 @@
-import type { SetUpItem } from '#model/set-up'
+import type { BodyPart, SetUpItem } from '#model/set-up'
 import { findStacks, inventoryFor, itemsOfStack, pieceOf, pilesOf, sizedKinds, usualMassKg } from '#core/props'
 import { namedFolds, propKinds } from '#library/prop-kinds'
 import { bellowsHouse } from '#server/demo/bellows-house'
@@ -91,7 +91,7 @@ describe('what lies under a part', () => {
 })
 
 describe('reaching a height with the demo cupboard', () => {
-  const under = (part: SetUpItem['under'], piles: 1 | 2) => inventoryFor({ ...demo, part, piles })
+  const under = (part: BodyPart, piles: 1 | 2) => inventoryFor({ ...demo, part, piles })
 
   test('only what there is and what can be built with is offered, in every way it can lie', () => {
     const { stocked, layings } = under('head', 1)
@@ -113,7 +113,7 @@ describe('reaching a height with the demo cupboard', () => {
   })
 
   test('heights are under the body: the more lies on a bolster, the lower it is', () => {
-    const height = (part: SetUpItem['under']) =>
+    const height = (part: BodyPart) =>
       under(part, 1).stocked.find(({ kind }) => kind === 'rectBolster')?.options[0]?.h ?? 0
     expect(height('pelvis')).toBeLessThan(height('head'))
   })

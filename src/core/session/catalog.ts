@@ -24,11 +24,11 @@ export interface Ceilings {
 export interface Catalog {
   readonly poses: ReadonlyMap<string, Pose>
   /** The teacher's own poses; one of the same id stands before a shipped one. */
-  readonly ownPoses: ReadonlyMap<string, OwnPose>
+  readonly ownPoses: ReadonlyMap<string, OwnPose & Pose>
   readonly techniques: ReadonlyMap<string, Technique>
   readonly movements: ReadonlyMap<string, Movement>
   readonly schools: ReadonlyMap<string, School>
-  /** Set-ups by the pose they are made for, the fullest first. */
+  /** Set-ups by the pose they are made for: the teacher's own first, of the shipped the fullest first. */
   readonly setUps: ReadonlyMap<string, readonly SetUp[]>
   readonly propKinds: Readonly<Record<PropKind, PropSpec>>
   readonly ceilings: Ceilings

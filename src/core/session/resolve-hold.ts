@@ -47,7 +47,7 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
   const answers = applicable(answersOf(block, walk, own?.answers), base)
   const form = formOf(base, variant, answers, walk.wording.roll)
   const setUp = setUpOf(block, catalog)
-  const pose = takingWhat(setUp, practisedAs(form.pose, variant, walk.session.practice))
+  const pose = takingWhat(setUp, variant, practisedAs(form.pose, variant, walk.session.practice))
   const learned = own ? undefined : catalog.learned.get(pose.id)
   const sides: readonly HoldSide[] = pose.sides ? sideOrder(block, walk, answers) : ['both']
   const phases = block.phases ?? []
@@ -78,9 +78,11 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
   })
 }
 
-/** The pose with what the set-up of this block takes, where it has one of its own or names one. */
-const takingWhat = (setUp: ResolvedHold['setUp'], pose: Pose): Pose =>
-  setUp?.from === 'block' ? { ...pose, props: propCounts(setUp.value.items) } : pose
+/** The pose with what the set-up of this block takes. A form whose counts alone are known takes those. */
+function takingWhat(setUp: ResolvedHold['setUp'], variant: Variant | undefined, pose: Pose): Pose {
+  const isOfForm = setUp?.from === 'block' || setUp?.value.variantId === variant?.id || !variant?.props
+  return setUp && isOfForm ? { ...pose, props: propCounts(setUp.value.items) } : pose
+}
 
 /** The pose with what its carried form asks, where the work is restorative and no other form says otherwise. */
 function practisedAs(pose: Pose, variant: Variant | undefined, practice: Practice): Pose {

@@ -56,7 +56,7 @@ interface WithChange {
 }
 
 /** The props of a block as they lie, and the figure they are made for where that is drawn otherwise than the pose. */
-export type SetUpInUse = Partial<Pick<SetUp, 'id' | 'figure'>> & Pick<SetUp, 'items'>
+export type SetUpInUse = Partial<Pick<SetUp, 'id' | 'variantId' | 'figure'>> & Pick<SetUp, 'items'>
 interface Of<B extends Block> {
   readonly block: B
   readonly index: number

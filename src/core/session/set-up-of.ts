@@ -11,16 +11,30 @@ export const finalRestPose = 'final-rest-lying'
 type Shelf = Pick<Catalog, 'poses' | 'ownPoses' | 'setUps'>
 
 /**
- * The set-ups made for a pose in a form of it; one the teacher copied is set up as the pose it was copied from. A form
- * with a base of its own has set-ups of its own, every other uses the pose's [settled A10].
+ * The set-ups made for a pose in a form of it, the teacher's own first; after them, for a pose that was copied, those of
+ * the one it was copied from. A form with a base or with a set-up of its own has its own, every other uses the pose's
+ * [settled A10].
  */
 export function setUpsFor({ poses, ownPoses, setUps }: Shelf, poseId: string, variantId?: string): readonly SetUp[] {
-  const origin = ownPoses.get(poseId)?.copiedFrom
-  const all = setUps.get(poseId) ?? (origin === undefined ? undefined : setUps.get(origin)) ?? []
+  const all = withOriginals(poseId, ownPoses).flatMap((id) => setUps.get(id) ?? [])
   const variants = (ownPoses.get(poseId) ?? poses.get(poseId))?.variants ?? []
-  const form = variants.find(({ id }) => id === variantId)?.base && variantId
+  const isItsOwn =
+    variants.some(({ id, base }) => id === variantId && base) || all.some((setUp) => setUp.variantId === variantId)
+  const form = isItsOwn ? variantId : undefined
   return all.filter((setUp) => setUp.variantId === form)
 }
+
+/** A pose, the one it was copied from, and so on. */
+function withOriginals(poseId: string, ownPoses: Shelf['ownPoses'], before: readonly string[] = []): readonly string[] {
+  if (before.includes(poseId)) return before
+  const along = [...before, poseId]
+  const origin = ownPoses.get(poseId)?.copiedFrom
+  return origin === undefined ? along : withOriginals(origin, ownPoses, along)
+}
+
+/** The fullest of some set-ups, the first that is. */
+export const fullOf = (all: readonly SetUp[]): SetUp | undefined =>
+  all.find(({ extent }) => extent === 'full') ?? all[0]
 
 /** A block's set-up, first found wins: its own items, the one it names, the full one of the pose; undefined without any. */
 export function setUpOf(block: HoldBlock | ClosingBlock, catalog: Shelf): Sourced<SetUpInUse> | undefined {
@@ -30,7 +44,7 @@ export function setUpOf(block: HoldBlock | ClosingBlock, catalog: Shelf): Source
   const all = setUpsFor(catalog, poseId, variantId)
   const asked = setUpId === undefined ? undefined : all.find(({ id }) => id === setUpId)
   if (asked) return { value: asked, from: 'block' }
-  const full = all.find(({ extent }) => extent === 'full') ?? all[0]
+  const full = fullOf(all)
   return full && { value: full, from: 'shipped' }
 }
 

@@ -1,4 +1,5 @@
 import type { OwnDocument } from '#model/own'
+import type { SetUp } from '#model/set-up'
 import type { Catalog } from './catalog.ts'
 import { poseIn } from './own.ts'
 import { unknownInBlocks } from './unknown-references.ts'
@@ -10,10 +11,18 @@ export function unknownInOwn(thing: OwnDocument, catalog: Catalog): UnknownRefer
     const { poseId } = thing.document
     return poseIn(catalog, poseId) ? [] : [{ path: 'poseId', id: poseId }]
   }
+  if (thing.kind === 'setUp') return unknownInSetUp(thing.document, catalog)
   if (thing.kind === 'school') return []
   if (thing.kind === 'piece') return unknownInBlocks(thing.document.blocks, catalog)
   const { counterposes, id: ownId } = thing.document
   return counterposes.flatMap((id, at) =>
     id === ownId || poseIn(catalog, id) ? [] : [{ path: `counterposes[${String(at)}]`, id }],
   )
+}
+
+function unknownInSetUp({ poseId, variantId }: SetUp, catalog: Catalog): UnknownReference[] {
+  const pose = poseIn(catalog, poseId)
+  if (!pose) return [{ path: 'poseId', id: poseId }]
+  const hasForm = variantId === undefined || pose.variants.some(({ id }) => id === variantId)
+  return hasForm ? [] : [{ path: 'variantId', id: variantId }]
 }

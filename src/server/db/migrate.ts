@@ -9,6 +9,7 @@ import { sessionShelfMigration } from './migrations/005-session-shelf.ts'
 import { classRecordsMigration } from './migrations/006-class-records.ts'
 import { ownThingsHiddenMigration } from './migrations/007-own-things-hidden.ts'
 import { classVersionsMigration } from './migrations/008-class-versions.ts'
+import { ownSetUpsMigration } from './migrations/009-own-set-ups.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -27,6 +28,7 @@ export const migrations: readonly Migration[] = [
   classRecordsMigration,
   ownThingsHiddenMigration,
   classVersionsMigration,
+  ownSetUpsMigration,
 ]
 
 const migrationsTable = 'migrations'

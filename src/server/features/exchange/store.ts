@@ -13,6 +13,7 @@ import type { ImportPlan } from '#formats/session-envelope'
 import { shippedCatalog } from '#library/shipped'
 import type { Clock } from '#server/clock'
 import type { Database } from '#server/db/open'
+import { isShipped } from '#server/features/own/former-counts'
 import type { OwnStore } from '#server/features/own/store'
 import type { SessionStore } from '#server/features/sessions/store'
 import { readableDocument } from '#server/features/sessions/migrate-document'
@@ -53,7 +54,7 @@ export function exchange({ models, inTransaction }: Database, own: OwnStore, ses
         // Also those that cannot be read: their ids are taken all the same.
         const ownRows = await models.ownThings.findAll({ attributes: ['id'], transaction })
         const takenIds = new Set([...shippedIds, ...ownRows.map(({ id }) => id)])
-        const plan = planImport(envelope, { own: ownThings, sessions: there, takenIds }, nanoid)
+        const plan = planImport(envelope, { own: ownThings, sessions: there, takenIds, isShipped }, nanoid)
         refuseUnplannable(plan, [...ownThings, ...plan.own.map((thing) => ({ ...thing, version: 1 }))])
         await models.ownThings.bulkCreate(
           plan.own.map(({ kind, document }) => ({

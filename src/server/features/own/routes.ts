@@ -9,7 +9,7 @@ import { documentRefused, refuseSlips } from '#server/features/sessions/read-doc
 import { ProblemError } from '#server/problems'
 import type { OwnStore } from './store.ts'
 
-/** `/api/own`: the teacher's own poses, variants, schools and pieces; If-Match `"0"` makes a new one. */
+/** `/api/own`: the teacher's own poses, variants, schools, pieces and set-ups; If-Match `"0"` makes a new one. */
 export function ownRoutes(store: OwnStore): Router {
   const router = apiRouter()
 

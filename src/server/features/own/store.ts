@@ -25,7 +25,7 @@ interface At {
   readonly clock: Clock
 }
 
-/** The teacher's own poses, variants, schools and pieces, with optimistic locking; none goes while it is used. */
+/** The teacher's own poses, variants, schools, pieces and set-ups, with optimistic locking; none goes while it is used. */
 export function ownStore(database: Database, clock: Clock) {
   const at: At = { database, clock }
   const { inTransaction } = database
@@ -38,12 +38,12 @@ export function ownStore(database: Database, clock: Clock) {
     /** Saves over the version it was based on; 0 makes it. Refuses to take away a variant that is used. */
     put: (thing: OwnDocument, based: number) => inTransaction((transaction) => put(at, thing, based, transaction)),
     /**
-     * Puts something that no session uses out of sight, a pose with its own variants. Deleted sessions and kept
+     * Puts something that no session uses out of sight, a pose with its own variants and set-ups. Deleted sessions and kept
      * versions that name it can still be read, and it can be brought back.
      */
     remove: (kind: OwnKind, id: string, based: number) =>
       inTransaction((transaction) => remove(at, { kind, id, based }, transaction)),
-    /** Brings back what was put out of sight, a pose with its own variants. */
+    /** Brings back what was put out of sight, a pose with its own variants and set-ups. */
     bringBack: (kind: OwnKind, id: string) =>
       inTransaction((transaction) => bringBack(database, kind, id, transaction)),
   }
@@ -113,8 +113,8 @@ async function remove({ database, clock }: At, seen: Seen, transaction: Transact
   if (uses.length > 0) throw inUse(nameOf(here), uses)
   const hiddenAt = clock.now()
   await guarded(database, seen, { hiddenAt }, transaction)
-  for (const variant of variantsOf(all, kind, id))
-    await database.models.ownThings.update({ hiddenAt }, { where: { kind: 'variant', id: variant }, transaction })
+  for (const { kind: with_, document } of goesWith(all, kind, id))
+    await database.models.ownThings.update({ hiddenAt }, { where: { kind: with_, id: document.id }, transaction })
   await purge(database, new Date(hiddenAt.getTime() - keepForMs), all, transaction)
 }
 
@@ -123,8 +123,8 @@ async function bringBack(database: Database, kind: OwnKind, id: string, transact
   const all = await list(database, transaction)
   const [brought] = await ownThings.update({ hiddenAt: null }, { where: { kind, id }, transaction })
   if (brought === 0) throw new ProblemError('UNKNOWN_OWN', { kind, id })
-  for (const variant of variantsOf(all, kind, id))
-    await ownThings.update({ hiddenAt: null }, { where: { kind: 'variant', id: variant }, transaction })
+  for (const { kind: with_, document } of goesWith(all, kind, id))
+    await ownThings.update({ hiddenAt: null }, { where: { kind: with_, id: document.id }, transaction })
 }
 
 /** Lets go what has been out of sight since before a day and is named by nothing, past states included. */
@@ -180,10 +180,13 @@ async function checkPoseKept(
 const inUse = (name: string, uses: readonly Use[]) =>
   new ProblemError('IN_USE', { name, where: placesText(uses), sessions: sessionsIn(uses) })
 
-const variantsOf = (all: readonly OwnThing[], kind: OwnKind, poseId: string): string[] =>
-  all.flatMap((thing) =>
-    kind === 'pose' && thing.kind === 'variant' && thing.document.poseId === poseId ? [thing.document.id] : [],
-  )
+/** The own variants and set-ups of a pose, and the own set-ups of a variant: they go and come back with it. */
+const goesWith = (all: readonly OwnThing[], kind: OwnKind, id: string): readonly OwnThing[] =>
+  all.filter((thing) => {
+    if (thing.kind !== 'variant' && thing.kind !== 'setUp') return false
+    if (kind === 'pose') return thing.document.poseId === id
+    return kind === 'variant' && thing.kind === 'setUp' && thing.document.variantId === id
+  })
 
 function checkReferences(thing: OwnDocument, all: readonly OwnThing[]): void {
   const [missing] = unknownInOwn(thing, withOwn(shippedCatalog, all))

@@ -36,7 +36,7 @@ export async function usesOf(
   return [...inSessions, ...own.flatMap((thing) => usesInOwn(thing, kind, id))]
 }
 
-/** An own pose counters with another; a piece holds poses and their variants. */
+/** An own pose counters with another, and a copy is set up as its original; a piece holds poses and their variants. */
 function usesInOwn(thing: OwnThing, kind: OwnKind, id: string): Use[] {
   const isPast = thing.hidden ?? false
   if (thing.kind === 'piece')
@@ -47,7 +47,10 @@ function usesInOwn(thing: OwnThing, kind: OwnKind, id: string): Use[] {
     }))
   const counters =
     kind === 'pose' && thing.kind === 'pose' && thing.document.id !== id && thing.document.counterposes.includes(id)
-  return counters ? [{ where: `the pose ${thing.document.names.english}`, isPast }] : []
+  const isCopy = kind === 'pose' && thing.kind === 'pose' && thing.document.copiedFrom === id
+  const where = () => `the pose ${thing.kind === 'pose' ? thing.document.names.english : ''}`
+  // Its original may be deleted; it is kept readable for it.
+  return [...(counters ? [{ where: where(), isPast }] : []), ...(isCopy ? [{ where: where(), isPast: true }] : [])]
 }
 
 interface Naming {
@@ -93,6 +96,7 @@ const usesInBlocks = (blocks: readonly Block[], kind: OwnKind, id: string): (str
   blocks.flatMap((block) => {
     if (block.kind !== 'hold') return []
     if (kind === 'pose') return block.poseId === id ? [block.variantId] : []
+    if (kind === 'setUp') return block.setUpId === id ? [block.variantId] : []
     return kind === 'variant' && block.variantId === id ? [block.variantId] : []
   })
 

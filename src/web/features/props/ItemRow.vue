@@ -4,11 +4,12 @@ import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed, useId } from 'vue'
 import type { PropKind } from '#model/prop'
-import type { PropTurn, SetUpItem } from '#model/set-up'
+import type { BodyPart, PropTurn, SetUpItem } from '#model/set-up'
 import { carries } from '#core/props'
 import { namedFolds } from '#library/prop-kinds'
 import type { FoldName } from '#library/prop-kinds'
 import {
+  bodyParts,
   countedProp,
   defaultTurn,
   foldNameOf,
@@ -80,6 +81,15 @@ const setFold = (name: FoldName) => {
 const setTurn = (turn: PropTurn) => {
   change(props.item.id, { turn })
 }
+/** Something that was only listed gets its place here. */
+const placeChoices = bodyParts.map((value) => ({ value, words: partNames[value] }))
+function place(part: BodyPart): void {
+  const folds = spec.value.shape === 'sheet' ? { folds: [...namedFolds.standard] } : {}
+  change(props.item.id, { ...folds, under: part })
+}
+const kindLabel = computed(() =>
+  props.item.under ? `Kind under the ${partNames[props.item.under].toLowerCase()}` : 'Kind',
+)
 const countLabel = computed(() => (props.item.piles === 2 ? 'Both sides together' : 'How many'))
 </script>
 
@@ -101,7 +111,7 @@ const countLabel = computed(() => (props.item.piles === 2 ? 'Both sides together
         option-value="value"
         fluid
         size="small"
-        :aria-label="`Kind under the ${partNames[item.under].toLowerCase()}`"
+        :aria-label="kindLabel"
         @update:model-value="setKind"
       />
       <span aria-hidden="true">{{ countLabel }}</span>
@@ -115,7 +125,22 @@ const countLabel = computed(() => (props.item.piles === 2 ? 'Both sides together
         small
         @change="change(item.id, { count: $event })"
       />
-      <template v-if="spec.shape === 'sheet'">
+      <template v-if="item.under === undefined">
+        <label :for="`${id}-place`">Under</label>
+        <Select
+          :input-id="`${id}-place`"
+          :model-value="null"
+          :options="placeChoices"
+          option-label="words"
+          option-value="value"
+          placeholder="Choose a part"
+          fluid
+          size="small"
+          aria-label="Under which part"
+          @update:model-value="place"
+        />
+      </template>
+      <template v-if="spec.shape === 'sheet' && item.under !== undefined">
         <label :for="`${id}-fold`">Fold</label>
         <Select
           :input-id="`${id}-fold`"
@@ -129,7 +154,7 @@ const countLabel = computed(() => (props.item.piles === 2 ? 'Both sides together
           @update:model-value="setFold"
         />
       </template>
-      <template v-if="turns.length > 0 && item.lies === undefined">
+      <template v-if="turns.length > 0 && item.lies === undefined && item.under !== undefined">
         <label :for="`${id}-turn`">Turned</label>
         <Select
           :input-id="`${id}-turn`"

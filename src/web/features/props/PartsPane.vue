@@ -4,6 +4,7 @@ import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
 import type { BodyPart, SetUpItem } from '#model/set-up'
 import { freeId } from '#core/comfort'
+import { isPlaced } from '#core/props'
 import { mirrorText } from '#core/session'
 import { namedFolds } from '#library/prop-kinds'
 import { lengthText } from '#words/lengths'
@@ -22,6 +23,8 @@ const parts = computed(() =>
     .filter((part) => items.value.some(({ under }) => under === part))
     .map((part) => ({ part, items: items.value.filter(({ under }) => under === part) })),
 )
+/** What was listed and has no place yet. */
+const listed = computed(() => items.value.filter((item) => !isPlaced(item)))
 const sumOf = (part: BodyPart): string | undefined => {
   const there = elevation.value?.piles.filter((pile) => pile.part === part) ?? []
   const pieces = there[0]?.pieces.length ?? 0
@@ -67,6 +70,19 @@ function add(part: BodyPart | null): void {
     <ul>
       <ItemRow
         v-for="item in there"
+        :key="item.id"
+        :item="item"
+        :is-open="openId === item.id"
+        @toggle="openId = openId === item.id ? undefined : item.id"
+      />
+    </ul>
+  </section>
+  <section v-if="listed.length > 0" class="part">
+    <h3>Listed, not placed</h3>
+    <p class="note">Fetched and counted; drawn once it is under a part.</p>
+    <ul>
+      <ItemRow
+        v-for="item in listed"
         :key="item.id"
         :item="item"
         :is-open="openId === item.id"

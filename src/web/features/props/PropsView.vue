@@ -4,6 +4,7 @@ import SelectButton from 'primevue/selectbutton'
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { standsFirmly } from '#core/comfort'
+import { isPlaced } from '#core/props'
 import { basePositionNames } from '#words/positions'
 import { drawAbove } from '#web/shared/figures/drawing-above.ts'
 import { drawElevation } from '#web/shared/figures/drawing.ts'
@@ -22,6 +23,7 @@ const {
   used,
   chosen,
   chosenSetUp,
+  items,
   setUp,
   figure,
   statureCm,
@@ -82,7 +84,11 @@ function choose(id: string | null): void {
 const told = computed(() =>
   measures.value.filter(({ mark }) => mark === undefined).map((measure) => captionWords(measure, unit.value)),
 )
-const steady = computed(() => standsFirmly(findings.value))
+/** How it stands; what was only listed is under nobody yet. */
+const standing = computed(() => {
+  if (!items.value.every(isPlaced)) return 'Not all of it has its place yet'
+  return standsFirmly(findings.value) ? 'Stands firmly' : 'A stack wants a look'
+})
 const sub = computed(() =>
   chosen.value
     ? `${basePositionNames[chosen.value.base]} · ${seenFrom.value} · person of ${String(statureCm.value)} cm`
@@ -151,7 +157,7 @@ const drawerOpen = ref(false)
         </p>
         <p v-if="drawing && drawing.left.length > 0" class="told">Also: {{ drawing.left.join(', ') }}</p>
         <p class="estimate">
-          {{ steady ? 'Stands firmly' : 'A stack wants a look' }} · heights are estimates within 15 %, comfort decides
+          {{ standing }} · heights are estimates within 15 %, comfort decides
         </p>
         <StatureField v-model="statureCm" />
       </footer>

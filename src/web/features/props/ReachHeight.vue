@@ -86,6 +86,7 @@ const offers = computed<readonly Offer[]>(() =>
   found.value.ok ? found.value.value.best.map(({ key, height, cls }) => offer(key, height, cls)) : [],
 )
 const count = computed(() => (found.value.ok ? found.value.value.count : 0))
+const more = computed(() => count.value - offers.value.length)
 /** The nearest there is, where nothing comes to the height. */
 const nearest = computed<readonly Offer[]>(() => {
   if (found.value.ok) return []
@@ -182,7 +183,7 @@ function take(key: string): void {
         </li>
       </ul>
     </template>
-    <p v-if="count > offers.length" class="note">{{ count - offers.length }} more ways come to it.</p>
+    <p v-if="more > 0" class="note">{{ more === 1 ? '1 more way comes' : `${more} more ways come` }} to it.</p>
   </section>
 </template>
 

@@ -2,11 +2,12 @@
 import Button from 'primevue/button'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import type { OwnPose } from '#model/pose'
 import type { Problem } from '#model/problem'
 import { poseIn } from '#core/session'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
-import { copyOf, dropDraft, emptyPose, keepDraft, keptDraft } from './own-pose-draft.ts'
+import type { OwnOutcome } from '#web/shared/own/own-store.ts'
+import { copyOf, dropDraft, emptyPose, keepDraft, keptDraft, poseOf, setUpOfDraft } from './own-pose-draft.ts'
+import type { OwnPoseDraft } from './own-pose-draft.ts'
 import OwnPoseShape from './OwnPoseShape.vue'
 import OwnPoseTimes from './OwnPoseTimes.vue'
 import OwnPoseWords from './OwnPoseWords.vue'
@@ -16,7 +17,7 @@ const route = useRoute()
 const router = useRouter()
 const own = useOwnStore()
 
-const draft = ref<OwnPose>()
+const draft = ref<OwnPoseDraft>()
 const wasKept = ref(false)
 const problem = ref<Problem>()
 const away = ref(false)
@@ -34,11 +35,12 @@ onMounted(async () => {
 })
 
 /** What the page starts from: the pose edited, a copy of another, or an empty one. */
-function fresh(): OwnPose | undefined {
+function fresh(): OwnPoseDraft | undefined {
   const { id } = route.params
   if (typeof id === 'string') {
     const thing = own.find('pose', id)
-    return thing?.kind === 'pose' ? structuredClone(thing.document) : undefined
+    const props = structuredClone(own.catalog.ownPoses.get(id)?.props ?? [])
+    return thing?.kind === 'pose' ? { ...structuredClone(thing.document), props } : undefined
   }
   const from = typeof route.query['from'] === 'string' ? poseIn(own.catalog, route.query['from']) : undefined
   return from ? copyOf(from) : emptyPose()
@@ -66,13 +68,19 @@ async function save(): Promise<void> {
   if (!draft.value) return
   problem.value = undefined
   away.value = false
-  const outcome = await own.put('pose', draft.value)
+  const outcome = await put(draft.value)
   if (outcome.kind === 'done') {
     dropDraft(draftKey)
     await router.push({ name: 'shelf-page', params: { id: draft.value.id } })
   } else if (outcome.kind === 'refused') problem.value = outcome.problem
   else away.value = true
   if (outcome.kind !== 'done') await goToFirstMend()
+}
+/** The pose, and the set-up made of what it takes. */
+async function put(typed: OwnPoseDraft): Promise<OwnOutcome> {
+  const outcome = await own.put('pose', poseOf(typed))
+  const setUp = outcome.kind === 'done' ? setUpOfDraft(typed, own.catalog) : undefined
+  return setUp ? own.put('setUp', setUp) : outcome
 }
 /** The first field that wants mending gets the focus; without one the words above the form are shown. */
 async function goToFirstMend(): Promise<void> {

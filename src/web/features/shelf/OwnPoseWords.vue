@@ -2,13 +2,13 @@
 import InputText from 'primevue/inputtext'
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import type { OwnPose } from '#model/pose'
 import { targets } from '#model/pose'
 import { keepRoll, sayRoll } from '#core/session'
 import { targetNames } from '#words/targets'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import CueEditor from '#web/shared/ui/CueEditor.vue'
 import { choicesOf } from './choices-of.ts'
+import type { OwnPoseDraft } from './own-pose-draft.ts'
 import FormField from './FormField.vue'
 import LinesField from './LinesField.vue'
 import PropRows from './PropRows.vue'
@@ -16,7 +16,7 @@ import TickList from './TickList.vue'
 
 /** What is said of a pose of one's own, what it takes, and what it goes with. */
 defineProps<{ refusal: (path: string) => string | undefined }>()
-const pose = defineModel<OwnPose>({ required: true })
+const pose = defineModel<OwnPoseDraft>({ required: true })
 const own = useOwnStore()
 
 /** In an each-side pose words are written for the left side and kept for both. */

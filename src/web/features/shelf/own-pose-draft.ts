@@ -1,11 +1,17 @@
 import { nanoid } from 'nanoid'
-import type { OwnPose, Pose } from '#model/pose'
+import type { FormerOwnPose, OwnPose, Pose } from '#model/pose'
+import { fullOf, listedSetUp, propCounts, setUpsFor, splitCounts } from '#core/session'
+import type { Catalog } from '#core/session'
+import type { SetUp } from '#model/set-up'
 import { markedName } from '#words/text'
 
 const three = <T>(value: T) => ({ new: value, regular: value, experienced: value })
 
+/** A pose as it is typed: with what it takes, which is kept as a set-up of its own. */
+export type OwnPoseDraft = OwnPose & { props: Pose['props'] }
+
 /** An empty pose to start from: what has a usual value has it, what only the teacher can know is open. */
-export const emptyPose = (): OwnPose => ({
+export const emptyPose = (): OwnPoseDraft => ({
   id: nanoid(),
   names: { english: '', others: [] },
   base: { enter: 'supine', leave: 'supine' },
@@ -47,26 +53,38 @@ function range(fromS: number, usualS: number, toS: number) {
 }
 
 /** A copy of a pose under an id of its own, said to be one. */
-export const copyOf = (pose: Pose): OwnPose => ({
+export const copyOf = (pose: Pose): OwnPoseDraft => ({
   ...structuredClone(pose),
   id: nanoid(),
   copiedFrom: pose.id,
   names: { ...structuredClone(pose.names), english: markedName(pose.names.english, ', mine') },
 })
 
+/** The document of a draft. Its forms take what those of the pose do that it was copied from. */
+export const poseOf = (draft: OwnPoseDraft): OwnPose => splitCounts(draft as FormerOwnPose, () => true).pose
+
+/** The set-up that a draft's counts make, where its pose is not set up with them already. */
+export function setUpOfDraft({ id, props }: OwnPoseDraft, catalog: Catalog): SetUp | undefined {
+  const full = fullOf(setUpsFor(catalog, id))
+  const listed = listedSetUp(props, id)
+  const isSame = JSON.stringify(propCounts(full?.items ?? [])) === JSON.stringify(propCounts(listed.items))
+  if (isSame) return undefined
+  return full?.poseId === id ? { ...full, items: listed.items } : listed
+}
+
 const keptAs = (id: string) => `zovrin.draft.pose.${id}`
 
 /** What was typed and not yet saved, kept in this browser: a closed tab loses nothing. */
-export function keptDraft(id: string): OwnPose | undefined {
+export function keptDraft(id: string): OwnPoseDraft | undefined {
   try {
-    const kept: OwnPose | null = JSON.parse(localStorage.getItem(keptAs(id)) ?? 'null')
+    const kept: OwnPoseDraft | null = JSON.parse(localStorage.getItem(keptAs(id)) ?? 'null')
     // One that was begun with the first edition has no words for arranging.
     return kept ? { ...kept, setUpWords: kept.setUpWords ?? [] } : undefined
   } catch {
     return undefined
   }
 }
-export const keepDraft = (id: string, pose: OwnPose): void => {
+export const keepDraft = (id: string, pose: OwnPoseDraft): void => {
   localStorage.setItem(keptAs(id), JSON.stringify(pose))
 }
 export const dropDraft = (id: string): void => {

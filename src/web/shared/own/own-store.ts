@@ -32,7 +32,7 @@ const piecesIn = (things: readonly OwnThing[]): Piece[] =>
     .flatMap((thing) => (thing.kind === 'piece' && !thing.hidden ? [thing.document] : []))
     .sort((a, b) => a.name.localeCompare(b.name))
 
-/** The teacher's own poses, variants, schools and pieces, and the whole shelf with them in it. */
+/** The teacher's own poses, variants, schools, pieces and set-ups, and the whole shelf with them in it. */
 export const useOwnStore = defineStore('own', () => {
   const things = shallowRef(kept())
   /** What was deleted last in this window: it can be brought back. */
