@@ -156,9 +156,7 @@ const drawerOpen = ref(false)
           >
         </p>
         <p v-if="drawing && drawing.left.length > 0" class="told">Also: {{ drawing.left.join(', ') }}</p>
-        <p class="estimate">
-          {{ standing }} · heights are estimates within 15 %, comfort decides
-        </p>
+        <p class="estimate">{{ standing }} · heights are estimates within 15 %, comfort decides</p>
         <StatureField v-model="statureCm" />
       </footer>
     </section>

@@ -85,8 +85,7 @@ const offer = (key: string, height: number, cls: string): Offer => ({
 const offers = computed<readonly Offer[]>(() =>
   found.value.ok ? found.value.value.best.map(({ key, height, cls }) => offer(key, height, cls)) : [],
 )
-const count = computed(() => (found.value.ok ? found.value.value.count : 0))
-const more = computed(() => count.value - offers.value.length)
+const more = computed(() => (found.value.ok ? found.value.value.count : 0) - offers.value.length)
 /** The nearest there is, where nothing comes to the height. */
 const nearest = computed<readonly Offer[]>(() => {
   if (found.value.ok) return []
