@@ -19,12 +19,15 @@ export interface RefusalFacts {
   RETENTION_LONG: { isS: number; mostS: number }
   ROUNDS_MANY: { is: number; most: number }
   COMPOSED_LONG: { isS: number; mostS: number }
+  CHIN_BEFORE_BELLY: object
   CUE_EMPTY: object
   EVENTS_OUT_OF_ORDER: object
   HOLD_UNDER_PHASES: { leastS: number }
   HOLD_RANGE_ORDER: object
   ID_RESERVED: object
   ID_TWICE: { first: number }
+  LOCKS_DIFFER: object
+  NOSTRILS_OPEN: object
   PACE_RANGE: object
   PHASE_REST: object
   PILES_UNEVEN: object
@@ -32,6 +35,10 @@ export interface RefusalFacts {
   SESSIONS_OR_BLOCKS: object
   SIDE_IN_SYMMETRIC: object
   SIDES_ALIKE: object
+  SLOPE_STANDS: object
+  SLOPE_WITHOUT_SETS: object
+  STATIONS_ALONE: object
+  TIME_OR_BREATHS: object
 }
 export type RefusalCode = keyof RefusalFacts
 

@@ -80,7 +80,8 @@ const holds: fc.Arbitrary<Omit<HoldBlock, 'id'>> = fc.record(
   { requiredKeys: ['kind', 'poseId'] },
 )
 
-const breaths: fc.Arbitrary<Omit<BreathBlock, 'id'>> = fc.record(
+/** Breath blocks as schema 1 has them, without their id. */
+export const breaths: fc.Arbitrary<Omit<BreathBlock, 'id'>> = fc.record(
   {
     kind: fc.constant('breath' as const),
     techniqueId: oneOf(techniques),
@@ -92,6 +93,8 @@ const breaths: fc.Arbitrary<Omit<BreathBlock, 'id'>> = fc.record(
       fc.record({ naturalS: s(5, 600) }),
     ),
     naturalBeforeS: s(0, 60),
+    naturalAfterS: s(0, 60),
+    countedRounds: s(0, 6),
     restBetweenSetsS: s(0, 60),
     times,
   },

@@ -59,12 +59,15 @@ const mends: { readonly [Code in RefusalCode]: (facts: RefusalFacts[Code], path:
   ROUNDS_MANY: ({ is, most }) => `: ${String(is)} rounds in one block: at most ${String(most)}, or divide it`,
   COMPOSED_LONG: ({ isS, mostS }) =>
     ` come to ${formatDuration(isS)}: a session lasts at most ${formatDuration(mostS)}, so shorten or take out some`,
+  CHIN_BEFORE_BELLY: () => ' lifts the chin before the belly is let go: let the belly go first',
   CUE_EMPTY: () => ' has neither words nor a sound: give it one',
   EVENTS_OUT_OF_ORDER: () => ' do not follow one another by their numbers: send them in order, without a gap',
   HOLD_UNDER_PHASES: ({ leastS }) => ` is shorter than its phases: give at least ${formatDuration(leastS)}`,
   HOLD_RANGE_ORDER: () => ': the usual time lies between the shortest and the longest',
   ID_RESERVED: () => ' is a word programs keep for themselves: choose another',
   ID_TWICE: ({ first }) => ` is also that of number ${String(first + 1)}: give each its own`,
+  LOCKS_DIFFER: () => ' must let go each lock that is taken, once: name the same ones in both',
+  NOSTRILS_OPEN: () => ' must go in and out by turns, and its end join its beginning',
   PACE_RANGE: () => ': one count lasts from 0.25 s to 10 s',
   PHASE_REST: () => ': exactly one of them is “the rest of it”',
   PILES_UNEVEN: () => ' cannot be divided into two equal piles: take an even number or one pile',
@@ -72,6 +75,10 @@ const mends: { readonly [Code in RefusalCode]: (facts: RefusalFacts[Code], path:
   SESSIONS_OR_BLOCKS: () => ' or blocks must be there, and not both',
   SIDE_IN_SYMMETRIC: () => ' names a side, but the pose has none: give it two sides or leave the side out',
   SIDES_ALIKE: () => ' says the same as the left side: say what is different in the body',
+  SLOPE_STANDS: () => ' must grow or shrink: give it at least half a count',
+  SLOPE_WITHOUT_SETS: () => ' changes between sets: give the section sets of rounds',
+  STATIONS_ALONE: () => ' have rounds of their own: take out the amount, the nostrils and the steps',
+  TIME_OR_BREATHS: () => ' or a number of breaths must be there, and not both',
 }
 
 const mendOf = <Code extends RefusalCode>(code: Code, facts: RefusalFacts[Code], path: string): string =>

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { ladder, ladderSteps, patternFromRatio, roundFacts, steadiness } from './index.ts'
+import { orThrow } from '#core/result'
+import { countFor, fillTime, ladder, ladderSteps, patternFromRatio, roundFacts, setsFor, steadiness } from './index.ts'
 
 const second = { num: 1000, den: 1 }
 const whole = (inhale: number, full: number, out: number, empty: number) => ({
@@ -16,13 +17,66 @@ describe('facts of a round', () => {
     ['B3', whole(4, 4, 8, 0), { num: 1200, den: 1 }, false, [19.2, 3.125, [1, 1, 2, 0], 0.25, 4.8]],
     ['B4', whole(4, 0, 6, 0), second, true, [20, 6, [2, 0, 3, 0], 0, 0]],
   ] as const)('%s', (_, pattern, pace, alternate, [roundS, perMin, ratio, held, longest]) => {
-    const facts = roundFacts({ pattern, pace, alternate })
+    const facts = orThrow(roundFacts({ pattern, pace, alternate }))
     expect(facts.roundS).toBeCloseTo(roundS, 9)
     expect(facts.breathsPerMin).toBeCloseTo(perMin, 9)
     expect(facts.ratio).toEqual(ratio)
     expect(facts.heldShare).toBeCloseTo(held, 9)
     expect(facts.longestHoldS).toBeCloseTo(longest, 9)
     expect(facts.outOverIn).toBeCloseTo(pattern.out / pattern.in, 9)
+  })
+})
+
+describe('filling a time', () => {
+  test.each([
+    ['B6', { timeMs: 360_000, pattern: whole(4, 0, 5, 0), roundsPerSet: 9, restMs: 45_000 }, 27, [9, 9, 9], 27_000],
+    ['B7', { timeMs: 300_000, pattern: whole(4, 4, 8, 0), roundsPerSet: 6, restMs: 60_000 }, 12, [6, 6], 48_000],
+    [
+      'B8',
+      { timeMs: 240_000, pattern: whole(4, 0, 6, 0), roundsPerSet: 6, restMs: 30_000, alternate: true },
+      10,
+      [6, 4],
+      10_000,
+    ],
+  ])('%s', (_, input, rounds, sets, leftMs) => {
+    expect(fillTime({ ...input, pace: second })).toEqual({ ok: true, value: { rounds, sets, leftMs }, warnings: [] })
+  })
+
+  test.each([
+    ['timeMs', { timeMs: NaN }, 'NOT_FINITE'],
+    ['timeMs', { timeMs: 14_400_001 }, 'OUT_OF_RANGE'],
+    ['pattern.in', { pattern: whole(0, 0, 4, 0) }, 'OUT_OF_RANGE'],
+    ['pattern.full', { pattern: whole(4, 65, 4, 0) }, 'OUT_OF_RANGE'],
+    ['pace', { pace: { num: 200, den: 1 } }, 'OUT_OF_RANGE'],
+    ['roundsPerSet', { roundsPerSet: 0 }, 'OUT_OF_RANGE'],
+    ['restMs', { restMs: -1 }, 'OUT_OF_RANGE'],
+  ])('refuses %s with %o', (field, change, code) => {
+    const input = { timeMs: 60_000, pattern: whole(4, 0, 4, 0), pace: second, roundsPerSet: 6, restMs: 0 }
+    expect(fillTime({ ...input, ...change })).toMatchObject({ ok: false, code, field })
+  })
+
+  test('the other way: up to five sizes of a set, those that leave least over first', () => {
+    const input = { timeMs: 300_000, pattern: whole(4, 4, 8, 0), pace: second, restMs: 60_000 }
+    const options = orThrow(setsFor(input))
+    expect(options).toHaveLength(5)
+    options.forEach(({ roundsPerSet, rounds, leftMs }, at) => {
+      expect(orThrow(fillTime({ ...input, roundsPerSet }))).toMatchObject({ rounds, leftMs })
+      expect(leftMs).toBeGreaterThanOrEqual(options[at - 1]?.leftMs ?? 0)
+    })
+    expect(options[0]).toEqual({ roundsPerSet: 8, rounds: 15, leftMs: 0 })
+  })
+
+  test('and the base of a ratio whose total comes nearest, the shorter on a tie, within what a level is given', () => {
+    const input = { timeMs: 300_000, ratio: [1, 0, 1, 0] as const, rounds: 18, sets: 2, restMs: 30_000 }
+    expect(orThrow(countFor({ ...input, level: 'regular' }))).toEqual({
+      base: 4,
+      pattern: whole(4, 0, 4, 0),
+      totalMs: 318_000,
+    })
+    expect(orThrow(countFor({ ...input, level: 'new' })).base).toBe(3)
+    // Three counts come to 306 s and four to 378 s: as far from 342 s.
+    expect(orThrow(countFor({ ...input, rounds: 9, sets: 4, timeMs: 342_000, level: 'regular' })).base).toBe(3)
+    expect(countFor({ ...input, ratio: [0, 0, 1, 0], level: 'new' })).toMatchObject({ field: 'ratio.in' })
   })
 })
 
@@ -72,7 +126,7 @@ describe('a typed ratio', () => {
           empty: fc.integer({ min: 0, max: 40 }),
         }),
         (pattern) => {
-          const { ratio } = roundFacts({ pattern, pace: second })
+          const { ratio } = orThrow(roundFacts({ pattern, pace: second }))
           expect(patternFromRatio({ text: ratio.join(':'), baseCounts: pattern.in / 2 })).toMatchObject({
             ok: true,
             value: pattern,

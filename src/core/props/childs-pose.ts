@@ -1,7 +1,7 @@
-import { refused } from '#core/result'
+import { amiss, refused } from '#core/result'
 import { bodyOf } from './body.ts'
 import type { OfBody } from './body.ts'
-import { amiss, calculated, statureRange } from './calculated.ts'
+import { calculated, statureRange } from './calculated.ts'
 import type { Calculated } from './calculated.ts'
 import { asin, atan2, cos, sin } from './degrees.ts'
 

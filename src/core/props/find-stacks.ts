@@ -1,6 +1,7 @@
-import { refused } from '#core/result'
-import { amiss, calculated } from './calculated.ts'
-import type { Calculated, Checked } from './calculated.ts'
+import { amiss, refused } from '#core/result'
+import type { Checked } from '#core/result'
+import { calculated } from './calculated.ts'
+import type { Calculated } from './calculated.ts'
 
 /** One way a piece can lie: its loaded height and footprint in cm; round pieces carry nothing firm. */
 export interface StackOption {

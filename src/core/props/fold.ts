@@ -1,6 +1,6 @@
-import { refused } from '#core/result'
+import { amiss, refused } from '#core/result'
 import type { Refused } from '#core/result'
-import { amiss, calculated } from './calculated.ts'
+import { calculated } from './calculated.ts'
 import type { Calculated, CalculationCode } from './calculated.ts'
 
 /** A fold or a roll of a blanket; `n` is the number of pleats of an accordion [formula book 2]. */

@@ -1,8 +1,8 @@
-import { refused } from '#core/result'
+import { amiss, refused } from '#core/result'
 import type { Refused } from '#core/result'
 import { bodyOf } from './body.ts'
 import type { OfBody } from './body.ts'
-import { amiss, calculated, statureRange } from './calculated.ts'
+import { calculated, statureRange } from './calculated.ts'
 import type { Calculated, CalculationCode } from './calculated.ts'
 import { acos, asin, atan2, cos, radians, sin } from './degrees.ts'
 

@@ -1,5 +1,7 @@
-import { amiss, calculated } from './calculated.ts'
-import type { Calculated, Checked } from './calculated.ts'
+import { amiss } from '#core/result'
+import type { Checked } from '#core/result'
+import { calculated } from './calculated.ts'
+import type { Calculated } from './calculated.ts'
 
 /** How many of a size fit side by side; the little slack is for sums of decimals [formula book 5i]. */
 const fit = (total: number, size: number, gap: number, margin: number): number =>

@@ -1,6 +1,7 @@
-import { refused } from '#core/result'
-import { amiss, calculated } from './calculated.ts'
-import type { Calculated, Checked } from './calculated.ts'
+import { amiss, refused } from '#core/result'
+import type { Checked } from '#core/result'
+import { calculated } from './calculated.ts'
+import type { Calculated } from './calculated.ts'
 
 /** How a material gives: it never loses more than `cMax` of its height; half of that at `p50` kPa. */
 export interface Material {

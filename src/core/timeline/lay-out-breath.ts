@@ -1,4 +1,4 @@
-import { boundaryMs, fillTime, roundParts } from '#core/breath'
+import { boundaryMs, fill, roundHalfCounts, roundParts } from '#core/breath'
 import type { ResolvedBreath } from '#core/session'
 import { msFromS } from '#core/units'
 import type { Milliseconds } from '#core/units'
@@ -36,7 +36,13 @@ function counted(breath: ResolvedBreath, amount: Counted): Piece[] {
   }
   const filled =
     'fillS' in amount
-      ? fillTime(msFromS(amount.fillS), pattern, pace, amount.roundsPerSet, restMs)
+      ? fill({
+          timeMs: msFromS(amount.fillS),
+          halfCounts: roundHalfCounts(pattern),
+          pace,
+          roundsPerSet: amount.roundsPerSet,
+          restMs,
+        })
       : { sets: new Array<number>(amount.sets).fill(amount.roundsPerSet), leftMs: 0 }
   let halfCount = 0
   const pieces = filled.sets.flatMap((rounds, index): Piece[] => {

@@ -2,7 +2,7 @@
 import Select from 'primevue/select'
 import { computed } from 'vue'
 import type { BreathAmount, BreathBlock } from '#model/block'
-import { fillTime, patternText, roundHalfCounts, roundSecondsText } from '#core/breath'
+import { fill, patternText, roundHalfCounts, roundSecondsText } from '#core/breath'
 import { withFields } from '#core/session'
 import type { FieldsOf, ResolvedBreath } from '#core/session'
 import { betweenLimits, blockLimits } from '#model/limits'
@@ -44,6 +44,19 @@ const amounts = [
   { value: 'sets', words: 'sets of rounds' },
   { value: 'fill', words: 'as many as fit a time' },
 ]
+/** The rounds that fill the time there is. */
+const filled = computed(() => {
+  const { pattern, pace, restBetweenSetsS } = props.resolved
+  if (!pattern || !fills.value) return undefined
+  const { fillS, roundsPerSet } = fills.value
+  return fill({
+    timeMs: fillS * 1000,
+    halfCounts: roundHalfCounts(pattern),
+    pace,
+    roundsPerSet,
+    restMs: restBetweenSetsS * 1000,
+  })
+})
 /** The other way to say how much, with what comes nearest to it. */
 function setKind(kind: string): void {
   const { pattern, pace, restBetweenSetsS } = props.resolved
@@ -55,38 +68,24 @@ function setKind(kind: string): void {
     set({ amount: { fillS: Math.max(5, Math.ceil(totalMs / 1000)), roundsPerSet: sets.value.roundsPerSet } })
   }
   if (kind === 'sets' && fills.value) {
-    const { sets: filled } = fillTime(
-      fills.value.fillS * 1000,
-      pattern,
-      pace,
-      fills.value.roundsPerSet,
-      restBetweenSetsS * 1000,
-    )
-    set({ amount: { sets: Math.max(1, filled.length), roundsPerSet: fills.value.roundsPerSet } })
+    set({ amount: { sets: Math.max(1, filled.value?.sets.length ?? 0), roundsPerSet: fills.value.roundsPerSet } })
   }
 }
 function setAmount(fields: FieldsOf<BreathAmount>): void {
   set({ amount: withFields(props.resolved.amount, fields) })
 }
 const rows = computed(() => {
-  const { pattern, pace, restBetweenSetsS } = props.resolved
+  const { pattern, pace } = props.resolved
   if (!pattern) return []
   const round = { name: 'One round', figure: `${roundSecondsText(pattern, pace)} s` }
-  if (!fills.value) return [{ name: 'In, out', figure: patternText(pattern) }, round]
-  const filled = fillTime(fills.value.fillS * 1000, pattern, pace, fills.value.roundsPerSet, restBetweenSetsS * 1000)
+  if (!filled.value) return [{ name: 'In, out', figure: patternText(pattern) }, round]
   return [
     round,
     {
       name: 'Fits',
-      figure:
-        filled.sets.length === 0
-          ? 'not one round'
-          : counted(
-              filled.sets.reduce((sum, rounds) => sum + rounds, 0),
-              'round',
-            ),
+      figure: filled.value.rounds === 0 ? 'not one round' : counted(filled.value.rounds, 'round'),
     },
-    { name: 'Then natural breath', figure: formatMs(filled.leftMs) },
+    { name: 'Then natural breath', figure: formatMs(filled.value.leftMs) },
   ]
 })
 </script>

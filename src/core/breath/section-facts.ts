@@ -1,0 +1,90 @@
+import type { Milliseconds } from '#core/units'
+import { layOutSection } from './lay-out-section.ts'
+import type { Stretch } from './lay-out-section.ts'
+import { roundLength } from './resolve-section.ts'
+import type { ResolvedSection } from './resolve-section.ts'
+
+/** What a section, or a block of them, comes to [breath book 2]. */
+export interface SectionFacts {
+  readonly totalMs: Milliseconds
+  readonly rounds: number
+  readonly breaths: number
+  /** Held in all, the pauses of steps with it, and the longest without a break. */
+  readonly heldMs: Milliseconds
+  readonly longestHoldMs: Milliseconds
+  /** Natural breath in all, rests between sets with it. */
+  readonly naturalMs: Milliseconds
+  /** Fewest breaths a minute of its rounds; absent where nothing is counted. */
+  readonly steepest?: number
+}
+
+const held: ReadonlySet<Stretch['part']> = new Set(['full', 'empty', 'pause'])
+const natural: ReadonlySet<Stretch['part']> = new Set(['natural', 'rest'])
+
+export function sectionFacts(section: ResolvedSection): SectionFacts {
+  const stretches = layOutSection(section)
+  const sum = (parts: ReadonlySet<Stretch['part']>) =>
+    stretches.reduce((all, { part, lengthMs }) => (parts.has(part) ? all + lengthMs : all), 0)
+  return {
+    totalMs: stretches.reduce((all, { lengthMs }) => all + lengthMs, 0),
+    ...countsOf(section),
+    heldMs: sum(held),
+    longestHoldMs: longestHold(stretches),
+    naturalMs: sum(natural),
+  }
+}
+
+/** Facts of a block: the sums and extremes of its sections'. */
+export function blockFacts(sections: readonly ResolvedSection[]): SectionFacts {
+  return sections.map(sectionFacts).reduce(together, nothing)
+}
+
+const nothing: SectionFacts = { totalMs: 0, rounds: 0, breaths: 0, heldMs: 0, longestHoldMs: 0, naturalMs: 0 }
+
+function together(a: SectionFacts, b: SectionFacts): SectionFacts {
+  const steepest = [a.steepest, b.steepest].filter((one) => one !== undefined)
+  return {
+    totalMs: a.totalMs + b.totalMs,
+    rounds: a.rounds + b.rounds,
+    breaths: a.breaths + b.breaths,
+    heldMs: a.heldMs + b.heldMs,
+    longestHoldMs: Math.max(a.longestHoldMs, b.longestHoldMs),
+    naturalMs: a.naturalMs + b.naturalMs,
+    ...(steepest.length > 0 ? { steepest: Math.min(...steepest) } : {}),
+  }
+}
+
+function countsOf(section: ResolvedSection): Pick<SectionFacts, 'rounds' | 'breaths' | 'steepest'> {
+  switch (section.kind) {
+    case 'natural':
+    case 'lesson':
+    case 'uncounted':
+      return { rounds: 0, breaths: section.breaths ?? 0 }
+    case 'retention':
+      return { rounds: section.section.times, breaths: section.section.times }
+    case 'strokes':
+      return { rounds: section.section.rounds, breaths: 0 }
+    case 'rounds': {
+      const breathsOfRound = section.list.length / 2
+      const rounds = section.sets.reduce((all, set) => all + set.rounds, 0)
+      const longest = Math.max(0, ...section.sets.map(({ pattern }) => roundLength({ ...section, pattern })))
+      const breathMs = ((longest / breathsOfRound) * section.pace.num) / section.pace.den / 2
+      return {
+        rounds,
+        breaths: rounds * breathsOfRound,
+        ...(rounds > 0 ? { steepest: 60_000 / breathMs } : {}),
+      }
+    }
+  }
+}
+
+/** The locks that are taken and let go lie inside a held breath. */
+function longestHold(stretches: readonly Stretch[]): Milliseconds {
+  let runMs = 0
+  let mostMs = 0
+  for (const { part, lengthMs } of stretches) {
+    runMs = held.has(part) ? runMs + lengthMs : 0
+    mostMs = Math.max(mostMs, runMs)
+  }
+  return mostMs
+}
