@@ -196,3 +196,25 @@ const orNone = (answers: Answers | undefined): Answers => {
   if (!answers) throw new Error('no such school')
   return answers
 }
+
+test('own things that cannot be read, or whose ids run together, do not keep a database from opening', async () => {
+  folder = mkdtempSync(join(tmpdir(), 'zovrin-migrations-'))
+  const file = join(folder, '008.sqlite')
+  copyFileSync(join(fixtures, '008.sqlite'), file)
+  const sequelize = new Sequelize({ dialect: 'sqlite', storage: file, logging: false })
+  const { ownThings } = defineModels(sequelize)
+  const row = { name: 'x', version: 1, savedAt: new Date(), schema: 2, hiddenAt: null }
+  const form = (id: string, poseId: string) => ({ id, poseId, name: 'x', grade: 'same', change: 'x', props: [] })
+  await ownThings.bulkCreate([
+    { ...row, kind: 'pose', id: 'torn', document: '{"id": "torn"' },
+    { ...row, kind: 'pose', id: 'half', document: '{"id": "half"}' },
+    { ...row, kind: 'variant', id: 'b-c', document: JSON.stringify(form('b-c', 'a')) },
+    { ...row, kind: 'variant', id: 'c', document: JSON.stringify(form('c', 'a-b')) },
+  ])
+  await sequelize.close()
+  database = await openDatabase(file)
+  const ids = (await database.models.ownThings.findAll({ where: { kind: 'setUp' } })).map(({ id }) => id)
+  expect(ids).toEqual(expect.arrayContaining(['a-b-c-listed', 'a-b-c-listed-2']))
+  const torn = await database.models.ownThings.findOne({ where: { id: 'torn' } })
+  expect(torn).toMatchObject({ document: '{"id": "torn"', schema: 2 })
+})

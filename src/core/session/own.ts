@@ -35,12 +35,14 @@ export function withOwn(catalog: Catalog, things: readonly OwnThing[]): Catalog 
   return joined
 }
 
-/** Own set-ups by their pose. One that was deleted is the set-up of nothing, unless its whole pose was. */
+/** Own set-ups by their pose. One that was deleted is the set-up of nothing, unless its pose or form went with it. */
 function ownSetUpsIn(things: readonly OwnThing[]): ReadonlyMap<string, readonly SetUp[]> {
-  const gone = new Set(things.flatMap(({ kind, document, hidden }) => (kind === 'pose' && hidden ? [document.id] : [])))
+  const gone = new Set(things.flatMap(({ kind, document, hidden }) => (hidden ? [`${kind} ${document.id}`] : [])))
+  const wentAlong = ({ poseId, variantId = '' }: SetUp) =>
+    gone.has(`pose ${poseId}`) || gone.has(`variant ${variantId}`)
   const byPose = new Map<string, readonly SetUp[]>()
   for (const { kind, document, hidden } of things)
-    if (kind === 'setUp' && (!hidden || gone.has(document.poseId)))
+    if (kind === 'setUp' && (!hidden || wentAlong(document)))
       byPose.set(document.poseId, [...(byPose.get(document.poseId) ?? []), document])
   return byPose
 }

@@ -85,10 +85,13 @@ describe('an own set-up', () => {
     expect(taken(things, 'deer')).toEqual(ofDeer)
   })
 
-  test('that was deleted is the set-up of nothing, unless its pose was deleted with it', () => {
+  test('that was deleted is the set-up of nothing, unless its pose or form was deleted with it', () => {
     const gone = (thing: OwnThing | undefined): OwnThing[] => (thing ? [{ ...thing, hidden: true }] : [])
     const [setUp] = own([listedSetUp([cushions], 'mine')])
     expect(taken([mine, ...gone(setUp)], 'mine')).toEqual(ofDeer)
     expect(taken([...gone(mine), ...gone(setUp)], 'mine')).toEqual([cushions])
+    const joined: OwnThing = { kind: 'variant', version: 1, document: { ...form, poseId: 'deer' } }
+    const [ofForm] = own([listedSetUp([cushions], 'deer', 'high')])
+    expect(taken([...gone(joined), ...gone(ofForm)], 'deer', { variantId: 'high' })).toEqual([cushions])
   })
 })

@@ -9,7 +9,7 @@ const listedName = 'As listed'
 const mostOfId = 64
 
 /** Props that were counted and never placed, as items: one for each entry, in its order. */
-export const listedItems = (counts: Pose['props']): SetUpItem[] =>
+const listedItems = (counts: Pose['props']): SetUpItem[] =>
   counts.map(({ kind, count }, index) => ({ id: `${kind}-${String(index + 1)}`, kind, count }))
 
 /** The set-up of an own pose, or of a form, of which only counts are known [settled A8]. */

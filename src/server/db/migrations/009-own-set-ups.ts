@@ -20,10 +20,12 @@ interface Row {
 export const ownSetUpsMigration: Migration = {
   name: '009-own-set-ups',
   async up(query) {
+    const taken = new Set<string>()
     for (const row of await rows(query)) {
       const split = splitOf(row)
-      await rewrite(query, row, split?.document ?? JSON.parse(row.document), 3)
-      const made = (split?.setUps ?? []).map((setUp) => rowOf(setUp, row))
+      if (!split) continue
+      await rewrite(query, row, split.document, 3)
+      const made = split.setUps.map((setUp) => rowOf({ ...setUp, id: freeId(setUp.id, taken) }, row))
       if (made.length > 0) await query.bulkInsert('ownThings', made)
     }
   },
@@ -42,15 +44,28 @@ const rows = async (query: QueryInterface): Promise<Row[]> => (await query.selec
 const rewrite = (query: QueryInterface, { kind, id }: Row, document: unknown, schema: number) =>
   query.bulkUpdate('ownThings', { document: JSON.stringify(document), schema }, { kind, id })
 
-/** What a row's document becomes, and the set-ups made of it; undefined for a kind that has no counts. */
+/** What a row's document becomes, and the set-ups made of it; undefined for one that cannot be read, and stays as it is. */
 function splitOf({ kind, document }: Row): { document: unknown; setUps: readonly SetUp[] } | undefined {
-  if (kind === 'pose') {
-    const { pose, setUps } = splitCounts(JSON.parse(document) as FormerOwnPose, isShipped)
-    return { document: pose, setUps }
+  try {
+    const thing: unknown = JSON.parse(document)
+    if (kind === 'pose') {
+      const { pose, setUps } = splitCounts(thing as FormerOwnPose, isShipped)
+      return { document: pose, setUps }
+    }
+    if (kind !== 'variant') return { document: thing, setUps: [] }
+    const { variant, setUps } = splitFormCounts(thing as FormerOwnVariant)
+    return { document: variant, setUps }
+  } catch {
+    return undefined
   }
-  if (kind !== 'variant') return undefined
-  const { variant, setUps } = splitFormCounts(JSON.parse(document) as FormerOwnVariant)
-  return { document: variant, setUps }
+}
+
+/** An id none of the set-ups has yet: ids of a pose and its form may run together to that of another. */
+function freeId(wanted: string, taken: Set<string>): string {
+  let id = wanted
+  for (let at = 2; taken.has(id); at += 1) id = `${wanted.slice(-60)}-${String(at)}`
+  taken.add(id)
+  return id
 }
 
 /** It is out of sight where the pose or form is that it was made for. */
