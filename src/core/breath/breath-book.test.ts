@@ -1,21 +1,14 @@
 import fc from 'fast-check'
 import { orThrow } from '#core/result'
+import { inCounts, second } from '#testing/breath'
 import { countFor, fillTime, ladder, ladderSteps, patternFromRatio, roundFacts, setsFor, steadiness } from './index.ts'
-
-const second = { num: 1000, den: 1 }
-const whole = (inhale: number, full: number, out: number, empty: number) => ({
-  in: inhale * 2,
-  full: full * 2,
-  out: out * 2,
-  empty: empty * 2,
-})
 
 describe('facts of a round', () => {
   test.each([
-    ['B1', whole(4, 0, 4, 0), second, false, [8, 7.5, [1, 0, 1, 0], 0, 0]],
-    ['B2', whole(4, 16, 8, 0), second, false, [28, 60 / 28, [1, 4, 2, 0], 16 / 28, 16]],
-    ['B3', whole(4, 4, 8, 0), { num: 1200, den: 1 }, false, [19.2, 3.125, [1, 1, 2, 0], 0.25, 4.8]],
-    ['B4', whole(4, 0, 6, 0), second, true, [20, 6, [2, 0, 3, 0], 0, 0]],
+    ['B1', inCounts(4, 0, 4, 0), second, false, [8, 7.5, [1, 0, 1, 0], 0, 0]],
+    ['B2', inCounts(4, 16, 8, 0), second, false, [28, 60 / 28, [1, 4, 2, 0], 16 / 28, 16]],
+    ['B3', inCounts(4, 4, 8, 0), { num: 1200, den: 1 }, false, [19.2, 3.125, [1, 1, 2, 0], 0.25, 4.8]],
+    ['B4', inCounts(4, 0, 6, 0), second, true, [20, 6, [2, 0, 3, 0], 0, 0]],
   ] as const)('%s', (_, pattern, pace, alternate, [roundS, perMin, ratio, held, longest]) => {
     const facts = orThrow(roundFacts({ pattern, pace, alternate }))
     expect(facts.roundS).toBeCloseTo(roundS, 9)
@@ -29,11 +22,11 @@ describe('facts of a round', () => {
 
 describe('filling a time', () => {
   test.each([
-    ['B6', { timeMs: 360_000, pattern: whole(4, 0, 5, 0), roundsPerSet: 9, restMs: 45_000 }, 27, [9, 9, 9], 27_000],
-    ['B7', { timeMs: 300_000, pattern: whole(4, 4, 8, 0), roundsPerSet: 6, restMs: 60_000 }, 12, [6, 6], 48_000],
+    ['B6', { timeMs: 360_000, pattern: inCounts(4, 0, 5, 0), roundsPerSet: 9, restMs: 45_000 }, 27, [9, 9, 9], 27_000],
+    ['B7', { timeMs: 300_000, pattern: inCounts(4, 4, 8, 0), roundsPerSet: 6, restMs: 60_000 }, 12, [6, 6], 48_000],
     [
       'B8',
-      { timeMs: 240_000, pattern: whole(4, 0, 6, 0), roundsPerSet: 6, restMs: 30_000, alternate: true },
+      { timeMs: 240_000, pattern: inCounts(4, 0, 6, 0), roundsPerSet: 6, restMs: 30_000, alternate: true },
       10,
       [6, 4],
       10_000,
@@ -45,18 +38,18 @@ describe('filling a time', () => {
   test.each([
     ['timeMs', { timeMs: NaN }, 'NOT_FINITE'],
     ['timeMs', { timeMs: 14_400_001 }, 'OUT_OF_RANGE'],
-    ['pattern.in', { pattern: whole(0, 0, 4, 0) }, 'OUT_OF_RANGE'],
-    ['pattern.full', { pattern: whole(4, 65, 4, 0) }, 'OUT_OF_RANGE'],
+    ['pattern.in', { pattern: inCounts(0, 0, 4, 0) }, 'OUT_OF_RANGE'],
+    ['pattern.full', { pattern: inCounts(4, 65, 4, 0) }, 'OUT_OF_RANGE'],
     ['pace', { pace: { num: 200, den: 1 } }, 'OUT_OF_RANGE'],
     ['roundsPerSet', { roundsPerSet: 0 }, 'OUT_OF_RANGE'],
     ['restMs', { restMs: -1 }, 'OUT_OF_RANGE'],
   ])('refuses %s with %o', (field, change, code) => {
-    const input = { timeMs: 60_000, pattern: whole(4, 0, 4, 0), pace: second, roundsPerSet: 6, restMs: 0 }
+    const input = { timeMs: 60_000, pattern: inCounts(4, 0, 4, 0), pace: second, roundsPerSet: 6, restMs: 0 }
     expect(fillTime({ ...input, ...change })).toMatchObject({ ok: false, code, field })
   })
 
   test('the other way: up to five sizes of a set, those that leave least over first', () => {
-    const input = { timeMs: 300_000, pattern: whole(4, 4, 8, 0), pace: second, restMs: 60_000 }
+    const input = { timeMs: 300_000, pattern: inCounts(4, 4, 8, 0), pace: second, restMs: 60_000 }
     const options = orThrow(setsFor(input))
     expect(options).toHaveLength(5)
     options.forEach(({ roundsPerSet, rounds, leftMs }, at) => {
@@ -70,7 +63,7 @@ describe('filling a time', () => {
     const input = { timeMs: 300_000, ratio: [1, 0, 1, 0] as const, rounds: 18, sets: 2, restMs: 30_000 }
     expect(orThrow(countFor({ ...input, level: 'regular' }))).toEqual({
       base: 4,
-      pattern: whole(4, 0, 4, 0),
+      pattern: inCounts(4, 0, 4, 0),
       totalMs: 318_000,
     })
     expect(orThrow(countFor({ ...input, level: 'new' })).base).toBe(3)
@@ -82,12 +75,12 @@ describe('filling a time', () => {
 
 describe('a typed ratio', () => {
   test.each([
-    ['1:4:2', 4, whole(4, 16, 8, 0)],
-    ['4:6', undefined, whole(4, 0, 6, 0)],
+    ['1:4:2', 4, inCounts(4, 16, 8, 0)],
+    ['4:6', undefined, inCounts(4, 0, 6, 0)],
     ['1 : 1.5', 3, { in: 6, full: 0, out: 9, empty: 0 }],
-    ['1-1-2-1', 2, whole(2, 2, 4, 2)],
-    [' 4  4  8 ', undefined, whole(4, 4, 8, 0)],
-    ['1:1,5', 4, whole(4, 0, 6, 0)],
+    ['1-1-2-1', 2, inCounts(2, 2, 4, 2)],
+    [' 4  4  8 ', undefined, inCounts(4, 4, 8, 0)],
+    ['1:1,5', 4, inCounts(4, 0, 6, 0)],
   ])('%s on a base of %s', (text, baseCounts, pattern) => {
     expect(patternFromRatio({ text, ...(baseCounts === undefined ? {} : { baseCounts }) })).toMatchObject({
       ok: true,

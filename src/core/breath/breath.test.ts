@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { orThrow } from '#core/result'
+import { second } from '#testing/breath'
 import { boundaryMs, fillTime, patternText, roundHalfCounts, roundParts, roundsThatFit } from './index.ts'
 
 const even = { in: 8, full: 0, out: 8, empty: 0 }
 const filled = (input: Parameters<typeof fillTime>[0]) => orThrow(fillTime(input))
-const second = { num: 1000, den: 1 }
 
 const patterns = fc.record({
   in: fc.integer({ min: 1, max: 20 }),

@@ -17,15 +17,25 @@ import { useProps } from './use-props.ts'
 /** What lies under each part, from the floor up, with its height; what is not comfortable; and a height to reach. */
 const { chosen, setUp, items, elevation, unit, isTried, put, undo, asShipped } = useProps()
 
-/** The parts that have something, in the order of the body. */
-const parts = computed(() =>
-  bodyParts
-    .filter((part) => items.value.some(({ under }) => under === part))
-    .map((part) => ({ part, items: items.value.filter(({ under }) => under === part) })),
-)
-/** What was listed and has no place yet. */
-const listed = computed(() => items.value.filter((item) => !isPlaced(item)))
-const sumOf = (part: BodyPart): string | undefined => {
+/** The parts that have something, in the order of the body; then what was listed and has no place yet. */
+const parts = computed(() => [
+  ...bodyParts.map((part) => ({
+    key: part,
+    title: partNames[part],
+    sum: sumOf(part),
+    note: '',
+    items: items.value.filter(({ under }) => under === part),
+  })),
+  {
+    key: 'listed',
+    title: 'Listed, not placed',
+    sum: undefined,
+    note: 'Fetched and counted; drawn once it is under a part.',
+    items: items.value.filter((item) => !isPlaced(item)),
+  },
+])
+const laid = computed(() => parts.value.filter((part) => part.items.length > 0))
+function sumOf(part: BodyPart): string | undefined {
   const there = elevation.value?.piles.filter((pile) => pile.part === part) ?? []
   const pieces = there[0]?.pieces.length ?? 0
   return there[0] && pieces > 1 ? lengthText(there[0].height, unit.value) : undefined
@@ -63,26 +73,14 @@ function add(part: BodyPart | null): void {
     <Button size="small" text severity="secondary" label="As it was" @click="asShipped" />
   </p>
   <ComfortList />
-  <section v-for="{ part, items: there } in parts" :key="part" class="part">
+  <section v-for="{ key, title, sum, note, items: there } in laid" :key="key" class="part">
     <h3>
-      {{ partNames[part] }}<span v-if="sumOf(part)" class="sum">{{ sumOf(part) }} in all</span>
+      {{ title }}<span v-if="sum" class="sum">{{ sum }} in all</span>
     </h3>
+    <p v-if="note" class="note">{{ note }}</p>
     <ul>
       <ItemRow
         v-for="item in there"
-        :key="item.id"
-        :item="item"
-        :is-open="openId === item.id"
-        @toggle="openId = openId === item.id ? undefined : item.id"
-      />
-    </ul>
-  </section>
-  <section v-if="listed.length > 0" class="part">
-    <h3>Listed, not placed</h3>
-    <p class="note">Fetched and counted; drawn once it is under a part.</p>
-    <ul>
-      <ItemRow
-        v-for="item in listed"
         :key="item.id"
         :item="item"
         :is-open="openId === item.id"

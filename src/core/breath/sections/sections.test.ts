@@ -3,26 +3,20 @@ import type { Section } from '#model/section'
 import { sectionSchema } from '#model/section'
 import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
-import { blockFacts, layOutSection, resolveSection, sectionFacts, slopedPatterns } from './index.ts'
-import type { Stretch } from './index.ts'
+import { inCounts, second } from '#testing/breath'
+import { blockFacts, layOutSection, resolveSection, sectionFacts, slopedPatterns } from '#core/breath'
+import type { Stretch } from '#core/breath'
 
-const second = { num: 1000, den: 1 }
 const resolved = (section: Section) => orThrow(resolveSection(section, shippedCatalog.techniques))
 const laid = (section: Section): readonly Stretch[] => layOutSection(resolved(section))
 const told = (stretches: readonly Stretch[]) => stretches.map(({ part, lengthMs }) => [part, lengthMs / 1000])
 const sumMs = (stretches: readonly Stretch[]) => stretches.reduce((all, { lengthMs }) => all + lengthMs, 0)
-const pattern = (inhale: number, full: number, out: number, empty: number) => ({
-  in: inhale * 2,
-  full: full * 2,
-  out: out * 2,
-  empty: empty * 2,
-})
 type Rounds = Extract<Section, { kind: 'rounds' }>
 const rounds = (fields: Partial<Rounds>): Rounds => ({
   kind: 'rounds',
   id: 'r',
   techniqueId: 'even-breath',
-  pattern: pattern(4, 0, 4, 0),
+  pattern: inCounts(4, 0, 4, 0),
   pace: second,
   restS: 30,
   countedRounds: 20,
@@ -46,7 +40,7 @@ describe('counted rounds', () => {
   })
 
   test('breathe out for at least an exhale of the pattern, and finish a breath after silent rounds', () => {
-    const long = rounds({ pattern: pattern(4, 0, 8, 0), amount: { sets: 1, roundsPerSet: 2 }, countedRounds: 1 })
+    const long = rounds({ pattern: inCounts(4, 0, 8, 0), amount: { sets: 1, roundsPerSet: 2 }, countedRounds: 1 })
     expect(told(laid(long))).toEqual([
       ['leadIn', 8],
       ['in', 4],
@@ -110,7 +104,7 @@ describe('counted rounds', () => {
         { does: 'out', through: 'left' },
         { does: 'in', through: 'right' },
       ],
-      pattern: pattern(4, 2, 6, 1),
+      pattern: inCounts(4, 2, 6, 1),
       amount: { sets: 1, roundsPerSet: 1 },
       leadInS: 0,
     })
@@ -124,7 +118,7 @@ describe('counted rounds', () => {
 
   test('in steps divide the breath in equal parts with pauses, which count as held', () => {
     const stepped = rounds({
-      pattern: pattern(4, 0, 6, 0),
+      pattern: inCounts(4, 0, 6, 0),
       steps: { in: 3, pauseHalf: 2 },
       amount: { sets: 1, roundsPerSet: 2 },
       leadInS: 0,
@@ -165,7 +159,7 @@ describe('counted rounds', () => {
 
 describe('a slope', () => {
   const outs = (sets: number, to: number, everySets = 1) =>
-    slopedPatterns(pattern(4, 0, 4, 0), { part: 'out', byHalf: 1, everySets, to }, sets).map(({ out }) => out)
+    slopedPatterns(inCounts(4, 0, 4, 0), { part: 'out', byHalf: 1, everySets, to }, sets).map(({ out }) => out)
 
   test('goes to its limit, stays where there is time, and comes back', () => {
     expect(outs(7, 10)).toEqual([8, 9, 10, 10, 10, 9, 8])
@@ -181,7 +175,7 @@ describe('a slope', () => {
         fc.integer({ min: 1, max: 4 }),
         fc.integer({ min: 9, max: 40 }),
         (sets, everySets, byHalf, to) => {
-          const all = slopedPatterns(pattern(4, 0, 4, 0), { part: 'out', byHalf, everySets, to }, sets)
+          const all = slopedPatterns(inCounts(4, 0, 4, 0), { part: 'out', byHalf, everySets, to }, sets)
           expect(all).toHaveLength(sets)
           const out = all.map((one) => one.out)
           const most = Math.max(...out)
@@ -281,7 +275,7 @@ describe('facts', () => {
     { kind: 'natural', id: 'a', breaths: 10 },
     rounds({ amount: { sets: 2, roundsPerSet: 6 } }),
     { kind: 'lesson', id: 'l', techniqueId: 'even-breath', lesson: 1, s: 60 },
-    rounds({ id: 'b', pattern: pattern(4, 4, 8, 0), amount: { sets: 1, roundsPerSet: 3 } }),
+    rounds({ id: 'b', pattern: inCounts(4, 4, 8, 0), amount: { sets: 1, roundsPerSet: 3 } }),
     { kind: 'retention', id: 'h', held: 'full', half: 10, lead: { in: 8, out: 8 }, times: 2 },
   ]
 

@@ -14,10 +14,10 @@ import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
 import { msFromS } from '#core/units'
 import type { Milliseconds } from '#core/units'
-import { boundaryMs } from './boundary.ts'
-import { fill, inSets } from './fill-time.ts'
+import { boundaryMs } from '../boundary.ts'
+import { fill, inSets } from '../fill-time.ts'
 import { halfBreathsOf } from './nostrils.ts'
-import { roundHalfCounts } from './pattern.ts'
+import { roundHalfCounts } from '../pattern.ts'
 import { slopedPatterns } from './slope.ts'
 
 /** One set of rounds: how many, in which pattern, and at which station. */

@@ -2,21 +2,15 @@ import fc from 'fast-check'
 import type { Section } from '#model/section'
 import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
-import { layOutBlock, resolveSection, sayings } from './index.ts'
+import { inCounts, second } from '#testing/breath'
+import { layOutBlock, resolveSection, sayings } from '#core/breath'
 
-const second = { num: 1000, den: 1 }
-const pattern = (inhale: number, full: number, out: number, empty: number) => ({
-  in: inhale * 2,
-  full: full * 2,
-  out: out * 2,
-  empty: empty * 2,
-})
 type Rounds = Extract<Section, { kind: 'rounds' }>
 const rounds = (fields: Partial<Rounds> = {}): Section => ({
   kind: 'rounds',
   id: 'r',
   techniqueId: 'even-breath',
-  pattern: pattern(4, 0, 4, 0),
+  pattern: inCounts(4, 0, 4, 0),
   pace: second,
   amount: { sets: 1, roundsPerSet: 2 },
   countedRounds: 20,
@@ -121,7 +115,7 @@ test('the next place is said in the last exhale at the one before', () => {
     kind: 'rounds',
     id: 's',
     techniqueId: 'even-breath',
-    pattern: pattern(4, 0, 4, 0),
+    pattern: inCounts(4, 0, 4, 0),
     pace: second,
     stations,
     shown: 1,

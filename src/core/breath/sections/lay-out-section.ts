@@ -1,8 +1,8 @@
 import type { Pace } from '#model/breath'
 import type { HalfBreath, Lock, Locks } from '#model/section'
 import type { Milliseconds } from '#core/units'
-import { boundaryMs } from './boundary.ts'
-import type { BreathPart } from './round-parts.ts'
+import { boundaryMs } from '../boundary.ts'
+import type { BreathPart } from '../round-parts.ts'
 import type {
   ResolvedRetention,
   ResolvedRounds,
