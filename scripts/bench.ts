@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { startServer } from '#server/start'
+import { benchBreath } from './bench/breath.ts'
 import { benchBells, benchChecks, benchCore, benchProps, benchScreening } from './bench/core.ts'
 import { benchFits } from './bench/fits.ts'
 import { benchJournal, benchUnfinished } from './bench/journal.ts'
@@ -38,6 +39,7 @@ function benchTheCore(): void {
 
 const parts: Readonly<Record<string, () => void | Promise<void>>> = {
   core: benchTheCore,
+  breath: benchBreath,
   props: benchProps,
   fits: benchFits,
   journal: async () => {

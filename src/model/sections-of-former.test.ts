@@ -32,7 +32,7 @@ test('every former block becomes sections of its own length, to the millisecond,
       const sections = sectionsOfFormer(former)
       if (sections.length > 0) expect(sectionsSchema.parse(sections)).toEqual(sections)
     }),
-    { numRuns: 300 },
+    { numRuns: 100 },
   )
 })
 

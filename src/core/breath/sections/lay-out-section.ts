@@ -3,6 +3,7 @@ import type { HalfBreath, Lock, Locks } from '#model/section'
 import type { Milliseconds } from '#core/units'
 import { boundaryMs } from '../boundary.ts'
 import type { BreathPart } from '../round-parts.ts'
+import { roundLength } from './resolve-section.ts'
 import type {
   ResolvedRetention,
   ResolvedRounds,
@@ -14,6 +15,8 @@ import type {
 
 /** One stretch of a section, from one change of what is done to the next. */
 export interface Stretch {
+  /** Which of the block's sections it belongs to, from 0. */
+  readonly section: number
   readonly part: BreathPart | 'natural' | 'lesson' | 'uncounted' | 'leadIn' | 'wayOut' | 'rest' | 'pause' | 'strokes'
   readonly lengthMs: Milliseconds
   /** Which set and which round of it, from 1; 0 outside rounds. */
@@ -34,27 +37,32 @@ export interface Stretch {
 }
 
 /** A section as the stretches it is led in, without gap; none has no length. Counting starts anew in it [settled C5]. */
-export function layOutSection(section: ResolvedSection): readonly Stretch[] {
-  return stretchesOf(section).filter(({ lengthMs }) => lengthMs > 0)
+export function layOutSection(section: ResolvedSection, index = 0): readonly Stretch[] {
+  return stretchesOf(section, index).filter(({ lengthMs }) => lengthMs > 0)
 }
 
-function stretchesOf(section: ResolvedSection): readonly Stretch[] {
+/** A block's sections one after the other, without gap. */
+export const layOutBlock = (sections: readonly ResolvedSection[]): readonly Stretch[] =>
+  sections.flatMap((section, index) => layOutSection(section, index))
+
+function stretchesOf(section: ResolvedSection, index: number): readonly Stretch[] {
   switch (section.kind) {
     case 'natural':
     case 'lesson':
-      return [plain(section.kind, section.lengthMs)]
+      return [plain(section.kind, section.lengthMs, 0, index)]
     case 'uncounted':
-      return [plain('uncounted', section.breaths * section.breathMs)]
+      return [plain('uncounted', section.breaths * section.breathMs, 0, index)]
     case 'rounds':
-      return layOutRounds(section)
+      return layOutRounds(section, index)
     case 'retention':
-      return layOutRetention(section)
+      return layOutRetention(section, index)
     case 'strokes':
-      return layOutStrokes(section)
+      return layOutStrokes(section, index)
   }
 }
 
-const plain = (part: Stretch['part'], lengthMs: Milliseconds, set = 0): Stretch => ({
+const plain = (part: Stretch['part'], lengthMs: Milliseconds, set: number, section: number): Stretch => ({
+  section,
   part,
   lengthMs,
   set,
@@ -67,51 +75,55 @@ interface Span {
   readonly from: number
   readonly to: number
   readonly over: number
-  readonly made: Omit<Stretch, 'lengthMs' | 'counts' | 'set' | 'round'>
+  readonly made: Omit<Stretch, 'lengthMs' | 'counts' | 'set' | 'round' | 'section'>
 }
 
-const lengthOf = ({ from, to, over }: Span, pace: Pace): Milliseconds => {
-  const finer = { num: pace.num, den: pace.den * over }
-  return boundaryMs(to, finer) - boundaryMs(from, finer)
+/** How long a span takes in a round that begins at a half-count; from the start of counting, so nothing adds up. */
+function lengthOf({ from, to, over }: Span, pace: Pace, start = 0): Milliseconds {
+  const [zero, num, den] = [start * over, pace.num, 2 * pace.den * over]
+  return Math.floor(((zero + to) * num) / den) - Math.floor(((zero + from) * num) / den)
 }
 
-function layOutRounds(section: ResolvedRounds): readonly Stretch[] {
+const countsOf = ({ from, to, over }: Span): number => (to - from) / over / 2
+
+function layOutRounds(section: ResolvedRounds, index: number): readonly Stretch[] {
   const { pace, sets, restMs, leadInMs, wayOutMs, countedRounds, leftMs } = section
-  let from = 0
-  const made = sets.flatMap((set, index): readonly Stretch[] => {
-    const number = index + 1
-    const rounds = Array.from({ length: set.rounds }, (_, at) => {
-      const spans = roundSpans(section, set, from)
-      from = (spans.at(-1)?.to ?? 0) / (spans.at(-1)?.over ?? 1)
-      return spans.map((span): Stretch => ({
-        ...span.made,
-        lengthMs: lengthOf(span, pace),
-        counts: (span.to - span.from) / span.over / 2,
-        set: number,
-        round: at + 1,
-        ...(set.station === undefined ? {} : { station: set.station }),
-        ...(set.shown ? { shown: true } : {}),
-      }))
-    })
-    const goesOn = isOnePass(sets[index - 1], set)
-    const endsSilent = set.rounds > countedRounds && !isOnePass(set, sets[index + 1])
-    return [
-      ...(index === 0 || goesOn ? [] : [plain('rest', restMs, number)]),
-      ...(goesOn ? [] : [plain('leadIn', leadInMs, number)]),
-      ...rounds.flat(),
-      ...(endsSilent ? [plain('wayOut', wayOutMs, number)] : []),
-    ]
-  })
-  return [...made, plain('natural', leftMs)]
+  const made: Stretch[] = []
+  let start = 0
+  for (const [before, set] of sets.entries()) {
+    const number = before + 1
+    const goesOn = isOnePass(sets[before - 1], set)
+    if (before > 0 && !goesOn) made.push(plain('rest', restMs, number, index))
+    if (!goesOn) made.push(plain('leadIn', leadInMs, number, index))
+    // The rounds of a set are alike but for where they begin.
+    const round = roundSpans(section, set).map((span) => ({ span, like: likeOf(span, set, number, index) }))
+    const halfCounts = roundLength({ ...section, pattern: set.pattern })
+    for (let at = 1; at <= set.rounds; at += 1) {
+      for (const { span, like } of round) made.push({ ...like, round: at, lengthMs: lengthOf(span, pace, start) })
+      start += halfCounts
+    }
+    const endsSilent = set.rounds > countedRounds && !isOnePass(set, sets[number])
+    if (endsSilent) made.push(plain('wayOut', wayOutMs, number, index))
+  }
+  return [...made, plain('natural', leftMs, 0, index)]
 }
+
+/** What a stretch of a round is in each round of its set. */
+const likeOf = (span: Span, { station, shown }: RoundsSet, set: number, section: number): Stretch => ({
+  ...plain(span.made.part, 0, set, section),
+  ...span.made,
+  counts: countsOf(span),
+  ...(station === undefined ? {} : { station }),
+  ...(shown ? { shown } : {}),
+})
 
 /** From one station to the next the hands move and counting goes on: a rest and a lead-in stand only before a pass. */
 const isOnePass = (before: RoundsSet | undefined, after: RoundsSet | undefined): boolean =>
   before?.station !== undefined && after?.station !== undefined && before.shown === after.shown
 
-/** The stretches of one round that begins at a half-count. */
-function roundSpans({ list, steps, locks }: ResolvedRounds, { pattern }: RoundsSet, start: number): readonly Span[] {
-  let from = start
+/** The stretches of one round, from its own start. */
+function roundSpans({ list, steps, locks }: ResolvedRounds, { pattern }: RoundsSet): readonly Span[] {
+  let from = 0
   return list.flatMap(({ does, through }): readonly Span[] => {
     const nostril = through === 'both' && list.length === 2 ? {} : { through }
     const moved = inSteps(does, pattern[does], from, steps, nostril)
@@ -175,7 +187,10 @@ function heldSpans(held: 'full' | 'empty', halves: number, start: number, locks:
 }
 
 /** The breath that leads to it, and the held breath; natural breath after each. */
-function layOutRetention({ section, pace, leadInMs, naturalAfterMs }: ResolvedRetention): readonly Stretch[] {
+function layOutRetention(
+  { section, pace, leadInMs, naturalAfterMs }: ResolvedRetention,
+  index: number,
+): readonly Stretch[] {
   const { held, half, lead, locks, strokes, times } = section
   const order = held === 'full' ? (['out', 'in'] as const) : (['in', 'out'] as const)
   const each = lead.in + lead.out + half
@@ -189,32 +204,33 @@ function layOutRetention({ section, pace, leadInMs, naturalAfterMs }: ResolvedRe
     ]
     const number = at + 1
     return [
-      plain('leadIn', leadInMs, number),
+      plain('leadIn', leadInMs, number, index),
       ...spans.map((span): Stretch => {
         const isStill = span.made.part === held && !span.made.lock
         return {
           ...span.made,
+          section: index,
           lengthMs: lengthOf(span, pace),
-          counts: (span.to - span.from) / 2,
+          counts: countsOf(span),
           set: number,
           round: 1,
           ...(isStill && strokes && held === 'empty' ? { strokes } : {}),
         }
       }),
-      plain('natural', naturalAfterMs, number),
+      plain('natural', naturalAfterMs, number, index),
     ]
   }).flat()
 }
 
-function layOutStrokes({ section, naturalAfterMs }: ResolvedStrokes): readonly Stretch[] {
+function layOutStrokes({ section, naturalAfterMs }: ResolvedStrokes, index: number): readonly Stretch[] {
   const { pace, strokes, rounds } = section
   return Array.from({ length: rounds }, (_, at): readonly Stretch[] => {
     const halves = strokes * 2
     const lengthMs = boundaryMs((at + 1) * halves, pace) - boundaryMs(at * halves, pace)
     const set = at + 1
     return [
-      { ...plain('strokes', lengthMs, set), round: 1, strokes: { n: strokes, pace } },
-      plain('natural', naturalAfterMs, set),
+      { ...plain('strokes', lengthMs, set, index), round: 1, strokes: { n: strokes, pace } },
+      plain('natural', naturalAfterMs, set, index),
     ]
   }).flat()
 }

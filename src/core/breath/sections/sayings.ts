@@ -2,8 +2,8 @@ import type { Pattern } from '#model/breath'
 import type { Side } from '#model/common'
 import { msFromS } from '#core/units'
 import type { Milliseconds } from '#core/units'
-import { layOutBlock } from './lay-out-block.ts'
-import type { BlockStretch } from './lay-out-block.ts'
+import { layOutBlock } from './lay-out-section.ts'
+import type { Stretch } from './lay-out-section.ts'
 import type { ResolvedRetention, ResolvedRounds, ResolvedSection } from './resolve-section.ts'
 
 /** Something said, or the bowl, in a stretch of a block. */
@@ -29,27 +29,42 @@ const numberOf = (halves: number): string => String(halves / 2)
  * announces, eight seconds before its end; at the block's own start it stands with the first words. Nothing is said in a
  * held breath but its own count.
  */
-export function sayings(sections: readonly ResolvedSection[], hand: Side = 'right'): readonly Saying[] {
-  const stretches = layOutBlock(sections)
-  return stretches.flatMap((stretch, index): readonly Saying[] => {
+export function sayings(
+  sections: readonly ResolvedSection[],
+  hand: Side = 'right',
+  stretches: readonly Stretch[] = layOutBlock(sections),
+): readonly Saying[] {
+  const said: Saying[] = []
+  for (const [index, stretch] of stretches.entries()) {
     const section = sections[stretch.section]
-    if (!section) return []
+    if (!section || isPlainRound(stretches[index - 1], stretch, section)) continue
     const at = { stretches, sections, index, section, hand }
-    return [...opening(at), ...announced(at), ...inRounds(at), ...inRetention(at)]
-  })
+    said.push(...opening(at), ...announced(at), ...inRounds(at), ...inRetention(at))
+  }
+  return said
 }
 
+/** Most of a block is inhale after exhale, of which nothing is said. */
+const isPlainRound = (before: Stretch | undefined, here: Stretch, { kind }: ResolvedSection): boolean =>
+  kind === 'rounds' &&
+  here.round > 0 &&
+  here.through === undefined &&
+  here.station === undefined &&
+  before?.section === here.section &&
+  before.set === here.set &&
+  !isQuiet(before)
+
 interface At {
-  readonly stretches: readonly BlockStretch[]
+  readonly stretches: readonly Stretch[]
   readonly sections: readonly ResolvedSection[]
   readonly index: number
   readonly section: ResolvedSection
   readonly hand: Side
 }
 
-const isQuiet = (stretch: BlockStretch | undefined): boolean =>
+const isQuiet = (stretch: Stretch | undefined): boolean =>
   stretch !== undefined && (stretch.part === 'natural' || stretch.part === 'rest')
-const hasRoom = (stretch: BlockStretch | undefined): boolean =>
+const hasRoom = (stretch: Stretch | undefined): boolean =>
   isQuiet(stretch) && (stretch?.lengthMs ?? 0) >= msFromS(announcedS)
 
 /** What stands at the start of a stretch: the section's own words, the lead-in, the way out, what is attended to. */
@@ -66,7 +81,7 @@ function opening({ stretches, sections, index, section }: At): readonly Saying[]
 }
 
 /** What a stretch itself is begun with. */
-function leads({ part }: BlockStretch, section: ResolvedSection): string {
+function leads({ part }: Stretch, section: ResolvedSection): string {
   if (part === 'leadIn') return beginsOut(section) ? 'Breathe in' : 'Breathe out'
   if (part === 'wayOut') return finish
   if (part === 'natural' && section.kind === 'natural' && section.section.kind === 'natural')
@@ -94,7 +109,7 @@ function announced({ stretches, sections, index }: At): readonly Saying[] {
 }
 
 /** What begins at a stretch, where that wants announcing: the first set, a set that differs, a held breath, strokes. */
-function announcement(stretches: readonly BlockStretch[], index: number, sections: readonly ResolvedSection[]): string {
+function announcement(stretches: readonly Stretch[], index: number, sections: readonly ResolvedSection[]): string {
   const here = stretches[index]
   const before = stretches[index - 1]
   const section = here && sections[here.section]
@@ -160,7 +175,7 @@ function nostrilWords(does: 'in' | 'out', through: 'left' | 'right' | 'both', ha
 }
 
 /** In the last exhale at a station, where the hands go next in the same pass. */
-function nextStation(stretches: readonly BlockStretch[], index: number, section: ResolvedRounds): string {
+function nextStation(stretches: readonly Stretch[], index: number, section: ResolvedRounds): string {
   const here = stretches[index]
   if (here?.part !== 'out' || here.station === undefined) return ''
   const later = stretches.slice(index + 1).find(({ part }) => part !== 'empty')
@@ -192,7 +207,7 @@ function inRetention({ stretches, index, section }: At): readonly Saying[] {
 
 /** Where a count of a held breath begins, among the stretches its locks divide it into. */
 function placeIn(
-  parts: readonly BlockStretch[],
+  parts: readonly Stretch[],
   first: number,
   count: number,
   { pace }: ResolvedRetention,

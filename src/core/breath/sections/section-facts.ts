@@ -21,22 +21,24 @@ export interface SectionFacts {
 const held: ReadonlySet<Stretch['part']> = new Set(['full', 'empty', 'pause'])
 const natural: ReadonlySet<Stretch['part']> = new Set(['natural', 'rest'])
 
-export function sectionFacts(section: ResolvedSection): SectionFacts {
-  const stretches = layOutSection(section)
-  const sum = (parts: ReadonlySet<Stretch['part']>) =>
-    stretches.reduce((all, { part, lengthMs }) => (parts.has(part) ? all + lengthMs : all), 0)
-  return {
-    totalMs: stretches.reduce((all, { lengthMs }) => all + lengthMs, 0),
-    ...countsOf(section),
-    heldMs: sum(held),
-    longestHoldMs: longestHold(stretches),
-    naturalMs: sum(natural),
+/** Facts of a section; of its stretches, where it has been laid out already. */
+export function sectionFacts(section: ResolvedSection, stretches = layOutSection(section)): SectionFacts {
+  let [totalMs, heldMs, naturalMs, runMs, longestHoldMs] = [0, 0, 0, 0, 0]
+  for (const { part, lengthMs } of stretches) {
+    totalMs += lengthMs
+    if (natural.has(part)) naturalMs += lengthMs
+    const isHeld = held.has(part)
+    if (isHeld) heldMs += lengthMs
+    // The locks that are taken and let go lie inside a held breath.
+    runMs = isHeld ? runMs + lengthMs : 0
+    longestHoldMs = Math.max(longestHoldMs, runMs)
   }
+  return { totalMs, ...countsOf(section), heldMs, longestHoldMs, naturalMs }
 }
 
 /** Facts of a block: the sums and extremes of its sections'. */
 export function blockFacts(sections: readonly ResolvedSection[]): SectionFacts {
-  return sections.map(sectionFacts).reduce(together, nothing)
+  return sections.map((section) => sectionFacts(section)).reduce(together, nothing)
 }
 
 const nothing: SectionFacts = { totalMs: 0, rounds: 0, breaths: 0, heldMs: 0, longestHoldMs: 0, naturalMs: 0 }
@@ -76,15 +78,4 @@ function countsOf(section: ResolvedSection): Pick<SectionFacts, 'rounds' | 'brea
       }
     }
   }
-}
-
-/** The locks that are taken and let go lie inside a held breath. */
-function longestHold(stretches: readonly Stretch[]): Milliseconds {
-  let runMs = 0
-  let mostMs = 0
-  for (const { part, lengthMs } of stretches) {
-    runMs = held.has(part) ? runMs + lengthMs : 0
-    mostMs = Math.max(mostMs, runMs)
-  }
-  return mostMs
 }
