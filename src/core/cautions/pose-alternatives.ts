@@ -17,48 +17,68 @@ export type JudgeForm = (pose: Pose, variant: Variant | undefined) => Verdict
 
 const mostTold = 5
 
+/** What could stand in place of a pose for anybody. */
+export interface InPlace {
+  readonly pose: Pose
+  readonly milder: readonly Variant[]
+  readonly alike: readonly Pose[]
+  readonly others: readonly Pose[]
+}
+
+/** Whoever it is for: a pose's milder forms, the poses of its intent, and all others of the shelf. */
+export function inPlaceOf(pose: Pose, shelf: Iterable<Pose>): InPlace {
+  const others = [...shelf].filter(({ id }) => id !== pose.id)
+  return {
+    pose,
+    milder: pose.variants.filter(({ grade }) => grade !== 'stronger'),
+    alike: others.filter((other) => isSameIntent(pose, other)),
+    others,
+  }
+}
+
 /**
  * What to do in place of a pose, nearest first: its own milder forms, then poses of the same intent, each at most
  * "in a changed form" for this person; only where none of these is left, whatever else the shelf has of the families
  * that are offered. Every one is judged against all flags.
  */
 export function poseAlternatives(
-  pose: Pose,
-  shelf: Iterable<Pose>,
+  { pose, milder, alike, others }: InPlace,
   offered: ReadonlySet<string>,
   judgeForm: JudgeForm,
 ): PoseAlternative[] {
-  const others = [...shelf].filter(({ id }) => id !== pose.id)
-  const forms = pose.variants
-    .filter(({ grade }) => grade !== 'stronger')
-    .flatMap((variant) => alternative(pose, variant, judgeForm, true))
-  const alike = others
-    .filter((other) => isSameIntent(pose, other))
-    .flatMap((other) => alternative(other, undefined, judgeForm, true))
-  const near = [...forms, ...mildestFirst(alike)]
-  if (near.length > 0) return near.slice(0, mostTold)
-  const far = others
-    .filter(({ families }) => families.every((family) => offered.has(family)))
-    .flatMap((other) => alternative(other, undefined, judgeForm, false))
-  return mildestFirst(far).slice(0, mostTold)
+  const forms = milder
+    .map((variant): PoseAlternative => ({
+      poseId: pose.id,
+      variantId: variant.id,
+      verdict: judgeForm(pose, variant),
+      isSameIntent: true,
+    }))
+    .filter(({ verdict }) => verdict.grade !== 'avoid')
+  const near = [...forms, ...mildestOf(alike, judgeForm, true)].slice(0, mostTold)
+  if (near.length > 0) return near
+  const far = others.filter(({ families }) => families.every((family) => offered.has(family)))
+  return mildestOf(far, judgeForm, false)
+}
+
+/** Grades from the mildest: none first. Poses to be avoided are in none of them. */
+const milderFirst: readonly (CautionGrade | undefined)[] = [
+  undefined,
+  ...cautionGradeOrder.toReversed().filter((grade) => grade !== 'avoid'),
+]
+
+/** As many as are told, those with the mildest grade first and else in the order of the shelf. */
+function mildestOf(poses: readonly Pose[], judgeForm: JudgeForm, isSame: boolean): PoseAlternative[] {
+  const byGrade = new Map<CautionGrade | undefined, PoseAlternative[]>(milderFirst.map((grade) => [grade, []]))
+  for (const pose of poses) {
+    const verdict = judgeForm(pose, undefined)
+    const alike = byGrade.get(verdict.grade)
+    if (alike && alike.length < mostTold) alike.push({ poseId: pose.id, verdict, isSameIntent: isSame })
+    // Nothing milder can come.
+    if (verdict.grade === undefined && alike?.length === mostTold) break
+  }
+  return milderFirst.flatMap((grade) => byGrade.get(grade) ?? []).slice(0, mostTold)
 }
 
 const isSameIntent = (a: Pose, b: Pose): boolean =>
   a.targets.some((target) => b.targets.includes(target)) &&
   a.directions.some((direction) => b.directions.includes(direction))
-
-function alternative(
-  pose: Pose,
-  variant: Variant | undefined,
-  judgeForm: JudgeForm,
-  isSame: boolean,
-): PoseAlternative[] {
-  const verdict = judgeForm(pose, variant)
-  if (verdict.grade === 'avoid') return []
-  return [{ poseId: pose.id, ...(variant ? { variantId: variant.id } : {}), verdict, isSameIntent: isSame }]
-}
-
-const rank = (grade: CautionGrade | undefined): number =>
-  grade === undefined ? cautionGradeOrder.length : cautionGradeOrder.indexOf(grade)
-const mildestFirst = (all: readonly PoseAlternative[]): PoseAlternative[] =>
-  all.toSorted((a, b) => rank(b.verdict.grade) - rank(a.verdict.grade))

@@ -1,7 +1,7 @@
 import type { CautionBook } from '#model/caution'
 import type { Family } from '#model/family'
 import type { Person } from '#model/person'
-import type { Pose } from '#model/pose'
+import type { Pose, Variant } from '#model/pose'
 import type { Session } from '#model/session'
 import { ok } from '#core/result'
 import type { Result } from '#core/result'
@@ -16,8 +16,8 @@ import { holdCapS } from './hold-cap.ts'
 import { asJudged, judgeFor } from './judge.ts'
 import type { Judged, Verdict } from './judge.ts'
 import { practisedIn } from './of-block.ts'
-import { poseAlternatives } from './pose-alternatives.ts'
-import type { JudgeForm, PoseAlternative } from './pose-alternatives.ts'
+import { inPlaceOf, poseAlternatives } from './pose-alternatives.ts'
+import type { InPlace, JudgeForm, PoseAlternative } from './pose-alternatives.ts'
 import { bodyFormOf, subjectsOf } from './practised.ts'
 import type { Practised } from './practised.ts'
 import { rollSide } from './roll-side.ts'
@@ -77,11 +77,18 @@ export function screen(
 ): Result<Screening> {
   const resolved = resolveSession(session, books.catalog)
   if (!resolved.ok) return resolved
-  const asked = people.map((person) => asAsked(person, books.book, notToday.get(person.id)))
+  const asks = askedOfForms(books.book)
+  const asked = people.map((person) => asAsked(person, books.book, asks, notToday.get(person.id)))
   const entries = resolved.value.flatMap((block) => {
     const practised = practisedIn(block)
     if (!practised) return []
-    const doing: Doing = { block, practised, subjects: subjectsOf(practised, books.book), held: holdOf(block) }
+    const doing: Doing = {
+      block,
+      practised,
+      subjects: subjectsOf(practised, books.book),
+      held: holdOf(block),
+      inPlace: block.kind === 'hold' ? inPlaceOf(block.pose, books.catalog.poses.values()) : undefined,
+    }
     return asked.flatMap((one) => screenBlock(doing, one, books))
   })
   return ok({
@@ -111,7 +118,7 @@ interface Asked {
   readonly judgeForm: JudgeForm
 }
 
-function asAsked(person: Person, book: CautionBook, notToday: readonly string[] | undefined): Asked {
+function asAsked(person: Person, book: CautionBook, asks: AskedOfForm, notToday: readonly string[] | undefined): Asked {
   const consents = new Set(person.consents.map((consent) => consent.for))
   const judged = asJudged(flagsOf(person, book), book, consents, notToday)
   const known = new Map<Family, Verdict>()
@@ -123,24 +130,47 @@ function asAsked(person: Person, book: CautionBook, notToday: readonly string[] 
       known.set(family, verdict)
       return verdict
     },
-    judgeForm: judgeFormFor(judged, book),
+    judgeForm: judgeFormFor(judged, asks),
   }
 }
 
-/** Forms of poses as they are judged for one person, each once. */
-function judgeFormFor(judged: Judged, book: CautionBook): JudgeForm {
-  const known = new Map<string, Verdict>()
+/** Forms of poses as they are judged for one person, those that ask the same once. */
+function judgeFormFor(judged: Judged, asks: AskedOfForm): JudgeForm {
+  const known = new Map<Demand, Verdict>()
   return (pose, variant) => {
-    const key = `${pose.id} ${variant?.id ?? ''}`
-    const before = known.get(key)
-    if (before) return before
+    const demand = asks(pose, variant)
+    const verdict = known.get(demand) ?? judgeFor(demand.practised, demand.subjects, judged)
+    known.set(demand, verdict)
+    return verdict
+  }
+}
+
+/** What a form asks of everyone; forms that ask the same have one and the same. */
+interface Demand {
+  readonly practised: Practised
+  readonly subjects: ReturnType<typeof subjectsOf>
+}
+type AskedOfForm = (pose: Pose, variant: Variant | undefined) => Demand
+
+function askedOfForms(book: CautionBook): AskedOfForm {
+  const byForm = new Map<Pose | Variant, Demand>()
+  const bySaying = new Map<string, Demand>()
+  const made = (pose: Pose, variant: Variant | undefined): Demand => {
     const { families = pose.families, sensation = pose.sensation } = variant ?? {}
     const hinged = variant?.hinged ?? pose.hinged
     const form = bodyFormOf({ families, sensation, ...(hinged === undefined ? {} : { hinged }) })
-    const practised: Practised = { families, form }
-    const verdict = judgeFor(practised, subjectsOf(practised, book), judged)
-    known.set(key, verdict)
-    return verdict
+    const saying = [...families, form.carried, form.hinged].join(' ')
+    const demand = bySaying.get(saying) ?? {
+      practised: { families, form },
+      subjects: subjectsOf({ families, form }, book),
+    }
+    bySaying.set(saying, demand)
+    return demand
+  }
+  return (pose, variant) => {
+    const demand = byForm.get(variant ?? pose) ?? made(pose, variant)
+    byForm.set(variant ?? pose, demand)
+    return demand
   }
 }
 
@@ -150,10 +180,11 @@ interface Doing {
   readonly practised: Practised
   readonly subjects: ReturnType<typeof subjectsOf>
   readonly held: ReturnType<typeof holdOf>
+  readonly inPlace: InPlace | undefined
 }
 
 function screenBlock(
-  { block, practised, subjects, held }: Doing,
+  { block, practised, subjects, held, inPlace }: Doing,
   { person, judged, judgeOne, judgeForm }: Asked,
   { catalog, book }: ScreeningBooks,
 ): Screened[] {
@@ -165,7 +196,7 @@ function screenBlock(
   if (isQuiet && !tooLong) return []
   const alternatives = alternativesFor(verdict, practised, judgeOne, book.inherits)
   const offered = new Set<string>(alternatives.offered.map(({ family }) => family))
-  const isLeftOut = block.kind === 'hold' && verdict.grade === 'avoid' && verdict.gated.gate !== 'stop'
+  const isLeftOut = verdict.grade === 'avoid' && verdict.gated.gate !== 'stop'
   return [
     {
       blockId: block.block.id,
@@ -173,7 +204,7 @@ function screenBlock(
       personId: person.id,
       verdict,
       alternatives,
-      instead: isLeftOut ? poseAlternatives(block.pose, catalog.poses.values(), offered, judgeForm) : [],
+      instead: isLeftOut && inPlace ? poseAlternatives(inPlace, offered, judgeForm) : [],
       capS,
       heldS: held?.s,
     },
