@@ -81,8 +81,7 @@ export function fill({
     rounds === 0 ? 0 : boundaryMs(rounds * halfCounts, pace) + (Math.ceil(rounds / roundsPerSet) - 1) * restMs
   let rounds = mostRoundsIn(Math.max(0, timeMs), halfCounts, pace)
   // A rest costs at most as many rounds as there are: the loop ends at 0 at the latest.
-  while (takenMs(rounds) > timeMs) rounds -= 1
-  rounds = Math.max(0, rounds)
+  while (rounds > 0 && takenMs(rounds) > timeMs) rounds -= 1
   return { rounds, sets: inSets(rounds, roundsPerSet), leftMs: timeMs - takenMs(rounds) }
 }
 

@@ -76,11 +76,14 @@ export function judgeFor(
   subjects: ReadonlySet<CautionSubject>,
   { matches, gated, consents, book }: Judged,
 ): Verdict {
-  const all = matches
-    .filter(({ rule }) => speaksOf(rule, subjects))
-    .map((match) => reasonOf(match, practised, isConsented(match.rule, practised, consents, book)))
-    .sort((a, b) => cautionGradeOrder.indexOf(a.grade) - cautionGradeOrder.indexOf(b.grade))
-  const reasons = all.filter(({ rule }) => !isOfProp(rule))
+  const [reasons, props]: [Reason[], Reason[]] = [[], []]
+  for (const match of matches) {
+    if (!speaksOf(match.rule, subjects)) continue
+    const reason = reasonOf(match, practised, isConsented(match.rule, practised, consents, book))
+    if (isOfProp(match.rule)) props.push(reason)
+    else reasons.push(reason)
+  }
+  reasons.sort(worstFirst)
   const gateForm = gated.gate === 'clear' ? allowedForm(practised) : undefined
   const behindGate = gated.gate === 'stop' || (gated.gate === 'clear' && gateForm === undefined)
   const fromGate = behindGate ? 'avoid' : gateForm === 'inclined' || gateForm === 'on a chair' ? 'modify' : undefined
@@ -90,9 +93,12 @@ export function judgeFor(
     behindGate,
     gateForm: gateForm === 'as it is' ? undefined : gateForm,
     reasons,
-    props: all.filter(({ rule }) => isOfProp(rule)),
+    props: props.sort(worstFirst),
   }
 }
+
+const worstFirst = (a: Reason, b: Reason): number =>
+  cautionGradeOrder.indexOf(a.grade) - cautionGradeOrder.indexOf(b.grade)
 
 export function strictest(grades: readonly (CautionGrade | undefined)[]): CautionGrade | undefined {
   return cautionGradeOrder.find((grade) => grades.includes(grade))
