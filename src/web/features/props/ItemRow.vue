@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { keysOf } from '#core/units'
 import Button from 'primevue/button'
-import Select from 'primevue/select'
 import { computed, useId } from 'vue'
 import type { PropKind } from '#model/prop'
 import type { BodyPart, PropTurn, SetUpItem } from '#model/set-up'
@@ -20,6 +19,7 @@ import {
   turnChoices,
 } from '#words/props'
 import { lengthNumber } from '#words/lengths'
+import ItemChoice from './ItemChoice.vue'
 import { useProps } from './use-props.ts'
 import NumberField from '#web/shared/ui/NumberField.vue'
 
@@ -53,14 +53,16 @@ const kindChoices = computed(() =>
     )
     .map((value) => ({ value, words: propNames[value].one })),
 )
+type FoldChoice = FoldName | ''
+const foldName = computed((): FoldChoice => foldNameOf(props.item.folds ?? []) ?? '')
 const foldChoices = computed(() => {
-  const named: { value: string; words: string }[] = keysOf(foldNames).map((value) => ({
+  const named: { value: FoldChoice; words: string }[] = keysOf(foldNames).map((value) => ({
     value,
     words: foldNames[value],
   }))
-  return foldNameOf(props.item.folds ?? [])
+  return foldName.value !== ''
     ? named
-    : [...named, { value: '', words: `${String(props.item.folds?.length ?? 0)} folds` }]
+    : [...named, { value: '' as const, words: `${String(props.item.folds?.length ?? 0)} folds` }]
 })
 const turns = computed(() => [...turnChoices(spec.value)])
 const step = computed(() => props.item.piles ?? 1)
@@ -75,8 +77,9 @@ function setKind(kind: PropKind): void {
     folds: isSheet ? (folds ?? [...namedFolds.standard]) : undefined,
   })
 }
-const setFold = (name: FoldName) => {
-  change(props.item.id, { folds: [...namedFolds[name]] })
+const setFold = (name: FoldChoice) => {
+  // Folds without a name stay as they are.
+  if (name !== '') change(props.item.id, { folds: [...namedFolds[name]] })
 }
 const setTurn = (turn: PropTurn) => {
   change(props.item.id, { turn })
@@ -102,18 +105,7 @@ const countLabel = computed(() => (props.item.piles === 2 ? 'Both sides together
       <b>{{ height }}</b>
     </button>
     <div v-if="isOpen" :id="`${id}-parts`" class="parts">
-      <label :for="`${id}-kind`">Kind</label>
-      <Select
-        :input-id="`${id}-kind`"
-        :model-value="item.kind"
-        :options="kindChoices"
-        option-label="words"
-        option-value="value"
-        fluid
-        size="small"
-        :aria-label="kindLabel"
-        @update:model-value="setKind"
-      />
+      <ItemChoice label="Kind" :spoken="kindLabel" :value="item.kind" :options="kindChoices" @choose="setKind" />
       <span aria-hidden="true">{{ countLabel }}</span>
       <NumberField
         hide-label
@@ -125,49 +117,29 @@ const countLabel = computed(() => (props.item.piles === 2 ? 'Both sides together
         small
         @change="change(item.id, { count: $event })"
       />
-      <template v-if="item.under === undefined">
-        <label :for="`${id}-place`">Under</label>
-        <Select
-          :input-id="`${id}-place`"
-          :model-value="null"
-          :options="placeChoices"
-          option-label="words"
-          option-value="value"
-          placeholder="Choose a part"
-          fluid
-          size="small"
-          aria-label="Under which part"
-          @update:model-value="place"
-        />
-      </template>
-      <template v-if="spec.shape === 'sheet' && item.under !== undefined">
-        <label :for="`${id}-fold`">Fold</label>
-        <Select
-          :input-id="`${id}-fold`"
-          :model-value="foldNameOf(item.folds ?? []) ?? ''"
-          :options="foldChoices"
-          option-label="words"
-          option-value="value"
-          fluid
-          size="small"
-          aria-label="Fold"
-          @update:model-value="setFold"
-        />
-      </template>
-      <template v-if="turns.length > 0 && item.lies === undefined && item.under !== undefined">
-        <label :for="`${id}-turn`">Turned</label>
-        <Select
-          :input-id="`${id}-turn`"
-          :model-value="item.turn ?? defaultTurn(spec)"
-          :options="turns"
-          option-label="words"
-          option-value="value"
-          fluid
-          size="small"
-          aria-label="Turned"
-          @update:model-value="setTurn"
-        />
-      </template>
+      <ItemChoice
+        v-if="item.under === undefined"
+        label="Under"
+        spoken="Under which part"
+        :value="null"
+        :options="placeChoices"
+        placeholder="Choose a part"
+        @choose="place"
+      />
+      <ItemChoice
+        v-else-if="spec.shape === 'sheet'"
+        label="Fold"
+        :value="foldName"
+        :options="foldChoices"
+        @choose="setFold"
+      />
+      <ItemChoice
+        v-if="turns.length > 0 && item.lies === undefined && item.under !== undefined"
+        label="Turned"
+        :value="item.turn ?? defaultTurn(spec)"
+        :options="turns"
+        @choose="setTurn"
+      />
       <Button
         class="away"
         size="small"
@@ -216,7 +188,7 @@ small {
   background: #f0f3ef;
   border-radius: 8px;
 }
-.parts label,
+.parts :deep(label),
 .parts > span {
   font-size: 14px;
   line-height: 1.15;
