@@ -12,16 +12,15 @@ type Shelf = Pick<Catalog, 'poses' | 'ownPoses' | 'setUps'>
 
 /**
  * The set-ups made for a pose in a form of it, the teacher's own first; after them, for a pose that was copied, those of
- * the one it was copied from. A form with a base or with a set-up of its own has its own, every other uses the pose's
- * [settled A10].
+ * the one it was copied from. A form with a base of its own has set-ups of its own, every other uses the pose's after
+ * any that were made for it [settled A10].
  */
 export function setUpsFor({ poses, ownPoses, setUps }: Shelf, poseId: string, variantId?: string): readonly SetUp[] {
   const all = withOriginals(poseId, ownPoses).flatMap((id) => setUps.get(id) ?? [])
   const variants = (ownPoses.get(poseId) ?? poses.get(poseId))?.variants ?? []
-  const isItsOwn =
-    variants.some(({ id, base }) => id === variantId && base) || all.some((setUp) => setUp.variantId === variantId)
-  const form = isItsOwn ? variantId : undefined
-  return all.filter((setUp) => setUp.variantId === form)
+  const ofForm = all.filter((setUp) => variantId !== undefined && setUp.variantId === variantId)
+  const isAnother = variants.some(({ id, base }) => id === variantId && base)
+  return isAnother ? ofForm : [...ofForm, ...all.filter((setUp) => setUp.variantId === undefined)]
 }
 
 /** A pose, the one it was copied from, and so on. */

@@ -78,11 +78,15 @@ describe('an own set-up', () => {
     expect(taken(own([mine, again, listedSetUp([cushions], 'mine')]), 'again')).toEqual([cushions])
   })
 
-  test('of a form is the form’s alone', () => {
+  test('of a form is the form’s alone, before those of its pose', () => {
     const joined: OwnThing = { kind: 'variant', version: 1, document: { ...form, poseId: 'deer' } }
     const things = own([joined, listedSetUp([cushions], 'deer', 'high')])
     expect(taken(things, 'deer', { variantId: 'high' })).toEqual([cushions])
     expect(taken(things, 'deer')).toEqual(ofDeer)
+    // It is the same position: those of the pose are there to choose.
+    const shipped = setUpsFor(shippedCatalog, 'deer')
+    expect(setUpsFor(withOwn(shippedCatalog, things), 'deer', 'high').slice(1)).toEqual(shipped)
+    expect(taken(things, 'deer', { variantId: 'high', setUpId: shipped[0]?.id })).toEqual(ofDeer)
   })
 
   test('that was deleted is the set-up of nothing, unless its pose or form was deleted with it', () => {
