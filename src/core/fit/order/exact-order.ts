@@ -9,8 +9,8 @@ export const mostFreeBlocks = 12
 /**
  * The best order of the blocks of `order`, of which those that `mayMove` says may move, and only among their
  * own places: least cost, then the fewest that moved (that fall out of the longest run still in its order),
- * then the earliest blocks of the plan first. Exact: a walk over all sets of what is placed, with the unit
- * placed last. The order given has to keep the precedence itself, else it throws.
+ * then the earliest blocks of the plan first. Exact: a walk over all sets of what is placed, with the place
+ * people are in. The order given has to keep the precedence itself, else it throws.
  */
 export function exactOrder(
   order: readonly number[],
@@ -24,73 +24,85 @@ export function exactOrder(
   return order.map((block) => (mayMove.has(block) ? (best.shift() ?? block) : block))
 }
 
-/** Least cost from here to the end, by what is placed and the unit placed last. */
-type Least = (placed: Placed, last: number) => number
+/** Least cost from here to the end, by what is placed and the place people are in. */
+type Least = (placed: Placed, place: number) => number
 
 function leastCosts(problem: OrderProblem): Least {
-  const { units, mayFollow, cost, endCost } = problem
+  const { units, places, mayFollow, cost, next: after, endCost } = problem
   const none = units.length
   const all = 2 ** none - 1
-  const columns = none + 1
-  const least = new Float64Array((all + 1) * columns).fill(Infinity)
-  for (let last = 0; last < columns; last += 1) least[all * columns + last] = endCost(last)
+  const least = new Float64Array((all + 1) * places).fill(Infinity)
+  for (let place = 0; place < places; place += 1) least[all * places + place] = endCost(place)
   for (let placed = all - 1; placed >= 0; placed -= 1) {
     const next = units.flatMap((_, unit) => (mayFollow(placed, unit) ? [unit] : []))
-    for (let last = 0; last < columns; last += 1) {
-      if (last === none ? placed !== 0 : (placed & bitOf(last)) === 0) continue
+    for (let place = 0; place < places; place += 1) {
+      if (!isReached(placed, place, none)) continue
       let best = Infinity
       for (const unit of next) {
-        const whole = cost(placed, last, unit) + (least[(placed | bitOf(unit)) * columns + unit] ?? Infinity)
+        const here = (placed | bitOf(unit)) * places + after(placed, place, unit)
+        const whole = cost(placed, place, unit) + (least[here] ?? Infinity)
         if (whole < best) best = whole
       }
-      least[placed * columns + last] = best
+      least[placed * places + place] = best
     }
   }
   if (least[none] === Infinity) throw new RangeError('exactOrder: the order given breaks its own precedence')
-  return (placed, last) => least[placed * columns + last] ?? Infinity
+  return (placed, place) => least[placed * places + place] ?? Infinity
+}
+
+/** People are nowhere before the first unit alone, in the place of a unit only after it. */
+function isReached(placed: Placed, place: number, none: number): boolean {
+  if (place >= none) return (place === none) === (placed === 0)
+  return (placed & bitOf(place)) !== 0
 }
 
 /** Of all orders of the least cost, the one in which most blocks keep their order, then the earliest first. */
-function fewestMoved({ units, mayFollow, cost }: OrderProblem, least: Least): number[] {
+function fewestMoved({ units, places, mayFollow, cost, next }: OrderProblem, least: Least): number[] {
   const none = units.length
   const all = 2 ** none - 1
   const sizeOf = (unit: number) => units[unit]?.length ?? 0
-  const optimal = (placed: Placed, last: number): number[] =>
-    units.flatMap((_, unit) =>
-      mayFollow(placed, unit) && cost(placed, last, unit) + least(placed | bitOf(unit), unit) === least(placed, last)
-        ? [unit]
-        : [],
-    )
+  const optimal = (placed: Placed, place: number): number[] =>
+    units.flatMap((_, unit) => {
+      if (!mayFollow(placed, unit)) return []
+      const whole = cost(placed, place, unit) + least(placed | bitOf(unit), next(placed, place, unit))
+      return whole === least(placed, place) ? [unit] : []
+    })
   const known = new Map<number, number>()
   /** Most blocks that keep their order from here on; `stayed` is the last unit that did, -1 for none. */
-  const mostStaying = (placed: Placed, last: number, stayed: number): number => {
+  const mostStaying = (placed: Placed, place: number, stayed: number): number => {
     if (placed === all) return 0
-    const key = (placed * (none + 1) + last) * (none + 1) + stayed + 1
+    const key = (placed * places + place) * (none + 1) + stayed + 1
     const found = known.get(key)
     if (found !== undefined) return found
-    const most = Math.max(...optimal(placed, last).map((unit) => bestWith(placed, unit, stayed).staying))
+    const most = Math.max(...optimal(placed, place).map((unit) => bestWith(placed, place, unit, stayed).staying))
     known.set(key, most)
     return most
   }
   /** A unit placed next, either as one that keeps its order or as one that moved. */
-  const bestWith = (placed: Placed, unit: number, stayed: number): { staying: number; stayed: number } => {
+  const bestWith = (
+    placed: Placed,
+    from: number,
+    unit: number,
+    stayed: number,
+  ): { staying: number; stayed: number } => {
     const here = placed | bitOf(unit)
-    const moved = { staying: mostStaying(here, unit, stayed), stayed }
+    const place = next(placed, from, unit)
+    const moved = { staying: mostStaying(here, place, stayed), stayed }
     if (unit <= stayed) return moved
-    const kept = { staying: sizeOf(unit) + mostStaying(here, unit, unit), stayed: unit }
+    const kept = { staying: sizeOf(unit) + mostStaying(here, place, unit), stayed: unit }
     return kept.staying >= moved.staying ? kept : moved
   }
   const order: number[] = []
-  let [placed, last, stayed] = [0, none, -1]
+  let [placed, place, stayed] = [0, none, -1]
   while (placed !== all) {
-    const most = mostStaying(placed, last, stayed)
-    const from = stayed
-    const unit = optimal(placed, last).find((one) => bestWith(placed, one, from).staying === most)
+    const most = mostStaying(placed, place, stayed)
+    const [at, from] = [place, stayed]
+    const unit = optimal(placed, place).find((one) => bestWith(placed, at, one, from).staying === most)
     if (unit === undefined) throw new RangeError('exactOrder: no way on')
-    stayed = bestWith(placed, unit, from).stayed
+    stayed = bestWith(placed, place, unit, from).stayed
     order.push(...(units[unit] ?? []))
+    place = next(placed, place, unit)
     placed |= bitOf(unit)
-    last = unit
   }
   return order
 }

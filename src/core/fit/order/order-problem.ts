@@ -13,10 +13,17 @@ export interface OrderProblem {
   readonly units: readonly Unit[]
   /** Whether a unit may come next when these are placed. */
   readonly mayFollow: (placed: Placed, unit: number) => boolean
-  /** Rank of the cost of a unit after another (`units.length`: after none), fixed blocks between them included. */
-  readonly cost: (placed: Placed, last: number, unit: number) => number
+  /**
+   * How many places people can be in between units: that of each unit, none (`units.length`), and those of fixed blocks
+   * that a unit may leave them in, as a movement that is done on the chair they sit on.
+   */
+  readonly places: number
+  /** Rank of the cost of a unit from a place, fixed blocks before it included. */
+  readonly cost: (placed: Placed, place: number, unit: number) => number
+  /** The place people are in after it. */
+  readonly next: (placed: Placed, place: number, unit: number) => number
   /** Rank of the cost of the fixed blocks after the last unit. */
-  readonly endCost: (last: number) => number
+  readonly endCost: (place: number) => number
 }
 
 export const bitOf = (unit: number): Placed => 2 ** unit
@@ -33,31 +40,37 @@ export function orderProblem(
   const sizes = sizesOf(units)
   const through = walkOf(costs)
   const nowhere = units.length
-  const leaves = units.map((unit) => through(unit, undefined).at)
+  const taken = gaps.flat().filter((block) => units.some((unit) => through(unit, block).at === block))
+  /** The block whose place each is; where people come from nowhere, none. */
+  const blocks = [...units.map((unit) => through(unit, undefined).at), undefined, ...taken]
+  const placeOf = new Map(blocks.map((block, place) => [block, place] as const))
   const endsAt = through(gaps.flat(), undefined).at
 
-  /** Costs by number of blocks placed, last unit and unit: they are asked for again and again. */
-  const known = new Float64Array(gaps.length * (nowhere + 1) * nowhere).fill(-1)
-  const cost = (placed: Placed, last: number, unit: number): number => {
+  /** By number of blocks placed, place and unit: they are asked for again and again. */
+  const ranks = new Float64Array(gaps.length * blocks.length * nowhere).fill(-1)
+  const nexts = new Uint8Array(ranks.length)
+  const known = (placed: Placed, place: number, unit: number): number => {
     const size = sizes[placed] ?? 0
-    const key = (size * (nowhere + 1) + last) * nowhere + unit
-    const found = known[key] ?? -1
-    if (found >= 0) return found
-    const between = through(gaps[size] ?? [], last === nowhere ? undefined : leaves[last])
-    const rank = between.rank + through(units[unit] ?? [], between.at).rank
-    known[key] = rank
-    return rank
+    const key = (size * blocks.length + place) * nowhere + unit
+    if ((ranks[key] ?? -1) >= 0) return key
+    const between = through(gaps[size] ?? [], blocks[place])
+    const after = through(units[unit] ?? [], between.at)
+    ranks[key] = between.rank + after.rank
+    nexts[key] = placeOf.get(after.at) ?? unit
+    return key
   }
   const rules = rulesOf(units, precedence)
   const isUnbroken = (from: number, length: number) =>
     gaps.slice(from + 1, from + length).every((gap) => gap.length === 0)
   return {
     units,
-    cost,
+    places: blocks.length,
+    cost: (placed, place, unit) => ranks[known(placed, place, unit)] ?? Infinity,
+    next: (placed, place, unit) => nexts[known(placed, place, unit)] ?? unit,
     mayFollow: (placed, unit) =>
       rules(placed, unit) &&
       ((units[unit]?.length ?? 0) < 2 || isUnbroken(sizes[placed] ?? 0, units[unit]?.length ?? 0)),
-    endCost: (last) => through(gaps.at(-1) ?? [], last === nowhere ? endsAt : leaves[last]).rank,
+    endCost: (place) => through(gaps.at(-1) ?? [], place === nowhere ? endsAt : blocks[place]).rank,
   }
 }
 

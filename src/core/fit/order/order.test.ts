@@ -109,6 +109,32 @@ describe('a better order', () => {
     expect(good.now).toEqual(good.then)
   })
 
+  test('a movement that is done on the chair people sit on leaves them there, wherever it stands', () => {
+    const drawn = fc.sample(
+      fc.shuffledSubarray(
+        [
+          aHold('chair-fold'),
+          aHold('chair-side-bend'),
+          aHold('sphinx'),
+          aHold('deer'),
+          ...[...shippedCatalog.movements.values()]
+            .filter(({ alsoIn }) => alsoIn?.includes('onChair'))
+            .slice(0, 2)
+            .map(({ id }) => ({ kind: 'movement' as const, id, movementId: id })),
+          { kind: 'rest' as const, id: 'rest', s: 60, basePosition: 'onChair' as const },
+        ],
+        { minLength: 5, maxLength: 6 },
+      ),
+      { numRuns: 40, seed: 5 },
+    )
+    for (const blocks of drawn) {
+      const session = aSession(blocks)
+      const found = better(session)
+      expect(found.order).toEqual(bruteForce(session).order.map((at) => session.blocks[at]?.id))
+      expect(found.then.changeS).toBe(costOf(inOrder(session, bruteForce(session).order))[0])
+    }
+  })
+
   test('past twelve free blocks it is never worse, keeps the rules, and stays above its bound', () => {
     for (const session of fc.sample(fc.oneof(sessions(24), linkedSessions(24)), { numRuns: 60, seed: 7 })) {
       const found = better(session)
