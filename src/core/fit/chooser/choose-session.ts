@@ -60,7 +60,7 @@ export function chooseSession(wish: ChooserWish, catalog: Catalog): Result<Chose
   const ordered = orThrow(
     applyEdit(session, { type: 'several', edits: orThrow(betterOrder(session, catalog)).edits }),
   ).session
-  const fit = orThrow(stretchToLength(ordered, catalog))
+  const fit = withQuiet(orThrow(stretchToLength(ordered, catalog)), wish.lengthS)
   const met = new Set(Object.values(why).flatMap((rule) => (rule.rule === 'works' ? [rule.target] : [])))
   return ok({
     session: fit.session,
@@ -68,6 +68,19 @@ export function chooseSession(wish: ChooserWish, catalog: Catalog): Result<Chose
     missed: wish.targets.filter((target) => !met.has(target)),
     totalMs: fit.totalMs,
   })
+}
+
+/** What no pose and no hold may take any more becomes natural breath after the first breath work, from a minute on. */
+const quiet = { leastS: 60, mostS: 150 } as const
+
+function withQuiet<F extends { readonly session: Session; readonly totalMs: number }>(fit: F, lengthS: number): F {
+  const spareS = Math.floor(lengthS - fit.totalMs / 1000)
+  const first = fit.session.blocks.findIndex(({ kind }) => kind === 'breath')
+  if (spareS < quiet.leastS || spareS > quiet.mostS || first < 0) return fit
+  const blocks = fit.session.blocks.map((block, at) =>
+    block.kind === 'breath' && at === first ? { ...block, naturalAfterS: (block.naturalAfterS ?? 0) + spareS } : block,
+  )
+  return { ...fit, session: { ...fit.session, blocks }, totalMs: fit.totalMs + spareS * 1000 }
 }
 
 type Fits = (parts: Parts, leastShare: number) => boolean

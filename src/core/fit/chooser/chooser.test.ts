@@ -61,6 +61,13 @@ test('up to an hour and a half the time is filled', () => {
   )
 })
 
+test('what no pose fits into any more is natural breath after the first breath work', () => {
+  const { session, totalMs } = choose({ lengthS: 5280, practice: 'breath', level: 'new', variation: 10 })
+  expect(totalMs).toBe(5_280_000)
+  expect(orThrow(compileTimeline(session, shippedCatalog)).totalMs).toBe(totalMs)
+  expect(session.blocks.find(({ kind }) => kind === 'breath')).toMatchObject({ naturalAfterS: 95 })
+})
+
 test('every block says which rule chose it, no pose comes twice, none is beyond the level', () => {
   const rank = { new: 0, regular: 1, experienced: 2 }
   fc.assert(
