@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { chromiumArguments, chromiumPath } from './scripts/shared/chromium.ts'
 
 export default defineConfig({
   testDir: 'e2e',
@@ -14,8 +15,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     browserName: 'chromium',
     launchOptions: {
-      executablePath: process.env['ZOVRIN_CHROMIUM'] ?? '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-background-networking'],
+      executablePath: chromiumPath(),
+      args: chromiumArguments,
     },
   },
 })

@@ -1,9 +1,10 @@
-import { mkdtempSync, rmSync } from 'node:fs'
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { basename, join } from 'node:path'
 import { test as base, expect } from '@playwright/test'
 import type { BrowserContext, Locator, Page } from '@playwright/test'
 import type { Session } from '#model/session'
+import { openDatabase } from '#server/db/open'
 import { prepareDemo } from '#server/demo/seed'
 import { startServer } from '#server/start'
 import type { Running } from '#server/start'
@@ -31,10 +32,23 @@ interface Fixtures {
   plan: Page
 }
 
-async function makeHouse(pagesName: string, data: 'demo' | 'empty'): Promise<House & { remove(): Promise<void> }> {
+/** The databases a house begins with; they are made once, and each house has a copy of its own. */
+interface Beginnings {
+  readonly demo: string
+  readonly empty: string
+}
+
+async function makeBeginnings(folder: string): Promise<Beginnings> {
+  const empty = join(folder, 'zovrin.sqlite')
+  await (await openDatabase(empty)).close()
+  return { demo: (await prepareDemo(folder, thursday)).file, empty }
+}
+
+async function makeHouse(pagesName: string, beginning: string): Promise<House & { remove(): Promise<void> }> {
   const folder = mkdtempSync(join(tmpdir(), 'zovrin-e2e-'))
   const pages = folderOf(pagesName)
-  const file = data === 'demo' ? (await prepareDemo(folder, thursday)).file : join(folder, 'zovrin.sqlite')
+  const file = join(folder, basename(beginning))
+  copyFileSync(beginning, file)
   const config = { host: '127.0.0.1', port: 0, portIsFixed: true, dataFolder: folder }
   let running: Running | undefined = await startServer(config, file, pages)
   const { address } = running
@@ -74,7 +88,21 @@ function watch(context: BrowserContext, amiss: string[]): void {
   })
 }
 
-export const test = base.extend<Fixtures & { amiss: { allowed: string[]; seen: string[] } }>({
+interface Amiss {
+  amiss: { allowed: string[]; seen: string[] }
+}
+
+export const test = base.extend<Fixtures & Amiss, { beginnings: Beginnings }>({
+  beginnings: [
+    // Playwright reads what a fixture needs off this pattern; it needs nothing.
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const folder = mkdtempSync(join(tmpdir(), 'zovrin-beginnings-'))
+      await use(await makeBeginnings(folder))
+      rmSync(folder, { recursive: true, force: true })
+    },
+    { scope: 'worker' },
+  ],
   amiss: [
     async ({ context }, use) => {
       const amiss = { allowed: [] as string[], seen: [] as string[] }
@@ -89,8 +117,8 @@ export const test = base.extend<Fixtures & { amiss: { allowed: string[]; seen: s
   },
   pages: ['dist', { option: true }],
   data: ['demo', { option: true }],
-  house: async ({ pages, data, context }, use) => {
-    const house = await makeHouse(pages, data)
+  house: async ({ pages, data, beginnings, context }, use) => {
+    const house = await makeHouse(pages, beginnings[data])
     await use(house)
     // The windows go first, so that none asks a server that is no more.
     await context.close()

@@ -110,7 +110,7 @@ runScript(async () => {
     file,
     pagesFolder,
   )
-  const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArguments })
+  const browser = await chromium.launch({ executablePath: chromiumPath(), args: chromiumArguments })
   const target = join(rootFolder, 'docs', 'screenshots')
   mkdirSync(target, { recursive: true })
   for (const { name, path, act, size = { width: 1280, height: 800 } } of pictures) {

@@ -113,7 +113,7 @@ async function benchDrags(page: Page): Promise<void> {
 }
 
 export async function benchPage(address: string): Promise<void> {
-  const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArguments })
+  const browser = await chromium.launch({ executablePath: chromiumPath(), args: chromiumArguments })
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   const opens: number[] = []
   for (let run = 0; run < 5; run += 1) {
@@ -130,7 +130,7 @@ export async function benchPage(address: string): Promise<void> {
 
 /** A class is begun, the page reloaded: how long until the clock stands again, and how far it is off. */
 export async function benchReload(address: string): Promise<void> {
-  const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArguments })
+  const browser = await chromium.launch({ executablePath: chromiumPath(), args: chromiumArguments })
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(`${address}lead/bench`)
   await page.getByRole('button', { name: 'Start', exact: true }).click()
@@ -162,7 +162,7 @@ export async function benchReload(address: string): Promise<void> {
 
 /** What a browser that has never been here fetches until the first block stands. */
 export async function benchLoad(address: string): Promise<void> {
-  const browser = await chromium.launch({ executablePath: chromiumPath, args: chromiumArguments })
+  const browser = await chromium.launch({ executablePath: chromiumPath(), args: chromiumArguments })
   const context = await browser.newContext({ serviceWorkers: 'block' })
   const page = await context.newPage()
   const fetched = new Set<string>()

@@ -1,3 +1,5 @@
+import { once } from 'node:events'
+import type { EventEmitter } from 'node:events'
 import type { Sequelize } from 'sequelize'
 import { Transaction } from 'sequelize'
 
@@ -29,13 +31,19 @@ export function makeWrites(sequelize: Sequelize) {
 /**
  * Sequelize hands a connection whose BEGIN, COMMIT or ROLLBACK failed to a pool that SQLite does not have, and so leaves
  * it open: two descriptors for each failed save, until no page can be served. Closing it also rolls back what it began.
+ * It is waited for, so that the next one opened takes its place instead of a further one.
  */
 function closeWhatFails({ connectionManager }: Sequelize): void {
-  connectionManager.destroyConnection = (connection) => {
+  connectionManager.destroyConnection = async (connection) => {
+    const closed = isOnDisk(connection) ? once(connection, 'close').catch(() => undefined) : undefined
     connectionManager.releaseConnection(connection)
-    return Promise.resolve()
+    await closed
   }
 }
+
+/** A database in memory has one connection, which stays open whatever fails. */
+const isOnDisk = (connection: object): connection is EventEmitter =>
+  'once' in connection && 'filename' in connection && connection.filename !== ':memory:'
 
 interface Written {
   readonly transaction?: Transaction | null | undefined
