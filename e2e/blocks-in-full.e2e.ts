@@ -80,7 +80,7 @@ test('a breath block changes technique, counts, pace and how much, and tells wha
   await saved(plan)
   expect((await house.session('thursday-slow-hour')).blocks[1]).toMatchObject({
     kind: 'breath',
-    techniqueId: 'watching-the-breath',
+    sections: [{ techniqueId: 'watching-the-breath' }],
   })
 })
 
@@ -94,7 +94,9 @@ test('a number is taken with a comma, and what is out of range is refused instea
   await pace.press('Enter')
   await expect(pace).toHaveValue('1.2')
   await saved(plan)
-  expect((await house.session('thursday-slow-hour')).blocks[1]).toMatchObject({ pace: { num: 1200, den: 1 } })
+  expect((await house.session('thursday-slow-hour')).blocks[1]).toMatchObject({
+    sections: [{ pace: { num: 1200, den: 1 } }],
+  })
   await pace.fill('12')
   await pace.press('Enter')
   await expect(plan.getByRole('alert')).toHaveText('12 is outside 0.25 to 10.')

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import type { LedClass } from '#model/led-class'
-import { boundaryMs, roundParts } from '#core/breath'
+import { boundaryMs } from '#core/breath'
 import { meantAndDone, visitsOf } from '#core/journal'
 import { fold } from '#core/lead'
 import { expect, test } from './fixtures.ts'
@@ -440,9 +440,9 @@ test('the whole hour in fast time, with all that can happen in it: every bell on
   const turns = state.visits.flatMap(({ segment, startMs, endMs: untilMs }) => {
     const doing = plan.segments[segment ?? -1]?.doing
     if (doing?.kind !== 'breath' || doing.part !== 'counted') return []
-    return roundParts(doing.pattern, doing.rounds).filter(
-      ({ from }) => startMs + boundaryMs(from, doing.pace) < untilMs,
-    )
+    const run = Array.from({ length: doing.rounds }, () => doing.parts).flat()
+    const begins = run.map((_, at) => run.slice(0, at).reduce((sum, { ticks: length }) => sum + length, 0))
+    return begins.filter((from) => startMs + boundaryMs(from, doing.pace) < untilMs)
   })
   const ticks = begun.filter(({ kind, when }) => kind === 'wood' && when - startedMs < 500_000)
   expect(ticks).toHaveLength(turns.length)

@@ -4,7 +4,11 @@ import { expect, saved, test } from './fixtures.ts'
 /** The demo hour as an older Zovrin could have kept it, with a breath past what is planned today. */
 const withBreath = (session: Session, details: object): Session => ({
   ...session,
-  blocks: session.blocks.map((block) => (block.kind === 'breath' ? { ...block, ...details } : block)),
+  blocks: session.blocks.map((block) =>
+    block.kind === 'breath'
+      ? { ...block, sections: block.sections.map((section) => ({ ...section, ...details })) as typeof block.sections }
+      : block,
+  ),
 })
 
 test('a breath past its limits is refused beside its block, and the plan stays', async ({ plan }) => {
@@ -15,7 +19,7 @@ test('a breath past its limits is refused beside its block, and the plan stays',
   await rounds.fill('401')
   await rounds.press('Enter')
   await expect(plan.getByRole('alert')).toHaveText(
-    'Block 2, rounds: 1203 rounds in one block: at most 1200, or divide it.',
+    'Block 2, section 1, rounds: 1203 rounds in one block: at most 1200, or divide it.',
   )
   await expect(plan.getByRole('option', { name: /Even breath, 13:30/ })).toBeAttached()
   await expect(rounds).toHaveValue('401')
@@ -29,7 +33,7 @@ test('a breath past its limits is refused beside its block, and the plan stays',
   await plan.getByLabel('In, counts').fill('21')
   await plan.getByLabel('In, counts').press('Enter')
   await expect(plan.getByRole('alert')).toHaveText(
-    'Block 2, breathing in: 21 s, at most 20 s: take fewer counts or a quicker pace.',
+    'Block 2, section 1, breathing in: 21 s, at most 20 s: take fewer counts or a quicker pace.',
   )
   await plan.getByRole('option', { name: /Sphinx/ }).click()
   await expect(plan.getByRole('alert')).toBeHidden()
@@ -51,7 +55,9 @@ test('an older session past the limits opens and says so, cannot be led, and can
   })
   await plan.reload()
   await expect(plan.getByRole('heading', { name: 'Something in this session is past what can be led' })).toBeVisible()
-  await expect(plan.getByText('Block 2, rounds: 10000 rounds in one block: at most 1200, or divide it.')).toBeVisible()
+  await expect(
+    plan.getByText('Block 2, section 1, rounds: 10000 rounds in one block: at most 1200, or divide it.'),
+  ).toBeVisible()
   await plan.getByRole('link', { name: 'Lead', exact: true }).click()
   await expect(plan.getByText('This session cannot be led as it stands.')).toBeVisible()
   await plan.getByRole('link', { name: 'See in its plan what stands in the way' }).click()

@@ -235,7 +235,7 @@ test('on paper the picture and the heights stay, the lists and controls go', asy
 
 test('a session with no poses says what belongs here', async ({ page, house }) => {
   await house.create({
-    schema: 1,
+    schema: 2,
     id: 'empty',
     name: 'Empty',
     practice: 'restorative',

@@ -51,7 +51,7 @@ test('blocks are copied, cut and pasted within a session, into another one, and 
   await expect(plan.getByText('1 block copied')).toBeAttached()
   expect(JSON.parse(await plan.evaluate(() => navigator.clipboard.readText()))).toMatchObject({
     format: 'zovrin.session',
-    version: 1,
+    version: 2,
     blocks: [{ poseId: 'deer' }],
   })
   await plan.keyboard.press('Control+v')

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
+import { envelopeFormat, envelopeVersion } from '#model/envelope'
 import type { Session } from '#model/session'
-import { aHold, aSession, aTalk } from '#testing/sessions'
+import { aBreath, aHold, aSession, aTalk } from '#testing/sessions'
 import { benchSession } from '#testing/bench-session'
 import { ask, over, send, withServer } from './house.ts'
 import type { Reply } from './house.ts'
@@ -14,16 +15,12 @@ const answered = (name: string, { status, ms }: Reply, mostMs: number): string |
 }
 
 const many = <T>(count: number, make: (at: number) => T): T[] => Array.from({ length: count }, (_, at) => make(at))
-const breath = (at: number, details: object) => ({
-  kind: 'breath',
-  id: `b${String(at)}`,
-  techniqueId: 'even-breath',
-  ...details,
-})
+const breath = (at: number, details: Parameters<typeof aBreath>[1]) =>
+  aBreath('even-breath', { ...details, id: `b${String(at)}` })
 const quick = { in: 1, full: 1, out: 1, empty: 1 }
 const envelope = (sessions: unknown, own: object = {}) => ({
-  format: 'zovrin.session',
-  version: 1,
+  format: envelopeFormat,
+  version: envelopeVersion,
   sessions,
   own: { schema: 2, poses: [], variants: [], techniques: [], schools: [], ...own },
 })

@@ -1,4 +1,5 @@
 import type { Block } from '#model/block'
+import { envelopeFormat, envelopeVersion } from '#model/envelope'
 import type { Envelope } from '#model/envelope'
 import { ownSchemaVersion } from '#model/own'
 import type { OwnDocument, OwnThing } from '#model/own'
@@ -34,8 +35,8 @@ export function makeEnvelope(carried: Carried, own: readonly OwnThing[]): Envelo
   for (const id of [...poseIdsIn(blocks), ...variants.map(({ poseId }) => poseId)]) reach(id)
   const schoolIds = new Set('sessions' in carried ? carried.sessions.map(({ schoolId }) => schoolId) : [])
   return {
-    format: 'zovrin.session',
-    version: 1,
+    format: envelopeFormat,
+    version: envelopeVersion,
     ...('blocks' in carried ? { blocks: [...carried.blocks] } : { sessions: [...carried.sessions] }),
     own: {
       schema: ownSchemaVersion,
@@ -186,8 +187,11 @@ function pointOwn(thing: CarriedOwn, ids: Ids): CarriedOwn {
 }
 
 function pointBlock(block: Block, ids: Ids): Block {
-  if (block.kind !== 'hold') return block
-  const { variantId, setUpId } = block
+  if (block.kind === 'talk' || block.kind === 'movement') return block
+  const { setUpId } = block
+  if (block.kind !== 'hold')
+    return setUpId === undefined ? block : { ...block, setUpId: ids.setUp.get(setUpId) ?? setUpId }
+  const { variantId } = block
   return {
     ...block,
     poseId: ids.pose.get(block.poseId) ?? block.poseId,

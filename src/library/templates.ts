@@ -1,9 +1,17 @@
+import type { BreathBlock } from '#model/block'
 import type { Session } from '#model/session'
+
+/** Breath that nobody counts, for so many seconds. */
+const quietly = (id: string, techniqueId: string, s: number): BreathBlock => ({
+  kind: 'breath',
+  id,
+  sections: [{ kind: 'natural', id: 'breath', techniqueId, s }],
+})
 
 /** Sessions to begin from, of 20 to 90 minutes, with one on chairs, one late in pregnancy and one of yin alone. A new session is a copy with ids of its own. */
 export const templates: readonly Session[] = [
   {
-    schema: 1,
+    schema: 2,
     id: 'template-20',
     name: 'Twenty minutes to put the day down',
     practice: 'restorative',
@@ -32,7 +40,7 @@ export const templates: readonly Session[] = [
     ],
   },
   {
-    schema: 1,
+    schema: 2,
     id: 'template-45',
     name: 'Forty-five minutes for hips and breath',
     practice: 'yin',
@@ -42,7 +50,11 @@ export const templates: readonly Session[] = [
     purpose: 'Warm, a backbend, two long holds on each side, rest.',
     blocks: [
       { kind: 'talk', id: 'arrive', title: 'Arrive', text: 'What we do today, and the stop signs', s: 120 },
-      { kind: 'breath', id: 'even', techniqueId: 'even-breath', amount: { sets: 1, roundsPerSet: 30 } },
+      {
+        kind: 'breath',
+        id: 'even',
+        sections: [{ kind: 'rounds', id: 'rounds', techniqueId: 'even-breath', amount: { sets: 1, roundsPerSet: 30 } }],
+      },
       { kind: 'hold', id: 'knees', poseId: 'wide-knee-fold', hold: { holdS: 210 } },
       { kind: 'hold', id: 'sphinx', poseId: 'sphinx', hold: { holdS: 120 } },
       { kind: 'hold', id: 'four', poseId: 'figure-four-lying', hold: { holdS: 240 } },
@@ -51,7 +63,7 @@ export const templates: readonly Session[] = [
     ],
   },
   {
-    schema: 1,
+    schema: 2,
     id: 'template-60',
     name: 'A slow hour',
     practice: 'mixed',
@@ -61,7 +73,7 @@ export const templates: readonly Session[] = [
     purpose: 'Yin first, supported rest after.',
     blocks: [
       { kind: 'talk', id: 'arrive', title: 'Arrive', text: 'What we do today, and the stop signs', s: 150 },
-      { kind: 'breath', id: 'watch', techniqueId: 'watching-the-breath', amount: { naturalS: 120 } },
+      quietly('watch', 'watching-the-breath', 120),
       { kind: 'movement', id: 'wave', movementId: 'hollow-and-round' },
       { kind: 'hold', id: 'knees', poseId: 'wide-knee-fold', hold: { holdS: 210 } },
       { kind: 'hold', id: 'sphinx', poseId: 'sphinx', hold: { holdS: 180 } },
@@ -72,7 +84,7 @@ export const templates: readonly Session[] = [
     ],
   },
   {
-    schema: 1,
+    schema: 2,
     id: 'template-75',
     name: 'Long rest, seventy-five minutes',
     practice: 'restorative',
@@ -82,7 +94,7 @@ export const templates: readonly Session[] = [
     purpose: 'Few shapes, all of them supported.',
     blocks: [
       { kind: 'talk', id: 'arrive', title: 'Arrive', text: 'Fetch everything once; the stop signs', s: 180 },
-      { kind: 'breath', id: 'belly', techniqueId: 'belly-breath', amount: { naturalS: 180 } },
+      quietly('belly', 'belly-breath', 180),
       { kind: 'hold', id: 'heart', poseId: 'long-heart-opener', hold: { holdS: 540 } },
       { kind: 'hold', id: 'fold', poseId: 'wide-knee-fold', hold: { holdS: 240 } },
       { kind: 'hold', id: 'side', poseId: 'side-over-a-bolster', hold: { holdS: 180 } },
@@ -92,7 +104,7 @@ export const templates: readonly Session[] = [
     ],
   },
   {
-    schema: 1,
+    schema: 2,
     id: 'template-30',
     name: 'Half an hour, legs and back',
     practice: 'restorative',
@@ -116,7 +128,7 @@ export const templates: readonly Session[] = [
     ],
   },
   {
-    schema: 1,
+    schema: 2,
     id: 'template-90',
     name: 'Ninety minutes, yin into rest',
     practice: 'mixed',
@@ -126,7 +138,7 @@ export const templates: readonly Session[] = [
     purpose: 'Warm, four long shapes of yin, then two supported rests.',
     blocks: [
       { kind: 'talk', id: 'arrive', title: 'Arrive', text: 'What we do today, and the stop signs', s: 270 },
-      { kind: 'breath', id: 'watch', techniqueId: 'watching-the-breath', amount: { naturalS: 180 } },
+      quietly('watch', 'watching-the-breath', 180),
       { kind: 'movement', id: 'raise', movementId: 'leg-raise-lying' },
       { kind: 'movement', id: 'sway', movementId: 'knees-side-to-side' },
       { kind: 'movement', id: 'wave', movementId: 'hollow-and-round' },
@@ -142,7 +154,7 @@ export const templates: readonly Session[] = [
     ],
   },
   {
-    schema: 1,
+    schema: 2,
     id: 'template-chairs',
     name: 'Forty-five minutes on chairs',
     practice: 'restorative',
@@ -158,27 +170,21 @@ export const templates: readonly Session[] = [
         text: 'Chairs on the mats, feet flat. Stop signs: come out at anything sharp or tingling.',
         s: 180,
       },
-      {
-        kind: 'breath',
-        id: 'watch',
-        techniqueId: 'watching-the-breath',
-        basePosition: 'onChair',
-        amount: { naturalS: 180 },
-      },
+      { ...quietly('watch', 'watching-the-breath', 180), basePosition: 'onChair' },
       { kind: 'movement', id: 'shoulders', movementId: 'shoulder-rolls' },
       { kind: 'hold', id: 'side', poseId: 'chair-side-bend', hold: { holdS: 30 } },
       { kind: 'hold', id: 'twist', poseId: 'chair-twist', hold: { holdS: 30 } },
       { kind: 'hold', id: 'four', poseId: 'chair-figure-four', hold: { holdS: 120 } },
       { kind: 'hold', id: 'fold', poseId: 'chair-fold', variantId: 'forearms-on-thighs', hold: { holdS: 120 } },
       { kind: 'hold', id: 'lean', poseId: 'lean-on-a-chair', hold: { holdS: 300 } },
-      { kind: 'breath', id: 'straw', techniqueId: 'straw-exhale', basePosition: 'onChair', amount: { naturalS: 180 } },
+      { ...quietly('straw', 'straw-exhale', 180), basePosition: 'onChair' },
       { kind: 'hold', id: 'twist-again', poseId: 'chair-twist', hold: { holdS: 30 } },
       { kind: 'rest', id: 'still', s: 300, basePosition: 'onChair' },
       { kind: 'hold', id: 'rest', poseId: 'chair-seat', hold: { holdS: 300 } },
     ],
   },
   {
-    schema: 1,
+    schema: 2,
     id: 'template-pregnancy',
     name: 'An hour late in pregnancy',
     practice: 'restorative',
@@ -195,7 +201,7 @@ export const templates: readonly Session[] = [
         text: 'Consent of midwife or doctor is known. Stop signs: pain, bleeding, dizziness, less movement of the child.',
         s: 300,
       },
-      { kind: 'breath', id: 'watch', techniqueId: 'watching-the-breath', amount: { naturalS: 180 } },
+      quietly('watch', 'watching-the-breath', 180),
       { kind: 'movement', id: 'shoulders', movementId: 'shoulder-rolls', rounds: 10 },
       { kind: 'hold', id: 'seat', poseId: 'cross-legged-seat', variantId: 'back-to-the-wall', hold: { holdS: 210 } },
       { kind: 'hold', id: 'inclined', poseId: 'inclined-rest', hold: { holdS: 540 } },
@@ -205,7 +211,7 @@ export const templates: readonly Session[] = [
     ],
   },
   {
-    schema: 1,
+    schema: 2,
     id: 'template-yin',
     name: 'An hour of yin',
     practice: 'yin',

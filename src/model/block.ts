@@ -13,8 +13,10 @@ import {
   textSchema,
 } from './common.ts'
 import { breathLimits } from './limits.ts'
-import { cueSchema } from './cue.ts'
+import { cueSchema, momentSchema } from './cue.ts'
 import { leastHoldS, phasesSchema } from './phase.ts'
+import { scriptSchema } from './script.ts'
+import { sectionsSchema } from './section.ts'
 import { setUpItemSchema } from './set-up.ts'
 import { someTimesSchema } from './times.ts'
 import { told } from './refusal.ts'
@@ -31,6 +33,23 @@ const aroundIt = {
   /** The teacher's own words for the change before this block, as in "fetch chairs". */
   changeText: lineSchema.optional(),
 }
+
+const itemsSchema = z.array(setUpItemSchema).max(20)
+/** How the props lie: the block's own items, else the set-up it names, else the usual one; and the words for arranging them. */
+const arranged = {
+  setUpId: idSchema.optional(),
+  setUpItems: itemsSchema.optional(),
+  setUpWords: z.array(lineSchema.min(1)).max(12).optional(),
+}
+
+/** A step of the set-up in mid-hold: when, and what lies from then on; mirrored like cues [settled A24]. */
+export const setUpStepSchema = z.strictObject({
+  id: idSchema,
+  at: momentSchema,
+  items: itemsSchema,
+  text: lineSchema.optional(),
+})
+export type SetUpStep = z.infer<typeof setUpStepSchema>
 
 /** One time for the hold (each side of it), or the two sides apart and why. */
 export const holdTimeSchema = z.union([
@@ -59,6 +78,7 @@ export const talkBlockSchema = z.strictObject({
   title: nameSchema,
   text: textSchema.optional(),
   s: blockSecondsSchema,
+  script: scriptSchema.optional(),
 })
 
 export const holdBlockSchema = z
@@ -73,8 +93,9 @@ export const holdBlockSchema = z
     phases: phasesSchema.optional(),
     cues: z.array(cueSchema).max(40).optional(),
     breathOver: breathOverSchema.optional(),
-    setUpId: idSchema.optional(),
-    setUpItems: z.array(setUpItemSchema).max(20).optional(),
+    ...arranged,
+    steps: z.array(setUpStepSchema).max(3).optional(),
+    script: scriptSchema.optional(),
   })
   .superRefine((block, context) => {
     if (!block.hold || !block.phases) return
@@ -97,47 +118,46 @@ export const movementBlockSchema = z.strictObject({
   restS: betweenSecondsSchema.optional(),
 })
 
-/** How much breath work: natural breath for a time, counted sets, or what fills a time. */
-export const breathAmountSchema = z.union([
-  z.strictObject({ naturalS: blockSecondsSchema }),
-  z.strictObject({ sets: z.int().min(1).max(breathLimits.sets), roundsPerSet: roundsSchema }),
-  z.strictObject({ fillS: blockSecondsSchema, roundsPerSet: roundsSchema }),
-])
-export type BreathAmount = z.infer<typeof breathAmountSchema>
-
+/** Breath work: one section after another. */
 export const breathBlockSchema = z.strictObject({
   ...shared,
   ...aroundIt,
+  ...arranged,
   kind: z.literal('breath'),
-  techniqueId: idSchema,
+  /** Where it is practised; absent: as its first section's seat, else its technique, has it. */
   basePosition: basePositionSchema.optional(),
-  pattern: patternSchema.optional(),
-  pace: paceSchema.optional(),
-  amount: breathAmountSchema.optional(),
-  restBetweenSetsS: betweenSecondsSchema.optional(),
-  naturalBeforeS: betweenSecondsSchema.optional(),
-  naturalAfterS: betweenSecondsSchema.optional(),
-  countedRounds: z.int().min(0).max(breathLimits.rounds).optional(),
+  sections: sectionsSchema,
 })
+
+/** The steps that end lying still: coming out, the roll, sitting up. */
+const endingSteps = {
+  comingOutS: betweenSecondsSchema.optional(),
+  rollS: betweenSecondsSchema.optional(),
+  sittingUpS: betweenSecondsSchema.optional(),
+}
 
 export const restBlockSchema = z.strictObject({
   ...shared,
   ...aroundIt,
+  ...arranged,
   kind: z.literal('rest'),
   s: blockSecondsSchema,
   basePosition: basePositionSchema.optional(),
   text: lineSchema.optional(),
+  /** Where it ends as a closing does, though the session goes on. */
+  ending: z.strictObject(endingSteps).optional(),
+  script: scriptSchema.optional(),
 })
 
 export const closingBlockSchema = z.strictObject({
   ...shared,
   ...aroundIt,
+  ...arranged,
   kind: z.literal('closing'),
   finalRestS: blockSecondsSchema.optional(),
-  comingOutS: betweenSecondsSchema.optional(),
-  rollS: betweenSecondsSchema.optional(),
-  sittingUpS: betweenSecondsSchema.optional(),
+  ...endingSteps,
   text: textSchema.optional(),
+  script: scriptSchema.optional(),
 })
 
 export const blockSchema = z.discriminatedUnion('kind', [

@@ -2,14 +2,16 @@ import { z } from 'zod'
 import { schoolSchema } from './answers.ts'
 import { blockSchema } from './block.ts'
 import { ownSchemaVersion } from './own.ts'
+import { formerBlockSchema } from './former-block.ts'
+import { lift, liftBlock } from './lift.ts'
 import { formerOwnPoseSchema, formerOwnVariantSchema } from './pose.ts'
-import { sessionSchema } from './session.ts'
+import { formerSessionSchema, sessionSchema } from './session.ts'
 import { setUpSchema } from './set-up.ts'
 import { techniqueSchema } from './technique.ts'
 import { told } from './refusal.ts'
 
 export const envelopeFormat = 'zovrin.session'
-export const envelopeVersion = 1
+export const envelopeVersion = 2
 
 /** Everything of the teacher's own that the sessions or blocks stand on. People and records are never in it. */
 export const envelopeOwnSchema = z.strictObject({
@@ -24,15 +26,36 @@ export const envelopeOwnSchema = z.strictObject({
   schools: z.array(schoolSchema).max(50),
 })
 
+const carried = { format: z.literal(envelopeFormat), own: envelopeOwnSchema }
+const many = <S extends z.ZodType>(session: S) => z.array(session).min(1).max(500).optional()
+
 /** Sessions, or blocks that were copied, as they leave Zovrin: an open JSON document. */
-export const envelopeSchema = z
+export const writtenEnvelopeSchema = z.strictObject({
+  ...carried,
+  version: z.literal(envelopeVersion),
+  sessions: many(sessionSchema),
+  blocks: z.array(blockSchema).min(1).max(200).optional(),
+})
+export type Envelope = z.infer<typeof writtenEnvelopeSchema>
+
+/** The same of version 1, whose sessions and blocks are of schema 1. */
+const formerEnvelopeSchema = z
   .strictObject({
-    format: z.literal(envelopeFormat),
-    version: z.literal(envelopeVersion),
-    sessions: z.array(sessionSchema).min(1).max(500).optional(),
-    blocks: z.array(blockSchema).min(1).max(200).optional(),
-    own: envelopeOwnSchema,
+    ...carried,
+    version: z.literal(1),
+    sessions: many(formerSessionSchema),
+    blocks: z.array(formerBlockSchema).min(1).max(200).optional(),
   })
+  .transform(({ sessions, blocks, ...envelope }): Envelope => ({
+    ...envelope,
+    version: envelopeVersion,
+    ...(sessions ? { sessions: sessions.map(lift) } : {}),
+    ...(blocks ? { blocks: blocks.map(liftBlock) } : {}),
+  }))
+
+/** Reads an envelope of any version, with what it carries as this build has it. */
+export const envelopeSchema = z
+  .discriminatedUnion('version', [writtenEnvelopeSchema, formerEnvelopeSchema])
   .superRefine(({ sessions, blocks }, context) => {
     const ids = (sessions ?? []).map(({ id }) => id)
     ids.forEach((id, at) => {
@@ -43,4 +66,3 @@ export const envelopeSchema = z
       context.addIssue({ code: 'custom', path: ['sessions'], ...told('SESSIONS_OR_BLOCKS', {}) })
     }
   })
-export type Envelope = z.infer<typeof envelopeSchema>

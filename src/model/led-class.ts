@@ -11,7 +11,8 @@ import {
 } from './common.ts'
 import { soundSchema } from './cue.ts'
 import { ledLimits } from './limits.ts'
-import { sessionSchema } from './session.ts'
+import { anySessionSchema } from './lift.ts'
+import { lockSchema } from './section.ts'
 
 /** Class time in whole milliseconds since Start. */
 const runMsSchema = z.int().min(0).max(ledLimits.runMs)
@@ -19,21 +20,79 @@ const runMsSchema = z.int().min(0).max(ledLimits.runMs)
 const saidSchema = z.string().max(ledLimits.saidCharacters)
 const halfCountsSchema = z.int().min(0).max(ledLimits.halfCounts)
 
-/** A counted run of a breath: whole rounds of one pattern, begun `from` half-counts after counting began. */
-const countedBreathSchema = z.strictObject({
+const strokesSchema = z.strictObject({ n: z.int().min(1).max(200), pace: paceSchema })
+
+/** A part of a counted round, in ticks: a half-count has `over` of them, so that an inhale in three parts is whole. */
+const countedPartSchema = z.strictObject({
+  part: z.enum(['in', 'full', 'out', 'empty', 'pause']),
+  ticks: z.int().min(1).max(10_000),
+  /** The nostrils it goes through, where they are said. */
+  through: z.enum(['left', 'right', 'both']).optional(),
+  /** Which of the equal parts of an inhale or exhale in steps, from 1. */
+  step: z.int().min(1).max(8).optional(),
+  /** A lock that is taken or let go in it. */
+  lock: z.strictObject({ lock: lockSchema, does: z.enum(['on', 'off']) }).optional(),
+  /** Belly strokes in it. */
+  strokes: strokesSchema.optional(),
+})
+
+const inSection = {
   kind: z.literal('breath'),
+  /** Which of the block's sections, from 0. */
+  section: z.int().min(0),
+  set: z.int().min(0),
+  /** Which of the places for the hands, from 0, and what it is called. */
+  station: z.strictObject({ at: z.int().min(0), place: lineSchema }).optional(),
+}
+
+/** A counted run of a breath: whole rounds of the same parts, begun `from` ticks after its section's counting began. */
+const countedBreathSchema = z.strictObject({
+  ...inSection,
   part: z.literal('counted'),
-  set: z.int().min(1),
   rounds: z.int().min(1),
-  pattern: patternSchema,
   pace: paceSchema,
+  over: z.int().min(1).max(12),
   from: halfCountsSchema,
+  parts: z.array(countedPartSchema).min(1).max(64),
+  /** Rounds that are counted aloud, and what sounds in the others; absent: all are, as it was. */
+  aloud: z.int().min(0).optional(),
+  silent: z.enum(['none', 'turns', 'counts']).optional(),
 })
 const uncountedBreathSchema = z.strictObject({
-  kind: z.literal('breath'),
-  part: z.enum(['natural', 'rest']),
-  set: z.int().min(0),
+  ...inSection,
+  part: z.enum(['natural', 'rest', 'lesson', 'uncounted', 'leadIn', 'wayOut', 'strokes']),
+  strokes: strokesSchema.optional(),
 })
+
+/** Counted breath as it was kept before breath work had sections: by its pattern. */
+const formerCountedSchema = z
+  .strictObject({
+    kind: z.literal('breath'),
+    part: z.literal('counted'),
+    set: z.int().min(1),
+    rounds: z.int().min(1),
+    pattern: patternSchema,
+    pace: paceSchema,
+    from: halfCountsSchema,
+  })
+  .transform(({ pattern, ...run }): z.infer<typeof countedBreathSchema> => ({
+    ...run,
+    section: 0,
+    over: 1,
+    parts: (['in', 'full', 'out', 'empty'] as const).flatMap((part) =>
+      pattern[part] > 0 ? [{ part, ticks: pattern[part] }] : [],
+    ),
+  }))
+const formerUncountedSchema = z
+  .strictObject({ kind: z.literal('breath'), part: z.enum(['natural', 'rest']), set: z.int().min(0) })
+  .transform((doing): z.infer<typeof uncountedBreathSchema> => ({ ...doing, section: 0 }))
+
+const breathDoingSchema = z.union([
+  countedBreathSchema,
+  uncountedBreathSchema,
+  formerCountedSchema,
+  formerUncountedSchema,
+])
 /** A counted run of a movement: whole rounds of its parts. */
 const countedMovementSchema = z.strictObject({
   kind: z.literal('movement'),
@@ -53,8 +112,8 @@ const countedMovementSchema = z.strictObject({
 })
 const restOfMovementSchema = z.strictObject({ kind: z.literal('movement'), part: z.literal('rest'), does: lineSchema })
 
-/** What happens in a stretch of a led class. Breath stands by pattern, pace and rounds, so that no class is too long. */
-export const ledDoingSchema = z.discriminatedUnion('kind', [
+/** What happens in a stretch of a led class. Breath stands by its round's parts, pace and rounds, so that no class is too long. */
+const plainDoingSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('talk') }),
   z.strictObject({
     kind: z.literal('change'),
@@ -71,11 +130,11 @@ export const ledDoingSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('comingOut') }),
   z.strictObject({ kind: z.literal('betweenSides'), form: z.enum(['nothing', 'stillness', 'movement']) }),
   z.strictObject({ kind: z.literal('afterRest'), form: z.enum(['stillness', 'movement']) }),
-  z.discriminatedUnion('part', [countedBreathSchema, uncountedBreathSchema]),
   z.discriminatedUnion('part', [countedMovementSchema, restOfMovementSchema]),
   z.strictObject({ kind: z.literal('rest') }),
   z.strictObject({ kind: z.literal('closing'), step: z.enum(['finalRest', 'comingOut', 'roll', 'sittingUp']) }),
 ])
+export const ledDoingSchema = z.union([plainDoingSchema, breathDoingSchema])
 export type LedDoing = z.infer<typeof ledDoingSchema>
 
 /** A stretch of the plan as it is led: with a length that may change, and its mirror. */
@@ -183,7 +242,7 @@ export const ledStartSchema = z.strictObject({
   /** When the class was promised to end; a re-fit never moves it. */
   promisedEnd: instantSchema,
   people: z.int().min(0).max(500),
-  document: sessionSchema,
+  document: anySessionSchema,
   blocks: z.record(idSchema, ledBlockSchema),
   plan: ledPlanSchema,
 })

@@ -21,9 +21,9 @@ export interface OwnDocuments {
 
 /**
  * The schema own things are written in: since 2 the roll in a pose's steps out is a token, since 3 what a pose takes is
- * a set-up of its own.
+ * a set-up of its own, since 4 the breath blocks of a piece are sections.
  */
-export const ownSchemaVersion = 3
+export const ownSchemaVersion = 4
 
 /** An own thing's document with its kind. */
 export type OwnDocument = { [K in OwnKind]: { readonly kind: K; readonly document: OwnDocuments[K] } }[OwnKind]

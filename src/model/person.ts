@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { daySchema, idSchema, levelSchema, lineSchema, nameSchema } from './common.ts'
+import { stageSchema } from './session.ts'
 
 export const conditionSchema = z.strictObject({
   id: idSchema,
@@ -16,6 +17,8 @@ export const personSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   level: levelSchema,
+  /** The stage of the breath ladder; absent: 2. */
+  breathStage: stageSchema.optional(),
   statureMm: z.int().min(1200).max(2200).optional(),
   /** Measured lengths in integer millimetres that override those from stature. */
   measures: z

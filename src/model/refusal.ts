@@ -31,6 +31,7 @@ export interface RefusalFacts {
   PACE_RANGE: object
   PHASE_REST: object
   PILES_UNEVEN: object
+  QUIET_AFTER_END: object
   SENSATION_ORDER: object
   SESSIONS_OR_BLOCKS: object
   SIDE_IN_SYMMETRIC: object

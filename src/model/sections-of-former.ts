@@ -1,4 +1,4 @@
-import type { BreathBlock } from './block.ts'
+import type { FormerBreathBlock } from './former-block.ts'
 import type { Section } from './section.ts'
 
 /** Its rounds were counted a breath each: since sections a round is both nostrils [settled A4]. */
@@ -10,6 +10,24 @@ const inTurn = {
   restS: 60,
 } as const
 
+/** Techniques that schema 1 never counted: a pattern said nothing of them, and would now. */
+const neverCounted: ReadonlySet<string> = new Set([
+  'watching-the-breath',
+  'belly-breath',
+  'three-part-breath',
+  'straw-exhale',
+  'front-sides-back',
+  'breath-in-steps',
+  'audible-throat-breath',
+  'single-nostril',
+  'root-lock',
+  'chin-lock',
+  'belly-lock',
+  'belly-pump',
+  'short-exhales',
+  'bellows-breath',
+])
+
 /** What a block of schema 1 was led as has no lead-in until it is edited [decisions]. */
 const asBefore = { leadInS: 0, wayOutS: 0 } as const
 
@@ -17,14 +35,15 @@ const asBefore = { leadInS: 0, wayOutS: 0 } as const
  * The sections a breath block of schema 1 meant, of the same length to the millisecond [settled A1]. What it left to its
  * technique its sections leave to it too.
  */
-export function sectionsOfFormer(block: BreathBlock): Section[] {
-  const { techniqueId, naturalBeforeS = 0, naturalAfterS = 0 } = block
-  const natural = (id: string, s: number): Section[] => (s === 0 ? [] : [{ kind: 'natural', id, s, techniqueId }])
+export function sectionsOfFormer(block: FormerBreathBlock): Section[] {
+  const { naturalBeforeS = 0, naturalAfterS = 0 } = block
+  const natural = (id: string, s: number): Section[] => (s === 0 ? [] : [{ kind: 'natural', id, s }])
   return [...natural('before', naturalBeforeS), ...middle(block), ...natural('after', naturalAfterS)]
 }
 
-function middle(block: BreathBlock): Section[] {
-  const { techniqueId, amount, pattern, pace, restBetweenSetsS: restS, countedRounds } = block
+function middle(block: FormerBreathBlock): Section[] {
+  const { techniqueId, amount, pace, restBetweenSetsS: restS, countedRounds } = block
+  const pattern = neverCounted.has(techniqueId) ? undefined : block.pattern
   if (amount && 'naturalS' in amount) return [{ kind: 'natural', id: 'breath', s: amount.naturalS, techniqueId }]
   if (techniqueId === inTurn.id) return nostrilsInTurn(block)
   return [
@@ -39,7 +58,7 @@ function middle(block: BreathBlock): Section[] {
 }
 
 /** A breath that is left over in each set becomes natural breath of the same length. */
-function nostrilsInTurn(block: BreathBlock): Section[] {
+function nostrilsInTurn(block: FormerBreathBlock): Section[] {
   const { techniqueId, pattern, pace, restBetweenSetsS: restS, countedRounds } = block
   const { amount = inTurn.amount } = block
   if ('naturalS' in amount) return []
@@ -71,7 +90,7 @@ const rests = (techniqueId: string, s: number): Section[] =>
   s === 0 ? [] : [{ kind: 'natural', id: 'breath', s, techniqueId }]
 
 function leftOver(
-  { techniqueId, pattern = inTurn.pattern, pace = inTurn.pace }: BreathBlock,
+  { techniqueId, pattern = inTurn.pattern, pace = inTurn.pace }: FormerBreathBlock,
   sets: number,
   roundsPerSet: number,
 ): Section {

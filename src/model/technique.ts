@@ -1,9 +1,17 @@
 import { z } from 'zod'
-import { breathAmountSchema } from './block.ts'
-import { paceSchema, patternSchema } from './breath.ts'
-import { basePositionSchema, betweenSecondsSchema, idSchema, lineSchema } from './common.ts'
+import { paceSchema, patternSchema, roundsSchema } from './breath.ts'
+import { basePositionSchema, betweenSecondsSchema, blockSecondsSchema, idSchema, lineSchema } from './common.ts'
+import { breathLimits } from './limits.ts'
 import { namesSchema } from './names.ts'
 import { meaningSchema } from './pose.ts'
+import { nostrilsSchema } from './section.ts'
+
+/** How much of a technique is usual: natural breath for a time, counted sets, or what fills a time. */
+export const usualAmountSchema = z.union([
+  z.strictObject({ naturalS: blockSecondsSchema }),
+  z.strictObject({ sets: z.int().min(1).max(breathLimits.sets), roundsPerSet: roundsSchema }),
+  z.strictObject({ fillS: blockSecondsSchema, roundsPerSet: roundsSchema }),
+])
 
 /** A way of breathing; `cautionId` is its entry in the cautions reference (3.1). */
 export const techniqueSchema = z.strictObject({
@@ -36,8 +44,10 @@ export const techniqueSchema = z.strictObject({
   basePosition: basePositionSchema,
   setUpS: betweenSecondsSchema,
   pattern: patternSchema.optional(),
+  /** The half-breaths of its round, where each goes through a nostril of its own. */
+  nostrils: nostrilsSchema.optional(),
   pace: paceSchema,
-  amount: breathAmountSchema,
+  amount: usualAmountSchema,
   restBetweenSetsS: betweenSecondsSchema,
   countedRounds: z.int().min(0).max(500),
 })

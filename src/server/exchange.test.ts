@@ -1,4 +1,5 @@
 import request from 'supertest'
+import { envelopeFormat, envelopeVersion } from '#model/envelope'
 import type { Envelope } from '#model/envelope'
 import { poses } from '#library/poses'
 import { createApp } from '#server/app'
@@ -26,10 +27,10 @@ const listed = async () =>
   }[]
 const mine = ownPoseFrom('deer', { id: 'mine' })
 const envelope = (change: object = {}): object => ({
-  format: 'zovrin.session',
-  version: 1,
+  format: envelopeFormat,
+  version: envelopeVersion,
   sessions: [aSession([aTalk(), aHold('mine')])],
-  own: { schema: 3, poses: [mine], variants: [], setUps: [], techniques: [], schools: [] },
+  own: { schema: 4, poses: [mine], variants: [], setUps: [], techniques: [], schools: [] },
   ...change,
 })
 
@@ -89,7 +90,7 @@ test('a hand-made file is refused with every mistake, path and mend, and nothing
 
 test.each([
   [{ format: 'something' }, 422],
-  [{ version: 2 }, 409],
+  [{ version: 3 }, 409],
   [{ sessions: undefined }, 422],
   [{ blocks: [aTalk()] }, 422],
 ])('an envelope with %j is refused', async (change, status) => {
@@ -130,10 +131,20 @@ test('a file of the first edition comes in as it is written today', async () => 
   const wall = poses.find(({ id }) => id === 'legs-up-the-wall')
   const comingOut = ['Bend the knees', 'roll to one side, or the side you prefer']
   const former = { poses: [{ ...wall, id: 'mine', comingOut }], variants: [], techniques: [], schools: [] }
+  const even = { kind: 'breath', id: 'even', techniqueId: 'even-breath', naturalBeforeS: 20 }
+  const sessions = [{ ...aSession([aHold('mine')]), schema: 1, blocks: [even, aHold('mine')] }]
   await app()
     .post('/api/exchange')
-    .send(envelope({ own: former }))
+    .send(envelope({ version: 1, sessions, own: former }))
     .expect(200)
+  expect((await app().get('/api/sessions/session-1')).body).toMatchObject({
+    schema: 2,
+    blocks: [{ kind: 'breath', sections: [{ kind: 'natural', s: 20 }, { kind: 'rounds' }] }, { poseId: 'mine' }],
+  })
+  const copied = await app()
+    .post('/api/exchange')
+    .send(envelope({ version: 1, sessions: undefined, blocks: [even], own: former }))
+  expect(copied.body).toMatchObject({ blocks: [{ sections: [{ kind: 'natural' }, { techniqueId: 'even-breath' }] }] })
   const [kept] = (await app().get('/api/own')).body as { document: { comingOut: string[] } }[]
   expect(kept?.document.comingOut).toEqual(['Bend the knees', '{roll}'])
 })

@@ -70,7 +70,7 @@ test('what one of them names is still used: it is not taken away from under it',
 
 test('a file whose session has the id of one of them comes in beside it, which stays as it is', async () => {
   const file = {
-    ...{ format: 'zovrin.session', version: 1, sessions: [aSession([], { id: 'newer', name: 'From a file' })] },
+    ...{ format: 'zovrin.session', version: 2, sessions: [aSession([], { id: 'newer', name: 'From a file' })] },
     own: { schema: 3, poses: [], variants: [], techniques: [], schools: [] },
   }
   const { body } = await app().post('/api/exchange').send(file).expect(200)
@@ -104,7 +104,7 @@ test('an own thing that cannot be read is left out, and everything else works wi
       .send(school)
   expect((await put(0)).body.code).toBe('VERSION_STALE')
   const file = {
-    ...{ format: 'zovrin.session', version: 1, sessions: [aSession([], { id: 's3', schoolId: 'strange' })] },
+    ...{ format: 'zovrin.session', version: 2, sessions: [aSession([], { id: 's3', schoolId: 'strange' })] },
     own: { schema: 3, poses: [], variants: [], techniques: [], schools: [school] },
   }
   expect((await app().post('/api/exchange').send(file)).status).toBe(200)

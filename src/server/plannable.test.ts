@@ -2,13 +2,13 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import request from 'supertest'
-import type { Block } from '#model/block'
+import type { FormerBreathBlock } from '#model/former-block'
 import type { Session } from '#model/session'
 import { schools } from '#library/schools'
 import { createApp } from '#server/app'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
-import { aHold, aSession, aTalk } from '#testing/sessions'
+import { aBreath, aHold, aSession, aTalk } from '#testing/sessions'
 import { ownPoseFrom } from '#testing/own-poses'
 
 jest.setTimeout(30_000)
@@ -40,13 +40,12 @@ const save = (session: Session, based: number) =>
     .send(session)
 const envelope = (sessions: Session[], own: object = {}) => ({
   format: 'zovrin.session',
-  version: 1,
+  version: 2,
   sessions,
   own: { schema: 3, poses: [], variants: [], techniques: [], schools: [], ...own },
 })
 const take = (body: object) => app().post('/api/exchange').send(body)
-const breath = (details: object, id = 'breath') =>
-  ({ kind: 'breath', id, techniqueId: 'even-breath', ...details }) as Block
+const breath = (details: Partial<FormerBreathBlock>, id = 'breath') => aBreath('even-breath', { ...details, id })
 
 /** Whatever is kept can be saved back as it is. */
 async function savesBack(id: string): Promise<void> {
@@ -82,8 +81,8 @@ describe('what is past the limits', () => {
       .post('/api/sessions')
       .send(aSession([aTalk(), slow]))
     expect(body.refusals.map(({ sentence }: { sentence: string }) => sentence)).toEqual([
-      'Block 2, breathing out: 32 s, at most 20 s: take fewer counts or a quicker pace.',
-      'Block 2, retention full: 64 s, at most 30 s: take fewer counts or a quicker pace.',
+      'Block 2, section 1, breathing out: 32 s, at most 20 s: take fewer counts or a quicker pace.',
+      'Block 2, section 1, retention full: 64 s, at most 30 s: take fewer counts or a quicker pace.',
     ])
     const hours = Array.from({ length: 3 }, (_, at) => aTalk(`talk-${String(at)}`, 7200))
     const long = await app().post('/api/sessions').send(aSession(hours))

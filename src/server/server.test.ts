@@ -1,4 +1,3 @@
-import type { Block } from '#model/block'
 import { mkdtempSync, readdirSync } from 'node:fs'
 import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
@@ -22,7 +21,7 @@ import { compileTimeline } from '#core/timeline'
 import { leadPlan } from '#core/lead'
 import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
-import { aHold, aSession, aTalk } from '#testing/sessions'
+import { aBreath, aHold, aSession, aTalk } from '#testing/sessions'
 
 const thursday = new Date('2026-03-12T18:00:00Z')
 let database: Database
@@ -207,14 +206,13 @@ describe('the record of a class', () => {
   })
 
   test('of the longest class a session may hold is begun, saved and read again, by pattern and not by part', async () => {
-    const breath = (index: number): Block => ({
-      kind: 'breath',
-      id: `b${String(index)}`,
-      techniqueId: 'even-breath',
-      pattern: { in: 1, full: 1, out: 1, empty: 1 },
-      pace: { num: 1000, den: 1 },
-      amount: { sets: 3, roundsPerSet: 400 },
-    })
+    const breath = (index: number) =>
+      aBreath('even-breath', {
+        id: `b${String(index)}`,
+        pattern: { in: 1, full: 1, out: 1, empty: 1 },
+        pace: { num: 1000, den: 1 },
+        amount: { sets: 3, roundsPerSet: 400 },
+      })
     const long = aSession(Array.from({ length: 5 }, (_, index) => breath(index)))
     const timeline = orThrow(compileTimeline(long, shippedCatalog))
     const plan = leadPlan(timeline, {})
@@ -296,7 +294,7 @@ describe('bad input gets a problem of its own, writes nothing, and the server li
     ['wrong types', () => create({ ...aSession(), lengthS: 'an hour' }), 422, 'DOCUMENT_REFUSED', 'lengthS'],
     ['an unknown pose', () => create(aSession([aHold('no-such-pose')])), 422, 'UNKNOWN_REFERENCE', 'blocks[0].poseId'],
     ['an oversize body', () => create({ ...aSession(), purpose: 'x'.repeat(2_000_000) }), 413, 'BODY_TOO_LARGE', null],
-    ['a newer schema', () => create({ ...aSession(), schema: 2 }), 409, 'SCHEMA_NEWER', 'schema'],
+    ['a newer schema', () => create({ ...aSession(), schema: 3 }), 409, 'SCHEMA_NEWER', 'schema'],
     ['an unknown session', () => app().get('/api/sessions/nobody'), 404, 'UNKNOWN_SESSION', null],
     ['a save of an unknown session', () => save(aSession([], { id: 'nobody' }), 1), 404, 'UNKNOWN_SESSION', null],
     ['an unknown address', () => app().get('/api/nothing'), 404, 'UNKNOWN_ADDRESS', null],

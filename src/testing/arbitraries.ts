@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import type { Block, BreathBlock, HoldBlock } from '#model/block'
 import type { Pattern } from '#model/breath'
+import type { FormerBreathBlock } from '#model/former-block'
+import type { Locks, Section } from '#model/section'
 import { basePositions } from '#model/common'
 import type { Cue } from '#model/cue'
 import type { Phase } from '#model/phase'
@@ -80,8 +82,8 @@ const holds: fc.Arbitrary<Omit<HoldBlock, 'id'>> = fc.record(
   { requiredKeys: ['kind', 'poseId'] },
 )
 
-/** Breath blocks as schema 1 has them, without their id. */
-export const breaths: fc.Arbitrary<Omit<BreathBlock, 'id'>> = fc.record(
+/** Breath blocks as schema 1 had them, without their id. */
+export const formerBreaths: fc.Arbitrary<Omit<FormerBreathBlock, 'id'>> = fc.record(
   {
     kind: fc.constant('breath' as const),
     techniqueId: oneOf(techniques),
@@ -100,6 +102,87 @@ export const breaths: fc.Arbitrary<Omit<BreathBlock, 'id'>> = fc.record(
   },
   { requiredKeys: ['kind', 'techniqueId'] },
 )
+
+const paces = fc.record({ num: s(600, 2000), den: s(1, 2) })
+const amounts = fc.oneof(
+  fc.record({ sets: s(1, 3), roundsPerSet: s(1, 8) }),
+  fc.record({ rounds: s(1, 16), roundsPerSet: s(1, 8) }),
+  fc.record({ fillS: s(60, 400), roundsPerSet: s(1, 8) }),
+)
+const orders = fc.constantFrom<Locks[]>(
+  { on: ['chin', 'belly', 'root'], off: ['root', 'belly', 'chin'] },
+  { on: ['root'], off: ['root'] },
+)
+const countedTechniques = fc.constantFrom('even-breath', 'long-exhale', 'nostrils-in-turn')
+
+/** A section of any kind, without its id. */
+const anySection: fc.Arbitrary<Section> = fc.oneof(
+  fc.record(
+    { kind: fc.constant('natural' as const), id: fc.constant('s'), s: s(5, 300), techniqueId: oneOf(techniques) },
+    { requiredKeys: ['kind', 'id', 's'] },
+  ),
+  fc.record({
+    kind: fc.constant('lesson' as const),
+    id: fc.constant('s'),
+    techniqueId: fc.constant('three-part-breath'),
+    lesson: s(1, 4),
+    breaths: s(1, 12),
+  }),
+  fc.record(
+    {
+      kind: fc.constant('rounds' as const),
+      id: fc.constant('s'),
+      techniqueId: countedTechniques,
+      pattern: patterns,
+      pace: paces,
+      amount: amounts,
+      restS: s(0, 60),
+      countedRounds: s(0, 6),
+      nostrils: fc.constantFrom('alternate' as const, 'inLeft' as const, 'outInTurn' as const),
+      steps: fc.record({ in: s(2, 4), pauseHalf: s(1, 4) }),
+      locks: orders,
+      leadInS: s(0, 12),
+    },
+    { requiredKeys: ['kind', 'id', 'techniqueId', 'pattern'] },
+  ),
+  fc.record(
+    {
+      kind: fc.constant('rounds' as const),
+      id: fc.constant('s'),
+      techniqueId: fc.constant('three-part-breath'),
+      pattern: patterns,
+      stations: fc.array(fc.record({ place: fc.constantFrom('front', 'sides', 'back'), rounds: s(1, 6) }), {
+        minLength: 1,
+        maxLength: 3,
+      }),
+      shown: s(1, 3),
+    },
+    { requiredKeys: ['kind', 'id', 'techniqueId', 'pattern', 'stations'] },
+  ),
+  fc.record(
+    {
+      kind: fc.constant('retention' as const),
+      id: fc.constant('s'),
+      held: fc.constantFrom('full' as const, 'empty' as const),
+      half: s(2, 20),
+      lead: fc.record({ in: s(2, 8), out: s(2, 12) }),
+      locks: orders,
+      times: s(1, 3),
+    },
+    { requiredKeys: ['kind', 'id', 'held', 'half', 'lead', 'times'] },
+  ),
+)
+
+/** Breath blocks of one to four sections of any kind, without their id. */
+export const breaths: fc.Arbitrary<Omit<BreathBlock, 'id'>> = fc
+  .record(
+    { kind: fc.constant('breath' as const), sections: fc.array(anySection, { minLength: 1, maxLength: 4 }), times },
+    { requiredKeys: ['kind', 'sections'] },
+  )
+  .map(({ sections, ...block }) => ({
+    ...block,
+    sections: sections.map((section, at) => ({ ...section, id: `s${String(at)}` })),
+  }))
 
 /** A block of any kind but the closing, without its id. */
 const anyBlock = fc.oneof(

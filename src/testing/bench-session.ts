@@ -21,9 +21,15 @@ export function benchSession(): Session {
       return {
         kind: 'breath',
         id,
-        techniqueId: 'even-breath',
-        pattern: { in: 4, full: 0, out: 4, empty: 0 },
-        amount: { sets: 1, roundsPerSet: 75 },
+        sections: [
+          {
+            kind: 'rounds',
+            id: 'rounds',
+            techniqueId: 'even-breath',
+            pattern: { in: 4, full: 0, out: 4, empty: 0 },
+            amount: { sets: 1, roundsPerSet: 75 },
+          },
+        ],
       }
     }
     const times = { changeS: 5, setUpS: 5, settleS: 5, comingOutS: 5, secondSetUpS: 5, betweenSidesS: 0, afterRestS: 5 }

@@ -1,4 +1,6 @@
-import type { Block, ClosingBlock, HoldBlock, TalkBlock } from '#model/block'
+import type { Block, BreathBlock, ClosingBlock, HoldBlock, TalkBlock } from '#model/block'
+import type { FormerBreathBlock } from '#model/former-block'
+import { liftBlock } from '#model/lift'
 import type { Session } from '#model/session'
 import { sessionSchemaVersion } from '#model/session'
 
@@ -31,3 +33,10 @@ export const aClosing = (details: Partial<ClosingBlock> = {}): ClosingBlock => (
   id: 'closing',
   ...details,
 })
+
+/** Breath work of one technique as schema 1 said it, in the sections it meant: with no time for leading in or out. */
+export function aBreath(techniqueId: string, details: Partial<FormerBreathBlock> = {}): BreathBlock {
+  const block = liftBlock({ kind: 'breath', id: 'breath', techniqueId, ...details })
+  if (block.kind !== 'breath') throw new Error('a breath block is lifted to a breath block')
+  return block
+}

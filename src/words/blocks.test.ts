@@ -2,7 +2,7 @@ import type { Block } from '#model/block'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
-import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
+import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { blockDetail, blockName, sideWords, wingLabel } from './blocks.ts'
 import { momentWords, soundWords } from './cues.ts'
 import { newBlock } from '#web/shared/session/new-block.ts'
@@ -22,14 +22,10 @@ test.each<[Block, string, string]>([
     'Calves on a chair',
     'chair, 2 blankets, eye pillow · long exhale 4\u2009:\u20096 over it',
   ],
-  [{ kind: 'breath', id: 'b', techniqueId: 'even-breath' }, 'Even breath', '4\u2009:\u20094, 30 rounds'],
-  [{ kind: 'breath', id: 'b', techniqueId: 'long-exhale' }, 'Long exhale', '4\u2009:\u20096, 2 sets of 9 rounds'],
-  [{ kind: 'breath', id: 'b', techniqueId: 'watching-the-breath' }, 'Watching the breath', 'natural breath'],
-  [
-    { kind: 'breath', id: 'b', techniqueId: 'even-breath', amount: { fillS: 300, roundsPerSet: 10 } },
-    'Even breath',
-    '4\u2009:\u20094, fills 5:00',
-  ],
+  [aBreath('even-breath'), 'Even breath', '4\u2009:\u20094, 30 rounds'],
+  [aBreath('long-exhale'), 'Long exhale', '4\u2009:\u20096, 18 rounds'],
+  [aBreath('watching-the-breath'), 'Watching the breath', 'natural breath'],
+  [aBreath('even-breath', { amount: { fillS: 300, roundsPerSet: 10 } }), 'Even breath', '4\u2009:\u20094, fills 5:00'],
   [{ kind: 'movement', id: 'm', movementId: 'arms-overhead-lying' }, 'Arms overhead, lying', '6 rounds'],
   [{ kind: 'rest', id: 'r', s: 60, basePosition: 'seated' }, 'Rest', 'seated'],
   [aClosing({ finalRestS: 300 }), 'Closing', 'final rest 5:00, coming up 2:00'],

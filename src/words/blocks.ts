@@ -1,14 +1,15 @@
-import type { Block, BreathBlock } from '#model/block'
+import type { Block } from '#model/block'
 import type { Practice } from '#model/common'
 import type { Session } from '#model/session'
 import { patternText } from '#core/breath'
-import { holdSecondsOf, poseIn } from '#core/session'
+import { holdSecondsOf, poseIn, techniqueIdIn } from '#core/session'
 import type { Catalog, Resolved } from '#core/session'
 import { formatDuration } from '#core/units'
 import type { Segment } from '#core/timeline'
 import { basePositionNames, changeWords } from './positions.ts'
 import { afterRestName } from './practices.ts'
 import { countedOrOne } from './props.ts'
+import { sectionsLine, sectionsTime } from './sections.ts'
 import { counted } from './text.ts'
 
 /** What a block stands on: a pose, a movement, a technique. */
@@ -36,7 +37,7 @@ export function blockName(resolved: Resolved): string {
 export function blockNameIn(block: Block, catalog: Catalog): string {
   if (block.kind === 'hold') return nameOn(block, poseIn(catalog, block.poseId))
   if (block.kind === 'movement') return nameOn(block, catalog.movements.get(block.movementId))
-  return nameOn(block, block.kind === 'breath' ? catalog.techniques.get(block.techniqueId) : undefined)
+  return nameOn(block, block.kind === 'breath' ? catalog.techniques.get(techniqueIdIn(block) ?? '') : undefined)
 }
 
 /** The time a block sets, in words; of one side where that is asked for. Nothing where it sets none. */
@@ -52,16 +53,8 @@ export function blockTimeWords(block: Block, side?: 'left' | 'right'): string {
     case 'movement':
       return block.rounds === undefined ? '' : counted(block.rounds, 'round')
     case 'breath':
-      return amountWords(block.amount)
+      return sectionsTime(block.sections)
   }
-}
-
-function amountWords(amount: BreathBlock['amount']): string {
-  if (!amount) return ''
-  if ('naturalS' in amount) return formatDuration(amount.naturalS)
-  if ('fillS' in amount) return formatDuration(amount.fillS)
-  const { sets, roundsPerSet } = amount
-  return sets === 1 ? counted(roundsPerSet, 'round') : `${counted(sets, 'set')} of ${counted(roundsPerSet, 'round')}`
 }
 
 /** The line under a symmetric block's name. */
@@ -74,7 +67,7 @@ export function blockDetail(resolved: Resolved): string {
     case 'movement':
       return counted(resolved.rounds, 'round')
     case 'breath':
-      return breathLine(resolved)
+      return sectionsLine(resolved.sections)
     case 'rest':
       return resolved.block.text ?? basePositionNames[resolved.toPosition]
     case 'closing': {
@@ -98,12 +91,6 @@ const propsLine = ({ pose }: Extract<Resolved, { kind: 'hold' }>): string =>
 
 const breathOverLine = ({ breathOver }: Extract<Resolved, { kind: 'hold' }>): string =>
   breathOver ? `${breathOver.technique.names.english.toLowerCase()} ${patternText(breathOver.pattern)} over it` : ''
-
-function breathLine({ pattern, amount }: Extract<Resolved, { kind: 'breath' }>): string {
-  if (!pattern || 'naturalS' in amount) return 'natural breath'
-  const ratio = patternText(pattern)
-  return 'fillS' in amount ? `${ratio}, fills ${amountWords(amount)}` : `${ratio}, ${amountWords(amount)}`
-}
 
 const restNames = { nothing: 'other side', stillness: 'stillness', movement: 'other side' } as const
 

@@ -2,7 +2,7 @@ import type { FindingCode, SessionFacts } from '#core/checks'
 import { poseIn } from '#core/session'
 import type { Catalog } from '#core/session'
 import { formatDuration } from '#core/units'
-import { counted } from './text.ts'
+import { capital, counted } from './text.ts'
 import { basePositionNames } from './positions.ts'
 import { sayShort } from './conditions.ts'
 import { directionNames } from './directions.ts'
@@ -23,6 +23,10 @@ const spanWords = (seconds: number): string =>
     : seconds % 60 === 0
       ? counted(seconds / 60, 'minute')
       : formatDuration(seconds)
+
+/** To a tenth, without one that is nothing. */
+const rounded = (value: number): string => String(Math.round(value * 10) / 10)
+const seconds = (s: number): string => `${rounded(s)} s`
 
 const quoted = ({ text }: { readonly text: string }): string => `“${text}”`
 const hold = 'The number people were told is the one they hold by.'
@@ -149,6 +153,74 @@ const words: {
     title: `Counted breath ${formatDuration(facts.restS)} after ${poseIn(catalog, facts.poseId)?.names.english ?? 'a strong hold'}`,
     reason: 'After a strong hold the breath wants half a minute to settle by itself.',
     mend: 'Begin with a minute of natural breath',
+  }),
+  HOLD_PAST_STAGE: (facts) => ({
+    title: `${facts.held === 'pause' ? 'A pause of' : `Held ${facts.held} for`} ${counted(facts.counts, 'count')}, ${seconds(facts.s)}`,
+    reason:
+      'Held breath has stages: to 3 at most 1 count, in 4 up to 4 counts full, in 5 up to 8 full and 4 empty, in 6 up to 16 full.',
+    mend: 'Leave the breath unheld',
+  }),
+  STROKES_PAST_STAGE: (facts) => ({
+    title: `${counted(facts.strokes, 'active exhale')} in ${counted(facts.rounds, 'round')}`,
+    reason:
+      'From stage 4 up to 20 slow ones in 2 rounds, from stage 5 in 3; both halves active from stage 5, up to 10.',
+  }),
+  LOCKS_TOO_SHORT: (facts) => ({
+    title: `${counted(facts.counts, 'count')} held with locks that want ${counted(facts.needed, 'count')}`,
+    reason: 'Each lock takes a count on and a count off, and two counts are still in between.',
+    mend: 'Leave the locks out',
+  }),
+  STROKES_TOO_MANY: (facts) => ({
+    title: `${counted(facts.strokes, 'belly stroke')}, room for ${facts.most}`,
+    reason: 'They lie in the still counts between the locks.',
+    mend: facts.most > 0 ? `Take ${facts.most}` : 'Take fewer',
+  }),
+  LOCK_WITHOUT_HOLD: (facts) => ({
+    title:
+      facts.lock === 'strokes'
+        ? 'Belly strokes, and the breath is not held empty'
+        : `${capital(facts.lock)} lock where it is not held for`,
+    reason: 'Chin and belly lock belong to a held breath, the belly lock and belly strokes to the empty one.',
+    mend: 'Leave the locks out',
+  }),
+  RAPID_THEN_HOLD: (facts) => ({
+    title: `A breath held ${formatDuration(facts.s)} after active exhales`,
+    reason: `At least ${formatDuration(facts.leastS)} of other things lie between them: together they can make people faint without warning.`,
+  }),
+  STRONG_LYING: () => ({
+    title: 'Strong breath work lying down',
+    reason: 'It is done in a seat.',
+  }),
+  STRONG_NOT_IN_PERSON: (facts) => ({
+    title: `Strong breath work ${facts.setting === 'online' ? 'online' : 'at home'}`,
+    reason: 'It is led in person, where the teacher sees who does it.',
+  }),
+  EXHALE_PAST_LEVEL: (facts) => ({
+    title: `Out ${rounded(facts.ratio)} times as long as in`,
+    reason: `For this level up to ${rounded(facts.most)} times.`,
+    mend: 'Shorten the exhale to that',
+  }),
+  BREATH_LONG_FOR_LEVEL: (facts) => ({
+    title: `${formatDuration(facts.s)} of counted breath in all`,
+    reason: `For this level up to ${formatDuration(facts.mostS)}, breath over holds with it.`,
+  }),
+  SLOW_FOR_LEVEL: (facts) => ({
+    title: `${rounded(facts.breathsPerMin)} breaths a minute`,
+    reason: `For this level not fewer than ${rounded(facts.least)}.`,
+  }),
+  NO_NATURAL_AFTER: (facts) => ({
+    title: `${formatDuration(facts.s)} of natural breath after ${facts.after === 'strokes' ? 'active exhales' : 'a held breath'}`,
+    reason: `At least ${formatDuration(facts.leastS)} let it settle.`,
+    mend: `Make it ${formatDuration(facts.leastS)}`,
+  }),
+  STATION_UNEVEN: (facts) => ({
+    title: `Other rounds at ${facts.place}`,
+    reason: 'Each place for the hands has the same number, or a reason.',
+    mend: 'Give all of them the same',
+  }),
+  TALK_OVER_HOLD: (facts) => ({
+    title: 'Words while the breath is held',
+    reason: `${quoted(facts)}. A held breath hears its own count and nothing else.`,
   }),
   CAUTIONS_UNSAID: (facts) => ({
     title: `${counted(facts.blocks, 'block has', 'blocks have')} cautions, and nothing is said of them before`,

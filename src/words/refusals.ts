@@ -71,6 +71,7 @@ const mends: { readonly [Code in RefusalCode]: (facts: RefusalFacts[Code], path:
   PACE_RANGE: () => ': one count lasts from 0.25 s to 10 s',
   PHASE_REST: () => ': exactly one of them is “the rest of it”',
   PILES_UNEVEN: () => ' cannot be divided into two equal piles: take an even number or one pile',
+  QUIET_AFTER_END: () => ' lies after the last sentence: name one that is there',
   SENSATION_ORDER: () => ' goes from the lesser to the stronger',
   SESSIONS_OR_BLOCKS: () => ' or blocks must be there, and not both',
   SIDE_IN_SYMMETRIC: () => ' names a side, but the pose has none: give it two sides or leave the side out',

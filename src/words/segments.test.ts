@@ -5,7 +5,7 @@ import type { BreathNow, LeadSegment } from '#core/lead'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
-import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
+import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { blockName } from './blocks.ts'
 import {
   blockTitle,
@@ -136,13 +136,10 @@ test('what to say is the text of a talk, the first cue of a stretch, the words o
 describe('the breath', () => {
   const counted = led(
     aSession([
-      {
-        kind: 'breath',
-        id: 'breath',
-        techniqueId: 'even-breath',
+      aBreath('even-breath', {
         pattern: { in: 8, full: 4, out: 8, empty: 0 },
         amount: { sets: 1, roundsPerSet: 5 },
-      },
+      }),
     ]),
   )
   const first = counted.plan.segments.findIndex(({ doing }) => doing.kind === 'breath')

@@ -63,18 +63,40 @@ export function toSay(led: LedStart, segment: LeadSegment): string {
   return ''
 }
 
-const partWords = { in: 'in', full: 'hold full', out: 'out', empty: 'hold empty' } as const
+const partWords = { in: 'in', full: 'hold full', out: 'out', empty: 'hold empty', pause: 'pause' } as const
 
 /** The breath that is counted now; a retention is told with its length. */
 export function breathWords(breath: BreathNow | undefined): string {
   if (!breath) return 'natural breath'
-  const { part, counts } = breath
-  return part === 'full' || part === 'empty' ? `${partWords[part]} ${String(counts)}` : partWords[part]
+  const { part, counts, through, lock } = breath
+  const held = part === 'full' || part === 'empty' ? `${partWords[part]} ${String(counts)}` : partWords[part]
+  const words = through === undefined ? held : `${held} ${through === 'both' ? 'through both' : through}`
+  return lock === undefined ? words : `${words}, ${lock.lock} lock ${lock.does === 'on' ? 'on' : 'off'}`
 }
 
 /** The same in a line: the part with its running count. */
 export const breathCountWords = (breath: BreathNow | undefined): string =>
   breath ? `${partWords[breath.part]} ${String(breath.count)}` : breathWords(undefined)
+
+const uncountedWords = {
+  leadIn: 'breathe out',
+  wayOut: 'finish the breath',
+  lesson: 'as shown',
+  uncounted: 'as long as is easy',
+  strokes: 'strokes',
+} as const
+
+/** What is breathed in a stretch of breath work: the part that is counted, else how. */
+export function breathingWords({ doing }: LeadSegment, breath: BreathNow | undefined): string {
+  if (breath || doing.kind !== 'breath') return breathWords(breath)
+  return doing.part in uncountedWords ? uncountedWords[doing.part as keyof typeof uncountedWords] : breathWords(breath)
+}
+
+/** Which round of how many; at a place for the hands, which place that is. */
+export function whereInBreath({ doing }: LeadSegment, breath: BreathNow | undefined): string {
+  const place = doing.kind === 'breath' ? (doing.station?.place ?? '') : ''
+  return joined([place, roundWords(breath)], ' · ')
+}
 
 export const roundWords = (breath: { readonly round: number; readonly rounds: number } | undefined): string =>
   breath ? `round ${String(breath.round)} of ${String(breath.rounds)}` : ''

@@ -12,7 +12,7 @@ import type { Pose } from '#model/pose'
 import { poses } from '#library/poses'
 import { shippedCatalog } from '#library/shipped'
 import { techniques } from '#library/techniques'
-import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
+import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import {
   alternativesTo,
   bodyFormOf,
@@ -275,9 +275,7 @@ test('a new person is told when a hold is past their own ceiling, though nothing
 })
 
 test('breath work carries its position’s rules, and counts with a retention those of the retention', () => {
-  const session = aSession([
-    { kind: 'breath', id: 'even', techniqueId: 'even-breath', pattern: { in: 8, full: 4, out: 8, empty: 0 } },
-  ])
+  const session = aSession([aBreath('even-breath', { id: 'even', pattern: { in: 8, full: 4, out: 8, empty: 0 } })])
   const { entries } = orThrow(screen(session, [aPerson('a', [has('htn_ctrl')])], books))
   expect(entries[0]?.verdict.reasons.map(({ rule }) => rule.of[0])).toEqual(['@strong', '*'])
   expect(entries[0]?.verdict.grade).toBe('avoid')

@@ -1,6 +1,6 @@
 import type { BasePosition } from '#model/common'
 import type { Family } from '#model/family'
-import type { Resolved } from '#core/session'
+import type { Resolved, ResolvedBreath } from '#core/session'
 import { bodyFormOf, cautionProps } from './practised.ts'
 import type { Practised } from './practised.ts'
 
@@ -38,8 +38,8 @@ export function practisedIn(resolved: Resolved): Practised | undefined {
     }
     case 'breath':
       return {
-        families: [familyOfPosition[resolved.toPosition]],
-        breaths: breathsOf(resolved.technique.cautionId, resolved.pattern),
+        families: [...new Set(resolved.seats.map(({ position }) => familyOfPosition[position]))],
+        breaths: breathsIn(resolved),
       }
     case 'rest':
       return { families: [familyOfPosition[resolved.toPosition]] }
@@ -50,6 +50,21 @@ export function practisedIn(resolved: Resolved): Practised | undefined {
         props: cautionProps((resolved.setUp?.value.items ?? []).map(({ kind }) => kind)),
       }
   }
+}
+
+/** The techniques of a block of breath work, and the retentions in its sections. */
+function breathsIn({ techniques, sections }: ResolvedBreath): string[] {
+  const held = (part: 'full' | 'empty') =>
+    sections.some((section) =>
+      section.kind === 'retention'
+        ? section.section.held === part
+        : section.kind === 'rounds' && section.sets.some(({ pattern }) => pattern[part] > 0),
+    )
+  return [
+    ...new Set(techniques.map(({ cautionId }) => cautionId)),
+    ...(held('full') ? ['br_hold_in'] : []),
+    ...(held('empty') ? ['br_hold_out'] : []),
+  ]
 }
 
 /** A technique, and the retentions that its counts bring with them. */

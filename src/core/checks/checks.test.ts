@@ -10,7 +10,8 @@ import { cautionBook } from '#library/cautions/book'
 import { shippedCatalog } from '#library/shipped'
 import { templates } from '#library/templates'
 import { thursdaySlowHour } from '#server/demo/sessions'
-import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
+import { breathDocuments } from '#testing/breath-documents'
+import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 
 const check = (session: Session): Noticed[] => {
   const timeline = orThrow(compileTimeline(session, shippedCatalog))
@@ -30,7 +31,7 @@ const cue = (
 ) => [{ id: 'own', at, text }]
 const said = (poseId: string, holdS: number, ...cues: NonNullable<HoldBlock['cues']>) =>
   aHold(poseId, { hold: { holdS }, cues })
-const breath: Block = { kind: 'breath', id: 'breath', techniqueId: 'even-breath' }
+const breath: Block = aBreath('even-breath')
 const noRest = { times: { afterRestS: 0 } }
 const folds = ['long-leg-fold', 'one-leg-fold', 'straddle-fold', 'cross-legged-fold']
 const sided = ['figure-four-lying', 'crescent-lying', 'leg-up-with-a-strap', 'half-frog-on-the-belly']
@@ -160,6 +161,7 @@ const cases: Readonly<Record<string, { readonly with: Session; readonly without:
       with: quiet([aHold('sphinx', { times: { afterRestS: 29 } }), breath]),
       without: quiet([aHold('sphinx', { times: { afterRestS: 30 } }), breath]),
     },
+    ...breathDocuments,
     CAUTIONS_UNSAID: {
       with: aSession([aHold('deer'), aClosing()]),
       without: aSession([told, aHold('deer'), aClosing()]),
@@ -209,9 +211,7 @@ test('a difference of sides with a reason is a tip', () => {
 })
 
 test('what breath work says of its retentions by itself counts as announced', () => {
-  const session = quiet([
-    { kind: 'breath', id: 'b', techniqueId: 'even-breath', pattern: { in: 8, full: 4, out: 8, empty: 0 } },
-  ])
+  const session = quiet([aBreath('even-breath', { id: 'b', pattern: { in: 8, full: 4, out: 8, empty: 0 } })])
   expect(found(session, 'RETENTION_UNANNOUNCED')).toBeUndefined()
 })
 

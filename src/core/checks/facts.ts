@@ -1,9 +1,14 @@
-import type { BasePosition } from '#model/common'
+import type { BasePosition, Level } from '#model/common'
 import type { Direction, Target } from '#model/pose'
+import type { SectionFindingFacts } from '#core/breath'
+import type { Setting } from '#model/session'
 import type { Seconds } from '#core/units'
 
+/** What is found in one section of breath work, with its number from 1; 0 for breath over a hold, or a movement's. */
+type InSections = { [Code in keyof SectionFindingFacts]: SectionFindingFacts[Code] & { readonly section: number } }
+
 /** What each finding of a session tells, by its code; times in whole seconds. */
-export interface SessionFacts {
+export interface SessionFacts extends InSections {
   DOES_NOT_FIT: { overS: Seconds; lengthS: Seconds }
   LENGTH_OUT_OF_RANGE: { totalS: Seconds; leastS: Seconds; mostS: Seconds }
   SIDES_UNEVEN: { leftS: Seconds; rightS: Seconds; percent: number }
@@ -30,6 +35,12 @@ export interface SessionFacts {
   BREATHS_DO_NOT_FIT: { breaths: number; needS: Seconds; leftS: Seconds; text: string }
   RETENTION_UNANNOUNCED: { heldS: Seconds }
   BREATH_AFTER_STRONG: { restS: Seconds; sensation: number; poseId: string }
+  RAPID_THEN_HOLD: { s: Seconds; leastS: Seconds }
+  NO_NATURAL_AFTER: { after: 'retention' | 'strokes'; s: Seconds; leastS: Seconds }
+  STRONG_LYING: { section: number }
+  STRONG_NOT_IN_PERSON: { section: number; setting: Setting }
+  BREATH_LONG_FOR_LEVEL: { s: Seconds; mostS: Seconds; level: Level }
+  TALK_OVER_HOLD: { text: string }
   CAUTIONS_UNSAID: { blocks: number; conditions: string }
 }
 export type FindingCode = keyof SessionFacts

@@ -2,7 +2,7 @@ import type { Milliseconds } from '#core/units'
 import { advance } from './advance.ts'
 import { goBack } from './back.ts'
 import { breathNow } from './breath-now.ts'
-import { atHalf, countedRun, roundAt } from './counted-run.ts'
+import { atTick, countedRun, roundAt } from './counted-run.ts'
 import type { LeadPlan, LeadSegment } from './lead-plan.ts'
 import type { LeadEventType, LeadState } from './lead-state.ts'
 import { nextInhaleMs } from './next-inhale.ts'
@@ -53,7 +53,7 @@ function pause(plan: LeadPlan, state: LeadState, atMs: Milliseconds): LeadState 
   const round = roundAt(run, atMs - state.startedMs + state.skippedMs)
   return {
     ...enter(plan, state, state.index, atMs),
-    skippedMs: atHalf(run, round * run.half),
+    skippedMs: atTick(run, round * run.length),
     natural: { blockId: here.blockId, lengthMs: naturalAgainMs },
     pause: { sinceMs: atMs, kind: 'breath' },
   }

@@ -17,13 +17,6 @@ export interface BreathStretch {
 /** Where natural breath is drawn: a level line a little above empty, since nobody counts it. */
 const naturalFill = 0.3
 
-const fills: Readonly<Record<string, readonly [from: number, to: number]>> = {
-  in: [0, 1],
-  full: [1, 1],
-  out: [1, 0],
-  empty: [0, 0],
-}
-
 interface Window {
   readonly fromMs: Milliseconds
   readonly toMs: Milliseconds
@@ -60,7 +53,7 @@ function* drawn(
 ): Generator<BreathStretch> {
   if (!run) return
   for (const part of partsBetween(run, fromMs - zeroMs, Math.min(toMs, untilMs) - zeroMs)) {
-    const [from, to] = fills[part.part] ?? [naturalFill, naturalFill]
+    const [from, to] = part.fill
     const [startMs, wholeMs] = [zeroMs + part.startMs, zeroMs + part.endMs]
     const endMs = Math.min(wholeMs, untilMs)
     yield { startMs, endMs, from, to: from + ((to - from) * (endMs - startMs)) / (wholeMs - startMs) }

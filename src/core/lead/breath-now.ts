@@ -1,7 +1,7 @@
 import type { BreathPart } from '#core/breath'
 import type { Milliseconds } from '#core/units'
-import { countedRun, partAt } from './counted-run.ts'
-import type { CountedRun } from './counted-run.ts'
+import { atTick, countedRun, partAt } from './counted-run.ts'
+import type { CountedRun, PartOfRun } from './counted-run.ts'
 import type { LeadPlan } from './lead-plan.ts'
 import type { LeadState } from './lead-state.ts'
 import { currentLane, laneRun } from './over-lane.ts'
@@ -18,7 +18,8 @@ export interface CountNow<Part extends string> {
   readonly startMs: Milliseconds
   readonly endMs: Milliseconds
 }
-export type BreathNow = CountNow<BreathPart>
+/** A count of a breath, with all that is led in it. */
+export type BreathNow = CountNow<BreathPart | 'pause'> & Pick<PartOfRun, 'through' | 'step' | 'lock'>
 /** A count of a movement, with what is done in it. */
 export type MovementNow = CountNow<'in' | 'out' | 'stay' | 'retention'> & { readonly does: string }
 
@@ -35,7 +36,9 @@ export function breathNow(plan: LeadPlan, state: LeadState): BreathNow | undefin
     : here.doing.kind === 'breath'
       ? countIn(countedRun(here.doing), state.startedMs - state.skippedMs, state.nowMs)
       : undefined
-  return counted && isBreathPart(counted.part) ? { ...counted, part: counted.part } : undefined
+  if (!counted) return undefined
+  const { does: _, part, ...now } = counted
+  return isBreathPart(part) ? { ...now, part } : undefined
 }
 
 /** The movement that is counted now; undefined in its rest, in pauses, and until counting comes back. */
@@ -43,26 +46,34 @@ export function movementNow(plan: LeadPlan, state: LeadState): MovementNow | und
   const here = segmentOf(plan, state)
   if (here?.doing.kind !== 'movement' || isHidden(state)) return undefined
   const counted = countIn(countedRun(here.doing), state.startedMs - state.skippedMs, state.nowMs)
-  return counted && counted.part !== 'full' && counted.part !== 'empty'
-    ? { ...counted, part: counted.part, does: counted.does ?? '' }
-    : undefined
+  if (!counted || counted.part === 'full' || counted.part === 'empty' || counted.part === 'pause') return undefined
+  const { part, count, counts, round, rounds, startMs, endMs, does = '' } = counted
+  return { part, count, counts, round, rounds, startMs, endMs, does }
 }
 
-const isBreathPart = (part: string): part is BreathPart => ['in', 'full', 'out', 'empty'].includes(part)
+const isBreathPart = (part: string): part is BreathPart | 'pause' =>
+  ['in', 'full', 'out', 'empty', 'pause'].includes(part)
 
 function countIn(run: CountedRun | undefined, zeroMs: Milliseconds, nowMs: Milliseconds) {
-  const part = run && nowMs >= zeroMs ? partAt(run, nowMs - zeroMs) : undefined
-  if (!run || !part) return undefined
-  const counts = part.halfCounts / 2
-  const share = (nowMs - zeroMs - part.startMs) / (part.endMs - part.startMs)
+  const here = run && nowMs >= zeroMs ? partAt(run, nowMs - zeroMs) : undefined
+  if (!run || !here) return undefined
+  const { part, does, through, step, lock, round, whole } = here
+  // A held breath is counted as one, whatever locks are taken and let go in it.
+  const startK = here.k - whole.before
+  const [startMs, endMs] = [atTick(run, startK), atTick(run, startK + whole.ticks)]
+  const counts = whole.ticks / run.over / 2
+  const share = (nowMs - zeroMs - startMs) / (endMs - startMs)
   return {
-    part: part.part,
-    does: part.does,
+    part,
+    does,
     counts,
     count: Math.min(Math.ceil(counts), Math.floor(share * counts) + 1),
-    round: part.round + 1,
+    round: round + 1,
     rounds: run.rounds,
-    startMs: zeroMs + part.startMs,
-    endMs: zeroMs + part.endMs,
+    startMs: zeroMs + startMs,
+    endMs: zeroMs + endMs,
+    ...(through === undefined ? {} : { through }),
+    ...(step === undefined ? {} : { step }),
+    ...(lock === undefined ? {} : { lock }),
   }
 }

@@ -3,60 +3,109 @@ import type { LedDoing } from '#model/led-class'
 import { boundaryMs } from '#core/breath'
 import type { Milliseconds } from '#core/units'
 
-interface RunPart {
-  readonly part: 'in' | 'full' | 'out' | 'empty' | 'stay' | 'retention'
-  readonly halfCounts: number
+type CountedBreath = Extract<LedDoing, { kind: 'breath'; part: 'counted' }>
+type CountedPart = CountedBreath['parts'][number]
+
+/** A part of a round: of a breath with all that is led in it, or of a movement with what is done. */
+export interface RunPart extends Omit<CountedPart, 'part'> {
+  readonly part: CountedPart['part'] | 'stay' | 'retention'
   readonly does: string | undefined
+  /** Lung fill from 0 (empty) to 1 (full), as it begins and as it ends. */
+  readonly fill: readonly [from: number, to: number]
+  /** The held breath it is a stretch of, where locks divide one: ticks before it, and in all. Else itself. */
+  readonly whole: { readonly before: number; readonly ticks: number }
 }
 
 /** Whole rounds one after another, of a breath or of a movement, as counts drive them. */
 export interface CountedRun {
   readonly rounds: number
   readonly pace: Pace
-  /** Half-counts since counting began; boundaries run from there, so that no rounding adds up. */
+  /** Ticks a half-count: more than one where a breath is divided in steps. */
+  readonly over: number
+  /** Ticks since counting began; boundaries run from there, so that no rounding adds up. */
   readonly from: number
   readonly parts: readonly RunPart[]
-  /** Half-counts of a round. */
-  readonly half: number
+  /** Ticks of a round. */
+  readonly length: number
 }
-
-const order = ['in', 'full', 'out', 'empty'] as const
 
 /** The counted run a segment is; undefined for whatever nobody counts. */
 export function countedRun(doing: LedDoing): CountedRun | undefined {
   if (doing.kind === 'breath' && doing.part === 'counted') {
-    const { rounds, pace, from, pattern } = doing
-    const parts = order
-      .map((part) => ({ part, halfCounts: pattern[part], does: undefined }))
-      .filter(({ halfCounts }) => halfCounts > 0)
-    return { rounds, pace, from, parts, half: halfOf(parts) }
+    const { rounds, pace, over, from, parts } = doing
+    return { rounds, pace, over, from, parts: filled(parts), length: lengthOf(parts) }
   }
   if (doing.kind !== 'movement' || doing.part !== 'counted') return undefined
-  const { rounds, pace, parts } = doing
-  return { rounds, pace, from: 0, parts, half: halfOf(parts) }
+  const parts = doing.parts.map(({ part, halfCounts: ticks, does }) => ({
+    part,
+    ticks,
+    does,
+    fill: level,
+    whole: { before: 0, ticks },
+  }))
+  return { rounds: doing.rounds, pace: doing.pace, over: 1, from: 0, parts, length: lengthOf(parts) }
 }
 
-const halfOf = (parts: readonly { readonly halfCounts: number }[]): number =>
-  parts.reduce((sum, { halfCounts }) => sum + halfCounts, 0)
+const level: RunPart['fill'] = [0, 0]
 
-/** When half-count `k` of a run begins, from the run's own start. */
-export const atHalf = ({ pace, from }: CountedRun, k: number): Milliseconds =>
-  boundaryMs(from + k, pace) - boundaryMs(from, pace)
+const lengthOf = (parts: readonly { readonly ticks: number }[]): number =>
+  parts.reduce((sum, { ticks }) => sum + ticks, 0)
+
+/** Parts with the lung fill they begin and end with, and with the held breath they belong to. */
+const filled = (parts: readonly CountedPart[]): RunPart[] =>
+  parts.map((part, at) => ({ ...part, does: undefined, fill: fillOf(parts, at), whole: wholeOf(parts, at) }))
+
+/** A breath in steps fills or empties by as much each time, and stands still in between. */
+function fillOf(parts: readonly CountedPart[], at: number): RunPart['fill'] {
+  const part = parts[at]?.part
+  if (part === 'full') return [1, 1]
+  if (part === 'empty') return [0, 0]
+  const moving = part === 'pause' ? at - 1 : at
+  const [step, last] = [parts[moving]?.step ?? 1, lastStep(parts, moving)]
+  const after = (steps: number) => (parts[moving]?.part === 'out' ? 1 - steps / last : steps / last)
+  return part === 'pause' ? [after(step), after(step)] : [after(step - 1), after(step)]
+}
+
+function wholeOf(parts: readonly CountedPart[], at: number): RunPart['whole'] {
+  const here = parts[at]
+  if (here?.part !== 'full' && here?.part !== 'empty') return { before: 0, ticks: here?.ticks ?? 0 }
+  const first = parts.slice(0, at).findLastIndex(({ part }) => part !== here.part) + 1
+  const after = parts.slice(at).findIndex(({ part }) => part !== here.part)
+  const group = parts.slice(first, after < 0 ? undefined : at + after)
+  return { before: lengthOf(parts.slice(first, at)), ticks: lengthOf(group) }
+}
+
+/** In how many steps the inhale or exhale at a place is taken. */
+function lastStep(parts: readonly CountedPart[], at: number): number {
+  let last = parts[at]?.step ?? 1
+  for (const { part, step } of parts.slice(at + 1)) {
+    if (part === 'pause') continue
+    if (part !== parts[at]?.part || step === undefined) break
+    last = step
+  }
+  return last
+}
+
+/** When tick `k` of a run begins, from the run's own start. */
+export function atTick({ pace: { num, den }, over, from }: CountedRun, k: number): Milliseconds {
+  const pace = { num, den: den * over }
+  return boundaryMs(from + k, pace) - boundaryMs(from, pace)
+}
 
 /** The round (from 0) that an instant of the run lies in, half-open. */
 export function roundAt(run: CountedRun, sinceMs: Milliseconds): number {
   const { num, den } = run.pace
-  let round = Math.max(0, Math.floor((sinceMs * 2 * den) / (run.half * num)))
-  while (atHalf(run, (round + 1) * run.half) <= sinceMs) round += 1
-  while (round > 0 && atHalf(run, round * run.half) > sinceMs) round -= 1
+  let round = Math.max(0, Math.floor((sinceMs * 2 * den * run.over) / (run.length * num)))
+  while (atTick(run, (round + 1) * run.length) <= sinceMs) round += 1
+  while (round > 0 && atTick(run, round * run.length) > sinceMs) round -= 1
   return round
 }
 
 /** Where the first round that begins at or after an instant of the run begins. */
 export function roundFrom(run: CountedRun, sinceMs: Milliseconds): Milliseconds {
   const round = roundAt(run, sinceMs)
-  const startMs = atHalf(run, round * run.half)
-  return startMs >= sinceMs ? startMs : atHalf(run, (round + 1) * run.half)
+  const startMs = atTick(run, round * run.length)
+  return startMs >= sinceMs ? startMs : atTick(run, (round + 1) * run.length)
 }
 
 /** A part of a round, `[startMs, endMs)` from the run's own start. */
@@ -64,19 +113,22 @@ export interface PartOfRun extends RunPart {
   readonly round: number
   readonly startMs: Milliseconds
   readonly endMs: Milliseconds
-  /** Half-counts from the run's start: what tells this part from all others. */
+  /** Ticks from the run's start: what tells this part from all others. */
   readonly k: number
+  /** Whether the breath turns here: not where only a lock is taken or let go in a held breath. */
+  readonly turns: boolean
 }
 
 /** The parts of the rounds that touch `[fromMs, toMs)`, in order. */
 export function* partsBetween(run: CountedRun, fromMs: Milliseconds, toMs: Milliseconds): Generator<PartOfRun> {
   for (let round = roundAt(run, Math.max(0, fromMs)); round < run.rounds; round += 1) {
-    let k = round * run.half
-    for (const part of run.parts) {
-      const [startMs, endMs] = [atHalf(run, k), atHalf(run, k + part.halfCounts)]
+    let k = round * run.length
+    for (const [at, part] of run.parts.entries()) {
+      const [startMs, endMs] = [atTick(run, k), atTick(run, k + part.ticks)]
       if (startMs >= toMs) return
-      if (endMs > fromMs) yield { ...part, round, startMs, endMs, k }
-      k += part.halfCounts
+      const turns = part.part !== run.parts[at - 1]?.part
+      if (endMs > fromMs) yield { ...part, round, startMs, endMs, k, turns }
+      k += part.ticks
     }
   }
 }

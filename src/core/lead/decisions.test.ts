@@ -3,7 +3,7 @@ import type { Session } from '#model/session'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
-import { aHold, aSession, aTalk } from '#testing/sessions'
+import { aBreath, aHold, aSession, aTalk } from '#testing/sessions'
 import { breathNow, fold, leadPlan, movementNow, soundsDue, stageOf } from './index.ts'
 import type { Command, LeadEvent, LeadPlan, LeadState } from './index.ts'
 
@@ -201,16 +201,13 @@ describe('End taken back', () => {
 describe('counted breath by its sections', () => {
   const plan = planOf(
     aSession([
-      {
-        kind: 'breath',
-        id: 'breath',
-        techniqueId: 'even-breath',
+      aBreath('even-breath', {
         naturalBeforeS: 20,
         naturalAfterS: 40,
         restBetweenSetsS: 15,
         pattern: { in: 8, full: 0, out: 8, empty: 0 },
         amount: { sets: 2, roundsPerSet: 5 },
-      },
+      }),
       aTalk('after', 30),
     ]),
   )
@@ -219,7 +216,7 @@ describe('counted breath by its sections', () => {
     return doing?.kind === 'breath' ? `${doing.part} ${String(doing.set)}` : doing?.kind
   }
 
-  test('stands in the plan by pattern, pace and rounds, a segment a set', () => {
+  test('stands in the plan by its round, pace and rounds, a segment a set', () => {
     expect(
       plan.segments.map(({ doing, lengthMs }) => ['part' in doing ? doing.part : doing.kind, lengthMs / 1000]),
     ).toEqual([

@@ -1,8 +1,8 @@
 import type { LedDoing, LedPlan } from '#model/led-class'
-import { roundHalfCounts } from '#core/breath'
-import type { Resolved } from '#core/session'
+import type { Resolved, ResolvedBreath } from '#core/session'
 import type { Segment, Timeline } from '#core/timeline'
 import type { Milliseconds } from '#core/units'
+import { breathDoing, isCountedBreath } from './breath-doing.ts'
 
 export type LeadPlan = LedPlan
 export type LeadSegment = LedPlan['segments'][number]
@@ -24,19 +24,16 @@ export function leadPlan(timeline: Timeline, ceilingMs: Readonly<Record<string, 
   const segments: LeadSegment[] = []
   const stood: Stood[] = []
   for (const { block, firstSegment, endSegment } of timeline.blocks) {
-    let halfCounts = 0
     for (const run of runsOf(timeline.segments.slice(firstSegment, endSegment))) {
       let afterMs = 0
       for (const { startMs, endMs } of run) {
         stood.push({ segment: segments.length, afterMs })
         afterMs += endMs - startMs
       }
-      const doing = doingOf(run, block, halfCounts)
-      segments.push(leadSegment(run, doing, segments))
-      if (doing.kind === 'breath' && doing.part === 'counted')
-        halfCounts += doing.rounds * roundHalfCounts(doing.pattern)
+      const before = timeline.segments.slice(firstSegment, run[0].index)
+      segments.push(leadSegment(run, doingOf(run, before, block), segments))
     }
-    if (block.kind === 'breath') segments.push(naturalTail(block.block.id, block.index, segments.length))
+    if (block.kind === 'breath') segments.push(naturalTail(block, segments.length))
   }
   return {
     segments,
@@ -51,8 +48,7 @@ export function leadPlan(timeline: Timeline, ceilingMs: Readonly<Record<string, 
 type Run = readonly [Segment, ...Segment[]]
 
 const isCountedPart = ({ doing }: Segment): boolean =>
-  (doing.kind === 'breath' && doing.part !== 'natural' && doing.part !== 'rest') ||
-  (doing.kind === 'movement' && doing.part !== 'rest')
+  (doing.kind === 'breath' && isCountedBreath(doing.part)) || (doing.kind === 'movement' && doing.part !== 'rest')
 
 /** Segments of a block with the parts of one counted set, or of one side of a movement, taken together. */
 function runsOf(segments: readonly Segment[]): Run[] {
@@ -68,19 +64,15 @@ function runsOf(segments: readonly Segment[]): Run[] {
 function goesOn(first: Segment, next: Segment): boolean {
   if (!isCountedPart(first) || !isCountedPart(next) || first.side !== next.side) return false
   const [a, b] = [first.doing, next.doing]
-  return a.kind === 'breath' && b.kind === 'breath' ? a.set === b.set : a.kind === b.kind
+  return a.kind === 'breath' && b.kind === 'breath' ? a.section === b.section && a.set === b.set : a.kind === b.kind
 }
 
-function doingOf([first, ...more]: Run, block: Resolved, from: number): LedDoing {
+function doingOf(run: Run, before: readonly Segment[], block: Resolved): LedDoing {
+  const [first, ...more] = run
   const { doing } = first
   const last = more.at(-1)?.doing ?? doing
-  if (doing.kind === 'breath') {
-    if (doing.part === 'natural' || doing.part === 'rest') return { kind: 'breath', part: doing.part, set: doing.set }
-    if (block.kind !== 'breath' || !block.pattern || last.kind !== 'breath')
-      throw new RangeError('leadPlan: counts without a pattern')
-    const { pattern, pace } = block
-    return { kind: 'breath', part: 'counted', set: doing.set, rounds: last.round, pattern, pace, from }
-  }
+  if (doing.kind === 'breath' && block.kind === 'breath') return breathDoing(run, before, block)
+  if (doing.kind === 'breath') throw new RangeError('leadPlan: a breath that is none')
   if (doing.kind === 'movement') {
     if (doing.part === 'rest') return { kind: 'movement', part: 'rest', does: doing.does }
     if (block.kind !== 'movement' || last.kind !== 'movement') throw new RangeError('leadPlan: a movement that is none')
@@ -92,11 +84,11 @@ function doingOf([first, ...more]: Run, block: Resolved, from: number): LedDoing
     return { kind: 'movement', part: 'counted', rounds: last.round, pace: block.pace, parts }
   }
   if (doing.kind !== 'change') return doing
-  const { from: before, to, text } = doing
+  const { from, to, text } = doing
   return {
     kind: 'change',
     to,
-    ...(before === undefined ? {} : { from: before }),
+    ...(from === undefined ? {} : { from }),
     ...(text === undefined ? {} : { text }),
   }
 }
@@ -126,12 +118,12 @@ function mirrored({ blockId, side, doing }: Segment, before: readonly LeadSegmen
   )?.index
 }
 
-const naturalTail = (blockId: string, blockIndex: number, index: number): LeadSegment => ({
+const naturalTail = ({ block, index: blockIndex, sections }: ResolvedBreath, index: number): LeadSegment => ({
   index,
-  blockId,
+  blockId: block.id,
   blockIndex,
   side: 'both',
-  doing: { kind: 'breath', part: 'natural', set: 0 },
+  doing: { kind: 'breath', part: 'natural', section: sections.length, set: 0 },
   lengthMs: 0,
 })
 

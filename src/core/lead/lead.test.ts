@@ -2,7 +2,7 @@ import type { Session } from '#model/session'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
-import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
+import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { bellsBetween, breathNow, fold, leadPlan, soundsDue, stageOf, step } from './index.ts'
 import type { Command, LeadEvent, LeadPlan, LeadState } from './index.ts'
 
@@ -15,13 +15,10 @@ const deer = planOf(aSession([aHold('deer', { hold: { holdS: 60 }, times: plain,
 /** Five rounds of in 4, full 2, out 4 at a second a count: 10 s a round. */
 const breath = planOf(
   aSession([
-    {
-      kind: 'breath',
-      id: 'breath',
-      techniqueId: 'even-breath',
+    aBreath('even-breath', {
       pattern: { in: 8, full: 4, out: 8, empty: 0 },
       amount: { sets: 1, roundsPerSet: 5 },
-    },
+    }),
     aTalk('after', 30),
   ]),
 )

@@ -49,11 +49,14 @@ export function comingLane(
   return laneOf(over, startMs, endMs)
 }
 
+const order = ['in', 'full', 'out', 'empty'] as const
+
 /** The lane as a counted run from its own start. */
 export function laneRun({ over, rounds }: OverLane): CountedRun | undefined {
   const { pattern, pace } = over
   if (rounds < 1 || roundHalfCounts(pattern) === 0) return undefined
-  return countedRun({ kind: 'breath', part: 'counted', set: 1, rounds, pattern, pace, from: 0 })
+  const parts = order.flatMap((part) => (pattern[part] > 0 ? [{ part, ticks: pattern[part] }] : []))
+  return countedRun({ kind: 'breath', part: 'counted', section: 0, set: 1, rounds, pace, over: 1, from: 0, parts })
 }
 
 /** The parts of a lane that touch `[fromMs, toMs)` of the class, at most its first `most` rounds; from its own start. */

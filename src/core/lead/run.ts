@@ -67,6 +67,7 @@ export function projectedEndMs(plan: LeadPlan, state: LeadState): Milliseconds {
  */
 export function samePart(a: LeadSegment, b: LeadSegment): boolean {
   if (a.blockId !== b.blockId || a.side !== b.side || a.doing.kind !== b.doing.kind) return false
+  if (a.doing.kind === 'breath' && b.doing.kind === 'breath' && a.doing.section !== b.doing.section) return false
   return !isNatural(a) && !isNatural(b)
 }
 
@@ -104,8 +105,9 @@ export function blockEnd(plan: LeadPlan, index: number): number {
   return end
 }
 
-/** A breath that is counted or held, or a movement that its counts drive. */
-export const isCounted = ({ doing }: LeadSegment): boolean => countedRun(doing) !== undefined
+/** A breath that is counted or held, or led otherwise than as natural breath; or a movement that its counts drive. */
+export const isCounted = ({ doing }: LeadSegment): boolean =>
+  countedRun(doing) !== undefined || (doing.kind === 'breath' && doing.part !== 'natural' && doing.part !== 'rest')
 
 const visitOf = (state: LeadState, plan: LeadPlan, endMs: Milliseconds): Visit => ({
   segment: state.natural ? null : state.index,

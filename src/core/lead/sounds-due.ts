@@ -1,6 +1,9 @@
 import type { Sound } from '#model/cue'
+import type { LedDoing } from '#model/led-class'
+import { boundaryMs } from '#core/breath'
 import type { Milliseconds } from '#core/units'
-import { countedRun, partsBetween } from './counted-run.ts'
+import { atTick, countedRun, partsBetween } from './counted-run.ts'
+import type { CountedRun, PartOfRun } from './counted-run.ts'
 import type { LeadCue, LeadPlan, LeadSegment } from './lead-plan.ts'
 import type { LeadState, Stretch } from './lead-state.ts'
 import { cuesOf } from './plan-index.ts'
@@ -88,20 +91,57 @@ const repeatAfterMs = 30_000
 export const mayRing = (rangAtMs: Milliseconds | undefined, atMs: Milliseconds): boolean =>
   rangAtMs === undefined || atMs - rangAtMs >= repeatAfterMs
 
-/** Ticks at the turns of counted breath; a movement is led by its words. */
+/** Ticks of breath work: at the turns of counted breath and with each stroke; a movement is led by its words. */
 function* turns(
   state: LeadState,
   { index, doing }: LeadSegment,
   { startMs, endMs, skippedMs }: Omit<Stood, 'pauses'>,
 ): Generator<DueSound> {
-  const run = doing.kind === 'breath' ? countedRun(doing) : undefined
-  if (!run) return
+  if (doing.kind !== 'breath') return
   const zeroMs = startMs - skippedMs
   const fromMs = Math.max(startMs, state.nowMs, state.quietUntilMs)
-  for (const part of partsBetween(run, fromMs - zeroMs, endMs - zeroMs)) {
-    const atMs = zeroMs + part.startMs
-    if (atMs >= fromMs) yield { key: `turn-${String(part.k)}@${String(index)}`, atMs, sound: tick }
+  for (const { name, atMs } of ticksIn(doing, fromMs - zeroMs, endMs - zeroMs))
+    if (zeroMs + atMs >= fromMs) yield { key: `${name}@${String(index)}`, atMs: zeroMs + atMs, sound: tick }
+}
+
+type Strokes = NonNullable<PartOfRun['strokes']>
+
+interface Tick {
+  readonly name: string
+  readonly atMs: Milliseconds
+}
+
+/** Where it ticks, in the segment's own time from its first round on. */
+function* ticksIn(
+  doing: Extract<LedDoing, { kind: 'breath' }>,
+  fromMs: Milliseconds,
+  toMs: Milliseconds,
+): Generator<Tick> {
+  const run = countedRun(doing)
+  if (doing.part !== 'counted' || !run) {
+    if (doing.part !== 'counted' && doing.strokes) yield* strokesIn(doing.strokes, 0, 'stroke')
+    return
   }
+  const { aloud = Infinity, silent = 'turns' } = doing
+  for (const part of partsBetween(run, fromMs, toMs)) {
+    const name = `turn-${String(part.k)}`
+    const sounds = part.round < aloud ? 'turns' : silent
+    if (sounds !== 'none' && part.turns) yield { name, atMs: part.startMs }
+    if (sounds === 'counts') yield* countsIn(run, part)
+    if (part.strokes) yield* strokesIn(part.strokes, part.startMs, `stroke-${String(part.k)}`)
+  }
+}
+
+/** One tick a stroke. */
+function* strokesIn({ n, pace }: Strokes, startMs: Milliseconds, name: string): Generator<Tick> {
+  for (let at = 0; at < n; at += 1) yield { name: `${name}-${String(at)}`, atMs: startMs + boundaryMs(at * 2, pace) }
+}
+
+/** Every count of a part after the one it turns on. */
+function* countsIn(run: CountedRun, { k, ticks, whole, turns: isTurn }: PartOfRun): Generator<Tick> {
+  const count = 2 * run.over
+  const first = isTurn ? count : (count - (whole.before % count)) % count
+  for (let at = first; at < ticks; at += count) yield { name: `count-${String(k + at)}`, atMs: atTick(run, k + at) }
 }
 
 /** Ticks of a breath over a hold: its first rounds are counted aloud, the rest is silent. */

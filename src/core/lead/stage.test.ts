@@ -3,7 +3,7 @@ import type { Session } from '#model/session'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
-import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
+import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { blockName } from '#words/blocks'
 import { breathLine, fold, leadPlan, ledStart, stageOf } from './index.ts'
 import type { LeadEvent } from './index.ts'
@@ -62,7 +62,7 @@ test('a symmetric hold has no other side', () => {
 })
 
 test('the breath line is drawn without a gap around now, inhale up and exhale down', () => {
-  const breath = planOf(aSession([{ kind: 'breath', id: 'b', techniqueId: 'even-breath' }]))
+  const breath = planOf(aSession([aBreath('even-breath')]))
   const stretches = breathLine(breath, fold(breath, [], 20_000), 0, 40_000)
   expect(stretches.map(({ startMs, endMs, from, to }) => [startMs / 1000, endMs / 1000, from, to]).slice(0, 3)).toEqual(
     [
@@ -76,7 +76,7 @@ test('the breath line is drawn without a gap around now, inhale up and exhale do
 })
 
 test('natural breath after a broken round is drawn level', () => {
-  const breath = planOf(aSession([{ kind: 'breath', id: 'b', techniqueId: 'even-breath' }]))
+  const breath = planOf(aSession([aBreath('even-breath')]))
   const state = fold(breath, [{ type: 'freely', atMs: 10_000 }], 20_000)
   expect(breathLine(breath, state, 10_000, 30_000)).toEqual([{ startMs: 10_000, endMs: 240_000, from: 0.3, to: 0.3 }])
 })

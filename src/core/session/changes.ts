@@ -95,7 +95,7 @@ function positionAfter(resolved: Resolved | undefined): BasePosition | undefined
     case 'closing':
       return 'seated'
     case 'breath':
-      return resolved.toPosition
+      return resolved.seats.at(-1)?.position ?? resolved.toPosition
     case 'rest':
       return resolved.block.basePosition ?? unsaid
     case 'talk':

@@ -41,9 +41,13 @@ export type {
   ResolvedPhase,
   ResolvedRest,
   ResolvedTalk,
+  Seated,
   SetUpInUse,
   Source,
   Sourced,
 } from './resolved.ts'
 export { unknownInOwn } from './unknown-in-own.ts'
 export { slipsIn, slipsInBlocks } from './slips.ts'
+export { freeId } from './free-id.ts'
+export { mainSection, shortBreath, techniqueIdIn, withQuiet, withSection } from './short-breath.ts'
+export type { ShortBreath } from './short-breath.ts'

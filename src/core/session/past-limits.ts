@@ -1,7 +1,8 @@
 import type { Pace, Pattern } from '#model/breath'
 import { breathTimeLimits, composedMostS } from '#model/limits'
 import type { Refusal } from '#model/refusal'
-import { boundaryMs, roundHalfCounts, roundsThatFit } from '#core/breath'
+import { boundaryMs, roundHalfCounts, roundsThatFit, sectionMs } from '#core/breath'
+import type { ResolvedSection } from '#core/breath'
 import { msFromS } from '#core/units'
 import type { Milliseconds } from '#core/units'
 import type { Resolved, ResolvedBreath, ResolvedHold, ResolvedMovement } from './resolved.ts'
@@ -27,8 +28,7 @@ export const composedLong = (isMs: Milliseconds): Refusal => ({
 
 function pastIn(block: Resolved): Refusal[] {
   const path = `blocks[${String(block.index)}]`
-  if (block.kind === 'breath' && block.pattern)
-    return [...pastInRound(path, block.pattern, block.pace), ...manyRounds(`${path}.amount`, roundsOf(block))]
+  if (block.kind === 'breath') return pastInBreath(path, block)
   if (block.kind === 'hold' && block.breathOver) {
     const { pattern, pace } = block.breathOver
     return [
@@ -37,6 +37,39 @@ function pastIn(block: Resolved): Refusal[] {
     ]
   }
   return block.kind === 'movement' ? manyRounds(`${path}.rounds`, block.rounds * block.sides.length) : []
+}
+
+function pastInBreath(path: string, { sections }: ResolvedBreath): Refusal[] {
+  const past = sections.flatMap((section, at) => pastInSection(`${path}.sections[${String(at)}]`, section))
+  if (past.length > 0) return past
+  const all = sections.reduce((sum, section) => sum + roundsOf(section), 0)
+  return manyRounds(sections.length === 1 ? `${path}.sections[0].amount` : `${path}.sections`, all)
+}
+
+function pastInSection(path: string, section: ResolvedSection): Refusal[] {
+  if (section.kind === 'rounds') {
+    const { pace, steps, sets, pattern } = section
+    const patterns = [pattern, ...new Set(sets.map((set) => set.pattern))]
+    return [
+      ...(patterns.map((one) => pastInRound(path, one, pace)).find((past) => past.length > 0) ?? []),
+      ...(steps ? longHeld(`${path}.steps.pauseHalf`, boundaryMs(steps.pauseHalf, pace)) : []),
+    ]
+  }
+  if (section.kind !== 'retention') return []
+  const { half, lead } = section.section
+  const { inOrOutMostMs } = breathTimeLimits
+  const long = (['in', 'out'] as const).flatMap((part): Refusal[] => {
+    const isMs = boundaryMs(lead[part], section.pace)
+    const facts = { isS: isMs / 1000, mostS: inOrOutMostMs / 1000 }
+    return isMs > inOrOutMostMs ? [{ code: 'BREATH_LONG', path: `${path}.lead.${part}`, facts }] : []
+  })
+  return [...long, ...longHeld(`${path}.half`, boundaryMs(half, section.pace))]
+}
+
+function longHeld(path: string, isMs: Milliseconds): Refusal[] {
+  const { retentionMostMs } = breathTimeLimits
+  const facts = { isS: isMs / 1000, mostS: retentionMostMs / 1000 }
+  return isMs > retentionMostMs ? [{ code: 'RETENTION_LONG', path, facts }] : []
 }
 
 function pastInRound(path: string, pattern: Pattern, pace: Pace): Refusal[] {
@@ -73,11 +106,20 @@ function pastInRound(path: string, pattern: Pattern, pace: Pace): Refusal[] {
 const manyRounds = (path: string, is: number): Refusal[] =>
   is > breathTimeLimits.rounds ? [{ code: 'ROUNDS_MANY', path, facts: { is, most: breathTimeLimits.rounds } }] : []
 
-/** Rounds of a block, before the rests between its sets are taken off where a time is filled. */
-function roundsOf({ amount, pattern, pace }: ResolvedBreath): number {
-  if (!pattern || 'naturalS' in amount) return 0
-  if ('fillS' in amount) return roundsThatFit(msFromS(amount.fillS), pattern, pace)
-  return amount.sets * amount.roundsPerSet
+/** Rounds of a section, of whatever it counts. */
+function roundsOf(section: ResolvedSection): number {
+  switch (section.kind) {
+    case 'natural':
+    case 'lesson':
+    case 'uncounted':
+      return 0
+    case 'rounds':
+      return section.sets.reduce((sum, { rounds }) => sum + rounds, 0)
+    case 'retention':
+      return section.section.times
+    case 'strokes':
+      return section.section.rounds
+  }
 }
 
 /** Rounds over all sides of a hold. */
@@ -112,10 +154,5 @@ function movementMs({ movement, rounds, sides, pace }: ResolvedMovement): Millis
   return sides.length * boundaryMs(rounds * halfCounts, pace)
 }
 
-function breathMs({ amount, pattern, pace, naturalBeforeS, naturalAfterS, restBetweenSetsS }: ResolvedBreath) {
-  const around = msFromS(naturalBeforeS + naturalAfterS)
-  if ('naturalS' in amount) return around + msFromS(amount.naturalS)
-  if ('fillS' in amount) return around + msFromS(amount.fillS)
-  const counted = pattern ? boundaryMs(amount.sets * amount.roundsPerSet * roundHalfCounts(pattern), pace) : 0
-  return around + counted + msFromS((amount.sets - 1) * restBetweenSetsS)
-}
+const breathMs = ({ sections }: ResolvedBreath): Milliseconds =>
+  sections.reduce((sum, section) => sum + sectionMs(section), 0)

@@ -1,15 +1,15 @@
-import type { Block, BreathBlock, MovementBlock, RestBlock } from '#model/block'
-import type { Pattern } from '#model/breath'
+import type { Block, MovementBlock, RestBlock } from '#model/block'
 import type { BasePosition } from '#model/common'
 import type { Session } from '#model/session'
-import type { Technique } from '#model/technique'
 import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
 import type { Catalog } from './catalog.ts'
 import { positionLeft } from './changes.ts'
+import { resolveBreath } from './resolve-breath.ts'
 import { resolveClosing } from './resolve-closing.ts'
 import { resolveHold } from './resolve-hold.ts'
 import type { Resolved, Sourced } from './resolved.ts'
+import { namedSetUp } from './set-up-of.ts'
 import { answersOf, changeTo, sideOrder, stillnessIn, timeOf } from './walk.ts'
 import type { Walk } from './walk.ts'
 import { wordingOf } from './wordings.ts'
@@ -93,35 +93,14 @@ function resolveMovement(block: MovementBlock, index: number, walk: Walk): Resul
   })
 }
 
-/** What begins uncounted is counted where counts or rounds were planned for it; what has no pattern never is. */
-function patternOf({ pattern, amount }: BreathBlock, technique: Technique): Pattern | undefined {
-  const isPlanned = pattern !== undefined || (amount !== undefined && 'sets' in amount)
-  return technique.counted || (technique.pattern && isPlanned) ? (pattern ?? technique.pattern) : undefined
-}
-
-function resolveBreath(block: BreathBlock, index: number, walk: Walk): Result<Resolved> {
-  const technique = walk.catalog.techniques.get(block.techniqueId)
-  if (!technique) {
-    return refused('UNKNOWN_TECHNIQUE', `blocks[${String(index)}].techniqueId`, { id: block.techniqueId })
-  }
-  return ok({
-    kind: 'breath',
-    block,
-    index,
-    technique,
-    ...changeTo(block, walk, block.basePosition ?? technique.basePosition),
-    pattern: patternOf(block, technique),
-    pace: block.pace ?? technique.pace,
-    amount: block.amount ?? technique.amount,
-    setUpS: timeOf(block, walk, 'setUpS', { value: technique.setUpS, from: 'shipped' }),
-    naturalBeforeS: block.naturalBeforeS ?? 0,
-    naturalAfterS: block.naturalAfterS ?? 0,
-    restBetweenSetsS: block.restBetweenSetsS ?? technique.restBetweenSetsS,
-    answers: answersOf(block, walk),
-  })
-}
-
 function resolveRest(block: RestBlock, index: number, walk: Walk): Resolved {
   const position = block.basePosition ?? walk.position ?? 'supine'
-  return { kind: 'rest', block, index, ...changeTo(block, walk, position), stillness: stillnessIn(walk, position) }
+  return {
+    kind: 'rest',
+    block,
+    index,
+    ...changeTo(block, walk, position),
+    setUp: namedSetUp(block, walk.catalog),
+    stillness: stillnessIn(walk, position),
+  }
 }

@@ -1,14 +1,5 @@
 import type { Answers } from '#model/answers'
-import type {
-  Block,
-  BreathAmount,
-  BreathBlock,
-  ClosingBlock,
-  HoldBlock,
-  MovementBlock,
-  RestBlock,
-  TalkBlock,
-} from '#model/block'
+import type { Block, BreathBlock, ClosingBlock, HoldBlock, MovementBlock, RestBlock, TalkBlock } from '#model/block'
 import type { Pace, Pattern } from '#model/breath'
 import type { BasePosition, Side } from '#model/common'
 import type { Cue } from '#model/cue'
@@ -17,6 +8,7 @@ import type { Pose, Variant } from '#model/pose'
 import type { SetUp } from '#model/set-up'
 import type { Technique } from '#model/technique'
 import type { TimeName } from '#model/times'
+import type { ResolvedSection } from '#core/breath'
 import type { Seconds } from '#core/units'
 
 /** Where a resolved time comes from; the first that has it wins, in this order. */
@@ -107,22 +99,31 @@ export interface ResolvedMovement extends Of<MovementBlock>, WithChange {
   readonly restS: Sourced<Seconds>
 }
 
+/** The position a section of breath work is practised in, and what it takes to come into it from the one before. */
+export interface Seated {
+  readonly position: BasePosition
+  readonly changeS: Seconds
+}
+
 export interface ResolvedBreath extends Of<BreathBlock>, WithChange {
   readonly kind: 'breath'
+  /** What it is called by: the first technique that is counted or taught in it, else the first there is. */
   readonly technique: Technique
-  /** Absent where the technique is not counted. */
-  readonly pattern: Pattern | undefined
-  readonly pace: Pace
-  readonly amount: BreathAmount
+  /** Every technique in it, each once, in their order. */
+  readonly techniques: readonly Technique[]
+  readonly sections: readonly ResolvedSection[]
+  /** How people sit or lie in each of the sections. */
+  readonly seats: readonly Seated[]
+  readonly setUp: Sourced<SetUpInUse> | undefined
   readonly setUpS: Sourced<Seconds>
-  readonly naturalBeforeS: Seconds
-  readonly naturalAfterS: Seconds
-  readonly restBetweenSetsS: Seconds
   readonly answers: Answers
+  /** The hand that closes the nostrils. */
+  readonly hand: Side
 }
 
 export interface ResolvedRest extends Of<RestBlock>, WithChange {
   readonly kind: 'rest'
+  readonly setUp: Sourced<SetUpInUse> | undefined
   readonly stillness: Stillness
 }
 

@@ -3,7 +3,7 @@ import type { Session } from '#model/session'
 import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
 import { sessions } from '#testing/arbitraries'
-import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
+import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import {
   applyEdit,
   changesBetween,
@@ -25,12 +25,13 @@ import {
 import type { Catalog, Edit, ResolvedHold } from './index.ts'
 
 const patternIn = (techniqueId: string, more: object = {}) => {
-  const session = aSession([{ kind: 'breath', id: 'b', techniqueId, ...more }])
+  const session = aSession([aBreath(techniqueId, more)])
   const [resolved] = orThrow(resolveSession(session, shippedCatalog))
-  return resolved?.kind === 'breath' ? resolved.pattern : 'no breath'
+  const [section] = resolved?.kind === 'breath' ? resolved.sections : []
+  return section?.kind === 'rounds' ? section.pattern : undefined
 }
 
-test('a hum is not counted, unless counts or rounds were planned for it; the natural breath never is', () => {
+test('a hum is not counted, unless counts or rounds were planned for it; what an old plan said of the natural breath is not', () => {
   const sets = { amount: { sets: 1, roundsPerSet: 5 } }
   const pattern = { in: 6, full: 0, out: 8, empty: 0 }
   expect(patternIn('humming-exhale')).toBeUndefined()

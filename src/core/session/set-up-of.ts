@@ -1,4 +1,4 @@
-import type { ClosingBlock, HoldBlock } from '#model/block'
+import type { BreathBlock, ClosingBlock, HoldBlock, RestBlock } from '#model/block'
 import type { Pose } from '#model/pose'
 import type { PropKind } from '#model/prop'
 import type { SetUp, SetUpItem } from '#model/set-up'
@@ -37,7 +37,8 @@ export const fullOf = (all: readonly SetUp[]): SetUp | undefined =>
 
 /** A block's set-up, first found wins: its own items, the one it names, the full one of the pose; undefined without any. */
 export function setUpOf(block: HoldBlock | ClosingBlock, catalog: Shelf): Sourced<SetUpInUse> | undefined {
-  const { poseId, variantId, setUpId, setUpItems }: Partial<HoldBlock> & Pick<HoldBlock, 'poseId'> =
+  const { setUpId, setUpItems } = block
+  const { poseId, variantId }: Partial<HoldBlock> & Pick<HoldBlock, 'poseId'> =
     block.kind === 'hold' ? block : { poseId: finalRestPose }
   if (setUpItems) return { value: { items: setUpItems }, from: 'block' }
   const all = setUpsFor(catalog, poseId, variantId)
@@ -45,6 +46,16 @@ export function setUpOf(block: HoldBlock | ClosingBlock, catalog: Shelf): Source
   if (asked) return { value: asked, from: 'block' }
   const full = fullOf(all)
   return full && { value: full, from: 'shipped' }
+}
+
+/** The set-up of breath work or a rest: its own items or the one it names; there is no usual one [settled A10]. */
+export function namedSetUp(
+  { setUpId, setUpItems }: BreathBlock | RestBlock,
+  { setUps }: Pick<Shelf, 'setUps'>,
+): Sourced<SetUpInUse> | undefined {
+  if (setUpItems) return { value: { items: setUpItems }, from: 'block' }
+  const named = setUpId === undefined ? undefined : [...setUps.values()].flat().find(({ id }) => id === setUpId)
+  return named && { value: named, from: 'block' }
 }
 
 /** What a set-up takes, by kind in the order it is laid. */

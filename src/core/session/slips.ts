@@ -18,13 +18,18 @@ export function slipsIn({ name, blocks }: Pick<Session, 'name' | 'blocks'>): Ref
 
 export const slipsInBlocks = (blocks: readonly Block[]): Refusal[] =>
   blocks.flatMap((block, index) => {
-    if (block.kind !== 'hold') return []
-    const { cues = [], phases = [], setUpItems = [] } = block
     const path = `blocks[${String(index)}]`
+    const setUpItems = 'setUpItems' in block ? (block.setUpItems ?? []) : []
+    const items = twiceIn(`${path}.setUpItems`, setUpItems)
+    if (block.kind === 'breath') return [...twiceIn(`${path}.sections`, block.sections), ...items]
+    if (block.kind !== 'hold') return items
+    const { cues = [], phases = [], steps = [] } = block
     return [
       ...twiceIn(`${path}.cues`, cues),
       ...twiceIn(`${path}.phases`, phases),
-      ...twiceIn(`${path}.setUpItems`, setUpItems),
+      ...items,
+      ...twiceIn(`${path}.steps`, steps),
+      ...steps.flatMap((step, at) => twiceIn(`${path}.steps[${String(at)}].items`, step.items)),
     ]
   })
 

@@ -32,7 +32,12 @@ function unknownIn(block: Block, path: string, catalog: Catalog): UnknownReferen
       ]
     }
     case 'breath':
-      return catalog.techniques.has(block.techniqueId) ? [] : [{ path: `${path}.techniqueId`, id: block.techniqueId }]
+      return block.sections.flatMap((section, at) => {
+        const id = section.kind === 'retention' ? undefined : section.techniqueId
+        return id === undefined || catalog.techniques.has(id)
+          ? []
+          : [{ path: `${path}.sections[${String(at)}].techniqueId`, id }]
+      })
     case 'movement':
       return catalog.movements.has(block.movementId) ? [] : [{ path: `${path}.movementId`, id: block.movementId }]
     default:

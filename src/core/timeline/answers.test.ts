@@ -3,7 +3,7 @@ import { answerSchemas } from '#model/answers'
 import type { Block } from '#model/block'
 import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
-import { aClosing, aHold, aSession } from '#testing/sessions'
+import { aBreath, aClosing, aHold, aSession } from '#testing/sessions'
 import { compileTimeline } from './index.ts'
 
 /** What the people get: how long each thing takes, in which form, and every word that is said. */
@@ -73,14 +73,14 @@ const shows: { [Q in Question]: { blocks: Block[]; answers: [Answers[Q], RegExp]
     ],
   },
   throatSound: {
-    blocks: [{ kind: 'breath', id: 'b', techniqueId: 'soft-throat-breath' }],
+    blocks: [aBreath('soft-throat-breath')],
     answers: [
       ['onlyYou', /a sound only you can hear/],
       ['teacherToo', /a sound I can just hear/],
     ],
   },
   throatStrength: {
-    blocks: [{ kind: 'breath', id: 'b', techniqueId: 'soft-throat-breath' }],
+    blocks: [aBreath('soft-throat-breath')],
     answers: [
       ['softer', /softer as the breath slows/],
       ['stronger', /stronger as the breath slows/],

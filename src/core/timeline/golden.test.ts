@@ -1,7 +1,7 @@
 import type { Session } from '#model/session'
 import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
-import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
+import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { compileTimeline } from './index.ts'
 
 /** A timeline in lines a person can check: start in seconds, side, what happens. */
@@ -101,17 +101,14 @@ test('two sides apart with phases stand where they were worked out by hand', () 
  */
 test('counted sets at an odd pace stand where they were worked out by hand', () => {
   const session = aSession([
-    {
-      kind: 'breath',
-      id: 'breath',
-      techniqueId: 'long-exhale',
+    aBreath('long-exhale', {
       pattern: { in: 2, full: 1, out: 3, empty: 0 },
       pace: { num: 3500, den: 3 },
       amount: { sets: 2, roundsPerSet: 1 },
       naturalBeforeS: 10,
       restBetweenSetsS: 5,
       naturalAfterS: 3,
-    },
+    }),
   ])
   expect(lines(session)).toEqual([
     '0 both breath natural 0.0 0',
@@ -126,5 +123,14 @@ test('counted sets at an odd pace stand where they were worked out by hand', () 
   ])
   const { totalMs, cues } = orThrow(compileTimeline(session, shippedCatalog))
   expect(totalMs).toBe(25_000)
-  expect(cues[0]).toMatchObject({ atMs: 0, text: 'Long exhale: in 1, out 1.5, hold full 0.5; leave it at any breath' })
+  expect(cues.map(({ atMs, text }) => [atMs, text])).toEqual([
+    [0, 'Natural breath'],
+    [
+      2000,
+      'Finish the breath you are in. Long exhale: in 1, out 1.5, hold full 0.5, or less: breathe whenever you wish',
+    ],
+    [13_500, 'Natural breath'],
+    [22_000, 'Natural breath'],
+    [24_000, 'Let the breath go its own way'],
+  ])
 })

@@ -1,22 +1,17 @@
 import fc from 'fast-check'
 import type { BreathBlock } from '#model/block'
+import type { FormerBreathBlock } from '#model/former-block'
 import { breathTimeLimits, composedMostS } from '#model/limits'
 import type { Pattern } from '#model/breath'
 import { shippedCatalog } from '#library/shipped'
 import { sessions } from '#testing/arbitraries'
-import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
+import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { compileTimeline, compileToFit, inTheWayOf } from './index.ts'
 
 const second = { num: 1000, den: 1 }
-const breath = (details: Partial<BreathBlock> = {}): BreathBlock => ({
-  kind: 'breath',
-  id: 'breath',
-  techniqueId: 'even-breath',
-  pattern: { in: 8, full: 0, out: 8, empty: 0 },
-  pace: second,
-  amount: { sets: 1, roundsPerSet: 10 },
-  ...details,
-})
+const even = { in: 8, full: 0, out: 8, empty: 0 }
+const breath = ({ techniqueId = 'even-breath', ...details }: Partial<FormerBreathBlock> = {}): BreathBlock =>
+  aBreath(techniqueId, { pattern: even, pace: second, amount: { sets: 1, roundsPerSet: 10 }, ...details })
 const inTheWay = (...blocks: Parameters<typeof aSession>[0] & object) => inTheWayOf(aSession(blocks), shippedCatalog)
 const codes = (...blocks: Parameters<typeof aSession>[0] & object) => inTheWay(...blocks).map(({ code }) => code)
 
@@ -37,10 +32,10 @@ describe('a counted breath', () => {
       ['BREATH_LONG', 'BREATH_LONG', 'RETENTION_LONG', 'RETENTION_LONG', 'ROUND_LENGTH'],
     ],
   ])('%s', (_, pattern, expected) => {
-    const block = breath({ pattern: { in: 8, full: 0, out: 8, empty: 0, ...pattern } })
-    expect(codes(block)).toEqual(expected)
+    const planned = { ...even, ...pattern }
+    expect(codes(breath({ pattern: planned }))).toEqual(expected)
     expect(
-      codes(aHold('deer', { breathOver: { techniqueId: 'long-exhale', pattern: block.pattern, pace: second } })),
+      codes(aHold('deer', { breathOver: { techniqueId: 'long-exhale', pattern: planned, pace: second } })),
     ).toEqual(expected)
   })
 
@@ -48,17 +43,23 @@ describe('a counted breath', () => {
     const retention = { in: 8, full: 32, out: 8, empty: 0 }
     expect(codes(breath({ pattern: retention, pace: second }))).toEqual([])
     const [slow] = inTheWay(aTalk(), breath({ pattern: retention, pace: { num: 2000, den: 1 } }))
-    expect(slow).toEqual({ code: 'RETENTION_LONG', path: 'blocks[1].pattern.full', facts: { isS: 32, mostS: 30 } })
+    expect(slow).toEqual({
+      code: 'RETENTION_LONG',
+      path: 'blocks[1].sections[0].pattern.full',
+      facts: { isS: 32, mostS: 30 },
+    })
   })
 
   test('has at most 1,200 rounds, counted or in a time', () => {
     expect(codes(breath({ amount: { sets: 3, roundsPerSet: 400 } }))).toEqual([])
     expect(inTheWay(breath({ amount: { sets: 3, roundsPerSet: 401 } }))).toEqual([
-      { code: 'ROUNDS_MANY', path: 'blocks[0].amount', facts: { is: 1203, most: 1200 } },
+      { code: 'ROUNDS_MANY', path: 'blocks[0].sections[0].amount', facts: { is: 1203, most: 1200 } },
     ])
     const quick = { in: 2, full: 0, out: 2, empty: 0 }
-    expect(codes(breath({ pattern: quick, amount: { fillS: 2400, roundsPerSet: 500 } }))).toEqual([])
-    expect(codes(breath({ pattern: quick, amount: { fillS: 2403, roundsPerSet: 500 } }))).toEqual(['ROUNDS_MANY'])
+    const filling = (fillS: number) =>
+      breath({ pattern: quick, amount: { fillS, roundsPerSet: 500 }, restBetweenSetsS: 0 })
+    expect(codes(filling(2400))).toEqual([])
+    expect(codes(filling(2403))).toEqual(['ROUNDS_MANY'])
     const over = { techniqueId: 'long-exhale', pattern: quick, pace: second }
     expect(codes(aHold('deer', { hold: { holdS: 1300 }, breathOver: over }))).toEqual(['ROUNDS_MANY'])
     expect(codes(aHold('deer', { hold: { holdS: 1300 }, breathOver: { ...over, rounds: 600 } }))).toEqual([])
@@ -100,7 +101,7 @@ describe('a session in all', () => {
       breath({ id: `b${String(at)}`, pattern, amount: { sets: 20, roundsPerSet: 500 } }),
     )
     expect(new Set(codes(...blocks))).toEqual(new Set(['ROUNDS_MANY']))
-    const long = blocks.map((block) => ({ ...block, amount: { sets: 3, roundsPerSet: 400 } }))
+    const long = blocks.map(({ id }) => breath({ id, pattern, amount: { sets: 3, roundsPerSet: 400 } }))
     expect(codes(...long)).toEqual(['COMPOSED_LONG'])
   })
 })
@@ -108,7 +109,7 @@ describe('a session in all', () => {
 test('what is nowhere is told first, all of it; then a breath without counts', () => {
   expect(inTheWay(aHold('nowhere'), breath({ techniqueId: 'unheard' }), aClosing())).toEqual([
     { code: 'UNKNOWN_REFERENCE', path: 'blocks[0].poseId', facts: { id: 'nowhere' } },
-    { code: 'UNKNOWN_REFERENCE', path: 'blocks[1].techniqueId', facts: { id: 'unheard' } },
+    { code: 'UNKNOWN_REFERENCE', path: 'blocks[1].sections[0].techniqueId', facts: { id: 'unheard' } },
   ])
   expect(codes(aHold('deer', { breathOver: { techniqueId: 'watching-the-breath' } }))).toEqual([
     'TECHNIQUE_NOT_COUNTED',

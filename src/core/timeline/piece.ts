@@ -4,10 +4,13 @@ import { msFromS } from '#core/units'
 import type { Milliseconds, Seconds } from '#core/units'
 import type { Doing } from './timeline.ts'
 
-/** A cue that stands in a piece; `end` rings as the piece ends, which is where the next one begins. */
+/** Where a cue stands in its piece: as a document says it, at an exact instant, or `end`, where the next one begins. */
+export type PieceMoment = Moment | { readonly fromStartMs: Milliseconds } | 'end'
+
+/** A cue that stands in a piece. */
 export interface PieceCue {
   readonly id: string
-  readonly at: Moment | 'end'
+  readonly at: PieceMoment
   readonly text?: string
   readonly sound?: Sound
 }

@@ -1,5 +1,5 @@
-import type { Moment } from '#model/cue'
 import type { Milliseconds } from '#core/units'
+import type { PieceMoment } from './piece.ts'
 import type { Placed, PlacedCue } from './place.ts'
 import type { Segment, TimelineCue } from './timeline.ts'
 
@@ -16,7 +16,7 @@ function atInstant({ cue, segment }: PlacedCue, segments: readonly Segment[]): T
   const inside = next ?? segment
   return {
     id: cue.id,
-    atMs: next ? next.startMs : clampInto(instantOf(cue.at, segment), segment),
+    atMs: next ? next.startMs : instantIn(cue.at, segment),
     segment: inside.index,
     blockId: segment.blockId,
     side: segment.side,
@@ -26,7 +26,13 @@ function atInstant({ cue, segment }: PlacedCue, segments: readonly Segment[]): T
   }
 }
 
-function instantOf(at: Moment | 'end', { startMs, endMs }: Segment): Milliseconds {
+/** Counted words stand where they were counted to, all else a second clear of what comes next. */
+const instantIn = (at: PieceMoment, segment: Segment): Milliseconds =>
+  at !== 'end' && 'fromStartMs' in at
+    ? Math.min(segment.startMs + at.fromStartMs, segment.endMs)
+    : clampInto(instantOf(at, segment), segment)
+
+function instantOf(at: Exclude<PieceMoment, { fromStartMs: number }>, { startMs, endMs }: Segment): Milliseconds {
   if (at === 'end') return endMs
   if ('fromStartS' in at) return startMs + at.fromStartS * 1000
   if ('beforeEndS' in at) return endMs - at.beforeEndS * 1000

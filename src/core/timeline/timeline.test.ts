@@ -4,7 +4,7 @@ import type { Session } from '#model/session'
 import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
 import { sessions } from '#testing/arbitraries'
-import { aHold, aSession } from '#testing/sessions'
+import { aBreath, aHold, aSession } from '#testing/sessions'
 import { compileTimeline, segmentAt, tallyTimeline } from './index.ts'
 import type { Segment, Timeline } from './index.ts'
 
@@ -196,7 +196,7 @@ test('the tally by kind adds up to the total', () => {
 test.each([
   [aSession([aHold('no-such-pose')]), 'UNKNOWN_POSE', 'blocks[0].poseId'],
   [aSession([], { schoolId: 'nobody' }), 'UNKNOWN_SCHOOL', 'schoolId'],
-  [aSession([{ kind: 'breath', id: 'b', techniqueId: 'nothing' }]), 'UNKNOWN_TECHNIQUE', 'blocks[0].techniqueId'],
+  [aSession([aBreath('nothing')]), 'UNKNOWN_TECHNIQUE', 'blocks[0].sections[0].techniqueId'],
   [aSession([{ kind: 'movement', id: 'm', movementId: 'nothing' }]), 'UNKNOWN_MOVEMENT', 'blocks[0].movementId'],
   [
     aSession([aHold('deer', { breathOver: { techniqueId: 'watching-the-breath' } })]),

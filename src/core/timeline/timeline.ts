@@ -1,6 +1,6 @@
 import type { BasePosition } from '#model/common'
 import type { Sound } from '#model/cue'
-import type { BreathPart } from '#core/breath'
+import type { BreathPart, Stretch } from '#core/breath'
 import type { Change, HoldSide, Resolved } from '#core/session'
 import type { Milliseconds } from '#core/units'
 
@@ -19,13 +19,8 @@ export type Doing =
   | { readonly kind: 'comingOut' }
   | { readonly kind: 'betweenSides'; readonly form: 'nothing' | 'stillness' | 'movement' }
   | { readonly kind: 'afterRest'; readonly form: 'stillness' | 'movement' }
-  | {
-      readonly kind: 'breath'
-      readonly part: BreathPart | 'natural' | 'rest'
-      readonly set: number
-      readonly round: number
-      readonly counts: number
-    }
+  /** A stretch of breath work: `section` from 0, `set` and `round` from 1 where it has any. */
+  | ({ readonly kind: 'breath' } & Omit<Stretch, 'lengthMs'>)
   | {
       readonly kind: 'movement'
       readonly part: 'in' | 'out' | 'stay' | 'retention' | 'rest'

@@ -235,10 +235,11 @@ export const quietTechniques: readonly Technique[] = [
     basePosition: 'seated',
     setUpS: 10,
     pattern: { in: 8, full: 0, out: 8, empty: 0 },
+    nostrils: 'alternate',
     pace: second,
-    amount: { sets: 1, roundsPerSet: 12 },
+    amount: { sets: 1, roundsPerSet: 6 },
     restBetweenSetsS: 60,
-    countedRounds: 2,
+    countedRounds: 1,
   },
   {
     id: 'humming-exhale',

@@ -2,7 +2,7 @@ import type { Session } from '#model/session'
 
 /** The planned hour of the series "Thursday slow hour": 58:48 in all. */
 export const thursdaySlowHour: Session = {
-  schema: 1,
+  schema: 2,
   id: 'thursday-slow-hour',
   name: 'Thursday slow hour',
   practice: 'yin',
@@ -18,7 +18,20 @@ export const thursdaySlowHour: Session = {
       text: 'What we do today, and the stop signs',
       s: 180,
     },
-    { kind: 'breath', id: 'even-breath', techniqueId: 'even-breath', amount: { sets: 1, roundsPerSet: 30 } },
+    {
+      kind: 'breath',
+      id: 'even-breath',
+      sections: [
+        {
+          kind: 'rounds',
+          id: 'breath',
+          techniqueId: 'even-breath',
+          leadInS: 0,
+          wayOutS: 0,
+          amount: { sets: 1, roundsPerSet: 30 },
+        },
+      ],
+    },
     {
       kind: 'hold',
       id: 'wide-knee-fold',
@@ -81,7 +94,7 @@ export const thursdaySlowHour: Session = {
 
 /** The long rest of the series "Sunday long rest": everything carried, 1:14:18 in all. */
 export const sundayLongRest: Session = {
-  schema: 1,
+  schema: 2,
   id: 'sunday-long-rest',
   name: 'Sunday long rest',
   practice: 'restorative',
@@ -108,7 +121,7 @@ export const sundayLongRest: Session = {
 
 /** A home practice of 20 minutes: 19:33 in all. */
 export const shortEveningRest: Session = {
-  schema: 1,
+  schema: 2,
   id: 'short-evening-rest',
   name: 'Twenty minutes before supper',
   practice: 'restorative',
@@ -124,7 +137,11 @@ export const shortEveningRest: Session = {
       text: 'Fetch everything once. Stop signs: come out at anything sharp or tingling.',
       s: 60,
     },
-    { kind: 'breath', id: 'watch', techniqueId: 'watching-the-breath', amount: { naturalS: 120 } },
+    {
+      kind: 'breath',
+      id: 'watch',
+      sections: [{ kind: 'natural', id: 'breath', techniqueId: 'watching-the-breath', s: 120 }],
+    },
     {
       kind: 'hold',
       id: 'twist',

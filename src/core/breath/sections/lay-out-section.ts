@@ -118,7 +118,7 @@ const likeOf = (span: Span, { station, shown }: RoundsSet, set: number, section:
 })
 
 /** From one station to the next the hands move and counting goes on: a rest and a lead-in stand only before a pass. */
-const isOnePass = (before: RoundsSet | undefined, after: RoundsSet | undefined): boolean =>
+export const isOnePass = (before: RoundsSet | undefined, after: RoundsSet | undefined): boolean =>
   before?.station !== undefined && after?.station !== undefined && before.shown === after.shown
 
 /** The stretches of one round, from its own start. */

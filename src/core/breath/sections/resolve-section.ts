@@ -36,7 +36,8 @@ export type Steps = NonNullable<RoundsSection['steps']>
 export interface ResolvedNatural {
   readonly kind: 'natural'
   readonly section: NaturalSection | RoundsSection
-  readonly techniqueId: string | undefined
+  /** Absent: the breath is watched, as it is. */
+  readonly technique: Technique | undefined
   readonly lengthMs: Milliseconds
   /** Where it was given in breaths. */
   readonly breaths?: number
@@ -113,7 +114,7 @@ export function resolveSection(section: Section, techniques: Techniques): Result
   const { techniqueId } = section
   const technique = techniqueId === undefined ? undefined : techniques.get(techniqueId)
   if (techniqueId !== undefined && !technique) return refused('UNKNOWN_TECHNIQUE', 'techniqueId', { id: techniqueId })
-  if (section.kind === 'natural') return ok({ kind: 'natural', section, techniqueId, ...lasting(section) })
+  if (section.kind === 'natural') return ok({ kind: 'natural', section, technique, ...lasting(section) })
   if (!technique) return refused('UNKNOWN_TECHNIQUE', 'techniqueId')
   if (section.kind === 'lesson') return ok({ kind: 'lesson', section, technique, ...lasting(section) })
   if (section.kind === 'rounds') return resolveRounds(section, technique)
@@ -152,8 +153,8 @@ const leadInOf = (leadInS: number | undefined, exhaleMs: Milliseconds): Millisec
 
 /** What begins uncounted is counted where counts or rounds were planned for it. */
 function patternOf({ pattern, amount, stations }: RoundsSection, technique: Technique): Pattern | undefined {
-  const isPlanned = pattern !== undefined || stations !== undefined || (amount !== undefined && !('fillS' in amount))
-  return technique.counted || (technique.pattern && isPlanned) ? (pattern ?? technique.pattern) : undefined
+  const isPlanned = stations !== undefined || (amount !== undefined && !('fillS' in amount))
+  return pattern ?? (technique.counted || isPlanned ? technique.pattern : undefined)
 }
 
 function resolveRounds(section: RoundsSection, technique: Technique): Result<ResolvedSection, SectionCode> {
@@ -161,7 +162,7 @@ function resolveRounds(section: RoundsSection, technique: Technique): Result<Res
   if (!section.stations && 'breaths' in amount)
     return ok({ kind: 'uncounted', section, technique, breaths: amount.breaths, breathMs: msFromS(amount.aboutS) })
   const natural = (lengthMs: Milliseconds): Result<ResolvedSection, SectionCode> =>
-    ok({ kind: 'natural', section, techniqueId: technique.id, lengthMs })
+    ok({ kind: 'natural', section, technique, lengthMs })
   if (!section.stations && 'naturalS' in amount) return natural(msFromS(amount.naturalS))
   const pattern = patternOf(section, technique)
   if (!pattern) {
@@ -170,10 +171,12 @@ function resolveRounds(section: RoundsSection, technique: Technique): Result<Res
     return natural(0)
   }
   const pace = section.pace ?? technique.pace
+  // Stations have the hands elsewhere.
+  const nostrils = section.nostrils ?? (section.stations ? undefined : technique.nostrils)
   const shared = {
     pattern,
     pace,
-    list: section.nostrils ? halfBreathsOf(section.nostrils, section.first) : plain,
+    list: nostrils ? halfBreathsOf(nostrils, section.first) : plain,
     steps: section.steps,
     locks: section.locks,
     countedRounds: section.countedRounds ?? technique.countedRounds,

@@ -4,7 +4,7 @@ import { msFromS } from '#core/units'
 import type { Milliseconds } from '#core/units'
 import { layOutBlock } from './lay-out-section.ts'
 import type { Stretch } from './lay-out-section.ts'
-import type { ResolvedRetention, ResolvedRounds, ResolvedSection } from './resolve-section.ts'
+import type { ResolvedNatural, ResolvedRetention, ResolvedRounds, ResolvedSection } from './resolve-section.ts'
 
 /** Something said, or the bowl, in a stretch of a block. */
 export interface Saying {
@@ -84,12 +84,14 @@ function opening({ stretches, sections, index, section }: At): readonly Saying[]
 function leads({ part }: Stretch, section: ResolvedSection): string {
   if (part === 'leadIn') return beginsOut(section) ? 'Breathe in' : 'Breathe out'
   if (part === 'wayOut') return finish
-  if (part === 'natural' && section.kind === 'natural' && section.section.kind === 'natural')
-    return section.section.attend ?? 'Natural breath'
+  if (part === 'natural' && section.kind === 'natural') return attendedTo(section)
   if (part === 'lesson' && section.kind === 'lesson') return section.technique.lessons[section.section.lesson - 1] ?? ''
   if (part === 'natural' && section.kind === 'retention') return 'The next breath comes unhurried'
   return part === 'natural' || part === 'rest' ? 'Natural breath' : ''
 }
+
+const attendedTo = ({ section, technique }: ResolvedNatural): string =>
+  (section.kind === 'natural' ? section.attend : undefined) ?? technique?.names.english ?? 'Natural breath'
 
 const beginsOut = (section: ResolvedSection): boolean =>
   section.kind === 'retention'
@@ -152,7 +154,7 @@ function patternWords({ in: inhale, full, out, empty }: Pattern): string {
 function announcedHold({ section: { held, half, locks } }: ResolvedRetention): string {
   const worn = (locks?.on ?? []).filter((lock) => lock !== 'belly' || held === 'empty')
   const withLocks = worn.length === 0 ? '' : `, with the locks: ${worn.join(', ')}`
-  return `Then ${held} for ${numberOf(half)} counts${withLocks}, ${orLess}`
+  return `Then hold ${held} for ${numberOf(half)} counts${withLocks}, ${orLess}`
 }
 
 /** Nostrils of the rounds that are counted aloud, and where the hands go next. */

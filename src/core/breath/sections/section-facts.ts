@@ -1,8 +1,9 @@
 import type { Milliseconds } from '#core/units'
-import { layOutSection } from './lay-out-section.ts'
+import { boundaryMs } from '../boundary.ts'
+import { isOnePass, layOutSection } from './lay-out-section.ts'
 import type { Stretch } from './lay-out-section.ts'
 import { roundLength } from './resolve-section.ts'
-import type { ResolvedSection } from './resolve-section.ts'
+import type { ResolvedRounds, ResolvedSection } from './resolve-section.ts'
 
 /** What a section, or a block of them, comes to [breath book 2]. */
 export interface SectionFacts {
@@ -20,6 +21,36 @@ export interface SectionFacts {
 
 const held: ReadonlySet<Stretch['part']> = new Set(['full', 'empty', 'pause'])
 const natural: ReadonlySet<Stretch['part']> = new Set(['natural', 'rest'])
+
+/** How long a section takes, by arithmetic alone: what is too long is never laid out to be told so. */
+export function sectionMs(section: ResolvedSection): Milliseconds {
+  switch (section.kind) {
+    case 'natural':
+    case 'lesson':
+      return section.lengthMs
+    case 'uncounted':
+      return section.breaths * section.breathMs
+    case 'rounds':
+      return roundsMs(section)
+    case 'retention': {
+      const { times, lead, half } = section.section
+      const counted = boundaryMs(times * (lead.in + lead.out + half), section.pace)
+      return counted + times * (section.leadInMs + section.naturalAfterMs)
+    }
+    case 'strokes': {
+      const { rounds, strokes, pace } = section.section
+      return boundaryMs(rounds * strokes * 2, pace) + rounds * section.naturalAfterMs
+    }
+  }
+}
+
+function roundsMs(section: ResolvedRounds): Milliseconds {
+  const { sets, pace, restMs, leadInMs, wayOutMs, leftMs, countedRounds } = section
+  const halves = sets.reduce((sum, { rounds, pattern }) => sum + rounds * roundLength({ ...section, pattern }), 0)
+  const begun = sets.filter((set, at) => !isOnePass(sets[at - 1], set)).length
+  const out = sets.filter((set, at) => set.rounds > countedRounds && !isOnePass(set, sets[at + 1])).length
+  return boundaryMs(halves, pace) + Math.max(0, begun - 1) * restMs + begun * leadInMs + out * wayOutMs + leftMs
+}
 
 /** Facts of a section; of its stretches, where it has been laid out already. */
 export function sectionFacts(section: ResolvedSection, stretches = layOutSection(section)): SectionFacts {

@@ -1,3 +1,4 @@
+import type { Pace, Pattern } from '#model/breath'
 import type { Level } from '#model/common'
 import type { Lock } from '#model/section'
 import type { Grade } from '#core/finding'
@@ -82,7 +83,9 @@ const stagesOfLook: ReadonlySet<Stage> = new Set([2, 3])
 /** Pauses of a breath in steps, in counts, from stage 3. */
 const mostPause = 2
 
-function heldPast(held: 'full' | 'empty', halves: number, ms: Milliseconds, stage: Stage): readonly SectionFinding[] {
+type PastStage = Extract<SectionFinding, { readonly code: 'HOLD_PAST_STAGE' }>
+
+function heldPast(held: 'full' | 'empty', halves: number, ms: Milliseconds, stage: Stage): readonly PastStage[] {
   if (halves === 0) return []
   const most = mostHeld[held][stage]
   const [counts, s] = [halves / 2, ms / 1000]
@@ -90,6 +93,13 @@ function heldPast(held: 'full' | 'empty', halves: number, ms: Milliseconds, stag
   if (counts > most.counts || s > most.s) return [{ code: 'HOLD_PAST_STAGE', grade: 'must', facts }]
   return stagesOfLook.has(stage) ? [{ code: 'HOLD_PAST_STAGE', grade: 'look', facts }] : []
 }
+
+/** What is held in a round, full and empty, against the stage; none where it may be held so long. */
+export const heldPastStage = (
+  { pattern, pace }: { readonly pattern: Pattern; readonly pace: Pace },
+  stage: Stage,
+): readonly PastStage[] =>
+  (['full', 'empty'] as const).flatMap((held) => heldPast(held, pattern[held], boundaryMs(pattern[held], pace), stage))
 
 /** Pauses count as held: up to two counts a look at stage 3, none from stage 4. */
 function pausePast({ steps, pace }: ResolvedRounds, stage: Stage): readonly SectionFinding[] {
@@ -105,12 +115,8 @@ function pausePast({ steps, pace }: ResolvedRounds, stage: Stage): readonly Sect
 function heldInRounds(section: ResolvedRounds, stage: Stage): readonly SectionFinding[] {
   const longest = (held: 'full' | 'empty') =>
     Math.max(section.pattern[held], ...section.sets.map(({ pattern }) => pattern[held]))
-  return [
-    ...(['full', 'empty'] as const).flatMap((held) =>
-      heldPast(held, longest(held), boundaryMs(longest(held), section.pace), stage),
-    ),
-    ...pausePast(section, stage),
-  ]
+  const pattern = { ...section.pattern, full: longest('full'), empty: longest('empty') }
+  return [...heldPastStage({ pattern, pace: section.pace }, stage), ...pausePast(section, stage)]
 }
 
 /** Counts that must be left between taking the locks and letting them go. */

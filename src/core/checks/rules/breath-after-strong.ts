@@ -1,3 +1,7 @@
+import { sectionMs } from '#core/breath'
+import { withQuiet } from '#core/session'
+import type { ResolvedBreath } from '#core/session'
+import type { Seconds } from '#core/units'
 import type { Rule } from '../rule.ts'
 
 /** From this sensation on a hold is strong [handbook: yin aims at 4 to 6]. */
@@ -13,10 +17,12 @@ export const breathAfterStrong: Rule<'BREATH_AFTER_STRONG'> = {
   find: ({ blocks }) =>
     blocks.flatMap((block, at) => {
       const former = blocks[at - 1]
-      if (block.kind !== 'breath' || block.pattern === undefined || former?.kind !== 'hold') return []
-      const restS = former.times.afterRestS.value + block.naturalBeforeS
+      if (block.kind !== 'breath' || former?.kind !== 'hold') return []
+      const quiet = quietBefore(block)
+      if (quiet === undefined) return []
+      const restS = former.times.afterRestS.value + quiet
       if (former.pose.sensation.to < strongFrom || restS >= leastRestS) return []
-      const edits = [{ type: 'replace', block: { ...block.block, naturalBeforeS: mendS } } as const]
+      const edits = [{ type: 'replace', block: withQuiet(block.block, 'before', mendS) } as const]
       return [
         {
           blockId: block.block.id,
@@ -25,4 +31,11 @@ export const breathAfterStrong: Rule<'BREATH_AFTER_STRONG'> = {
         },
       ]
     }),
+}
+
+/** Natural breath at the start of breath work; undefined where nothing in it is counted. */
+function quietBefore({ sections }: ResolvedBreath): Seconds | undefined {
+  const first = sections.findIndex(({ kind }) => kind === 'rounds' || kind === 'retention' || kind === 'strokes')
+  if (first < 0) return undefined
+  return sections.slice(0, first).reduce((sum, section) => sum + sectionMs(section), 0) / 1000
 }

@@ -1,6 +1,5 @@
 import { listedCautions, practisedIn } from '#core/cautions'
-import { indexOfBlock, stopWords, wordingOf } from '#core/session'
-import { freeId } from '../free-id.ts'
+import { freeId, indexOfBlock, stopWords, wordingOf } from '#core/session'
 import type { Look, Rule } from '../rule.ts'
 
 /** Words by which cautions are said at all; a condition's own name counts too. */

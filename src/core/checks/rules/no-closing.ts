@@ -1,7 +1,6 @@
-import { finalRestFloorS } from '#core/session'
+import { finalRestFloorS, freeId } from '#core/session'
 import type { Resolved } from '#core/session'
 import type { Seconds } from '#core/units'
-import { freeId } from '../free-id.ts'
 import type { Rule } from '../rule.ts'
 
 /** A rest of its own on a chair or on the side, as long as a final rest is, for people who do not lie on the back. */

@@ -1,6 +1,6 @@
 import type { Cue } from '#model/cue'
+import { freeId } from '#core/session'
 import type { Milliseconds } from '#core/units'
-import { freeId } from '../free-id.ts'
 import { ownCues } from '../own-cues.ts'
 import type { Held, HeldSide, Rule } from '../rule.ts'
 

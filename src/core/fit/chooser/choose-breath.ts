@@ -1,4 +1,5 @@
 import type { Level } from '#model/common'
+import type { NaturalSection } from '#model/section'
 import type { Technique } from '#model/technique'
 import type { Seconds } from '#core/units'
 import type { Catalog } from '#core/session'
@@ -17,16 +18,16 @@ const fitForClass = ({ inPersonOnly, strong }: Technique): boolean => !inPersonO
 
 /** The breath at the start of any session: uncounted, so that it asks nothing of anybody. */
 export function firstBreath({ lengthS, variation }: ChooserWish, catalog: Catalog): Pick[] {
-  const quiet = [...catalog.techniques.values()].filter(
+  const easy = [...catalog.techniques.values()].filter(
     (technique) => fitForClass(technique) && !technique.counted && technique.startsWhen.easy.length === 0,
   )
-  const [technique] = ranked(quiet, variation, () => 0)
+  const [technique] = ranked(easy, variation, () => 0)
   if (!technique) return []
   const seconds = Math.floor((lengthS * firstBreathShare) / 30) * 30
   const naturalS = Math.min(firstBreathS.mostS, Math.max(firstBreathS.leastS, seconds))
   return [
     {
-      block: { kind: 'breath', id: 'breath-1', techniqueId: technique.id, amount: { naturalS } },
+      block: { kind: 'breath', id: 'breath-1', sections: [quiet(technique, naturalS)] },
       why: { rule: 'breathes' },
     },
   ]
@@ -68,15 +69,16 @@ function partWith(technique: Technique, level: Level, number: number): Pick[] {
   const id = `breath-${String(number)}`
   const why = { rule: 'breathes' } as const
   const rest: Pick = { block: { kind: 'rest', id: `${id}-rest`, s: restBetweenS }, why }
-  if (!technique.counted)
-    return [{ block: { kind: 'breath', id, techniqueId: technique.id, amount: { naturalS: 180 } }, why }]
+  if (!technique.counted) return [{ block: { kind: 'breath', id, sections: [quiet(technique, 180)] }, why }]
   const { amount } = technique
   const roundsPerSet = 'roundsPerSet' in amount ? amount.roundsPerSet : 9
-  const block = {
-    kind: 'breath',
-    id,
+  const rounds = {
+    kind: 'rounds',
+    id: 'rounds',
     techniqueId: technique.id,
     amount: { fillS: mostCountedS[level], roundsPerSet },
   } as const
-  return [{ block, why }, rest]
+  return [{ block: { kind: 'breath', id, sections: [rounds] }, why }, rest]
 }
+
+const quiet = ({ id }: Technique, s: Seconds): NaturalSection => ({ kind: 'natural', id: 'quiet', techniqueId: id, s })

@@ -4,7 +4,7 @@ import type { Pose, Target } from '#model/pose'
 import type { Session } from '#model/session'
 import { ok, orThrow, refused } from '#core/result'
 import type { Result } from '#core/result'
-import { applyEdit } from '#core/session'
+import { applyEdit, withQuiet } from '#core/session'
 import { betterOrder } from '../order/better-order.ts'
 import { breathWork, firstBreath } from './choose-breath.ts'
 import { chooserLimits, mostTargets } from './chooser.ts'
@@ -60,7 +60,7 @@ export function chooseSession(wish: ChooserWish, catalog: Catalog): Result<Chose
   const ordered = orThrow(
     applyEdit(session, { type: 'several', edits: orThrow(betterOrder(session, catalog)).edits }),
   ).session
-  const fit = withQuiet(orThrow(stretchToLength(ordered, catalog)), wish.lengthS)
+  const fit = withSpare(orThrow(stretchToLength(ordered, catalog)), wish.lengthS)
   const met = new Set(Object.values(why).flatMap((rule) => (rule.rule === 'works' ? [rule.target] : [])))
   return ok({
     session: fit.session,
@@ -73,12 +73,12 @@ export function chooseSession(wish: ChooserWish, catalog: Catalog): Result<Chose
 /** What no pose and no hold may take any more becomes natural breath after the first breath work, from a minute on. */
 const quiet = { leastS: 60, mostS: 150 } as const
 
-function withQuiet<F extends { readonly session: Session; readonly totalMs: number }>(fit: F, lengthS: number): F {
+function withSpare<F extends { readonly session: Session; readonly totalMs: number }>(fit: F, lengthS: number): F {
   const spareS = Math.floor(lengthS - fit.totalMs / 1000)
   const first = fit.session.blocks.findIndex(({ kind }) => kind === 'breath')
   if (spareS < quiet.leastS || spareS > quiet.mostS || first < 0) return fit
   const blocks = fit.session.blocks.map((block, at) =>
-    block.kind === 'breath' && at === first ? { ...block, naturalAfterS: (block.naturalAfterS ?? 0) + spareS } : block,
+    block.kind === 'breath' && at === first ? withQuiet(block, 'after', spareS) : block,
   )
   return { ...fit, session: { ...fit.session, blocks }, totalMs: fit.totalMs + spareS * 1000 }
 }
@@ -99,7 +99,7 @@ function frameOf(wish: ChooserWish, catalog: Catalog) {
     const picks = [...begin, ...opening, ...moving, ...warm, ...deep, ...breath, ...settling, end]
     const { id, name, practice, level, lengthS, schoolId } = wish
     const session: Session = {
-      schema: 1,
+      schema: 2,
       id,
       name,
       practice,
@@ -264,7 +264,11 @@ function moversFor(targets: readonly Target[], { variation }: ChooserWish, catal
 }
 
 const techniquesOf = (picks: readonly Pick[]): readonly string[] =>
-  picks.flatMap(({ block }) => (block.kind === 'breath' ? [block.techniqueId] : []))
+  picks.flatMap(({ block }) =>
+    block.kind === 'breath'
+      ? block.sections.flatMap((one) => ('techniqueId' in one ? (one.techniqueId ?? []) : []))
+      : [],
+  )
 
 /** Breath work as far as it fits, one technique after the other, and none without what it starts from. */
 function withBreathWork(wish: ChooserWish, catalog: Catalog, parts: Parts, fits: Fits): Parts {

@@ -5,6 +5,7 @@ import { targets } from '#model/pose'
 import type { Target } from '#model/pose'
 import { sessionSchema } from '#model/session'
 import { orThrow } from '#core/result'
+import { techniqueIdIn } from '#core/session'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { chooseSession } from '#core/fit'
@@ -65,7 +66,9 @@ test('what no pose fits into any more is natural breath after the first breath w
   const { session, totalMs } = choose({ lengthS: 5280, practice: 'breath', level: 'new', variation: 10 })
   expect(totalMs).toBe(5_280_000)
   expect(orThrow(compileTimeline(session, shippedCatalog)).totalMs).toBe(totalMs)
-  expect(session.blocks.find(({ kind }) => kind === 'breath')).toMatchObject({ naturalAfterS: 95 })
+  expect(session.blocks.find(({ kind }) => kind === 'breath')).toMatchObject({
+    sections: [{}, { kind: 'natural', s: 95 }],
+  })
 })
 
 test('every block says which rule chose it, no pose comes twice, none is beyond the level', () => {
@@ -78,7 +81,8 @@ test('every block says which rule chose it, no pose comes twice, none is beyond 
       expect(new Set(poses).size).toBe(poses.length)
       for (const pose of poses) expect(rank[pose.fromLevel]).toBeLessThanOrEqual(rank[wish.level])
       for (const block of chosen.session.blocks) {
-        if (block.kind === 'breath') expect(shippedCatalog.techniques.get(block.techniqueId)?.inPersonOnly).toBe(false)
+        if (block.kind === 'breath')
+          expect(shippedCatalog.techniques.get(techniqueIdIn(block) ?? '')?.inPersonOnly).toBe(false)
       }
     }),
   )
@@ -148,10 +152,12 @@ test('breath work is as long as the level allows and builds on what comes before
       const known = new Set<string>()
       for (const block of session.blocks) {
         if (block.kind !== 'breath') continue
-        const technique = shippedCatalog.techniques.get(block.techniqueId)
-        for (const id of technique?.startsWhen.easy ?? []) expect(known.has(id)).toBe(true)
-        if (technique?.counted && wish.level === 'new') expect(block.amount).toMatchObject({ fillS: 300 })
-        known.add(block.techniqueId)
+        const id = techniqueIdIn(block) ?? ''
+        const technique = shippedCatalog.techniques.get(id)
+        for (const easy of technique?.startsWhen.easy ?? []) expect(known.has(easy)).toBe(true)
+        if (technique?.counted && wish.level === 'new')
+          expect(block.sections[0]).toMatchObject({ amount: { fillS: 300 } })
+        known.add(id)
       }
       expect(known.size).toBeGreaterThan(0)
     }),

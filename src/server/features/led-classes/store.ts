@@ -1,6 +1,8 @@
 import { isDeepStrictEqual } from 'node:util'
 import { leadEventSchema, ledStartSchema, visitSchema } from '#model/led-class'
 import type { EventsSent, KeptEvent, LedClass, LedClassLine, LedEnd, LedStart } from '#model/led-class'
+import { lift } from '#model/lift'
+import type { FormerSession, Session } from '#model/session'
 import { Op } from 'sequelize'
 import type { Transaction } from 'sequelize'
 import { z } from 'zod'
@@ -192,7 +194,7 @@ function readClass(row: LedClassRow, events: readonly KeptEvent[]): LedClass {
   const conducted = visits === null ? null : kept(visits, visitsSchema)
   if (row.format === 2) return { ...kept(row.document, ledStartSchema), ...told, format: 2, visits: conducted }
   const { resolved, ...record } = kept(row.document, firstRecordSchema)
-  const whole = JSON.parse(row.document) as Pick<LedStart, 'document'>
+  const whole = JSON.parse(row.document) as { readonly document: Session | FormerSession }
   const { plan } = liftFirstRecord({ ...record, resolved, log: [] })
   return {
     id: record.id,
@@ -200,7 +202,7 @@ function readClass(row: LedClassRow, events: readonly KeptEvent[]): LedClass {
     startedAt: record.startedAt,
     promisedEnd: record.promisedEnd,
     people: record.people,
-    document: whole.document,
+    document: lift(whole.document),
     blocks: resolved,
     ...told,
     format: 1,

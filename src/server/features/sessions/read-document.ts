@@ -3,16 +3,17 @@ import type { z } from 'zod'
 import { slipsIn } from '#core/session'
 import type { Catalog } from '#core/session'
 import { inTheWayOf } from '#core/timeline'
+import { anySessionSchema } from '#model/lift'
 import { refusalsOf } from '#model/refusal'
 import type { Refusal } from '#model/refusal'
-import { sessionSchema, sessionSchemaVersion } from '#model/session'
+import { sessionSchemaVersion } from '#model/session'
 import type { Session } from '#model/session'
 import { mostTold, ProblemError } from '#server/problems'
 
-/** A session document as it came in, validated. Throws SCHEMA_NEWER or DOCUMENT_REFUSED with the refusals. */
+/** A session document as it came in, of whatever schema, validated and as this build has it. Throws SCHEMA_NEWER or DOCUMENT_REFUSED with the refusals. */
 export function readSessionDocument(body: unknown): Session {
   refuseNewerSchema(body)
-  const read = sessionSchema.safeParse(body)
+  const read = anySessionSchema.safeParse(body)
   if (!read.success) throw documentRefused(read.error)
   refuseSlips(slipsIn(read.data))
   return read.data

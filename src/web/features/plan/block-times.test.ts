@@ -1,10 +1,11 @@
 import type { Block } from '#model/block'
+import type { FormerBreathBlock } from '#model/former-block'
 import { orThrow } from '#core/result'
 import { resolveSession } from '#core/session'
 import type { Resolved } from '#core/session'
 import { stepDown, stepUp } from '#core/units'
 import { shippedCatalog } from '#library/shipped'
-import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
+import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { drawnSeconds, steppedBlock, timedBlock, withRoomForPhases } from './block-times.ts'
 
 function resolved(block: Block): Resolved {
@@ -12,8 +13,8 @@ function resolved(block: Block): Resolved {
   if (!only) throw new Error('nothing was resolved')
   return only
 }
-const breath = (amount: object): Block =>
-  ({ kind: 'breath', id: 'breath', techniqueId: 'even-breath', amount }) as Block
+const breath = (amount: FormerBreathBlock['amount']): Block => aBreath('even-breath', { amount })
+const inSection = (fields: object) => ({ sections: [fields] })
 const movement: Block = { kind: 'movement', id: 'wave', movementId: 'hollow-and-round', rounds: 6 }
 const rest: Block = { kind: 'rest', id: 'rest', s: 120 }
 const linked = aHold('deer', { hold: { holdS: 210 } })
@@ -25,9 +26,17 @@ describe('one step longer or shorter', () => {
     ['a rest', rest, { s: 135 }],
     ['a closing, by its final rest', aClosing({ finalRestS: 300 }), { finalRestS: 330 }],
     ['a movement, by a round', movement, { rounds: 7 }],
-    ['natural breath', breath({ naturalS: 120 }), { amount: { naturalS: 135 } }],
-    ['breath that fills a time', breath({ fillS: 240, roundsPerSet: 6 }), { amount: { fillS: 270, roundsPerSet: 6 } }],
-    ['counted breath, by a round', breath({ sets: 2, roundsPerSet: 9 }), { amount: { sets: 2, roundsPerSet: 10 } }],
+    ['natural breath', breath({ naturalS: 120 }), inSection({ kind: 'natural', s: 135 })],
+    [
+      'breath that fills a time',
+      breath({ fillS: 240, roundsPerSet: 6 }),
+      inSection({ amount: { fillS: 270, roundsPerSet: 6 } }),
+    ],
+    [
+      'counted breath, by a round',
+      breath({ sets: 2, roundsPerSet: 9 }),
+      inSection({ amount: { sets: 2, roundsPerSet: 10 } }),
+    ],
     ['a hold, both sides together', linked, { hold: { holdS: 240 } }],
     [
       'sides that were unlinked, each by its own step',
@@ -50,9 +59,9 @@ describe('one step longer or shorter', () => {
 
   test('rounds never go below one', () => {
     expect(steppedBlock(resolved({ ...movement, rounds: 1 }), stepDown, undefined)).toMatchObject({ rounds: 1 })
-    expect(steppedBlock(resolved(breath({ sets: 1, roundsPerSet: 1 })), stepDown, undefined)).toMatchObject({
-      amount: { roundsPerSet: 1 },
-    })
+    expect(steppedBlock(resolved(breath({ sets: 1, roundsPerSet: 1 })), stepDown, undefined)).toMatchObject(
+      inSection({ amount: { roundsPerSet: 1 } }),
+    )
   })
 })
 
@@ -74,9 +83,9 @@ describe('a lower edge that is drawn', () => {
     expect(timedBlock(resolved(aClosing()), 420)).toMatchObject({ finalRestS: 420 })
     expect(timedBlock(resolved(linked), 120)).toMatchObject({ hold: { holdS: 120 } })
     expect(timedBlock(resolved(apart), 180)).toMatchObject({ hold: { leftS: 180, rightS: 120 } })
-    expect(timedBlock(resolved(breath({ fillS: 240, roundsPerSet: 6 })), 300)).toMatchObject({
-      amount: { fillS: 300, roundsPerSet: 6 },
-    })
+    expect(timedBlock(resolved(breath({ fillS: 240, roundsPerSet: 6 })), 300)).toMatchObject(
+      inSection({ amount: { fillS: 300, roundsPerSet: 6 } }),
+    )
     expect(timedBlock(resolved(movement), 300)).toBeUndefined()
   })
 })

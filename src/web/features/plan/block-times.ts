@@ -1,8 +1,10 @@
 import type { Block } from '#model/block'
+import type { RoundsSection, Section } from '#model/section'
 import { blockLimits, breathLimits, holdLimits } from '#model/limits'
 import type { SecondsRange } from '#model/limits'
-import { holdSecondsOf, leastHoldOf, setHoldSide } from '#core/session'
-import type { Resolved } from '#core/session'
+import type { ResolvedRounds, ResolvedSection } from '#core/breath'
+import { holdSecondsOf, leastHoldOf, mainSection, setHoldSide, withSection } from '#core/session'
+import type { Resolved, ResolvedBreath } from '#core/session'
 
 /** From a time to the next one that can be said, within what the kind of block may last. */
 type Step = (seconds: number, limits: SecondsRange) => number
@@ -28,10 +30,56 @@ export function steppedBlock(resolved: Resolved, step: Step, side: 'left' | 'rig
   }
 }
 
-function steppedBreath({ block, amount }: Extract<Resolved, { kind: 'breath' }>, step: Step): Block {
-  if ('naturalS' in amount) return { ...block, amount: { naturalS: step(amount.naturalS, blockLimits) } }
-  if ('fillS' in amount) return { ...block, amount: { ...amount, fillS: step(amount.fillS, blockLimits) } }
-  return { ...block, amount: { ...amount, roundsPerSet: steppedRounds(amount.roundsPerSet, step) } }
+/** The section a block is about, stepped: its time, its rounds, or how often. */
+function steppedBreath({ block, sections }: ResolvedBreath, step: Step): Block {
+  const at = mainSection(block.sections)
+  const [section, resolved] = [block.sections[at], sections[at]]
+  if (!section || !resolved) return block
+  const timed = timedSection(section, resolved)
+  if (timed) return withSection(block, at, timed.withS(step(timed.s, blockLimits)))
+  if (section.kind === 'rounds' && resolved.kind === 'rounds')
+    return withSection(block, at, { ...section, ...steppedAmount(section, resolved, step) })
+  if (section.kind === 'retention')
+    return withSection(block, at, {
+      ...section,
+      times: Math.min(breathLimits.sets, steppedRounds(section.times, step)),
+    })
+  if (section.kind === 'strokes')
+    return withSection(block, at, {
+      ...section,
+      rounds: Math.min(breathLimits.sets, steppedRounds(section.rounds, step)),
+    })
+  return block
+}
+
+function steppedAmount(section: RoundsSection, { sets }: ResolvedRounds, step: Step): Pick<RoundsSection, 'amount'> {
+  const { amount } = section
+  if (section.stations) return {}
+  if (amount && 'rounds' in amount) return { amount: { ...amount, rounds: steppedRounds(amount.rounds, step) } }
+  const usual = { sets: sets.length, roundsPerSet: sets[0]?.rounds ?? 1 }
+  const { roundsPerSet, ...more } = amount && 'sets' in amount ? amount : usual
+  return { amount: { ...more, roundsPerSet: steppedRounds(roundsPerSet, step) } }
+}
+
+/** A section whose time is said in seconds, and the same with another. */
+interface TimedSection {
+  readonly s: number
+  readonly withS: (s: number) => Section
+}
+
+function timedSection(section: Section, resolved: ResolvedSection): TimedSection | undefined {
+  if (section.kind === 'rounds') {
+    const { amount, techniqueId, id, seat, say } = section
+    if (amount && 'fillS' in amount)
+      return { s: amount.fillS, withS: (fillS) => ({ ...section, amount: { ...amount, fillS } }) }
+    if (resolved.kind !== 'natural') return undefined
+    const kept = { id, techniqueId, ...(seat ? { seat } : {}), ...(say === undefined ? {} : { say }) }
+    return { s: Math.round(resolved.lengthMs / 1000), withS: (s) => ({ kind: 'natural', ...kept, s }) }
+  }
+  if (section.kind !== 'natural' && section.kind !== 'lesson') return undefined
+  const { s, breaths: _, breathS: __, ...kept } = section
+  if (s === undefined) return undefined
+  return { s, withS: (other) => ({ ...kept, s: other }) }
 }
 
 function steppedHold(
@@ -60,12 +108,15 @@ export function drawnSeconds(resolved: Resolved): number | undefined {
   if (resolved.kind === 'hold') return Math.max(...resolved.sides.map(({ holdS }) => holdS))
   if (resolved.kind === 'talk' || resolved.kind === 'rest') return resolved.block.s
   if (resolved.kind === 'closing') return resolved.finalRestS.value
-  if (resolved.kind !== 'breath') return undefined
-  return 'naturalS' in resolved.amount
-    ? resolved.amount.naturalS
-    : 'fillS' in resolved.amount
-      ? resolved.amount.fillS
-      : undefined
+  return resolved.kind === 'breath' ? drawnSection(resolved)?.timed.s : undefined
+}
+
+/** The section whose time the edge of a breath block is: the one it is about, where that has a time. */
+function drawnSection({ block, sections }: ResolvedBreath): { at: number; timed: TimedSection } | undefined {
+  const at = mainSection(block.sections)
+  const [section, resolved] = [block.sections[at], sections[at]]
+  const timed = section && resolved && timedSection(section, resolved)
+  return timed && { at, timed }
 }
 
 /** The block with the time its lower edge was drawn to; undefined where it has none. */
@@ -76,11 +127,10 @@ export function timedBlock(resolved: Resolved, seconds: number): Block | undefin
       return { ...resolved.block, s: seconds }
     case 'closing':
       return { ...resolved.block, finalRestS: seconds }
-    case 'breath':
-      if ('naturalS' in resolved.amount) return { ...resolved.block, amount: { naturalS: seconds } }
-      return 'fillS' in resolved.amount
-        ? { ...resolved.block, amount: { ...resolved.amount, fillS: seconds } }
-        : undefined
+    case 'breath': {
+      const drawn = drawnSection(resolved)
+      return drawn && withSection(resolved.block, drawn.at, drawn.timed.withS(seconds))
+    }
     case 'hold': {
       const { hold } = resolved.block
       if (!hold || 'holdS' in hold) return { ...resolved.block, hold: { holdS: seconds } }

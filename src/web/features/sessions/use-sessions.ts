@@ -1,5 +1,6 @@
 import { nanoid } from 'nanoid'
 import { useRouter } from 'vue-router'
+import { sessionSchemaVersion } from '#model/session'
 import type { Session } from '#model/session'
 import { createSession } from '#web/shared/api/sessions.ts'
 import type { SessionLine } from '#web/shared/api/sessions.ts'
@@ -39,7 +40,7 @@ export function useSessions() {
 }
 
 const emptySession = (): Session => ({
-  schema: 1,
+  schema: sessionSchemaVersion,
   id: nanoid(),
   name: 'New session',
   practice: 'mixed',

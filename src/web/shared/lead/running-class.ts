@@ -1,5 +1,6 @@
 import { openDB } from 'idb'
 import type { DBSchema, IDBPDatabase } from 'idb'
+import { ledStartSchema } from '#model/led-class'
 import type { KeptEvent, LedEnd, LedStart } from '#model/led-class'
 
 /** A class that was begun in this browser and is not wholly on the server yet. */
@@ -46,15 +47,21 @@ export async function dropRunning(id: string): Promise<void> {
   await (await database()).delete('classes', id)
 }
 
+/** One that an earlier version of Zovrin began is led on as this one has it; one that cannot be read stays as it is. */
+function lifted(running: RunningClass | undefined): RunningClass | undefined {
+  const start = ledStartSchema.safeParse(running?.start)
+  return running && start.success ? { ...running, start: start.data } : running
+}
+
 /** The class of a session that was begun in this browser and is not over. */
 export async function runningOf(sessionId: string): Promise<RunningClass | undefined> {
   const classes = await (await database()).getAllFromIndex('classes', 'session', sessionId)
-  return classes.find(({ end }) => end === undefined)
+  return lifted(classes.find(({ end }) => end === undefined))
 }
 
 /** The class that runs, or was left running when its window closed. */
 export async function anyRunning(): Promise<RunningClass | undefined> {
-  return (await (await database()).getAll('classes')).find(({ end }) => end === undefined)
+  return lifted((await (await database()).getAll('classes')).find(({ end }) => end === undefined))
 }
 
 /** Classes that are over and not wholly sent. */

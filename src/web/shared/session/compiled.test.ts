@@ -1,14 +1,8 @@
-import type { BreathBlock } from '#model/block'
 import { shippedCatalog } from '#library/shipped'
-import { aHold, aSession, aTalk } from '#testing/sessions'
+import { aBreath, aHold, aSession, aTalk } from '#testing/sessions'
 import { compiledOf, limitPassed } from './compiled.ts'
 
-const breath = (roundsPerSet: number): BreathBlock => ({
-  kind: 'breath',
-  id: 'breath',
-  techniqueId: 'even-breath',
-  amount: { sets: 4, roundsPerSet },
-})
+const breath = (roundsPerSet: number) => aBreath('even-breath', { amount: { sets: 4, roundsPerSet } })
 const passed = (before: Parameters<typeof aSession>[0], after: Parameters<typeof aSession>[0]) =>
   limitPassed(aSession(before), aSession(after), shippedCatalog)?.code
 

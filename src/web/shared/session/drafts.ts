@@ -1,5 +1,6 @@
 import { openDB } from 'idb'
 import type { DBSchema, IDBPDatabase } from 'idb'
+import { lift } from '#model/lift'
 import type { Session } from '#model/session'
 
 /** A session as a window last had it, with the version of the server it is based on. */
@@ -37,10 +38,13 @@ export async function dropDraft(sessionId: string, windowId: string): Promise<vo
   await (await database()).delete('drafts', [sessionId, windowId])
 }
 
+/** What an earlier version of Zovrin kept in this browser is of the schema it had then. */
+const lifted = <T extends { document: Session }>(kept: T): T => ({ ...kept, document: lift(kept.document) })
+
 /** Drafts of a session from all windows of this browser, newest first. */
 export async function draftsOf(sessionId: string): Promise<Draft[]> {
   const drafts = await (await database()).getAllFromIndex('drafts', 'session', sessionId)
-  return drafts.sort((a, b) => b.atMs - a.atMs)
+  return drafts.map(lifted).sort((a, b) => b.atMs - a.atMs)
 }
 
 export async function putKnown(document: Session, version: number): Promise<void> {
@@ -48,11 +52,12 @@ export async function putKnown(document: Session, version: number): Promise<void
 }
 
 export async function knownSession(id: string) {
-  return (await database()).get('known', id)
+  const known = await (await database()).get('known', id)
+  return known && lifted(known)
 }
 
 export async function allKnown() {
-  return (await database()).getAll('known')
+  return (await (await database()).getAll('known')).map(lifted)
 }
 
 /** Forgets sessions that the server has no more, so that none of them is offered while it is away. */

@@ -18,7 +18,7 @@ export function newBlock(thing: OfOne): Block {
     case 'hold':
       return { kind: 'hold', id, poseId: thing.id }
     case 'breath':
-      return { kind: 'breath', id, techniqueId: thing.id }
+      return { kind: 'breath', id, sections: [{ kind: 'rounds', id: nanoid(), techniqueId: thing.id }] }
     case 'movement':
       return { kind: 'movement', id, movementId: thing.id }
     case 'talk':

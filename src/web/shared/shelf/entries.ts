@@ -6,7 +6,7 @@ import type { Direction, Pose, Target } from '#model/pose'
 import type { PropKind } from '#model/prop'
 import type { Session } from '#model/session'
 import { patternText } from '#core/breath'
-import { usualHold } from '#core/session'
+import { techniqueIdIn, usualHold } from '#core/session'
 import type { Catalog } from '#core/session'
 import { directionNames } from '#words/directions'
 import { targetNames } from '#words/targets'
@@ -165,6 +165,6 @@ function pieceEntry({ id, name, blocks }: Piece, things: readonly ShelfEntry[]):
 
 function idOn(block: Block): string | undefined {
   if (block.kind === 'hold') return block.poseId
-  if (block.kind === 'breath') return block.techniqueId
+  if (block.kind === 'breath') return techniqueIdIn(block)
   return block.kind === 'movement' ? block.movementId : undefined
 }

@@ -4,7 +4,7 @@ import { orThrow } from '#core/result'
 import { applyEdit } from '#core/session'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
-import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
+import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { add, duplicate, insert, moveBy, moveTo, remove } from './arranging.ts'
 import { choose, chooseAll, chooseAlso, chooseFurther, chooseTo, chosenAfterTurn } from './choosing.ts'
 import { chosenIds } from './plan-state.ts'
@@ -165,8 +165,8 @@ describe('times', () => {
     ['a rest', { kind: 'rest', id: 'long', s: 7200 } as Block, { s: 7200 }],
     [
       'breath to a time',
-      { kind: 'breath', id: 'long', techniqueId: 'even-breath', amount: { fillS: 3660, roundsPerSet: 9 } } as Block,
-      { amount: { fillS: 3690 } },
+      aBreath('even-breath', { id: 'long', amount: { fillS: 3660, roundsPerSet: 9 } }),
+      { sections: [{ amount: { fillS: 3690 } }] },
     ],
   ])('%s of over an hour goes on longer, and is never cut to the hour', (_, block, expected) => {
     const plan = planOf(aSession([block]))

@@ -1,91 +1,52 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
 import { computed } from 'vue'
-import type { BreathAmount, BreathBlock } from '#model/block'
-import { fill, patternText, roundHalfCounts, roundSecondsText } from '#core/breath'
-import { withFields } from '#core/session'
-import type { FieldsOf, ResolvedBreath } from '#core/session'
-import { betweenLimits, blockLimits } from '#model/limits'
+import { blockFacts, patternText, roundSecondsText } from '#core/breath'
+import { shortBreath } from '#core/session'
+import type { ResolvedBreath } from '#core/session'
 import { formatMs } from '#core/units'
 import { basePositionNames, basePositionsInOrder } from '#words/positions'
-import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { sectionLength, sectionLine } from '#words/sections'
 import { counted } from '#words/text'
-import DurationField from '#web/shared/ui/DurationField.vue'
-import PatternField from '../PatternField.vue'
 import { usePlan } from '../use-plan.ts'
+import BreathShort from './BreathShort.vue'
 import Part from './Part.vue'
 import Rows from './Rows.vue'
-import NumberField from '#web/shared/ui/NumberField.vue'
 
 const props = defineProps<{ resolved: ResolvedBreath }>()
 const { setFields } = usePlan()
-const own = useOwnStore()
 const technique = computed(() => props.resolved.technique)
-const sets = computed(() => ('sets' in props.resolved.amount ? props.resolved.amount : undefined))
-const fills = computed(() => ('fillS' in props.resolved.amount ? props.resolved.amount : undefined))
-const natural = computed(() => ('naturalS' in props.resolved.amount ? props.resolved.amount : undefined))
-
-function set(fields: FieldsOf<BreathBlock>, otherwise = ''): void {
-  setFields(props.resolved.block, fields, `change ${technique.value.names.english}${otherwise}`)
-}
-const techniques = computed(() =>
-  [...own.catalog.techniques.values()]
-    .filter(({ inPersonOnly }) => !inPersonOnly)
-    .map(({ id, names }) => ({ id, words: names.english })),
-)
-/** Another technique brings its own counts, amount and position; times around it stay. */
-function setTechnique(techniqueId: string): void {
-  const its = { pattern: undefined, amount: undefined, countedRounds: undefined, basePosition: undefined }
-  set({ techniqueId, ...its }, ' for another technique')
-}
+const short = computed(() => shortBreath(props.resolved.block))
 const positions = basePositionsInOrder.map((value) => ({ value, words: basePositionNames[value] }))
 
-const amounts = [
-  { value: 'sets', words: 'sets of rounds' },
-  { value: 'fill', words: 'as many as fit a time' },
-]
-/** The rounds that fill the time there is. */
-const filled = computed(() => {
-  const { pattern, pace, restBetweenSetsS } = props.resolved
-  if (!pattern || !fills.value) return undefined
-  const { fillS, roundsPerSet } = fills.value
-  return fill({
-    timeMs: fillS * 1000,
-    halfCounts: roundHalfCounts(pattern),
-    pace,
-    roundsPerSet,
-    restMs: restBetweenSetsS * 1000,
-  })
-})
-/** The other way to say how much, with what comes nearest to it. */
-function setKind(kind: string): void {
-  const { pattern, pace, restBetweenSetsS } = props.resolved
-  if (!pattern) return
-  const roundMs = (roundHalfCounts(pattern) * pace.num) / (2 * pace.den)
-  if (kind === 'fill' && sets.value) {
-    const totalMs =
-      sets.value.sets * sets.value.roundsPerSet * roundMs + (sets.value.sets - 1) * restBetweenSetsS * 1000
-    set({ amount: { fillS: Math.max(5, Math.ceil(totalMs / 1000)), roundsPerSet: sets.value.roundsPerSet } })
-  }
-  if (kind === 'sets' && fills.value) {
-    set({ amount: { sets: Math.max(1, filled.value?.sets.length ?? 0), roundsPerSet: fills.value.roundsPerSet } })
-  }
-}
-function setAmount(fields: FieldsOf<BreathAmount>): void {
-  set({ amount: withFields(props.resolved.amount, fields) })
-}
+const sections = computed(() =>
+  props.resolved.sections.map((section) => ({ name: sectionLine(section), figure: sectionLength(section) })),
+)
+/** One round, and what the whole block comes to. */
 const rows = computed(() => {
-  const { pattern, pace } = props.resolved
-  if (!pattern) return []
-  const round = { name: 'One round', figure: `${roundSecondsText(pattern, pace)} s` }
-  if (!filled.value) return [{ name: 'In, out', figure: patternText(pattern) }, round]
+  const { totalMs, rounds, heldMs, longestHoldMs, naturalMs } = blockFacts(props.resolved.sections)
+  const held =
+    heldMs > 0 ? [{ name: 'Held in all, longest', figure: `${formatMs(heldMs)}, ${formatMs(longestHoldMs)}` }] : []
+  const natural = naturalMs > 0 ? [{ name: 'Natural breath in all', figure: formatMs(naturalMs) }] : []
+  const left = leftMs.value === undefined ? [] : [{ name: 'Then natural breath', figure: formatMs(leftMs.value) }]
+  const all = rounds > 0 ? [{ name: 'Rounds', figure: counted(rounds, 'round') }] : []
+  return [...oneRound.value, ...all, ...left, ...held, ...natural, { name: 'In all', figure: formatMs(totalMs) }]
+})
+/** What a time to fill leaves over. */
+const leftMs = computed(() => {
+  const filling = props.resolved.sections.find(
+    ({ kind, section }) =>
+      kind === 'rounds' && section.kind === 'rounds' && section.amount && 'fillS' in section.amount,
+  )
+  return filling?.kind === 'rounds' ? filling.leftMs : undefined
+})
+const oneRound = computed(() => {
+  const counts = props.resolved.sections.flatMap((section) => (section.kind === 'rounds' ? [section] : []))
+  const [only] = counts
+  if (!only || counts.length > 1 || only.list.length > 2 || only.steps) return []
   return [
-    round,
-    {
-      name: 'Fits',
-      figure: filled.value.rounds === 0 ? 'not one round' : counted(filled.value.rounds, 'round'),
-    },
-    { name: 'Then natural breath', figure: formatMs(filled.value.leftMs) },
+    { name: 'In, out', figure: patternText(only.pattern) },
+    { name: 'One round', figure: `${roundSecondsText(only.pattern, only.pace)} s` },
   ]
 })
 </script>
@@ -96,115 +57,36 @@ const rows = computed(() => {
     <i v-if="technique.names.sanskrit" lang="sa-Latn">{{ technique.names.sanskrit }} · </i>{{ technique.purpose }}
   </p>
   <slot name="cautions" />
-  <Part title="How much">
-    <template v-if="sets || fills">
-      <Select
-        fluid
-        aria-label="How much, as sets or as a time"
-        :model-value="fills ? 'fill' : 'sets'"
-        :options="amounts"
-        option-label="words"
-        option-value="value"
-        @update:model-value="setKind"
-      />
-      <div class="two">
-        <NumberField
-          v-if="sets"
-          label="Sets"
-          :value="sets.sets"
-          :least="1"
-          :most="20"
-          @change="setAmount({ sets: $event })"
-        />
-        <DurationField
-          v-if="fills"
-          label="Time to fill"
-          :seconds="fills.fillS"
-          :limits="blockLimits"
-          @change="setAmount({ fillS: $event })"
-        />
-        <NumberField
-          label="Rounds in each"
-          :value="(sets ?? fills)?.roundsPerSet ?? 1"
-          :least="1"
-          :most="500"
-          @change="setAmount({ roundsPerSet: $event })"
-        />
-      </div>
-    </template>
-    <DurationField
-      v-if="natural"
-      label="Time"
-      large
-      :seconds="natural.naturalS"
-      :limits="blockLimits"
-      @change="set({ amount: { naturalS: $event } })"
-    />
-    <PatternField
-      v-if="resolved.pattern"
-      :pattern="resolved.pattern"
-      :pace="resolved.pace"
-      @pattern="set({ pattern: $event })"
-      @pace="set({ pace: $event })"
-    />
+  <BreathShort v-if="short" :resolved="resolved" :short="short">
     <Rows :rows="rows" />
-  </Part>
-  <Part title="Natural breath">
-    <div class="three">
-      <DurationField
-        label="Before"
-        :seconds="resolved.naturalBeforeS"
-        :limits="betweenLimits"
-        @change="set({ naturalBeforeS: $event })"
-      />
-      <DurationField
-        v-if="resolved.pattern"
-        label="Between sets"
-        :seconds="resolved.restBetweenSetsS"
-        :limits="betweenLimits"
-        @change="set({ restBetweenSetsS: $event })"
-      />
-      <DurationField
-        label="After"
-        :seconds="resolved.naturalAfterS"
-        :limits="betweenLimits"
-        @change="set({ naturalAfterS: $event })"
-      />
-    </div>
-    <NumberField
-      v-if="resolved.pattern"
-      label="Rounds counted aloud, the rest silent"
-      :value="resolved.block.countedRounds ?? technique.countedRounds"
-      :least="0"
-      :most="500"
-      @change="set({ countedRounds: $event })"
-    />
-  </Part>
-  <Part title="Technique">
+  </BreathShort>
+  <template v-else>
+    <Part title="Sections">
+      <Rows :rows="sections" />
+    </Part>
+    <Part title="In all">
+      <Rows :rows="rows" />
+    </Part>
+  </template>
+  <Part title="Position">
     <Select
       fluid
-      aria-label="Technique"
-      :model-value="technique.id"
-      :options="techniques"
-      option-label="words"
-      option-value="id"
-      @update:model-value="setTechnique"
-    />
-    <span id="breath-position" class="label">Position</span>
-    <Select
-      fluid
-      aria-labelledby="breath-position"
+      aria-label="Position"
       :model-value="resolved.toPosition"
       :options="positions"
       option-label="words"
       option-value="value"
-      @update:model-value="set({ basePosition: $event })"
+      @update:model-value="setFields(resolved.block, { basePosition: $event }, `change ${technique.names.english}`)"
     />
   </Part>
   <slot />
-  <Part title="How">
+  <Part
+    v-for="one in resolved.techniques"
+    :key="one.id"
+    :title="resolved.techniques.length > 1 ? `How: ${one.names.english}` : 'How'"
+  >
     <ol>
-      <li v-for="line in technique.how" :key="line">{{ line }}</li>
+      <li v-for="line in one.how" :key="line">{{ line }}</li>
     </ol>
   </Part>
   <Part title="Stop, and breathe as you like, at">
@@ -213,28 +95,8 @@ const rows = computed(() => {
 </template>
 
 <style scoped>
-.sub,
-.label,
-label {
+.sub {
   color: var(--ink-soft);
-}
-.label,
-label {
-  display: block;
-  margin-top: 6px;
-  font-size: 14px;
-}
-.two,
-.three {
-  display: grid;
-  gap: 8px;
-  margin: 6px 0;
-}
-.two {
-  grid-template-columns: 1fr 1fr;
-}
-.three {
-  grid-template-columns: repeat(auto-fit, minmax(84px, 1fr));
 }
 ol li {
   margin-top: 3px;

@@ -79,7 +79,7 @@ function saysLines(resolved: Resolved): string[] {
     case 'rest':
       return resolved.block.text ? [resolved.block.text] : []
     case 'breath':
-      return [...resolved.technique.how]
+      return resolved.techniques.flatMap(({ how }) => how)
     case 'closing':
       return resolved.block.text ? [resolved.block.text] : []
   }

@@ -1,0 +1,62 @@
+import { boundaryMs } from '#core/breath'
+import type { ResolvedSection } from '#core/breath'
+import type { BasePosition } from '#model/common'
+import type { ResolvedBreath } from '#core/session'
+import { breathsOf, sectionStart } from '../breath-look.ts'
+import type { Look, Rule } from '../rule.ts'
+
+/** A held part up to here is no retention: what the ladder begins with [cautions reference 3.3]. */
+const mostUnheld = { halfCounts: 2, ms: 1500 } as const
+
+/** Whether a section is strong breath work: what is held, locked or stroked, and techniques that are [cautions 3]. */
+export function isStrong(section: ResolvedSection): boolean {
+  switch (section.kind) {
+    case 'retention':
+    case 'strokes':
+      return true
+    case 'natural':
+    case 'lesson':
+    case 'uncounted':
+      return section.technique?.strong ?? false
+    case 'rounds': {
+      const { technique, locks, pace, pattern, sets } = section
+      const isHeld = [pattern, ...sets.map((set) => set.pattern)].some(({ full, empty }) => {
+        const longest = Math.max(full, empty)
+        return longest > mostUnheld.halfCounts || boundaryMs(longest, pace) > mostUnheld.ms
+      })
+      return technique.strong || locks !== undefined || isHeld
+    }
+  }
+}
+
+const lying: ReadonlySet<BasePosition> = new Set(['supine', 'prone', 'sideLying', 'atWall'])
+
+/** The first strong section of each breath block, of those that are found. */
+const strongIn = (look: Look, isFound: (block: ResolvedBreath, at: number) => boolean) =>
+  breathsOf(look).flatMap((block) => {
+    const at = block.sections.findIndex((section, index) => isStrong(section) && isFound(block, index))
+    const blockId = block.block.id
+    return at < 0 ? [] : [{ blockId, atMs: sectionStart(look, blockId, at), section: at + 1 }]
+  })
+
+/** Strong breath work lying down. */
+export const strongLying: Rule<'STRONG_LYING'> = {
+  code: 'STRONG_LYING',
+  grade: 'must',
+  find: (look) =>
+    strongIn(look, ({ seats }, at) => lying.has(seats[at]?.position ?? 'seated')).map(({ section, ...where }) => ({
+      ...where,
+      facts: { section },
+    })),
+}
+
+/** Strong breath work where the teacher is not in the room. */
+export const strongNotInPerson: Rule<'STRONG_NOT_IN_PERSON'> = {
+  code: 'STRONG_NOT_IN_PERSON',
+  grade: 'must',
+  find: (look) => {
+    const { setting = 'room' } = look.session
+    if (setting === 'room') return []
+    return strongIn(look, () => true).map(({ section, ...where }) => ({ ...where, facts: { section, setting } }))
+  },
+}
