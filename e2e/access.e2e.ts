@@ -22,6 +22,7 @@ for (const [name, path] of [
   ['a led class', 'journal/thursday-4-weeks-ago'],
   ['Lead before it starts', 'lead/thursday-slow-hour'],
   ['Set-ups', 'props/sunday-long-rest'],
+  ['Breath', 'breath/thursday-slow-hour'],
 ] as const) {
   test(`axe finds nothing serious in ${name}`, async ({ page, house }) => {
     await page.goto(`${house.address}${path}`)

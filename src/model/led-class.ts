@@ -231,6 +231,8 @@ export type Visit = z.infer<typeof visitSchema>
 export const ledBlockSchema = z.strictObject({
   name: nameSchema,
   sides: z.strictObject({ left: lineSchema, right: lineSchema }).optional(),
+  /** What each section of breath work was called; absent in records from before it had any. */
+  sections: z.array(lineSchema).max(40).optional(),
 })
 
 /** A class as it begins: its own full copy of what is led, which later edits of the session never change. */

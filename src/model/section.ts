@@ -82,6 +82,7 @@ export type HalfBreath = z.infer<typeof halfBreathSchema>
 
 /** Lists that ship; another is written as its half-breaths. */
 export const nostrilLists = ['alternate', 'inLeft', 'inRight', 'outInTurn'] as const
+export type NostrilList = (typeof nostrilLists)[number]
 export const nostrilsSchema = z.union([
   z.enum(nostrilLists),
   z

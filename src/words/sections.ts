@@ -1,8 +1,8 @@
 import type { RoundsSection, Section } from '#model/section'
 import { patternText, sectionFacts } from '#core/breath'
-import type { ResolvedSection } from '#core/breath'
+import type { ResolvedSection, SectionFacts } from '#core/breath'
 import { formatDuration, formatMs } from '#core/units'
-import { counted } from './text.ts'
+import { counted, joined } from './text.ts'
 
 /** How much of a section is set, in words; nothing where it is left to its technique. */
 export function sectionTime(section: Section): string {
@@ -35,34 +35,58 @@ export const sectionsTime = (sections: readonly Section[]): string =>
     .filter((words) => words !== '')
     .join(', ')
 
-/** A section in a few words: what is done, and how much of it. */
-export function sectionLine(section: ResolvedSection): string {
+/** What is done in a section, without how much of it: as Lead and lists call it. */
+export function sectionName(section: ResolvedSection): string {
   switch (section.kind) {
     case 'natural':
-      return 'natural breath'
+      return section.technique?.names.english ?? 'Natural breath'
     case 'lesson':
-      return `lesson ${String(section.section.lesson)}: ${section.technique.names.english.toLowerCase()}`
+      return `${section.technique.names.english}, lesson ${String(section.section.lesson)}`
     case 'uncounted':
-      return `${section.technique.names.english.toLowerCase()}, ${amountWords(section.section.amount)}`
-    case 'rounds': {
-      const ratio = patternText(section.pattern)
-      const { amount } = section.section
-      if (section.section.stations) return `${ratio}, ${sectionTime(section.section)}`
-      if (amount && 'fillS' in amount) return `${ratio}, fills ${amountWords(amount)}`
-      return `${ratio}, ${amount ? amountWords(amount) : counted(sectionFacts(section).rounds, 'round')}`
-    }
-    case 'retention':
-      return `held ${section.section.held} ${String(section.section.half / 2)}, ${sectionTime(section.section)}`
     case 'strokes':
-      return `${counted(section.section.strokes, 'stroke')}, ${sectionTime(section.section)}`
+      return section.technique.names.english
+    case 'rounds':
+      return `${section.technique.names.english} ${patternText(section.pattern)}`
+    case 'retention':
+      return `Held ${section.section.held} ${String(section.section.half / 2)}`
   }
 }
 
-/** The sections of a block in a line: those that are led, else the natural breath it is. */
+/** How much of a section is done, in words; of natural breath nothing, its time says it. */
+function sectionAmount(section: ResolvedSection): string {
+  if (section.kind === 'natural' || section.kind === 'lesson') return ''
+  if (section.kind !== 'rounds') return sectionTime(section.section)
+  const { amount, stations } = section.section
+  if (stations) return sectionTime(section.section)
+  if (amount && 'fillS' in amount) return `fills ${amountWords(amount)}`
+  return amount ? amountWords(amount) : counted(sectionFacts(section).rounds, 'round')
+}
+
+/** A section in a few words: what is done, and how much of it. */
+export const sectionLine = (section: ResolvedSection): string =>
+  joined([sectionName(section), sectionAmount(section)], ', ')
+
+/** The sections of a block in a line: those that are led, else the natural breath it is; the block itself is named. */
 export function sectionsLine(sections: readonly ResolvedSection[]): string {
   const led = sections.filter(({ kind }) => kind !== 'natural')
-  return led.length === 0 ? 'natural breath' : led.map(sectionLine).join(' · ')
+  const [only] = led
+  if (!only) return 'natural breath'
+  if (led.length > 1 || only.kind !== 'rounds') return led.map(sectionLine).join(' · ')
+  return joined([patternText(only.pattern), sectionAmount(only)], ', ')
 }
 
 /** How long a section takes. */
 export const sectionLength = (section: ResolvedSection): string => formatMs(sectionFacts(section).totalMs)
+
+/** What a section or a block of them comes to, a line each; what there is none of is left out. */
+export function factRows({ totalMs, rounds, heldMs, longestHoldMs, naturalMs }: SectionFacts): FactRow[] {
+  const held = { name: 'Held in all, longest', figure: `${formatMs(heldMs)}, ${formatMs(longestHoldMs)}` }
+  const natural = { name: 'Natural breath in all', figure: formatMs(naturalMs) }
+  const all = joined([rounds > 0 ? counted(rounds, 'round') : '', formatMs(totalMs)], ', ')
+  return [...(heldMs > 0 ? [held] : []), ...(naturalMs > 0 ? [natural] : []), { name: 'In all', figure: all }]
+}
+
+interface FactRow {
+  readonly name: string
+  readonly figure: string
+}

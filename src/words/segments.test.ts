@@ -7,6 +7,7 @@ import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { blockName } from './blocks.ts'
+import { sectionName } from './sections.ts'
 import {
   blockTitle,
   breathCountWords,
@@ -27,6 +28,7 @@ const led = (session: Session): LedStart =>
     startedAtMs: 0,
     promisedEndMs: 3_600_000,
     nameOf: blockName,
+    sectionNameOf: sectionName,
   })
 const around = { setUpS: 30, settleS: 20, comingOutS: 10, betweenSidesS: 10, secondSetUpS: 15, afterRestS: 60 }
 const deer = aHold('deer', { hold: { holdS: 120 }, times: around, cues: [] })

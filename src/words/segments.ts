@@ -1,4 +1,5 @@
 import type { LedStart } from '#model/led-class'
+import type { Section } from '#model/section'
 import type { BreathNow, LeadSegment, OtherSide } from '#core/lead'
 import { formatDuration } from '#core/units'
 import { changeWords } from './positions.ts'
@@ -25,6 +26,21 @@ const closingWords = {
   sittingUp: 'Press up and sit',
 } as const
 
+/** What is breathed in a stretch of breath work: the section it is in, as it was called on the day. */
+export function sectionTitle(led: LedStart, segment: LeadSegment): string {
+  const { blockId, doing } = segment
+  const block = led.blocks[blockId]
+  if (doing.kind !== 'breath' || !block?.sections) return block?.name ?? ''
+  const isNatural = doing.part === 'natural' && sectionOf(led, segment)?.kind !== 'natural'
+  return isNatural ? 'Natural breath' : (block.sections[doing.section] ?? '')
+}
+
+/** The section of the session that a stretch of breath work belongs to. */
+function sectionOf(led: LedStart, { blockId, doing }: LeadSegment): Section | undefined {
+  const block = led.document.blocks.find(({ id }) => id === blockId)
+  return block?.kind === 'breath' && doing.kind === 'breath' ? block.sections[doing.section] : undefined
+}
+
 /** What happens in a segment, in the teacher's words. */
 export function segmentTitle(led: LedStart, segment: LeadSegment): string {
   const { doing } = segment
@@ -33,9 +49,10 @@ export function segmentTitle(led: LedStart, segment: LeadSegment): string {
     case 'talk':
     case 'hold':
     case 'movement':
-    case 'breath':
     case 'rest':
       return joined([name, sideName(segment).toLowerCase()], ', ')
+    case 'breath':
+      return sectionTitle(led, segment)
     case 'change':
       return capital(doing.text ?? changeWords(doing.from, doing.to) ?? `Change to ${name}`)
     case 'setUp':
@@ -92,10 +109,23 @@ export function breathingWords({ doing }: LeadSegment, breath: BreathNow | undef
   return doing.part in uncountedWords ? uncountedWords[doing.part as keyof typeof uncountedWords] : breathWords(breath)
 }
 
-/** Which round of how many; at a place for the hands, which place that is. */
-export function whereInBreath({ doing }: LeadSegment, breath: BreathNow | undefined): string {
-  const place = doing.kind === 'breath' ? (doing.station?.place ?? '') : ''
-  return joined([place, roundWords(breath)], ' · ')
+/** Which section of how many, at which place for the hands, and which round of how many. */
+export function whereInBreath(led: LedStart, { blockId, doing }: LeadSegment, breath: BreathNow | undefined): string {
+  const count = led.blocks[blockId]?.sections?.length ?? 0
+  if (doing.kind !== 'breath') return roundWords(breath)
+  const section = count > 1 && doing.section < count ? `section ${String(doing.section + 1)} of ${String(count)}` : ''
+  return joined([section, doing.station?.place ?? '', roundWords(breath)], ' · ')
+}
+
+/**
+ * The count as it is shown: of a held breath by itself what is left of it, of all else the count that is reached; a
+ * dash where nothing is counted.
+ */
+export function shownCount(led: LedStart, segment: LeadSegment, breath: BreathNow | undefined): string {
+  if (!breath) return '–'
+  const section = sectionOf(led, segment)
+  const isHeld = section?.kind === 'retention' && breath.part === section.held
+  return String(isHeld ? Math.ceil(breath.counts) - breath.count + 1 : breath.count)
 }
 
 export const roundWords = (breath: { readonly round: number; readonly rounds: number } | undefined): string =>

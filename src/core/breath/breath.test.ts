@@ -92,6 +92,6 @@ test('a round that ends exactly with the time still fits', () => {
 })
 
 test('a ratio shows its retentions only when there are any', () => {
-  expect(patternText(even)).toBe('4\u2009:\u20094')
-  expect(patternText({ in: 8, full: 2, out: 13, empty: 0 })).toBe('4\u2009:\u20091\u2009:\u20096.5\u2009:\u20090')
+  expect(patternText(even)).toBe('4\u202f:\u202f4')
+  expect(patternText({ in: 8, full: 2, out: 13, empty: 0 })).toBe('4\u202f:\u202f1\u202f:\u202f6.5\u202f:\u202f0')
 })

@@ -11,7 +11,7 @@ export function patternText(pattern: Pattern): string {
     pattern.full === 0 && pattern.empty === 0
       ? [pattern.in, pattern.out]
       : [pattern.in, pattern.full, pattern.out, pattern.empty]
-  return parts.map(count).join('\u2009:\u2009')
+  return parts.map(count).join('\u202f:\u202f')
 }
 
 /** Length of a round in seconds, for display, with at most one decimal. */

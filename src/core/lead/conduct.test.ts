@@ -3,6 +3,7 @@ import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { aHold, aSession } from '#testing/sessions'
 import { blockName } from '#words/blocks'
+import { sectionName } from '#words/sections'
 import {
   beginClass,
   behindMs,
@@ -25,6 +26,7 @@ const start = ledStart(session, orThrow(compileTimeline(session, shippedCatalog)
   startedAtMs: zeroMs,
   promisedEndMs: zeroMs + 140_000,
   nameOf: blockName,
+  sectionNameOf: sectionName,
 })
 const at = (seconds: number, wallS = seconds): Reading => ({
   epochMs: zeroMs + wallS * 1000,

@@ -1,6 +1,6 @@
 import type { Pace } from '#model/breath'
 import type { LedDoing } from '#model/led-class'
-import { boundaryMs } from '#core/breath'
+import { boundaryMs, lungFill } from '#core/breath'
 import type { Milliseconds } from '#core/units'
 
 type CountedBreath = Extract<LedDoing, { kind: 'breath'; part: 'counted' }>
@@ -53,18 +53,7 @@ const lengthOf = (parts: readonly { readonly ticks: number }[]): number =>
 
 /** Parts with the lung fill they begin and end with, and with the held breath they belong to. */
 const filled = (parts: readonly CountedPart[]): RunPart[] =>
-  parts.map((part, at) => ({ ...part, does: undefined, fill: fillOf(parts, at), whole: wholeOf(parts, at) }))
-
-/** A breath in steps fills or empties by as much each time, and stands still in between. */
-function fillOf(parts: readonly CountedPart[], at: number): RunPart['fill'] {
-  const part = parts[at]?.part
-  if (part === 'full') return [1, 1]
-  if (part === 'empty') return [0, 0]
-  const moving = part === 'pause' ? at - 1 : at
-  const [step, last] = [parts[moving]?.step ?? 1, lastStep(parts, moving)]
-  const after = (steps: number) => (parts[moving]?.part === 'out' ? 1 - steps / last : steps / last)
-  return part === 'pause' ? [after(step), after(step)] : [after(step - 1), after(step)]
-}
+  parts.map((part, at) => ({ ...part, does: undefined, fill: lungFill(parts, at), whole: wholeOf(parts, at) }))
 
 function wholeOf(parts: readonly CountedPart[], at: number): RunPart['whole'] {
   const here = parts[at]
@@ -73,17 +62,6 @@ function wholeOf(parts: readonly CountedPart[], at: number): RunPart['whole'] {
   const after = parts.slice(at).findIndex(({ part }) => part !== here.part)
   const group = parts.slice(first, after < 0 ? undefined : at + after)
   return { before: lengthOf(parts.slice(first, at)), ticks: lengthOf(group) }
-}
-
-/** In how many steps the inhale or exhale at a place is taken. */
-function lastStep(parts: readonly CountedPart[], at: number): number {
-  let last = parts[at]?.step ?? 1
-  for (const { part, step } of parts.slice(at + 1)) {
-    if (part === 'pause') continue
-    if (part !== parts[at]?.part || step === undefined) break
-    last = step
-  }
-  return last
 }
 
 /** When tick `k` of a run begins, from the run's own start. */

@@ -1,5 +1,6 @@
 import type { LedStart } from '#model/led-class'
 import type { Session } from '#model/session'
+import type { ResolvedSection } from '#core/breath'
 import type { Resolved } from '#core/session'
 import type { Timeline } from '#core/timeline'
 import type { Milliseconds } from '#core/units'
@@ -12,11 +13,13 @@ export interface StartDetails {
   readonly promisedEndMs: Milliseconds
   /** What a block is called on the day. */
   readonly nameOf: (block: Resolved) => string
+  /** What a section of breath work is called. */
+  readonly sectionNameOf: (section: ResolvedSection) => string
 }
 
 /** The record of a class about to be led: its own full copy of the session, what it is called, and the plan. */
 export function ledStart(session: Session, timeline: Timeline, details: StartDetails): LedStart {
-  const { id, people, startedAtMs, promisedEndMs, nameOf } = details
+  const { id, people, startedAtMs, promisedEndMs, nameOf, sectionNameOf } = details
   const ceilingMs: Record<string, Milliseconds> = {}
   for (const { block } of timeline.blocks) {
     if (block.kind === 'hold') ceilingMs[block.block.id] = block.ceilingS * 1000
@@ -31,7 +34,8 @@ export function ledStart(session: Session, timeline: Timeline, details: StartDet
     blocks: Object.fromEntries(
       timeline.blocks.map(({ block }) => {
         const sides = sidesOf(block)
-        return [block.block.id, { name: nameOf(block), ...(sides ? { sides } : {}) }]
+        const sections = block.kind === 'breath' ? block.sections.map(sectionNameOf) : undefined
+        return [block.block.id, { name: nameOf(block), ...(sides ? { sides } : {}), ...(sections ? { sections } : {}) }]
       }),
     ),
     plan: leadPlan(timeline, ceilingMs),

@@ -5,6 +5,7 @@ import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { blockName } from '#words/blocks'
+import { sectionName } from '#words/sections'
 import { breathLine, fold, leadPlan, ledStart, stageOf } from './index.ts'
 import type { LeadEvent } from './index.ts'
 
@@ -90,6 +91,7 @@ test('a record begins with its own copy of what is led, as its schema wants it',
     startedAtMs: 0,
     promisedEndMs: 3_600_000,
     nameOf: blockName,
+    sectionNameOf: sectionName,
   })
   expect(start).toMatchObject({ startedAt: '1970-01-01T00:00:00.000Z', people: 9, document: session })
   expect(start.blocks['deer']).toEqual({

@@ -5,6 +5,7 @@ import type { Command, LeadPlan, LeadState } from '#core/lead'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { blockName } from '#words/blocks'
+import { sectionName } from '#words/sections'
 import { thursdaySlowHour } from './sessions.ts'
 
 /** Something the teacher did: in which block, kind and side, how long after it began. */
@@ -115,6 +116,7 @@ function ledEvening({ weeksAgo, lateS, people, done, note }: Evening, plannedSta
     startedAtMs,
     promisedEndMs: plannedStartMs + thursdaySlowHour.lengthS * 1000,
     nameOf: blockName,
+    sectionNameOf: sectionName,
   })
   const { events, state } = lead(start.plan, done)
   const endedAt = new Date(startedAtMs + state.nowMs).toISOString()

@@ -26,6 +26,7 @@ const views = computed(() =>
     : [
         { name: 'plan', words: 'Plan', params: { id: id.value } },
         { name: 'props', words: 'Set-ups', params: { id: id.value } },
+        { name: 'breath', words: 'Breath', params: { id: id.value } },
       ],
 )
 /** A view, or what one has come to from it. */

@@ -30,6 +30,16 @@ export const router = createRouter({
       meta: { title: 'Set-ups' },
     },
     {
+      path: '/breath/:id',
+      name: 'breath',
+      components: {
+        default: () => import('#web/features/breath/BreathView.vue'),
+        bar: () => import('#web/features/breath/BreathBar.vue'),
+        foot: () => import('#web/features/breath/BreathFoot.vue'),
+      },
+      meta: { title: 'Breath' },
+    },
+    {
       path: '/lead/:id',
       name: 'lead',
       component: () => import('#web/features/lead/LeadView.vue'),

@@ -6,6 +6,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { ledStart } from '#core/lead'
 import { formatMs } from '#core/units'
 import { blockName } from '#words/blocks'
+import { sectionName } from '#words/sections'
 import { stageWords } from '#words/segments'
 import { runningOf } from '#web/shared/lead/running-class.ts'
 import { ports } from '#web/shared/ports.ts'
@@ -85,6 +86,7 @@ async function start(details: {
       startedAtMs,
       promisedEndMs,
       nameOf: blockName,
+      sectionNameOf: sectionName,
     }),
   )
   at.value = 'led'

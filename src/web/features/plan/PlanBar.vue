@@ -2,19 +2,16 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { formatDuration, formatMs } from '#core/units'
-import { saveWords } from '#words/saving'
+import SaveAndSteps from '#web/shared/session/SaveAndSteps.vue'
 import { showFits } from './dialogs.ts'
 import { gaugeOf } from './gauge.ts'
 import { usePlan } from './use-plan.ts'
 
-const { store, document, timeline, undo, redo } = usePlan()
+const { document, timeline, undo, redo } = usePlan()
 
 const gauge = computed(() =>
   timeline.value && document.value ? gaugeOf(timeline.value, document.value.lengthS) : undefined,
 )
-
-const undoWords = computed(() => store.stacks.done.at(-1)?.words)
-const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
 </script>
 
 <template>
@@ -35,27 +32,7 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
         <u v-if="gauge.wantedPercent < 100" :style="{ left: `${gauge.wantedPercent}%` }" />
       </div>
     </div>
-    <span class="save" :class="store.state" role="status" :title="store.refusal">{{
-      saveWords(store.state, { isKeptHere: !store.draftFailed, isDiskFull: store.isDiskFull })
-    }}</span>
-    <span class="steps">
-      <Button
-        text
-        icon="pi pi-undo"
-        :disabled="undoWords === undefined"
-        :aria-label="undoWords ? `Undo: ${undoWords}` : 'Nothing to undo'"
-        :title="undoWords ? `Undo: ${undoWords}` : 'Nothing to undo'"
-        @click="undo"
-      />
-      <Button
-        text
-        icon="pi pi-undo redo"
-        :disabled="redoWords === undefined"
-        :aria-label="redoWords ? `Redo: ${redoWords}` : 'Nothing to redo'"
-        :title="redoWords ? `Redo: ${redoWords}` : 'Nothing to redo'"
-        @click="redo"
-      />
-    </span>
+    <SaveAndSteps @undo="undo" @redo="redo" />
     <Button
       v-if="gauge && document.blocks.length > 0"
       class="fit"
@@ -68,39 +45,13 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
 </template>
 
 <style scoped>
-.save {
-  font-size: 14px;
-  color: #c4cfc9;
-  white-space: nowrap;
-}
-.save.retrying,
-.save.conflict,
-.save.refused {
-  color: var(--chosen);
-  font-weight: 650;
-}
-.steps {
-  display: flex;
-}
-.steps :deep(.p-button) {
-  padding: 6px;
-  width: 34px;
-  height: 34px;
-}
-.steps :deep(.p-button),
-.fit {
-  color: #edf1ec !important;
-}
 .fit {
   padding: 6px 10px;
+  color: #edf1ec !important;
 }
-.fit:hover,
-.steps :deep(.p-button:not(:disabled):hover) {
+.fit:hover {
   background: #33443f;
   color: #fff;
-}
-.steps :deep(.redo) {
-  transform: scaleX(-1);
 }
 .gauge {
   flex: 0 1 330px;
@@ -158,8 +109,7 @@ const redoWords = computed(() => store.stacks.undone.at(-1)?.words)
   .gauge {
     flex: 1 1 120px;
   }
-  .spare,
-  .save {
+  .spare {
     display: none;
   }
 }

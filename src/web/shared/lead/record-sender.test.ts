@@ -13,6 +13,7 @@ const start = ledStart(session, orThrow(compileTimeline(session, shippedCatalog)
   startedAtMs: 0,
   promisedEndMs: 3_600_000,
   nameOf: () => 'Sphinx',
+  sectionNameOf: () => '',
 })
 const event = (n: number): KeptEvent => ({ n, by: 'window', event: { type: 'mark', atMs: n * 1000 } })
 

@@ -2,7 +2,7 @@
 import type { LedStart } from '#model/led-class'
 import type { LeadState, Stage } from '#core/lead'
 import { formatMs } from '#core/units'
-import { blockTitle, breathingWords, whereInBreath } from '#words/segments'
+import { breathingWords, sectionTitle, shownCount, whereInBreath } from '#words/segments'
 import BreathStrip from '../BreathStrip.vue'
 import WhereLine from './WhereLine.vue'
 
@@ -10,9 +10,9 @@ defineProps<{ led: LedStart; state: LeadState; stage: Extract<Stage, { is: 'brea
 </script>
 
 <template>
-  <WhereLine :led="led" :segment="stage.segment" :words="whereInBreath(stage.segment, stage.breath)" />
-  <p class="clock count">{{ stage.breath ? stage.breath.count : '–' }}</p>
+  <WhereLine :led="led" :segment="stage.segment" :words="whereInBreath(led, stage.segment, stage.breath)" />
+  <p class="clock count">{{ shownCount(led, stage.segment, stage.breath) }}</p>
   <p class="name">{{ breathingWords(stage.segment, stage.breath) }}</p>
   <div class="breath-line"><BreathStrip :plan="led.plan" :state="state" :height="180" /></div>
-  <p class="name quiet">{{ blockTitle(led, stage.segment) }}, {{ formatMs(stage.leftMs) }} to go</p>
+  <p class="name quiet">{{ sectionTitle(led, stage.segment) }}, {{ formatMs(stage.leftMs) }} to go</p>
 </template>

@@ -19,7 +19,7 @@ const findings = shallowRef<readonly Noticed[]>()
 const shown = ref(false)
 
 /** The rules; with the server away, before they were ever fetched, there are none: the next change asks again. */
-const fetchWork = () => import('./check-work.ts').catch(() => undefined)
+const fetchWork = () => import('#web/shared/findings/check-work.ts').catch(() => undefined)
 const work = shallowRef<Awaited<ReturnType<typeof fetchWork>>>()
 
 /** Watches the session and finds what needs a look. To be called once, by the view. */

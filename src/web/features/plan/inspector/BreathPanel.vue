@@ -6,8 +6,7 @@ import { shortBreath } from '#core/session'
 import type { ResolvedBreath } from '#core/session'
 import { formatMs } from '#core/units'
 import { basePositionNames, basePositionsInOrder } from '#words/positions'
-import { sectionLength, sectionLine } from '#words/sections'
-import { counted } from '#words/text'
+import { factRows, sectionLength, sectionLine } from '#words/sections'
 import { usePlan } from '../use-plan.ts'
 import BreathShort from './BreathShort.vue'
 import Part from './Part.vue'
@@ -24,13 +23,8 @@ const sections = computed(() =>
 )
 /** One round, and what the whole block comes to. */
 const rows = computed(() => {
-  const { totalMs, rounds, heldMs, longestHoldMs, naturalMs } = blockFacts(props.resolved.sections)
-  const held =
-    heldMs > 0 ? [{ name: 'Held in all, longest', figure: `${formatMs(heldMs)}, ${formatMs(longestHoldMs)}` }] : []
-  const natural = naturalMs > 0 ? [{ name: 'Natural breath in all', figure: formatMs(naturalMs) }] : []
   const left = leftMs.value === undefined ? [] : [{ name: 'Then natural breath', figure: formatMs(leftMs.value) }]
-  const all = rounds > 0 ? [{ name: 'Rounds', figure: counted(rounds, 'round') }] : []
-  return [...oneRound.value, ...all, ...left, ...held, ...natural, { name: 'In all', figure: formatMs(totalMs) }]
+  return [...oneRound.value, ...left, ...factRows(blockFacts(props.resolved.sections))]
 })
 /** What a time to fill leaves over. */
 const leftMs = computed(() => {

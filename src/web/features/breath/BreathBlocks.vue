@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import InputText from 'primevue/inputtext'
+import { computed, ref } from 'vue'
+import type { Technique } from '#model/technique'
+import { patternText } from '#core/breath'
+import { formatMs } from '#core/units'
+import { blockName } from '#words/blocks'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { plainKinds, plainNames, plainSection, techniqueSection } from './new-section.ts'
+import type { PlainKind } from './new-section.ts'
+import { useBreath } from './use-breath.ts'
+
+/** The session's breath blocks, and the techniques that can be put into the one that is looked at. */
+const { spans, span, chooseBlock, add, addBlock } = useBreath()
+const own = useOwnStore()
+
+const wanted = ref('')
+const all = computed(() => [...own.catalog.techniques.values()])
+const namesOf = ({ names }: Technique) => [names.english, names.sanskrit ?? '', ...names.others].join(' ').toLowerCase()
+const found = computed(() => {
+  const text = wanted.value.trim().toLowerCase()
+  return text === '' ? all.value : all.value.filter((technique) => namesOf(technique).includes(text))
+})
+const plain = computed(() => {
+  const text = wanted.value.trim().toLowerCase()
+  return plainKinds.filter((kind) => plainNames[kind].toLowerCase().includes(text))
+})
+const under = ({ pattern, inPersonOnly, strong, counted }: Technique): string => {
+  if (inPersonOnly || strong) return 'in person'
+  return pattern && counted ? patternText(pattern) : 'no counts'
+}
+const takePlain = (kind: PlainKind): void => {
+  add(plainSection(kind), plainNames[kind])
+}
+const take = (technique: Technique): void => {
+  add(techniqueSection(technique), technique.names.english)
+}
+</script>
+
+<template>
+  <nav class="left" aria-label="Breath work and techniques">
+    <h2>In this session</h2>
+    <ul>
+      <li v-for="{ block, startMs, endMs } in spans" :key="block.block.id">
+        <button
+          type="button"
+          :class="{ chosen: block.block.id === span?.block.block.id }"
+          :aria-pressed="block.block.id === span?.block.block.id"
+          @click="chooseBlock(block.block.id)"
+        >
+          {{ blockName(block) }}<small>{{ formatMs(endMs - startMs) }}</small>
+        </button>
+      </li>
+    </ul>
+    <p v-if="spans.length === 0" class="none">None yet.</p>
+    <h2>Put in</h2>
+    <div class="find">
+      <InputText v-model="wanted" fluid placeholder="Find a technique" aria-label="Find a technique" />
+    </div>
+    <ul>
+      <li v-for="kind in plain" :key="kind">
+        <button type="button" @click="takePlain(kind)">{{ plainNames[kind] }}</button>
+      </li>
+      <li v-for="technique in found" :key="technique.id">
+        <button type="button" @click="take(technique)">
+          {{ technique.names.english }}<small>{{ under(technique) }}</small>
+        </button>
+      </li>
+    </ul>
+    <p v-if="found.length === 0 && plain.length === 0" class="none">Nothing is called that.</p>
+    <button
+      v-if="spans.length > 0"
+      type="button"
+      class="more"
+      @click="addBlock(plainSection('natural'), 'a block of breath work')"
+    >
+      A block of its own
+    </button>
+  </nav>
+</template>
+
+<style scoped>
+.left {
+  overflow-y: auto;
+  min-height: 0;
+  background: var(--sheet);
+  border-right: 1px solid var(--line);
+}
+h2 {
+  padding: 12px 16px 6px;
+  font-size: 16px;
+}
+li button,
+.more {
+  display: block;
+  width: 100%;
+  min-height: 40px;
+  padding: 7px 16px;
+  border: 0;
+  border-top: 1px solid var(--line-soft);
+  background: none;
+  font: inherit;
+  text-align: left;
+  color: var(--ink);
+  cursor: pointer;
+  overflow-wrap: anywhere;
+}
+li button:hover,
+.more:hover {
+  background: var(--ground);
+}
+.chosen {
+  background: var(--chosen-wash) !important;
+  outline: 2px solid var(--ink);
+  outline-offset: -2px;
+}
+small {
+  display: block;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+.find {
+  padding: 0 12px 8px;
+}
+.none {
+  padding: 4px 16px 8px;
+  color: var(--ink-soft);
+}
+.more {
+  border-bottom: 1px solid var(--line-soft);
+  color: var(--ink-soft);
+}
+</style>

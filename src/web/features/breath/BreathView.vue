@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { useEventListener, useMediaQuery } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { blockFacts } from '#core/breath'
+import { factRows, sectionName } from '#words/sections'
+import SessionAway from '#web/shared/session/SessionAway.vue'
+import SidePane from '#web/shared/ui/SidePane.vue'
+import BreathBlocks from './BreathBlocks.vue'
+import HowLed from './HowLed.vue'
+import RoundDrawing from './RoundDrawing.vue'
+import SectionForm from './SectionForm.vue'
+import SectionStrip from './SectionStrip.vue'
+import { useBreath } from './use-breath.ts'
+import { roundWords } from './round-words.ts'
+
+/** Breath work: the session's blocks of it, the round as a measured line, and the block as a strip of its sections. */
+const route = useRoute()
+const { store, resolved, resolvedSection, told, undo, redo } = useBreath()
+watch(
+  () => String(route.params['id'] ?? ''),
+  (id) => void store.open(id),
+  { immediate: true },
+)
+
+const facts = computed(() => (resolved.value ? factRows(blockFacts(resolved.value.sections)) : []))
+const title = computed(() => (resolvedSection.value ? sectionName(resolvedSection.value) : ''))
+const sub = computed(() => (resolvedSection.value ? roundWords(resolvedSection.value) : ''))
+
+useEventListener(document, 'keydown', (event: KeyboardEvent) => {
+  if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return
+  const { target } = event
+  if (target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement) return
+  event.preventDefault()
+  if (event.shiftKey) redo()
+  else undo()
+})
+
+const narrow = useMediaQuery('(max-width: 1179px)')
+const drawerOpen = ref(false)
+</script>
+
+<template>
+  <div v-if="store.document" class="breath-view" :class="{ narrow }">
+    <BreathBlocks />
+    <section class="middle" aria-label="The round and its block">
+      <template v-if="resolved && resolvedSection">
+        <header>
+          <h1>{{ title }}</h1>
+          <p class="sub">{{ sub }}</p>
+        </header>
+        <RoundDrawing :section="resolvedSection" />
+        <SectionForm />
+        <SectionStrip />
+        <dl class="facts">
+          <div v-for="{ name, figure } in facts" :key="name">
+            <dd>{{ figure }}</dd>
+            <dt>{{ name.toLowerCase() }}</dt>
+          </div>
+        </dl>
+      </template>
+      <p v-else class="nothing">No breath work in this session yet. Choose a technique at the left to begin.</p>
+      <p class="visually-hidden" aria-live="polite">{{ told }}</p>
+    </section>
+    <SidePane v-model:open="drawerOpen" label="How it is led" opener="How it is led"
+      ><HowLed v-if="resolvedSection"
+    /></SidePane>
+  </div>
+  <SessionAway v-else />
+</template>
+
+<style scoped>
+.breath-view {
+  position: relative;
+  display: grid;
+  grid-template-columns: 218px minmax(0, 1fr) 344px;
+  height: 100%;
+}
+.breath-view.narrow {
+  grid-template-columns: 200px minmax(0, 1fr);
+}
+.middle {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+  min-width: 0;
+  min-height: 0;
+  padding: 14px 20px 18px;
+  overflow-y: auto;
+  background: var(--ground);
+}
+h1 {
+  overflow-wrap: anywhere;
+}
+.sub {
+  color: #4b5854;
+}
+.facts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 26px;
+}
+.facts dd {
+  font-size: 19px;
+  font-weight: 650;
+}
+.facts dt {
+  font-size: 14px;
+  color: #4b5854;
+}
+.nothing {
+  margin: auto;
+  padding: 24px;
+  text-align: center;
+}
+</style>

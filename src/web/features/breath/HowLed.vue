@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import Select from 'primevue/select'
+import { computed, defineAsyncComponent } from 'vue'
+import type { Seat } from '#model/section'
+import { practisedIn } from '#core/cautions'
+import { capital } from '#words/text'
+import { seatNames } from '#words/seats'
+import BreathChecks from './BreathChecks.vue'
+import LineField from './LineField.vue'
+import LocksFields from './LocksFields.vue'
+import RetentionLed from './RetentionLed.vue'
+import RoundsLed from './RoundsLed.vue'
+import { useBreath } from './use-breath.ts'
+
+/** How the section that is looked at is led; then what its block is cautioned for. */
+const { resolved, section, resolvedSection, put } = useBreath()
+const CautionList = defineAsyncComponent(() => import('#web/shared/cautions/CautionList.vue'))
+
+const asBefore = 'asBefore'
+const seats = [
+  { value: asBefore, words: 'as before it' },
+  ...Object.entries(seatNames).map(([value, words]) => ({ value, words })),
+]
+function setSeat(seat: Seat | typeof asBefore): void {
+  if (!section.value) return
+  const { seat: _, ...kept } = section.value
+  put(seat === asBefore ? kept : { ...kept, seat })
+}
+function setSay(say: string): void {
+  if (!section.value) return
+  const { say: _, ...kept } = section.value
+  put(say === '' ? kept : { ...kept, say })
+}
+const practised = computed(() => resolved.value && practisedIn(resolved.value))
+const before = computed(() => resolved.value?.techniques.flatMap(({ preparation }) => preparation) ?? [])
+const stopSigns = computed(() => [...new Set(resolved.value?.techniques.flatMap((one) => one.stopSigns))].join('; '))
+</script>
+
+<template>
+  <h2>How it is led</h2>
+  <BreathChecks />
+  <template v-if="section && resolvedSection">
+    <RoundsLed
+      v-if="section.kind === 'rounds' && resolvedSection.kind === 'rounds'"
+      :section="section"
+      :resolved="resolvedSection"
+    />
+    <RetentionLed v-if="section.kind === 'retention'" :section="section" />
+    <LocksFields v-if="section.kind === 'rounds' || section.kind === 'retention'" :section="section" />
+    <div class="part">
+      <span id="breath-seat" class="label">Seat</span>
+      <Select
+        fluid
+        aria-labelledby="breath-seat"
+        :model-value="section.seat ?? asBefore"
+        :options="seats"
+        option-label="words"
+        option-value="value"
+        @update:model-value="setSeat"
+      />
+      <LineField label="Said as it begins" :value="section.say ?? ''" @change="setSay" />
+    </div>
+  </template>
+  <CautionList v-if="practised" :practised="practised" />
+  <template v-if="before.length > 0">
+    <h3>Before</h3>
+    <p>{{ before.join(' ') }}</p>
+  </template>
+  <h3>Stop, and breathe as you like, at</h3>
+  <p>{{ capital(stopSigns) }}.</p>
+</template>
+
+<style scoped>
+h2 {
+  margin-bottom: 8px;
+}
+h3 {
+  margin: 14px 0 4px;
+  font-size: 16px;
+}
+p {
+  color: var(--ink-soft);
+}
+.part {
+  display: grid;
+  gap: 8px;
+  margin-bottom: 14px;
+}
+.label {
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+</style>

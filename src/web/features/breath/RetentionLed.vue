@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import Select from 'primevue/select'
+import { computed } from 'vue'
+import type { RetentionSection } from '#model/section'
+import { betweenLimits } from '#model/limits'
+import DurationField from '#web/shared/ui/DurationField.vue'
+import NumberField from '#web/shared/ui/NumberField.vue'
+import { useBreath } from './use-breath.ts'
+
+/** How a held breath is led: its count, how its end is told, belly strokes in the empty one, natural breath after. */
+const props = defineProps<{ section: RetentionSection }>()
+const { set } = useBreath()
+const second = { num: 1000, den: 1 }
+const paceS = computed(() => {
+  const { num, den } = props.section.pace ?? second
+  return num / den / 1000
+})
+const ends = [
+  { value: 'counts', words: 'its last counts' },
+  { value: 'bowl', words: 'a bowl at its end' },
+]
+function setStrokes(n: number): void {
+  const { strokes } = props.section
+  set(props.section, { strokes: n === 0 ? undefined : { pace: strokes?.pace ?? second, n } })
+}
+</script>
+
+<template>
+  <div class="led">
+    <NumberField
+      label="One count, s"
+      :value="paceS"
+      :least="0.25"
+      :most="10"
+      :grain="0.01"
+      :step="0.1"
+      @change="set(section, { pace: { num: Math.round($event * 1000), den: 1 } })"
+    />
+    <DurationField
+      label="Natural breath after"
+      :seconds="section.naturalAfterS ?? 30"
+      :limits="betweenLimits"
+      @change="set(section, { naturalAfterS: $event })"
+    />
+    <div>
+      <span id="breath-end" class="label">Its end is told by</span>
+      <Select
+        fluid
+        aria-labelledby="breath-end"
+        :model-value="section.countDown ?? 'counts'"
+        :options="ends"
+        option-label="words"
+        option-value="value"
+        @update:model-value="set(section, { countDown: $event === 'counts' ? undefined : $event })"
+      />
+    </div>
+    <NumberField
+      v-if="section.held === 'empty'"
+      label="Belly strokes"
+      :value="section.strokes?.n ?? 0"
+      :least="0"
+      :most="60"
+      @change="setStrokes"
+    />
+  </div>
+</template>
+
+<style scoped>
+.led {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+  align-items: end;
+  margin-bottom: 14px;
+}
+.label {
+  display: block;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+</style>

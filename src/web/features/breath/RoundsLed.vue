@@ -1,0 +1,183 @@
+<script setup lang="ts">
+import Select from 'primevue/select'
+import { computed } from 'vue'
+import type { NostrilList, RoundsSection } from '#model/section'
+import { betweenLimits } from '#model/limits'
+import type { ResolvedRounds } from '#core/breath'
+import DurationField from '#web/shared/ui/DurationField.vue'
+import NumberField from '#web/shared/ui/NumberField.vue'
+import { roundsAs } from './rounds-as.ts'
+import { useBreath } from './use-breath.ts'
+
+/** How rounds are led: the count, what is aloud, rests, leading in and out, nostrils, steps, places for the hands. */
+const props = defineProps<{ section: RoundsSection; resolved: ResolvedRounds }>()
+const { set } = useBreath()
+
+const paceS = computed(() => props.resolved.pace.num / props.resolved.pace.den / 1000)
+type Steps = NonNullable<RoundsSection['steps']>
+type Way = 'plain' | NostrilList | 'steps' | 'stations' | 'own'
+const ways: readonly { readonly value: Way; readonly words: string }[] = [
+  { value: 'plain', words: 'through both, as it comes' },
+  { value: 'alternate', words: 'nostrils in turn' },
+  { value: 'inLeft', words: 'in left, out right' },
+  { value: 'inRight', words: 'in right, out left' },
+  { value: 'outInTurn', words: 'in both, out in turn' },
+  { value: 'steps', words: 'in steps, with pauses' },
+  { value: 'stations', words: 'hands from place to place' },
+]
+const own = { value: 'own', words: 'a list of its own' } as const
+const way = computed((): Way => {
+  const { stations, steps, nostrils } = props.section
+  if (stations) return 'stations'
+  if (steps) return 'steps'
+  if (nostrils === undefined) return 'plain'
+  return typeof nostrils === 'string' ? nostrils : 'own'
+})
+function setWay(other: Way): void {
+  const { section } = props
+  const none = { nostrils: undefined, steps: undefined, stations: undefined, shown: undefined, first: undefined }
+  if (other === 'own') return
+  if (other === 'plain') set(section, none)
+  else if (other === 'steps') set(section, { ...none, steps: { in: 3, pauseHalf: 2 } })
+  else if (other === 'stations') {
+    const stations = ['Hands in front', 'Hands at the sides', 'Hands at the back'].map((place) => ({
+      place,
+      rounds: 5,
+    }))
+    set(section, { ...none, ...roundsAs(section, { stations }), shown: 3 })
+  } else set(section, { ...none, nostrils: other })
+}
+const silents = [
+  { value: 'turns', words: 'the turns' },
+  { value: 'none', words: 'nothing' },
+  { value: 'counts', words: 'every count' },
+]
+const partChoices = [
+  { value: 1, words: 'whole' },
+  ...[2, 3, 4].map((value) => ({ value, words: `in ${String(value)} steps` })),
+]
+const none: Steps = { pauseHalf: 2 }
+function setSteps(part: 'in' | 'out', parts: number): void {
+  const { [part]: _, ...kept } = props.section.steps ?? none
+  const next: Steps = parts === 1 ? kept : { ...kept, [part]: parts }
+  set(props.section, { steps: next.in === undefined && next.out === undefined ? undefined : next })
+}
+</script>
+
+<template>
+  <div class="led">
+    <NumberField
+      label="One count, s"
+      :value="paceS"
+      :least="0.25"
+      :most="10"
+      :grain="0.01"
+      :step="0.1"
+      @change="set(section, { pace: { num: Math.round($event * 1000), den: 1 } })"
+    />
+    <NumberField
+      label="Rounds counted aloud"
+      :value="resolved.countedRounds"
+      :least="0"
+      :most="500"
+      @change="set(section, { countedRounds: $event })"
+    />
+    <div>
+      <span id="breath-silent" class="label">In the others sounds</span>
+      <Select
+        fluid
+        aria-labelledby="breath-silent"
+        :model-value="section.silent ?? 'turns'"
+        :options="silents"
+        option-label="words"
+        option-value="value"
+        @update:model-value="set(section, { silent: $event === 'turns' ? undefined : $event })"
+      />
+    </div>
+    <DurationField
+      v-if="!section.stations"
+      label="Rest between sets"
+      :seconds="resolved.restMs / 1000"
+      :limits="betweenLimits"
+      @change="set(section, { restS: $event })"
+    />
+    <DurationField
+      label="“Breathe out” before"
+      :seconds="Math.round(resolved.leadInMs / 1000)"
+      :limits="{ leastS: 0, mostS: 60 }"
+      @change="set(section, { leadInS: $event })"
+    />
+    <DurationField
+      label="“Finish the breath” after"
+      :seconds="Math.round(resolved.wayOutMs / 1000)"
+      :limits="{ leastS: 0, mostS: 60 }"
+      @change="set(section, { wayOutS: $event })"
+    />
+    <div class="wide">
+      <span id="breath-way" class="label">The breath goes</span>
+      <Select
+        fluid
+        aria-labelledby="breath-way"
+        :model-value="way"
+        :options="way === 'own' ? [...ways, own] : [...ways]"
+        option-label="words"
+        option-value="value"
+        @update:model-value="setWay"
+      />
+    </div>
+    <template v-if="section.steps">
+      <Select
+        fluid
+        aria-label="Breathing in"
+        :model-value="section.steps.in ?? 1"
+        :options="partChoices"
+        :option-label="({ words }) => `in: ${words}`"
+        option-value="value"
+        @update:model-value="setSteps('in', $event)"
+      />
+      <Select
+        fluid
+        aria-label="Breathing out"
+        :model-value="section.steps.out ?? 1"
+        :options="partChoices"
+        :option-label="({ words }) => `out: ${words}`"
+        option-value="value"
+        @update:model-value="setSteps('out', $event)"
+      />
+      <NumberField
+        label="Counts of a pause"
+        :value="section.steps.pauseHalf / 2"
+        :least="0.5"
+        :most="4"
+        :grain="0.5"
+        @change="set(section, { steps: { ...section.steps, pauseHalf: $event * 2 } })"
+      />
+    </template>
+    <NumberField
+      v-if="section.stations"
+      label="Rounds a place, shown first"
+      :value="section.shown ?? 0"
+      :least="0"
+      :most="20"
+      @change="set(section, { shown: $event === 0 ? undefined : $event })"
+    />
+  </div>
+</template>
+
+<style scoped>
+.led {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+  align-items: end;
+  margin-bottom: 14px;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.label {
+  display: block;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+</style>

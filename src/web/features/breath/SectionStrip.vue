@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import { sectionMs } from '#core/breath'
+import { formatMs } from '#core/units'
+import { sectionName } from '#words/sections'
+import { useBreath } from './use-breath.ts'
+
+/** The block in true seconds, and its sections by name: to choose, and to move with the keys or by drawing. */
+const { resolved, at, chooseSection, moveBy, moveTo, remove } = useBreath()
+
+const sections = computed(() =>
+  (resolved.value?.sections ?? []).map((section) => ({
+    id: section.section.id,
+    name: sectionName(section),
+    ms: sectionMs(section),
+    quiet: section.kind === 'natural',
+  })),
+)
+function keys(event: KeyboardEvent, index: number): void {
+  const by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : undefined
+  if (event.key === 'Delete') remove()
+  else if (by === undefined) return
+  else if (event.altKey) moveBy(by)
+  else chooseSection(Math.min(sections.value.length - 1, Math.max(0, index + by)))
+  event.preventDefault()
+}
+let dragged: number | undefined
+function drop(index: number): void {
+  if (dragged !== undefined) moveTo(dragged, index)
+  dragged = undefined
+}
+</script>
+
+<template>
+  <div class="sections">
+    <div class="scale" aria-hidden="true">
+      <i
+        v-for="({ id, ms, quiet }, index) in sections"
+        :key="id"
+        :class="{ chosen: index === at, quiet }"
+        :style="{ flexGrow: ms }"
+      />
+    </div>
+    <ol class="strip" aria-label="Sections of this block">
+      <li v-for="({ id, name, ms, quiet }, index) in sections" :key="id">
+        <button
+          type="button"
+          draggable="true"
+          :class="{ chosen: index === at, quiet }"
+          :aria-current="index === at"
+          :tabindex="index === at ? 0 : -1"
+          @click="chooseSection(index)"
+          @keydown="keys($event, index)"
+          @dragstart="dragged = index"
+          @dragover.prevent
+          @drop.prevent="drop(index)"
+        >
+          <span class="what">{{ name }}</span><span class="time">{{ formatMs(ms) }}</span>
+        </button>
+      </li>
+    </ol>
+    <p class="acts">
+      <Button size="small" text severity="secondary" label="Earlier" :disabled="at === 0" @click="moveBy(-1)" />
+      <Button
+        size="small"
+        text
+        severity="secondary"
+        label="Later"
+        :disabled="at === sections.length - 1"
+        @click="moveBy(1)"
+      />
+      <Button
+        size="small"
+        text
+        severity="secondary"
+        label="Remove this section"
+        :disabled="sections.length < 2"
+        @click="remove"
+      />
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.strip {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+/* The block in true seconds; what is chosen and moved stands under it by name. */
+.scale {
+  display: flex;
+  gap: 1px;
+  height: 10px;
+  margin-bottom: 6px;
+}
+.scale i {
+  flex: 0 1 0;
+  min-width: 1px;
+  background: var(--breath);
+}
+.scale .quiet {
+  background: #b9c3bd;
+}
+.scale .chosen {
+  background: var(--chosen);
+  outline: 1px solid var(--ink);
+}
+li {
+  flex: 1 1 112px;
+  max-width: 220px;
+}
+.strip button {
+  display: flex;
+  flex-direction: column;
+  justify-content: space-between;
+  width: 100%;
+  height: 100%;
+  min-height: 46px;
+  padding: 5px 8px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--breath-wash);
+  color: var(--ink);
+  font: inherit;
+  font-size: 14.5px;
+  line-height: 1.2;
+  text-align: left;
+  cursor: pointer;
+}
+.strip .quiet {
+  background: var(--sheet);
+}
+.strip .chosen {
+  background: var(--chosen-wash);
+  outline: 2px solid var(--ink);
+}
+.what {
+  overflow-wrap: anywhere;
+}
+.time {
+  font-size: 13.5px;
+  color: #4b5854;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px;
+  margin-top: 4px;
+}
+</style>
