@@ -127,7 +127,7 @@ test('Lead says which section, which place and nostril, and counts a held breath
         kind: 'retention',
         id: 'held',
         held: 'full',
-        half: 60,
+        half: 32,
         lead: { in: 8, out: 8 },
         times: 1,
         leadInS: 0,
@@ -157,8 +157,27 @@ test('Lead says which section, which place and nostril, and counts a held breath
   await expect(lit).toContainText('Natural breath')
   await at(210)
   await expect(lit).toContainText('section 4 of 4')
-  await expect(lit).toContainText('hold full 30')
-  await expect(lit.locator('.count')).toHaveText('22')
+  await expect(lit).toContainText('hold full 16')
+  await expect(lit.locator('.count')).toHaveText('8')
   await at(215)
-  await expect(lit.locator('.count')).toHaveText('17')
+  await expect(lit.locator('.count')).toHaveText('3')
+})
+
+test('what may not be led as planned is told before Start, and led as natural breath by one press', async ({
+  page,
+  house,
+}) => {
+  const held: Section = { kind: 'retention', id: 'held', held: 'full', half: 16, lead: { in: 8, out: 8 }, times: 2 }
+  await house.create({ ...session([{ kind: 'natural', id: 'quiet', s: 300 }, held]), stage: 2 })
+  await page.goto(`${house.address}plan/reed-and-bellows`)
+  await page.getByRole('button', { name: /^1 to mend/ }).click()
+  await expect(page.getByText('Held full for 8 counts, 8 s').last()).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Set aside: Held/ })).toHaveCount(0)
+  await page.getByRole('link', { name: 'Lead', exact: true }).click()
+  const told = page.getByRole('region', { name: 'Not led as it is planned' })
+  await expect(told).toContainText('natural breath for 1:44 in its place')
+  await expect(page.getByRole('button', { name: 'Start', exact: true })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Start with natural breath there' }).click()
+  await expect(page.getByRole('region', { name: 'Now' })).toContainText('section 1 of 2')
+  await expect(page.getByRole('region', { name: 'Next' })).toContainText('Natural breath')
 })

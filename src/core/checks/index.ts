@@ -1,6 +1,8 @@
 export { balanceOf } from './balance.ts'
 export type { Balance, Doings, Felt, InPosition, Quiet } from './balance.ts'
 export { checkSession } from './check.ts'
+export { leadable, locksLead } from './lead-lock.ts'
+export type { Leadable } from './lead-lock.ts'
 export type { CheckInput, Noticed } from './check.ts'
 export { rules } from './registry.ts'
 export type { FindingCode, SessionFacts } from './facts.ts'

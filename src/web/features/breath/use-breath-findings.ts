@@ -1,5 +1,6 @@
 import { createSharedComposable, watchDebounced } from '@vueuse/core'
 import { computed, shallowRef } from 'vue'
+import { locksLead } from '#core/checks'
 import type { Noticed } from '#core/checks'
 import { countGrades, withSetAside } from '#core/finding'
 import { countWords } from '#words/grades'
@@ -29,7 +30,10 @@ export const useBreathFindings = createSharedComposable(() => {
   const findings = computed(() =>
     store.document
       ? withSetAside(found.value, store.document)
-          .filter(({ finding, aside }) => aside === undefined && ids.value.has(finding.place.blockId ?? ''))
+          .filter(
+            ({ finding, aside }) =>
+              (aside === undefined || locksLead(finding)) && ids.value.has(finding.place.blockId ?? ''),
+          )
           .map(({ finding }) => finding)
       : [],
   )

@@ -11,7 +11,15 @@ import { ports } from '#web/shared/ports.ts'
 import { endOf, nextStart } from './promised-end.ts'
 import NumberField from '#web/shared/ui/NumberField.vue'
 
-const props = defineProps<{ session: Session; totalMs: number; fetch: readonly string[] }>()
+const props = defineProps<{
+  session: Session
+  totalMs: number
+  fetch: readonly string[]
+  /** What is given to natural breath, because it may not be led as it is planned. */
+  instead: readonly { readonly name: string; readonly s: number }[]
+  /** Whether it may be led at all. */
+  mayBeLed: boolean
+}>()
 const emit = defineEmits<{
   start: [details: { people: number; startsAtMs: number | undefined; promisedMoreMs: number }]
   soundCheck: []
@@ -87,9 +95,21 @@ function check(): void {
       <Button severity="secondary" outlined label="+1 min" @click="moreMin += 1" />
     </div>
     <p v-if="fetch.length > 0" class="fetch"><span>Each person fetches</span> {{ fetch.join(', ') }}</p>
+    <section v-if="instead.length > 0 || !mayBeLed" class="instead" aria-label="Not led as it is planned">
+      <p v-for="({ name, s }, index) in instead" :key="index">
+        <b>{{ name }}</b> is not led as it is planned: natural breath for {{ formatDuration(s) }} in its place.
+      </p>
+      <p v-if="!mayBeLed">This cannot be led as it is planned, and nothing can stand for it.</p>
+      <RouterLink :to="{ name: 'breath', params: { id: session.id } }">See in Breath why</RouterLink>
+    </section>
     <div class="acts">
       <Button severity="secondary" outlined label="Sound check" @click="emit('soundCheck')" />
-      <Button class="start" label="Start" @click="start" />
+      <Button
+        v-if="mayBeLed"
+        class="start"
+        :label="instead.length > 0 ? 'Start with natural breath there' : 'Start'"
+        @click="start"
+      />
       <RouterLink :to="{ name: 'plan', params: { id: session.id } }">Back to Plan</RouterLink>
     </div>
     <p class="notice">Say first: “{{ teacherPrompt }}”</p>
@@ -117,6 +137,11 @@ label {
 }
 .sum {
   font-size: 22px;
+}
+.instead {
+  padding: 10px 14px;
+  border-left: 4px solid var(--chosen);
+  background: var(--sheet);
 }
 .fields {
   display: grid;

@@ -21,11 +21,13 @@ import LeadStage from './LeadStage.vue'
 import { endOf } from './promised-end.ts'
 import StopCard from './StopCard.vue'
 import { useLead } from './use-lead.ts'
+import { useLeadable } from './use-leadable.ts'
 import { useLeadPresses } from './use-lead-presses.ts'
 
 const route = useRoute()
 const router = useRouter()
 const store = useSessionStore()
+const { made, instead } = useLeadable()
 const cardShown = ref(false)
 const leaving = ref(false)
 const dim = ref(0)
@@ -69,18 +71,18 @@ async function start(details: {
   startsAtMs: number | undefined
   promisedMoreMs: number
 }): Promise<void> {
-  const session = store.document
-  if (!session || !store.timeline) return
+  const { session, timeline } = made.value ?? {}
+  if (!session || !timeline) return
   const startedAtMs = ports().epochMs()
   const promisedEndMs = endOf({
     startsAtMs: details.startsAtMs,
     nowMs: startedAtMs,
     lengthS: session.lengthS,
-    totalMs: store.timeline.totalMs,
+    totalMs: timeline.totalMs,
     moreMs: details.promisedMoreMs,
   })
   await lead.begin(
-    ledStart(session, store.timeline, {
+    ledStart(session, timeline, {
       id: nanoid(),
       people: details.people,
       startedAtMs,
@@ -160,6 +162,8 @@ const press = useLeadPresses({
       :session="store.document"
       :total-ms="store.timeline.totalMs"
       :fetch="fetchList(store.timeline)"
+      :instead="instead"
+      :may-be-led="made !== undefined"
       @start="start"
       @sound-check="lead.soundCheck"
     />

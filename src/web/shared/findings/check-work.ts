@@ -1,5 +1,5 @@
 import type { Session } from '#model/session'
-import { balanceOf, checkSession } from '#core/checks'
+import { balanceOf, checkSession, leadable } from '#core/checks'
 import type { CheckInput } from '#core/checks'
 import type { Catalog } from '#core/session'
 import type { Timeline } from '#core/timeline'
@@ -17,5 +17,8 @@ const inputOf = (session: Session, timeline: Timeline, catalog: Catalog): CheckI
 
 export const findingsOf = (session: Session, timeline: Timeline, catalog: Catalog) =>
   checkSession(inputOf(session, timeline, catalog))
+/** The session as it may be led; undefined where nothing can stand for what may not. */
+export const leadableOf = (session: Session, timeline: Timeline, catalog: Catalog) =>
+  leadable(inputOf(session, timeline, catalog))
 export const figuresOf = (session: Session, timeline: Timeline, catalog: Catalog) =>
   balanceOf(inputOf(session, timeline, catalog))

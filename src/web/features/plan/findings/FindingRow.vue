@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, nextTick, ref, useId, useTemplateRef } from 'vue'
+import { locksLead } from '#core/checks'
 import type { Noticed } from '#core/checks'
 import type { Judged } from '#core/finding'
 import { formatMs } from '#core/units'
@@ -70,7 +71,7 @@ function done(): void {
       />
       <Button v-if="judged.aside" size="small" text severity="secondary" label="Take back" @click="takeBack(finding)" />
       <Button
-        v-else-if="!asking"
+        v-else-if="!asking && !locksLead(finding)"
         size="small"
         text
         severity="secondary"

@@ -1,5 +1,6 @@
 import { useDebounceFn, useTimeoutFn } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
+import { locksLead } from '#core/checks'
 import type { Noticed } from '#core/checks'
 import { countGrades, settingAside, takingBack, withSetAside } from '#core/finding'
 import type { Judged } from '#core/finding'
@@ -21,6 +22,10 @@ const shown = ref(false)
 /** The rules; with the server away, before they were ever fetched, there are none: the next change asks again. */
 const fetchWork = () => import('#web/shared/findings/check-work.ts').catch(() => undefined)
 const work = shallowRef<Awaited<ReturnType<typeof fetchWork>>>()
+
+/** What keeps a class from being led is not set aside, whatever a document says. */
+const neverAside = (judged: Judged<Noticed>): Judged<Noticed> =>
+  judged.aside && locksLead(judged.finding) ? { ...judged, aside: undefined } : judged
 
 /** Watches the session and finds what needs a look. To be called once, by the view. */
 export function watchFindings(): void {
@@ -52,7 +57,7 @@ export function useFindings() {
   const { store, document, timeline, tell, choose } = usePlan()
   const own = useOwnStore()
   const judged = computed<readonly Judged<Noticed>[]>(() =>
-    document.value && findings.value ? withSetAside(findings.value, document.value) : [],
+    document.value && findings.value ? withSetAside(findings.value, document.value).map(neverAside) : [],
   )
   /** Before the first check there is nothing to say, not even that nothing was found. */
   const isChecked = computed(() => findings.value !== undefined)

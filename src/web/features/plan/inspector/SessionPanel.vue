@@ -2,10 +2,12 @@
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import Textarea from 'primevue/textarea'
+import { computed } from 'vue'
 import type { Session } from '#model/session'
 import { sessionLimits } from '#model/limits'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { levelChoices, practiceChoices } from '#words/practices'
+import { settingChoices, stageChoices } from '#words/stages'
 import { openDialog, showCompare } from '../dialogs.ts'
 import { usePlan } from '../use-plan.ts'
 import AnswersPart from './AnswersPart.vue'
@@ -15,7 +17,10 @@ import WordingPart from './WordingPart.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
 import NameField from '#web/shared/ui/NameField.vue'
 
-defineProps<{ session: Session }>()
+const props = defineProps<{ session: Session }>()
+const hasBreath = computed(() =>
+  props.session.blocks.some((block) => block.kind === 'breath' || (block.kind === 'hold' && block.breathOver)),
+)
 const { store } = usePlan()
 
 const set = (details: Partial<Omit<Session, 'schema' | 'id' | 'blocks'>>, words: string) => {
@@ -58,6 +63,28 @@ const print = () => {
       option-value="value"
       @update:model-value="set({ level: $event }, 'change the level')"
     />
+    <span id="session-setting" class="label">Held</span>
+    <Select
+      aria-labelledby="session-setting"
+      fluid
+      :model-value="session.setting ?? 'room'"
+      :options="settingChoices"
+      option-label="words"
+      option-value="value"
+      @update:model-value="set({ setting: $event }, 'change where it is held')"
+    />
+    <template v-if="hasBreath">
+      <span id="session-stage" class="label">Stage of breath work</span>
+      <Select
+        aria-labelledby="session-stage"
+        fluid
+        :model-value="session.stage ?? 2"
+        :options="stageChoices(session.stage)"
+        option-label="words"
+        option-value="value"
+        @update:model-value="set({ stage: $event }, 'change the stage of breath work')"
+      />
+    </template>
     <AnswersPart :session="session" />
     <WordingPart :session="session" />
     <label for="session-purpose">Purpose</label>

@@ -1,0 +1,72 @@
+import fc from 'fast-check'
+import type { Session } from '#model/session'
+import { checkSession, leadable, locksLead } from '#core/checks'
+import { orThrow } from '#core/result'
+import { compileTimeline } from '#core/timeline'
+import { cautionBook } from '#library/cautions/book'
+import { shippedCatalog } from '#library/shipped'
+import { sessions } from '#testing/arbitraries'
+import { aRetention, breathDocuments, breathing, someRounds } from '#testing/breath-documents'
+import { inCounts, second } from '#testing/breath'
+import { aHold, aSession } from '#testing/sessions'
+
+const inputOf = (session: Session) => ({
+  session,
+  timeline: orThrow(compileTimeline(session, shippedCatalog)),
+  catalog: shippedCatalog,
+  book: cautionBook,
+})
+const locked = (session: Session): string[] =>
+  checkSession(inputOf(session))
+    .filter(locksLead)
+    .map(({ code }) => code)
+
+test('what nothing keeps from being led is led as it is', () => {
+  const session = breathing([someRounds()])
+  const made = leadable(inputOf(session))
+  expect(made?.session).toBe(session)
+  expect(made?.instead).toEqual([])
+})
+
+test('a held breath past the stage is given to natural breath of its length; all else stays', () => {
+  const session = breathing([someRounds(), aRetention({ half: 16, times: 2 })])
+  expect(locked(session)).toContain('HOLD_PAST_STAGE')
+  const made = leadable(inputOf(session))
+  expect(made?.timeline.totalMs).toBe(inputOf(session).timeline.totalMs)
+  // Twice: breathe out 6 s, in 4, out 4, held 8, natural breath 30.
+  expect(made?.instead).toEqual([{ blockId: 'breath', s: 104 }])
+  expect(made?.session.blocks[1]).toMatchObject({ sections: [{ kind: 'rounds' }, { kind: 'natural', s: 104 }] })
+})
+
+test('counted breath over a hold that may not be led is left away, and the hold stays', () => {
+  const over = { techniqueId: 'long-exhale', pace: second, pattern: inCounts(4, 4, 6, 0) }
+  const session = aSession([aHold('knees-to-chest', { hold: { holdS: 120 }, breathOver: over })])
+  const made = leadable(inputOf(session))
+  expect(made?.session.blocks).toEqual([aHold('knees-to-chest', { hold: { holdS: 120 } })])
+})
+
+test.each(Object.entries(breathDocuments))(
+  'with %s the class can be led all the same, and takes as long',
+  (_, { with: session }) => {
+    const made = leadable(inputOf(session))
+    expect(made && locked(made.session)).toEqual([])
+    expect(Math.abs((made?.timeline.totalMs ?? 0) - inputOf(session).timeline.totalMs)).toBeLessThan(1000)
+  },
+)
+
+test('property: whatever is planned can be led, at the lowest stage too', () => {
+  fc.assert(
+    fc.property(
+      sessions(4),
+      fc.constantFrom(1, 2, 4, 6),
+      fc.constantFrom('room' as const, 'home' as const),
+      (plan, stage, setting) => {
+        const session = { ...plan, stage, setting }
+        fc.pre(compileTimeline(session, shippedCatalog).ok)
+        const made = leadable(inputOf(session))
+        expect(made && locked(made.session)).toEqual([])
+      },
+    ),
+    { numRuns: 60 },
+  )
+})
