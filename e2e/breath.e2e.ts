@@ -90,6 +90,20 @@ test('what may not be held at the stage is said beside the block, and mended', a
   await expect(page.getByLabel('Held full', { exact: true })).toHaveValue('0')
 })
 
+test('the ladder of weeks is drawn from the step it begins at, and says where one stands', async ({ page, house }) => {
+  await open(page, house.address)
+  const ladder = page.getByRole('region', { name: 'The ladder of weeks' })
+  const ask = async (label: string, value: string) => {
+    await ladder.getByLabel(label, { exact: true }).fill(value)
+    await ladder.getByLabel(label, { exact: true }).press('Enter')
+  }
+  await ask('Even weeks before', '6')
+  await ask('Now in week', '6')
+  await expect(ladder).toContainText('Week 6: step 9')
+  const steps = await ladder.getByRole('listitem').allTextContents()
+  expect(steps.map((text) => Number(/Step (\d+)/.exec(text)?.[1]))).toEqual([6, 6, 7, 8, 9, 9, 10, 10])
+})
+
 test('a session without breath work says how to begin, and a technique begins it', async ({ page, house }) => {
   await page.goto(`${house.address}breath/sunday-long-rest`)
   await expect(page.getByText('No breath work in this session yet.')).toBeVisible()

@@ -84,6 +84,7 @@ const pictures: readonly Picture[] = [
       await page.waitForTimeout(1200)
     },
   },
+  { name: 'breath', path: 'breath/thursday-slow-hour' },
   // Last, since each of them begins a class.
   { name: 'lead-hold', path: 'lead/thursday-slow-hour', act: leadFor(inDeerS) },
   { name: 'lead-breath', path: 'lead/thursday-slow-hour', act: leadFor(220) },

@@ -7,6 +7,7 @@ import { factRows, sectionName } from '#words/sections'
 import SessionAway from '#web/shared/session/SessionAway.vue'
 import SidePane from '#web/shared/ui/SidePane.vue'
 import BreathBlocks from './BreathBlocks.vue'
+import BreathLadder from './BreathLadder.vue'
 import HowLed from './HowLed.vue'
 import RoundDrawing from './RoundDrawing.vue'
 import SectionForm from './SectionForm.vue'
@@ -58,6 +59,7 @@ const drawerOpen = ref(false)
             <dt>{{ name.toLowerCase() }}</dt>
           </div>
         </dl>
+        <BreathLadder />
       </template>
       <p v-else class="nothing">No breath work in this session yet. Choose a technique at the left to begin.</p>
       <p class="visually-hidden" aria-live="polite">{{ told }}</p>
