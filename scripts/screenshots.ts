@@ -5,7 +5,7 @@ import { chromium } from '@playwright/test'
 import type { Page } from '@playwright/test'
 import { prepareDemo } from '#server/demo/seed'
 import { startServer } from '#server/start'
-import { chromiumArguments, chromiumPath, ensureChromium } from './shared/chromium.ts'
+import { chromiumArguments, ensureChromium, pictureChromiumPath } from './shared/chromium.ts'
 import { buildPages, pagesFolder, rootFolder } from './shared/pages.ts'
 import { runScript } from './shared/serve.ts'
 
@@ -111,7 +111,7 @@ runScript(async () => {
     file,
     pagesFolder,
   )
-  const browser = await chromium.launch({ executablePath: chromiumPath(), args: chromiumArguments })
+  const browser = await chromium.launch({ executablePath: pictureChromiumPath(), args: chromiumArguments })
   const target = join(rootFolder, 'docs', 'screenshots')
   mkdirSync(target, { recursive: true })
   for (const { name, path, act, size = { width: 1280, height: 800 } } of pictures) {

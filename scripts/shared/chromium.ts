@@ -8,6 +8,10 @@ const debians = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'] as con
 export const chromiumPath = (): string =>
   process.env['ZOVRIN_CHROMIUM'] ?? debians.find((path) => existsSync(path)) ?? debians[0]
 
+/** For pictures the one with a window, where it is there: it can keep a screen awake, as a teacher's can. */
+export const pictureChromiumPath = (): string =>
+  process.env['ZOVRIN_CHROMIUM'] ?? debians.findLast((path) => existsSync(path)) ?? debians[0]
+
 export const chromiumArguments = ['--no-sandbox', '--disable-background-networking']
 
 /** Makes sure there is a Chromium, from Debian's packages where the user may; else throws what to run. */

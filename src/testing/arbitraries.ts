@@ -171,6 +171,18 @@ const anySection: fc.Arbitrary<Section> = fc.oneof(
     },
     { requiredKeys: ['kind', 'id', 'held', 'half', 'lead', 'times'] },
   ),
+  fc.record(
+    {
+      kind: fc.constant('strokes' as const),
+      id: fc.constant('s'),
+      techniqueId: fc.constantFrom('short-exhales', 'bellows-breath'),
+      pace: paces,
+      strokes: s(1, 30),
+      rounds: s(1, 3),
+      naturalAfterS: s(0, 90),
+    },
+    { requiredKeys: ['kind', 'id', 'techniqueId', 'pace', 'strokes', 'rounds'] },
+  ),
 )
 
 /** Breath blocks of one to four sections of any kind, without their id. */

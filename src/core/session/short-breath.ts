@@ -10,13 +10,18 @@ export interface ShortBreath {
   readonly afterS: Seconds
 }
 
-/** The section a block is about, by its place: its first rounds, else the longest natural breath, else its first. */
+/**
+ * The section a block is about, by its place: its first rounds, else the first natural breath of a technique, else the
+ * first that is more than natural breath, else its first.
+ */
 export function mainSection(sections: readonly Section[]): number {
-  const rounds = sections.findIndex(({ kind }) => kind === 'rounds')
-  if (rounds >= 0) return rounds
-  const lengths = sections.map((section) => (section.kind === 'natural' ? (section.s ?? 0) : -1))
-  const longest = lengths.indexOf(Math.max(...lengths))
-  return (lengths[longest] ?? -1) < 0 ? 0 : longest
+  const preferred: readonly ((section: Section) => boolean)[] = [
+    ({ kind }) => kind === 'rounds',
+    (section) => section.kind === 'natural' && section.techniqueId !== undefined,
+    ({ kind }) => kind !== 'natural',
+  ]
+  const found = preferred.map((is) => sections.findIndex(is)).find((at) => at >= 0)
+  return found ?? 0
 }
 
 /** The technique a block is called by: of its first counted or taught section, else the first it names. */

@@ -3,8 +3,9 @@ import type { Section } from '#model/section'
 import { sectionSchema } from '#model/section'
 import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
+import { breaths } from '#testing/arbitraries'
 import { inCounts, second } from '#testing/breath'
-import { blockFacts, layOutSection, resolveSection, sectionFacts, slopedPatterns } from '#core/breath'
+import { blockFacts, layOutSection, resolveSection, sectionFacts, sectionMs, slopedPatterns } from '#core/breath'
 import type { Stretch } from '#core/breath'
 
 const resolved = (section: Section) => orThrow(resolveSection(section, shippedCatalog.techniques))
@@ -278,6 +279,16 @@ describe('facts', () => {
     rounds({ id: 'b', pattern: inCounts(4, 4, 8, 0), amount: { sets: 1, roundsPerSet: 3 } }),
     { kind: 'retention', id: 'h', held: 'full', half: 10, lead: { in: 8, out: 8 }, times: 2 },
   ]
+
+  test('say how long a section takes without laying it out, to the millisecond', () => {
+    fc.assert(
+      fc.property(breaths, (block) => {
+        for (const section of block.sections.map(resolved))
+          expect(sectionMs(section)).toBe(sectionFacts(section).totalMs)
+      }),
+      { numRuns: 100 },
+    )
+  })
 
   test('of a block are the sums and extremes of its sections’', () => {
     const each = block.map((section) => sectionFacts(resolved(section)))
