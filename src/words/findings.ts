@@ -148,6 +148,7 @@ const words: {
   RETENTION_UNANNOUNCED: (facts) => ({
     title: `A breath held ${formatDuration(facts.heldS)} is not announced`,
     reason: 'Its length is said before it starts, so that anybody can leave it out.',
+    mend: 'Put natural breath before it',
   }),
   BREATH_AFTER_STRONG: (facts, catalog) => ({
     title: `Counted breath ${formatDuration(facts.restS)} after ${poseIn(catalog, facts.poseId)?.names.english ?? 'a strong hold'}`,

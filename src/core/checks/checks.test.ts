@@ -10,7 +10,7 @@ import { cautionBook } from '#library/cautions/book'
 import { shippedCatalog } from '#library/shipped'
 import { templates } from '#library/templates'
 import { thursdaySlowHour } from '#server/demo/sessions'
-import { breathDocuments } from '#testing/breath-documents'
+import { aRetention, breathDocuments, breathing, someRounds } from '#testing/breath-documents'
 import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 
 const check = (session: Session): Noticed[] => {
@@ -424,4 +424,39 @@ test('a pose put in as it comes has no cues too close and is not talked through,
     ),
   )
   expect(amiss).toEqual([])
+})
+
+describe('held breaths are told in the quiet before them', () => {
+  const found7 = (...sections: Parameters<typeof breathing>[0]) =>
+    found(breathing(sections, { stage: 6 }), 'RETENTION_UNANNOUNCED')
+  const quietFor = (s: number) => ({ kind: 'natural', id: 'quiet', s }) as const
+  const sloped = (restS: number) =>
+    someRounds({
+      pattern: { in: 8, full: 2, out: 8, empty: 0 },
+      amount: { sets: 3, roundsPerSet: 2 },
+      slope: { part: 'full', byHalf: 2, everySets: 1, to: 6 },
+      restS,
+    })
+
+  test('with eight seconds of it nothing is missed, with less its mend makes it eight', () => {
+    expect(found7(someRounds({ wayOutS: 0 }), quietFor(8), aRetention())).toBeUndefined()
+    const short = found7(someRounds({ wayOutS: 0 }), quietFor(7), aRetention())
+    expect(short?.facts).toEqual({ heldS: 8 })
+    expect(short?.mend).toMatchObject({ edits: [{ block: { sections: [{}, { kind: 'natural', s: 8 }, {}] } }] })
+  })
+
+  test('where none stands before it, its mend puts it in', () => {
+    const none = found7(someRounds(), aRetention())
+    expect(none?.mend).toMatchObject({ edits: [{ block: { sections: [{}, { kind: 'natural', s: 8 }, {}] } }] })
+  })
+
+  test('a slope of what is held has each change told in the rest before it', () => {
+    expect(found7(sloped(8))).toBeUndefined()
+    expect(found7(sloped(5))?.mend).toMatchObject({ edits: [{ block: { sections: [{ restS: 8 }] } }] })
+  })
+
+  test('the first section is told as the block begins, and what is not held needs no words', () => {
+    expect(found7(aRetention())).toBeUndefined()
+    expect(found7(someRounds(), someRounds({ id: 'again' }))).toBeUndefined()
+  })
 })
