@@ -38,7 +38,7 @@ test('a block is composed of sections: put in, changed, moved and taken back, an
   await page.getByLabel('What is attended to').fill('The breath as it comes')
   await page.getByLabel('What is attended to').press('Enter')
   await putIn(page, 'Three-part breath')
-  await pick(page, 'How much', 'breaths, uncounted')
+  await pick(page, 'Done as', 'breaths, uncounted')
   await expect(sections(page)).toHaveCount(3)
 
   // A ratio typed in one line, of a base.
@@ -58,6 +58,11 @@ test('a block is composed of sections: put in, changed, moved and taken back, an
   await sections(page).first().getByRole('button').focus()
   await page.keyboard.press('Alt+ArrowRight')
   await expect(sections(page).nth(0)).toContainText('Natural breath')
+  await expect(sections(page).nth(1).getByRole('button')).toBeFocused()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Three-part breath')
+  await expect(sections(page).nth(2).getByRole('button')).toBeFocused()
+  await page.keyboard.press('ArrowLeft')
   await page.getByRole('button', { name: 'Undo: move a section' }).click()
   await expect(sections(page).nth(0)).toContainText('Even breath')
   await saved(page)
@@ -70,7 +75,7 @@ test('a block is composed of sections: put in, changed, moved and taken back, an
       shown: 3,
     },
     { kind: 'natural', attend: 'The breath as it comes' },
-    { kind: 'rounds', techniqueId: 'three-part-breath', amount: { breaths: 9, aboutS: 8 } },
+    { kind: 'rounds', techniqueId: 'three-part-breath', amount: { breaths: 23, aboutS: 8 } },
   ])
 
   // Plan has the same block, and says what is in it.

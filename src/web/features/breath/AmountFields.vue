@@ -10,16 +10,15 @@ import { counted } from '#words/text'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
 
-/** How many rounds: in sets, in all, as many as fill a time, or uncounted breaths. */
+/** How many rounds: in sets, in all, as many as fill a time; or how many uncounted breaths. */
 const props = defineProps<{ section: RoundsSection; resolved: ResolvedRounds | undefined }>()
 const emit = defineEmits<{ change: [amount: RoundsAmount] }>()
 
-type Way = 'sets' | 'rounds' | 'fill' | 'uncounted'
+type Way = 'sets' | 'rounds' | 'fill'
 const ways: readonly { readonly value: Way; readonly words: string }[] = [
   { value: 'sets', words: 'sets of rounds' },
   { value: 'rounds', words: 'rounds in all' },
   { value: 'fill', words: 'as many as fit a time' },
-  { value: 'uncounted', words: 'breaths, uncounted' },
 ]
 const amount = computed((): RoundsAmount => {
   const { sets = [] } = props.resolved ?? {}
@@ -28,7 +27,7 @@ const amount = computed((): RoundsAmount => {
 const way = computed((): Way => {
   if ('sets' in amount.value) return 'sets'
   if ('rounds' in amount.value) return 'rounds'
-  return 'fillS' in amount.value ? 'fill' : 'uncounted'
+  return 'fill'
 })
 /** Another way to say how much, with what comes nearest to it. */
 function setWay(other: Way): void {
@@ -39,7 +38,6 @@ function setWay(other: Way): void {
   if (other === 'rounds') emit('change', { rounds: Math.max(1, rounds), roundsPerSet })
   if (other === 'fill')
     emit('change', { fillS: Math.max(60, Math.ceil((facts?.totalMs ?? 60_000) / 1000)), roundsPerSet })
-  if (other === 'uncounted') emit('change', { breaths: Math.max(1, rounds), aboutS: 8 })
 }
 const filled = computed(() => {
   if (!props.resolved || way.value !== 'fill') return ''
@@ -51,6 +49,7 @@ const filled = computed(() => {
 <template>
   <div v-if="!section.stations" class="amount">
     <Select
+      v-if="!('breaths' in amount)"
       fluid
       aria-label="How much"
       :model-value="way"

@@ -4,7 +4,7 @@ import { ref, useId, watch } from 'vue'
 import { textLimits } from '#model/limits'
 
 /** A line of words, taken when the field is left. */
-const props = defineProps<{ label: string; value: string }>()
+const props = defineProps<{ label: string; value: string; needed?: boolean }>()
 const emit = defineEmits<{ change: [value: string] }>()
 const id = useId()
 const text = ref(props.value)
@@ -13,7 +13,10 @@ watch(
   (value) => (text.value = value),
 )
 function take(): void {
-  if (text.value.trim() !== props.value) emit('change', text.value.trim())
+  const typed = text.value.trim()
+  // What is needed stays as it was when it is left empty.
+  if (typed === '' && props.needed) text.value = props.value
+  else if (typed !== props.value) emit('change', typed)
 }
 </script>
 

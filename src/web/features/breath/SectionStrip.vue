@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed } from 'vue'
+import { computed, nextTick, useTemplateRef } from 'vue'
 import { sectionMs } from '#core/breath'
 import { formatMs } from '#core/units'
 import { sectionName } from '#words/sections'
@@ -17,13 +17,17 @@ const sections = computed(() =>
     quiet: section.kind === 'natural',
   })),
 )
-function keys(event: KeyboardEvent, index: number): void {
+const strip = useTemplateRef('strip')
+async function keys(event: KeyboardEvent): Promise<void> {
   const by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : undefined
-  if (event.key === 'Delete') remove()
-  else if (by === undefined) return
-  else if (event.altKey) moveBy(by)
-  else chooseSection(Math.min(sections.value.length - 1, Math.max(0, index + by)))
+  if (by === undefined && event.key !== 'Delete') return
   event.preventDefault()
+  if (by === undefined) remove()
+  else if (event.altKey) moveBy(by)
+  else chooseSection(Math.min(sections.value.length - 1, Math.max(0, at.value + by)))
+  // The focus goes where the section that is looked at has come to.
+  await nextTick()
+  strip.value?.querySelector<HTMLElement>('[aria-current=true]')?.focus()
 }
 let dragged: number | undefined
 function drop(index: number): void {
@@ -42,7 +46,7 @@ function drop(index: number): void {
         :style="{ flexGrow: ms }"
       />
     </div>
-    <ol class="strip" aria-label="Sections of this block">
+    <ol ref="strip" class="strip" aria-label="Sections of this block">
       <li v-for="({ id, name, ms, quiet }, index) in sections" :key="id">
         <button
           type="button"
@@ -51,7 +55,7 @@ function drop(index: number): void {
           :aria-current="index === at"
           :tabindex="index === at ? 0 : -1"
           @click="chooseSection(index)"
-          @keydown="keys($event, index)"
+          @keydown="keys"
           @dragstart="dragged = index"
           @dragover.prevent
           @drop.prevent="drop(index)"

@@ -22,7 +22,8 @@ const put = (at: number, fields: Partial<Station>): void => {
       <LineField
         :label="`Place ${String(index + 1)}`"
         :value="station.place"
-        @change="$event !== '' && put(index, { place: $event })"
+        needed
+        @change="put(index, { place: $event })"
       />
       <NumberField
         label="Rounds there"

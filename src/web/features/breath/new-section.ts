@@ -19,16 +19,25 @@ export function plainSection(kind: PlainKind): Section {
 
 const second = { num: 1000, den: 1 }
 
-/** A technique as a section: what it leaves open is as the technique has it. Active exhales are strokes. */
-export const techniqueSection = ({ id: techniqueId, cautionId }: Technique): Section =>
-  cautionId === 'br_skullshine' || cautionId === 'br_bellows'
-    ? {
-        kind: 'strokes',
-        id: nanoid(),
-        techniqueId,
-        ...(cautionId === 'br_bellows' ? { both: true } : {}),
-        pace: second,
-        strokes: 10,
-        rounds: 2,
-      }
-    : { kind: 'rounds', id: nanoid(), techniqueId }
+/**
+ * A technique as a section: what it leaves open is as the technique has it. Active exhales are strokes; what nobody counts
+ * is natural breath for its usual time.
+ */
+export function techniqueSection(technique: Technique): Section {
+  const { id: techniqueId, amount, pattern } = technique
+  if (!pattern && 'naturalS' in amount && !isStrokes(technique))
+    return { kind: 'natural', id: nanoid(), techniqueId, s: amount.naturalS }
+  return isStrokes(technique) ? strokes(technique) : { kind: 'rounds', id: nanoid(), techniqueId }
+}
+
+const isStrokes = ({ cautionId }: Technique): boolean => cautionId === 'br_skullshine' || cautionId === 'br_bellows'
+
+const strokes = ({ id: techniqueId, cautionId }: Technique): Section => ({
+  kind: 'strokes',
+  id: nanoid(),
+  techniqueId,
+  ...(cautionId === 'br_bellows' ? { both: true } : {}),
+  pace: second,
+  strokes: 10,
+  rounds: 2,
+})
