@@ -1,20 +1,16 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
-import { computed } from 'vue'
 import type { RetentionSection } from '#model/section'
 import { betweenLimits } from '#model/limits'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
+import PaceField from '#web/shared/ui/PaceField.vue'
 import { useBreath } from './use-breath.ts'
 
 /** How a held breath is led: its count, how its end is told, belly strokes in the empty one, natural breath after. */
 const props = defineProps<{ section: RetentionSection }>()
 const { set } = useBreath()
 const second = { num: 1000, den: 1 }
-const paceS = computed(() => {
-  const { num, den } = props.section.pace ?? second
-  return num / den / 1000
-})
 const ends = [
   { value: 'counts', words: 'its last counts' },
   { value: 'bowl', words: 'a bowl at its end' },
@@ -27,15 +23,7 @@ function setStrokes(n: number): void {
 
 <template>
   <div class="led">
-    <NumberField
-      label="One count, s"
-      :value="paceS"
-      :least="0.25"
-      :most="10"
-      :grain="0.01"
-      :step="0.1"
-      @change="set(section, { pace: { num: Math.round($event * 1000), den: 1 } })"
-    />
+    <PaceField :pace="section.pace ?? second" @change="set(section, { pace: $event })" />
     <DurationField
       label="Natural breath after"
       :seconds="section.naturalAfterS ?? 30"

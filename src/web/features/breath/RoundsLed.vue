@@ -6,6 +6,7 @@ import { betweenLimits } from '#model/limits'
 import type { ResolvedRounds } from '#core/breath'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
+import PaceField from '#web/shared/ui/PaceField.vue'
 import { roundsAs } from './rounds-as.ts'
 import { useBreath } from './use-breath.ts'
 
@@ -13,7 +14,6 @@ import { useBreath } from './use-breath.ts'
 const props = defineProps<{ section: RoundsSection; resolved: ResolvedRounds }>()
 const { set } = useBreath()
 
-const paceS = computed(() => props.resolved.pace.num / props.resolved.pace.den / 1000)
 type Steps = NonNullable<RoundsSection['steps']>
 type Way = 'plain' | NostrilList | 'steps' | 'stations' | 'own'
 const ways: readonly { readonly value: Way; readonly words: string }[] = [
@@ -66,15 +66,7 @@ function setSteps(part: 'in' | 'out', parts: number): void {
 
 <template>
   <div class="led">
-    <NumberField
-      label="One count, s"
-      :value="paceS"
-      :least="0.25"
-      :most="10"
-      :grain="0.01"
-      :step="0.1"
-      @change="set(section, { pace: { num: Math.round($event * 1000), den: 1 } })"
-    />
+    <PaceField :pace="resolved.pace" @change="set(section, { pace: $event })" />
     <NumberField
       label="Rounds counted aloud"
       :value="resolved.countedRounds"

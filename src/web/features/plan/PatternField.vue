@@ -1,17 +1,16 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import type { Pace, Pattern } from '#model/breath'
 import NumberField from '#web/shared/ui/NumberField.vue'
+import PaceField from '#web/shared/ui/PaceField.vue'
 
 /** The counts of a round in halves of a count, and how long one count lasts. */
-const props = defineProps<{ pattern: Pattern; pace: Pace }>()
+defineProps<{ pattern: Pattern; pace: Pace }>()
 const emit = defineEmits<{ pattern: [pattern: Pattern]; pace: [pace: Pace] }>()
 
 const counts = [
   { part: 'in', words: 'In', least: 0.5 },
   { part: 'out', words: 'Out', least: 0.5 },
 ] as const
-const paceS = computed(() => props.pace.num / props.pace.den / 1000)
 </script>
 
 <template>
@@ -26,15 +25,7 @@ const paceS = computed(() => props.pace.num / props.pace.den / 1000)
       :grain="0.5"
       @change="emit('pattern', { ...pattern, [part]: $event * 2 })"
     />
-    <NumberField
-      label="One count, s"
-      :value="paceS"
-      :least="0.25"
-      :most="10"
-      :grain="0.01"
-      :step="0.1"
-      @change="emit('pace', { num: Math.round($event * 1000), den: 1 })"
-    />
+    <PaceField :pace="pace" @change="emit('pace', $event)" />
   </div>
 </template>
 

@@ -11,6 +11,7 @@ import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
 import Rows from './Rows.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
+import PaceField from '#web/shared/ui/PaceField.vue'
 
 const props = defineProps<{ resolved: ResolvedMovement }>()
 const { setFields } = usePlan()
@@ -21,7 +22,6 @@ const rows = computed(() =>
     figure: `${part.part} ${String(part.halfCounts / 2)}`,
   })),
 )
-const paceS = computed(() => props.resolved.pace.num / props.resolved.pace.den / 1000)
 const sideChoices = [
   { value: 'usual', words: 'as the school' },
   { value: 'left', words: 'left first' },
@@ -30,9 +30,6 @@ const sideChoices = [
 
 const set = (fields: FieldsOf<MovementBlock>, what = 'change') => {
   setFields(props.resolved.block, fields, `${what} ${movement.value.names.english}`)
-}
-function setPace(seconds: number): void {
-  set({ pace: { num: Math.round(seconds * 1000), den: 1 } })
 }
 function setFirst(value: string): void {
   set({ firstSide: value === 'left' || value === 'right' ? value : undefined }, 'change the first side of')
@@ -46,15 +43,7 @@ function setFirst(value: string): void {
   <Part title="Rounds" :note="movement.sides ? 'each side' : ''">
     <div class="three">
       <NumberField label="Rounds" :value="resolved.rounds" :least="1" :most="500" @change="set({ rounds: $event })" />
-      <NumberField
-        label="One count, s"
-        :value="paceS"
-        :least="0.25"
-        :most="10"
-        :grain="0.01"
-        :step="0.1"
-        @change="setPace"
-      />
+      <PaceField :pace="resolved.pace" @change="set({ pace: $event })" />
       <DurationField
         label="Rest after"
         :seconds="resolved.restS.value"
