@@ -81,6 +81,9 @@ test('a block is composed of sections: put in, changed, moved and taken back, an
   // Plan has the same block, and says what is in it.
   await page.getByRole('link', { name: 'Plan', exact: true }).click()
   await expect(page.getByRole('option', { name: /Even breath/ })).toContainText('3 places')
+  await page.getByRole('option', { name: /Even breath/ }).click()
+  await page.getByRole('link', { name: 'Open it in Breath' }).click()
+  await expect(sections(page)).toHaveCount(3)
 })
 
 test('what may not be held at the stage is said beside the block, and mended', async ({ page, house }) => {

@@ -13,7 +13,7 @@ import Part from './Part.vue'
 import Rows from './Rows.vue'
 
 const props = defineProps<{ resolved: ResolvedBreath }>()
-const { setFields } = usePlan()
+const { setFields, document } = usePlan()
 const technique = computed(() => props.resolved.technique)
 const short = computed(() => shortBreath(props.resolved.block))
 const positions = basePositionsInOrder.map((value) => ({ value, words: basePositionNames[value] }))
@@ -62,6 +62,9 @@ const oneRound = computed(() => {
       <Rows :rows="rows" />
     </Part>
   </template>
+  <p v-if="document">
+    <RouterLink :to="{ name: 'breath', params: { id: document.id } }">Open it in Breath</RouterLink>
+  </p>
   <Part title="Position">
     <Select
       fluid
