@@ -121,6 +121,20 @@ test('a commit that fails leaves no descriptor open', async () => {
   await app().post('/api/sessions').send(aSession()).expect(201)
 })
 
+test('closed, a database is one file: no journal is left beside it, however much was written at once', async () => {
+  await Promise.all(
+    fifty.map((index) =>
+      app()
+        .post('/api/sessions')
+        .send(aSession([], { id: `session-${String(index)}` })),
+    ),
+  )
+  await database.close()
+  expect(readdirSync(folder)).toEqual(['zovrin.sqlite'])
+  database = await openDatabase(join(folder, 'zovrin.sqlite'))
+  expect(await database.models.sessions.count()).toBe(50)
+})
+
 test('a write that goes past the one door is refused', async () => {
   const { models, inTransaction } = database
   const note = { name: 'a', value: '' }

@@ -7,7 +7,7 @@ import type { Models } from './models.ts'
 import { failureCode } from './failures.ts'
 import { migrate, refuseFuture } from './migrate.ts'
 import { cannotOpen, checkWhole, copyBeside, keepPrivate, makeFolder } from './opening.ts'
-import { makeWrites } from './writes.ts'
+import { makeWrites, waitForClosing } from './writes.ts'
 import type { Work } from './writes.ts'
 
 const inMemory = ':memory:'
@@ -27,6 +27,7 @@ export interface Database {
  */
 export async function openDatabase(storage: string, clock: Clock = systemClock): Promise<Database> {
   const sequelize = new Sequelize({ dialect: 'sqlite', storage, logging: false })
+  const closed = waitForClosing(sequelize)
   try {
     await (storage === inMemory
       ? migrate(sequelize, storage, () => Promise.resolve())
@@ -36,7 +37,7 @@ export async function openDatabase(storage: string, clock: Clock = systemClock):
     if (failureCode(error) !== 'SQLITE_CANTOPEN') await sequelize.close().catch(() => undefined)
     throw cannotOpen(storage, error)
   }
-  const { inTransaction, settled } = makeWrites(sequelize)
+  const { inTransaction, settled } = makeWrites(sequelize, closed)
   return {
     sequelize,
     models: defineModels(sequelize),

@@ -11,8 +11,7 @@ export type Work<T> = (transaction: Transaction) => Promise<T>
  * a thread each, and with five of them the one that could go on finds none. So they wait here, in the order in which
  * they came, and a write that knows of no transaction is a mistake of ours and is refused.
  */
-export function makeWrites(sequelize: Sequelize) {
-  closeWhatFails(sequelize)
+export function makeWrites(sequelize: Sequelize, closed: () => Promise<unknown>) {
   refuseOutside(sequelize)
   let last: Promise<unknown> = Promise.resolve()
   return {
@@ -21,25 +20,41 @@ export function makeWrites(sequelize: Sequelize) {
       last = done.catch(() => undefined)
       return done
     },
-    /** Until all that was asked for so far is done. */
+    /** Until all that was asked for so far is done, and what it was done through is closed. */
     settled: async (): Promise<void> => {
       await last
+      await closed()
     },
   }
 }
 
 /**
- * Sequelize hands a connection whose BEGIN, COMMIT or ROLLBACK failed to a pool that SQLite does not have, and so leaves
- * it open: two descriptors for each failed save, until no page can be served. Closing it also rolls back what it began.
- * It is waited for, so that the next one opened takes its place instead of a further one.
+ * Sequelize closes a transaction's connection and does not wait for it, and hands one whose BEGIN, COMMIT or ROLLBACK
+ * failed to a pool that SQLite does not have, and so leaves it open: two descriptors for each failed save, until no page
+ * can be served. Here a failed one is closed too, which also rolls back what it began, and is waited for, so that the next
+ * one opened takes its place. What is returned waits for all of them: two that close at once each take the other for
+ * still at work, and the journal is left beside the file.
  */
-function closeWhatFails({ connectionManager }: Sequelize): void {
-  connectionManager.destroyConnection = async (connection) => {
-    const closed = isOnDisk(connection) ? once(connection, 'close').catch(() => undefined) : undefined
-    connectionManager.releaseConnection(connection)
-    await closed
+export function waitForClosing({ connectionManager }: Sequelize): () => Promise<unknown> {
+  const closing = new Set<Promise<unknown>>()
+  const release = connectionManager.releaseConnection.bind(connectionManager)
+  connectionManager.releaseConnection = (connection) => {
+    if (isOnDisk(connection) && isOfTransaction(connection)) {
+      const closed = once(connection, 'close').catch(() => undefined)
+      closing.add(closed)
+      void closed.then(() => closing.delete(closed))
+    }
+    release(connection)
   }
+  connectionManager.destroyConnection = async (connection) => {
+    connectionManager.releaseConnection(connection)
+    await Promise.all(closing)
+  }
+  return () => Promise.all(closing)
 }
+
+/** One that serves a transaction alone; the one for all else stays open until the end. */
+const isOfTransaction = (connection: object): boolean => 'uuid' in connection && connection.uuid !== undefined
 
 /** A database in memory has one connection, which stays open whatever fails. */
 const isOnDisk = (connection: object): connection is EventEmitter =>
