@@ -161,6 +161,12 @@ nav a.here,
   color: #fff;
   font-weight: 650;
 }
+/* Unfolded it keeps its width, and the gauge gives way: nothing in the bar moves when one changes view. */
+@media (min-width: 1180px) {
+  .name {
+    flex: none;
+  }
+}
 .name span {
   overflow: hidden;
   text-overflow: ellipsis;
