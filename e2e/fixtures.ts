@@ -94,9 +94,8 @@ interface Amiss {
 
 export const test = base.extend<Fixtures & Amiss, { beginnings: Beginnings }>({
   beginnings: [
-    // Playwright reads what a fixture needs off this pattern; it needs nothing.
-    // eslint-disable-next-line no-empty-pattern
-    async ({}, use) => {
+    // Playwright reads what a fixture needs off this pattern, and wants one even where that is nothing of weight.
+    async ({ browserName: _ }, use) => {
       const folder = mkdtempSync(join(tmpdir(), 'zovrin-beginnings-'))
       await use(await makeBeginnings(folder))
       rmSync(folder, { recursive: true, force: true })
