@@ -1,6 +1,10 @@
 /** @type {import('jest').Config} */
 export default {
   testEnvironment: 'node',
+  // Jest's five seconds bound how busy a machine may be, not what is tested: this only ends a test that hangs.
+  testTimeout: 120_000,
+  // Jest leaves a core free for whoever works beside it, which on two cores is half of them.
+  maxWorkers: '100%',
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
   testMatch: ['**/*.test.ts'],
   transform: {

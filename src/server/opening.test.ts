@@ -21,9 +21,6 @@ const clock = { now: () => new Date('2026-03-12T18:00:00Z') }
 const former = join(import.meta.dirname, 'db', 'fixtures', '005.sqlite')
 const names = migrations.map(({ name }) => name)
 
-// The start is cut off at many statements, one after the other.
-jest.setTimeout(60_000)
-
 let folder: string
 let file: string
 beforeEach(() => {

@@ -11,8 +11,6 @@ import type { Database } from '#server/db/open'
 import { aBreath, aHold, aSession, aTalk } from '#testing/sessions'
 import { ownPoseFrom } from '#testing/own-poses'
 
-jest.setTimeout(30_000)
-
 const clock = { now: () => new Date('2026-03-12T18:00:00Z') }
 let folder: string
 let database: Database

@@ -9,9 +9,6 @@ import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { aSession, aTalk } from '#testing/sessions'
 
-// A hundred and fifty requests take their time where the machine does other things as well.
-jest.setTimeout(60_000)
-
 const clock = { now: () => new Date('2026-03-12T18:00:00Z') }
 let folder: string
 let database: Database

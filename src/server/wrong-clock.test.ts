@@ -5,8 +5,6 @@ import type { Database } from '#server/db/open'
 import { deletedKeptAtLeast, keptAtLeast } from '#server/features/sessions/store'
 import { aSession } from '#testing/sessions'
 
-jest.setTimeout(60_000)
-
 const [hourMs, dayMs] = [3_600_000, 24 * 3_600_000]
 let database: Database
 let nowMs: number

@@ -91,7 +91,7 @@ beforeAll(() => {
     encoding: 'utf8',
   })
   told = JSON.parse(out) as string[][]
-}, 60_000)
+})
 
 test.each(violations.map(([name], index) => [name, index] as const))('%s and is caught', (_, index) => {
   expect(told[index]).toContain(imports)
