@@ -1,7 +1,6 @@
 import type { Page } from '@playwright/test'
 import type { Section } from '#model/section'
 import type { Session } from '#model/session'
-import { thursdaySlowHour } from '#server/demo/sessions'
 import { expect, saved, test } from './fixtures.ts'
 
 const open = async (page: Page, address: string, id = 'thursday-slow-hour') => {
@@ -17,17 +16,6 @@ const pick = async (page: Page, label: string, option: string) => {
 }
 const breathIn = ({ blocks }: Session): readonly Section[] =>
   blocks.flatMap((block) => (block.kind === 'breath' ? block.sections : []))
-
-/** A breath session of these sections, at stage 6. */
-const session = (all: Section[]): Session => ({
-  ...thursdaySlowHour,
-  id: 'reed-and-bellows',
-  name: 'Reed and bellows',
-  practice: 'breath',
-  level: 'experienced',
-  stage: 6,
-  blocks: [{ kind: 'breath', id: 'all', sections: all }],
-})
 
 test('a block is composed of sections: put in, changed, moved and taken back, and kept', async ({ page, house }) => {
   await open(page, house.address)
@@ -119,87 +107,4 @@ test('a session without breath work says how to begin, and a technique begins it
   await expect(page.getByRole('img', { name: 'One round: in 4, out 6' })).toBeVisible()
   await saved(page)
   expect(breathIn(await house.session('sunday-long-rest'))).toMatchObject([{ techniqueId: 'long-exhale' }])
-})
-
-test('Lead says which section, which place and nostril, and counts a held breath down', async ({ page, house }) => {
-  const second = { num: 1000, den: 1 }
-  await house.create(
-    session([
-      {
-        kind: 'rounds',
-        id: 'places',
-        techniqueId: 'three-part-breath',
-        pattern: { in: 8, full: 0, out: 8, empty: 0 },
-        pace: second,
-        stations: [{ place: 'Hands in front', rounds: 5 }],
-        leadInS: 6,
-        wayOutS: 0,
-      },
-      {
-        kind: 'rounds',
-        id: 'nostrils',
-        techniqueId: 'nostrils-in-turn',
-        pattern: { in: 20, full: 0, out: 20, empty: 0 },
-        pace: second,
-        amount: { sets: 1, roundsPerSet: 2 },
-        leadInS: 0,
-      },
-      { kind: 'natural', id: 'quiet', s: 60 },
-      {
-        kind: 'retention',
-        id: 'held',
-        held: 'full',
-        half: 32,
-        lead: { in: 8, out: 8 },
-        times: 1,
-        leadInS: 0,
-      },
-    ]),
-  )
-  // The class's clock stands where it is put: what is shown depends on nothing else.
-  await page.addInitScript(() => {
-    const steadyMs = () => Number((window as unknown as { pushedMs?: number }).pushedMs ?? 0)
-    const zeroMs = Date.now()
-    Object.assign(window, { zovrinPorts: { epochMs: () => zeroMs + steadyMs(), steadyMs } })
-  })
-  const at = (seconds: number) => page.evaluate((s) => Object.assign(window, { pushedMs: s * 1000 }), seconds)
-  await page.goto(`${house.address}lead/reed-and-bellows`)
-  await page.getByRole('button', { name: 'Start', exact: true }).click()
-  const lit = page.getByRole('region', { name: 'Now' })
-  await at(3)
-  await expect(lit).toContainText('breathe out')
-  await at(9)
-  await expect(lit).toContainText('section 1 of 4 · Hands in front · round 1 of 5')
-  await at(50)
-  await expect(lit).toContainText('section 2 of 4 · round 1 of 2')
-  await expect(lit).toContainText('in left')
-  await at(60)
-  await expect(lit).toContainText('out right')
-  await at(140)
-  await expect(lit).toContainText('Natural breath')
-  await at(210)
-  await expect(lit).toContainText('section 4 of 4')
-  await expect(lit).toContainText('hold full 16')
-  await expect(lit.locator('.count')).toHaveText('8')
-  await at(215)
-  await expect(lit.locator('.count')).toHaveText('3')
-})
-
-test('what may not be led as planned is told before Start, and led as natural breath by one press', async ({
-  page,
-  house,
-}) => {
-  const held: Section = { kind: 'retention', id: 'held', held: 'full', half: 16, lead: { in: 8, out: 8 }, times: 2 }
-  await house.create({ ...session([{ kind: 'natural', id: 'quiet', s: 300 }, held]), stage: 2 })
-  await page.goto(`${house.address}plan/reed-and-bellows`)
-  await page.getByRole('button', { name: /^1 to mend/ }).click()
-  await expect(page.getByText('Held full for 8 counts, 8 s').last()).toBeVisible()
-  await expect(page.getByRole('button', { name: /^Set aside: Held/ })).toHaveCount(0)
-  await page.getByRole('link', { name: 'Lead', exact: true }).click()
-  const told = page.getByRole('region', { name: 'Not led as it is planned' })
-  await expect(told).toContainText('natural breath for 1:44 in its place')
-  await expect(page.getByRole('button', { name: 'Start', exact: true })).toHaveCount(0)
-  await page.getByRole('button', { name: 'Start with natural breath there' }).click()
-  await expect(page.getByRole('region', { name: 'Now' })).toContainText('section 1 of 2')
-  await expect(page.getByRole('region', { name: 'Next' })).toContainText('Natural breath')
 })

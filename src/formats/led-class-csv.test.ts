@@ -33,7 +33,7 @@ function firstClass(name: string): LedClass {
   return {
     ...start,
     document: { ...start.document, name },
-    ...{ events, visits, left, endedAt, note: null, version: 2, conductedMs: 0, format: 2 },
+    ...{ events, visits, left, endedAt, note: null, breath: null, version: 2, conductedMs: 0, format: 2 },
   }
 }
 

@@ -62,6 +62,8 @@ const uncountedBreathSchema = z.strictObject({
   ...inSection,
   part: z.enum(['natural', 'rest', 'lesson', 'uncounted', 'leadIn', 'wayOut', 'strokes']),
   strokes: strokesSchema.optional(),
+  /** Natural breath that stands, after a stop sign, for what was planned here. */
+  stopped: z.literal(true).optional(),
 })
 
 /** Counted breath as it was kept before breath work had sections: by its pattern. */
@@ -197,6 +199,8 @@ export const plainEventTypes = [
   'leave',
   'wentOn',
   'stoppedThen',
+  /** After a stop sign: what is counted and not held is led again. */
+  'countAgain',
 ] as const
 
 const anEvent = { atMs: runMsSchema }
@@ -224,6 +228,9 @@ export const visitSchema = z.strictObject({
   endMs: runMsSchema,
   /** An attempt that was begun again: kept in the record, not counted for the other side. */
   again: z.boolean(),
+  /** In counted breath: whole rounds that were done, and the longest that a breath was held. */
+  rounds: z.int().min(0).optional(),
+  longestHeldMs: runMsSchema.optional(),
 })
 export type Visit = z.infer<typeof visitSchema>
 
@@ -250,12 +257,20 @@ export const ledStartSchema = z.strictObject({
 })
 export type LedStart = z.infer<typeof ledStartSchema>
 
+/** How the breath was, and why it was left free, as the teacher answers after class; what is not answered is absent. */
+export const breathAnswersSchema = z.strictObject({
+  was: z.enum(['easy', 'strained', 'notSure']).optional(),
+  freedFor: z.enum(['comfort', 'other']).optional(),
+})
+export type BreathAnswers = z.infer<typeof breathAnswersSchema>
+
 /** How a class ended: what was conducted, as it was, so that no later program has to find it out again. */
 export const ledEndSchema = z.strictObject({
   endedAt: instantSchema,
   left: z.boolean(),
   visits: z.array(visitSchema).max(ledLimits.visits),
   note: textSchema.optional(),
+  breath: breathAnswersSchema.optional(),
 })
 export type LedEnd = z.infer<typeof ledEndSchema>
 
@@ -289,7 +304,8 @@ interface AnyLedClass extends Omit<LedStart, 'plan'> {
   readonly endedAt: string | null
   readonly left: boolean
   readonly note: string | null
-  /** Of its note, the one thing in a finished record that can be changed. */
+  readonly breath: BreathAnswers | null
+  /** Of its note and its answers, which alone can be changed in a finished record. */
   readonly version: number
 }
 

@@ -123,7 +123,15 @@ describe('the record of a class', () => {
       JSON.parse(
         JSON.stringify({
           ...start,
-          ...{ events, endedAt: end.endedAt, left: end.left, note: end.note, visits: end.visits, format: 2 },
+          ...{
+            events,
+            endedAt: end.endedAt,
+            left: end.left,
+            note: end.note,
+            breath: null,
+            visits: end.visits,
+            format: 2,
+          },
           conductedMs: end.visits.at(-1)?.endMs,
           version: 2,
         }),
@@ -217,7 +225,7 @@ describe('the record of a class', () => {
     const timeline = orThrow(compileTimeline(long, shippedCatalog))
     const plan = leadPlan(timeline, {})
     const size = JSON.stringify({ ...start, document: long, plan }).length
-    expect([timeline.segments.length, plan.segments.length]).toEqual([24_010, 30])
+    expect([timeline.segments.length, plan.segments.length]).toEqual([24_010, 35])
     expect(size).toBeLessThan(40_000)
     await begin({ ...start, document: long, blocks: {}, plan }).expect(204)
     expect((await read()).plan).toEqual(plan)

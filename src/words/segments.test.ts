@@ -1,4 +1,4 @@
-import type { LedStart } from '#model/led-class'
+import type { LeadEvent, LedStart } from '#model/led-class'
 import type { Session } from '#model/session'
 import { fold, ledStart, breathNow } from '#core/lead'
 import type { BreathNow, LeadSegment } from '#core/lead'
@@ -18,6 +18,7 @@ import {
   sideInBody,
   sideName,
   stageWords,
+  stoppedWords,
   toSay,
 } from './segments.ts'
 
@@ -152,7 +153,7 @@ describe('the breath', () => {
   test('is told by its part, a retention with its length, and the count that runs', () => {
     const now = [at(0), at(1), at(4), at(6), at(10)]
     expect(now.map(breathWords)).toEqual(['in', 'in', 'hold full 2', 'out', 'in'])
-    expect(now.map(breathCountWords)).toEqual(['in 1', 'in 2', 'hold full 1', 'out 1', 'in 1'])
+    expect(now.map((breath) => breathCountWords(breath))).toEqual(['in 1', 'in 2', 'hold full 1', 'out 1', 'in 1'])
     expect(now.map(roundWords)).toEqual([...Array<string>(4).fill('round 1 of 5'), 'round 2 of 5'])
   })
 
@@ -175,4 +176,24 @@ test('the other side is told against its plan, and why it differs', () => {
   expect(otherSideWords({ ...side, is: 'keeps its own', moreMs: -15_400 }, 'right')).toBe('0:15 shorter than planned')
   // Less than half a second is none that anybody could tell.
   expect(otherSideWords({ ...side, is: 'was', moreMs: 499 }, 'right')).toBe('as planned')
+})
+
+describe('after a stop sign', () => {
+  const { plan } = led(aSession([aBreath('even-breath', { amount: { sets: 1, roundsPerSet: 30 } })]))
+  const words = (seconds: number, log: LeadEvent[]) => stoppedWords(fold(plan, log, seconds * 1000))
+  const log: LeadEvent[] = [{ type: 'stopCard', atMs: 40_000 }]
+
+  test('it is said how long natural breath lasts at least, and how counting comes back', () => {
+    expect(words(39, [])).toBe('')
+    expect(words(41, log)).toBe('Natural breath for 2:59 at least; then nothing is counted until you press Count again')
+    expect(words(220, log)).toBe('Nothing is counted until you press Count again')
+    expect(words(230, [...log, { type: 'countAgain', atMs: 229_000 }])).toBe(
+      'No breath is held or stroked any more today',
+    )
+  })
+
+  test('counting comes back after a breath out, or in where the round begins with an exhale', () => {
+    expect(breathCountWords(undefined, 'out')).toBe('breathe out')
+    expect(breathCountWords(undefined, 'in')).toBe('breathe in')
+  })
 })

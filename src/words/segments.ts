@@ -1,7 +1,8 @@
 import type { LedStart } from '#model/led-class'
 import type { Section } from '#model/section'
-import type { BreathNow, LeadSegment, OtherSide } from '#core/lead'
-import { formatDuration } from '#core/units'
+import { stoppedForMs } from '#core/lead'
+import type { BreathNow, LeadSegment, LeadState, OtherSide } from '#core/lead'
+import { formatDuration, formatMs } from '#core/units'
 import { changeWords } from './positions.ts'
 import { capital, joined } from './text.ts'
 import { afterRestName } from './practices.ts'
@@ -91,9 +92,24 @@ export function breathWords(breath: BreathNow | undefined): string {
   return lock === undefined ? words : `${words}, ${lock.lock} lock ${lock.does === 'on' ? 'on' : 'off'}`
 }
 
+/** What leads people back into counting. */
+type LeadIn = 'in' | 'out' | undefined
+const leadInWords = { in: 'breathe in', out: 'breathe out' } as const
+
 /** The same in a line: the part with its running count. */
-export const breathCountWords = (breath: BreathNow | undefined): string =>
-  breath ? `${partWords[breath.part]} ${String(breath.count)}` : breathWords(undefined)
+export function breathCountWords(breath: BreathNow | undefined, leadIn?: LeadIn): string {
+  if (breath) return `${partWords[breath.part]} ${String(breath.count)}`
+  return leadIn ? leadInWords[leadIn] : breathWords(undefined)
+}
+
+/** What a stop sign means for the rest of the class; nothing where none was seen. */
+export function stoppedWords({ counting, stoppedMs, nowMs }: LeadState): string {
+  if (counting === 'all' || stoppedMs === null) return ''
+  if (counting === 'plain') return 'No breath is held or stroked any more today'
+  const leftMs = stoppedMs + stoppedForMs - nowMs
+  const until = 'is counted until you press Count again'
+  return leftMs > 0 ? `Natural breath for ${formatMs(leftMs)} at least; then nothing ${until}` : `Nothing ${until}`
+}
 
 const uncountedWords = {
   leadIn: 'breathe out',
@@ -104,7 +120,8 @@ const uncountedWords = {
 } as const
 
 /** What is breathed in a stretch of breath work: the part that is counted, else how. */
-export function breathingWords({ doing }: LeadSegment, breath: BreathNow | undefined): string {
+export function breathingWords({ doing }: LeadSegment, breath: BreathNow | undefined, leadIn?: LeadIn): string {
+  if (!breath && leadIn) return leadInWords[leadIn]
   if (breath || doing.kind !== 'breath') return breathWords(breath)
   return doing.part in uncountedWords ? uncountedWords[doing.part as keyof typeof uncountedWords] : breathWords(breath)
 }
@@ -118,11 +135,9 @@ export function whereInBreath(led: LedStart, { blockId, doing }: LeadSegment, br
 }
 
 /**
- * The count as it is shown: of a held breath by itself what is left of it, of all else the count that is reached; a
- * dash where nothing is counted.
+ * The count as it is shown: of a held breath by itself what is left of it, of all else the count that is reached.
  */
-export function shownCount(led: LedStart, segment: LeadSegment, breath: BreathNow | undefined): string {
-  if (!breath) return '–'
+export function shownCount(led: LedStart, segment: LeadSegment, breath: BreathNow): string {
   const section = sectionOf(led, segment)
   const isHeld = section?.kind === 'retention' && breath.part === section.held
   return String(isHeld ? Math.ceil(breath.counts) - breath.count + 1 : breath.count)

@@ -1,18 +1,29 @@
 import type { Milliseconds } from '#core/units'
 import { advance } from './advance.ts'
-import { goBack } from './back.ts'
+import { goBack, naturalAgainMs } from './back.ts'
 import { breathNow } from './breath-now.ts'
 import { atTick, countedRun, roundAt } from './counted-run.ts'
 import type { LeadPlan, LeadSegment } from './lead-plan.ts'
 import type { LeadEventType, LeadState } from './lead-state.ts'
+import { freely } from './freely.ts'
 import { nextInhaleMs } from './next-inhale.ts'
 import { secondsOf } from './plan-index.ts'
-import { blockEnd, currentEndMs, enter, isCounted, isTrailing, lengthOf, partEnd, partStart, segmentOf } from './run.ts'
+import { countAgain, stopSign } from './stop.ts'
+import {
+  blockEnd,
+  enter,
+  isCounted,
+  isTrailing,
+  isWhole,
+  lengthOf,
+  partEnd,
+  partStart,
+  sectionEnd,
+  segmentOf,
+} from './run.ts'
 
 /** One press of Stay [decisions: a fixed step]. */
 const stayMs = 30_000
-/** Natural breath after a pause before counting begins anew [decisions]. */
-const naturalAgainMs = 30_000
 /** An End this soon after another can be undone together with it [decisions]. */
 const soonMs = 10_000
 
@@ -35,7 +46,8 @@ export const acts: Readonly<Record<LeadEventType, Act>> = {
   back: goBack,
   match,
   freely,
-  stopCard: freely,
+  stopCard: stopSign,
+  countAgain,
   leave,
   wentOn,
   stoppedThen,
@@ -85,24 +97,22 @@ function stay(plan: LeadPlan, state: LeadState): LeadState {
     ...state,
     lengths: indices.reduce((lengths, index) => lengths.with(index, lengthOf(state, index) + stayMs), state.lengths),
   })
-  if (here.doing.kind === 'breath' || here.doing.kind === 'movement') {
-    const rest = restAfter(plan, here)
-    // A movement without a rest after it has nowhere to stay: its counts are never stretched.
-    return rest === undefined ? state : longer([rest])
-  }
+  const rest = restAfter(plan, here)
+  if (rest !== 'none') return rest === undefined ? state : longer([rest])
   const mirror = secondsOf(plan, here.blockId).find(({ mirrors }) => mirrors === state.index)
   return keepCounting(plan, state, longer(mirror ? [state.index, mirror.index] : [state.index]))
 }
 
-/** The natural breath at the end of this section of a breath, or the rest after a movement. */
-function restAfter(plan: LeadPlan, { index, doing }: LeadSegment): number | undefined {
+/**
+ * Where counted work takes more time, since no round is ever added: the natural breath at the end of a section, the rest
+ * after a movement. A movement without one has nowhere to stay; a hold and all else take it themselves.
+ */
+function restAfter(plan: LeadPlan, { index, doing }: LeadSegment): number | 'none' | undefined {
+  if (doing.kind === 'breath') return sectionEnd(plan, index) - 1
+  if (doing.kind !== 'movement') return 'none'
   return plan.segments
     .slice(index, blockEnd(plan, index))
-    .find(
-      (later) =>
-        later.doing.kind === doing.kind &&
-        (later.doing.kind === 'breath' ? later.doing.part === 'natural' : !isCounted(later)),
-    )?.index
+    .find((later) => later.doing.kind === 'movement' && !isCounted(later))?.index
 }
 
 /** A longer hold takes more rounds of the breath over it: nobody is taken up in the middle of one. */
@@ -116,8 +126,7 @@ function end(plan: LeadPlan, state: LeadState, atMs: Milliseconds): LeadState {
   const here = segmentOf(plan, state)
   if (state.pause || (!here && !state.natural)) return state
   if (!here || isTrailing(plan, state)) return endAt(plan, state, state, state.index, atMs)
-  const whole = here.doing.kind === 'hold' || isCounted(here)
-  return endAt(plan, state, state, whole ? partEnd(plan, state.index) : state.index + 1, atMs)
+  return endAt(plan, state, state, isWhole(here) ? partEnd(plan, state.index) : state.index + 1, atMs)
 }
 
 function endAt(plan: LeadPlan, before: LeadState, now: LeadState, to: number, atMs: Milliseconds): LeadState {
@@ -140,22 +149,6 @@ function match(plan: LeadPlan, state: LeadState): LeadState {
   const now = side.reduce((sum, { index }) => sum + lengthOf(state, index), 0)
   const lengths = state.lengths.with(state.index, lengthOf(state, state.index) + Math.max(0, capped.fullMs - now))
   return { ...state, lengths, capped: null }
-}
-
-/** Counts stop at once: natural breath to where the block would have ended, over both sides of a movement. */
-function freely(plan: LeadPlan, state: LeadState, atMs: Milliseconds): LeadState {
-  const here = segmentOf(plan, state)
-  if (!here || isTrailing(plan, state) || state.freely.includes(here.blockId)) return state
-  const freed = [...state.freely, here.blockId]
-  if (here.doing.kind === 'hold') return plan.over[here.blockId] ? { ...state, freely: freed } : state
-  if (!isCounted(here)) return state
-  const going = state.pause ? resume(plan, state, atMs) : state
-  const to = blockEnd(plan, state.index)
-  let leftMs = Math.max(0, currentEndMs(going) - atMs)
-  if (state.natural) leftMs += lengthOf(state, state.index) - state.skippedMs
-  for (let index = state.index + 1; index < to; index += 1) leftMs += lengthOf(state, index)
-  const cut = enter(plan, going, to, atMs)
-  return { ...cut, freely: freed, natural: { blockId: here.blockId, lengthMs: leftMs } }
 }
 
 function leave(plan: LeadPlan, state: LeadState, atMs: Milliseconds): LeadState {

@@ -4,6 +4,7 @@ import type { CountedRun } from './counted-run.ts'
 import type { LeadPlan } from './lead-plan.ts'
 import type { LeadState } from './lead-state.ts'
 import { currentLane, laneRun } from './over-lane.ts'
+import { planNow } from './plan-now.ts'
 import { ahead, currentEndMs } from './run.ts'
 
 /** A straight stretch of the breath line: lung fill from 0 (empty) to 1 (full) over class time. */
@@ -24,11 +25,12 @@ interface Window {
 
 /** The counted breath around now as stretches that touch `[fromMs, toMs)`, what is past and what is planned. */
 export function breathLine(
-  plan: LeadPlan,
+  planned: LeadPlan,
   state: LeadState,
   fromMs: Milliseconds,
   toMs: Milliseconds,
 ): BreathStretch[] {
+  const plan = planNow(planned, state)
   const shown = { fromMs, toMs }
   const lane = currentLane(plan, state)
   if (lane) return [...drawn(laneRun(lane), lane.fromMs, Infinity, shown)]

@@ -5,6 +5,7 @@ import type { CountedRun, PartOfRun } from './counted-run.ts'
 import type { LeadPlan } from './lead-plan.ts'
 import type { LeadState } from './lead-state.ts'
 import { currentLane, laneRun } from './over-lane.ts'
+import { planNow } from './plan-now.ts'
 import { segmentOf } from './run.ts'
 
 /** A count at an instant: which part, which count of how many, which round. */
@@ -27,7 +28,8 @@ const isHidden = (state: LeadState): boolean =>
   state.phase === 'ended' || state.pause !== null || state.natural !== null || state.nowMs < state.quietUntilMs
 
 /** The breath that is counted now; undefined in natural breath, in pauses, and until counting comes back. */
-export function breathNow(plan: LeadPlan, state: LeadState): BreathNow | undefined {
+export function breathNow(planned: LeadPlan, state: LeadState): BreathNow | undefined {
+  const plan = planNow(planned, state)
   const here = segmentOf(plan, state)
   if (!here || isHidden(state)) return undefined
   const lane = currentLane(plan, state)
@@ -42,7 +44,8 @@ export function breathNow(plan: LeadPlan, state: LeadState): BreathNow | undefin
 }
 
 /** The movement that is counted now; undefined in its rest, in pauses, and until counting comes back. */
-export function movementNow(plan: LeadPlan, state: LeadState): MovementNow | undefined {
+export function movementNow(planned: LeadPlan, state: LeadState): MovementNow | undefined {
+  const plan = planNow(planned, state)
   const here = segmentOf(plan, state)
   if (here?.doing.kind !== 'movement' || isHidden(state)) return undefined
   const counted = countIn(countedRun(here.doing), state.startedMs - state.skippedMs, state.nowMs)

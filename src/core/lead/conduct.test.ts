@@ -91,12 +91,12 @@ test('bells that fall due while sound is held back are counted once', () => {
 
 test('the end keeps what was conducted, and a note only where there is one', () => {
   const [over] = lookAtClass(begun, at(500))
-  expect(ledEnd(over, ' ')).toEqual({
+  expect(ledEnd(over, ' ', {})).toEqual({
     endedAt: new Date(zeroMs + 140_000).toISOString(),
     left: false,
     visits: over.state.visits,
   })
-  expect(ledEnd(over, 'Four came').note).toBe('Four came')
+  expect(ledEnd(over, 'Four came', { was: 'easy' })).toMatchObject({ note: 'Four came', breath: { was: 'easy' } })
 })
 
 test('the last End of a class is taken back within ten seconds, and not later', () => {

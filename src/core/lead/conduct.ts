@@ -1,4 +1,4 @@
-import type { KeptEvent, LedEnd, LedStart } from '#model/led-class'
+import type { BreathAnswers, KeptEvent, LedEnd, LedStart } from '#model/led-class'
 import type { Milliseconds } from '#core/units'
 import { clockAt, epochAt, readClock, runAt, takenUpClock } from './clock.ts'
 import type { LeadClock, Reading } from './clock.ts'
@@ -91,11 +91,12 @@ export const behindMs = ({ start }: Conducted, endsAtMs: Milliseconds): Millisec
   endsAtMs - (Date.parse(start.promisedEnd) - Date.parse(start.startedAt))
 
 /** How the class ended, to be kept. */
-export function ledEnd({ start, state }: Conducted, note: string): LedEnd {
+export function ledEnd({ start, state }: Conducted, note: string, breath: BreathAnswers): LedEnd {
   return {
     endedAt: new Date(Date.parse(start.startedAt) + state.nowMs).toISOString(),
     left: state.left,
     visits: [...state.visits],
     ...(note.trim() === '' ? {} : { note }),
+    ...(Object.keys(breath).length === 0 ? {} : { breath }),
   }
 }

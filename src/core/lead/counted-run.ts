@@ -70,6 +70,17 @@ export function atTick({ pace: { num, den }, over, from }: CountedRun, k: number
   return boundaryMs(from + k, pace) - boundaryMs(from, pace)
 }
 
+/** A lead-in is this long, or as long as the longest exhale of the round [breath book 1]. */
+const leastLeadInMs = 6000
+
+/** How long before a run is counted people are led into it. */
+export function leadInMs(run: CountedRun): Milliseconds {
+  const outTicks = run.parts.reduce((sum, { part, ticks }) => (part === 'out' ? sum + ticks : sum), 0)
+  const outs = run.parts.filter(({ part }, at) => part === 'out' && run.parts[at - 1]?.part !== 'out').length
+  const exhaleMs = (outTicks / Math.max(1, outs) / run.over / 2) * (run.pace.num / run.pace.den)
+  return Math.max(leastLeadInMs, Math.ceil(exhaleMs))
+}
+
 /** The round (from 0) that an instant of the run lies in, half-open. */
 export function roundAt(run: CountedRun, sinceMs: Milliseconds): number {
   const { num, den } = run.pace

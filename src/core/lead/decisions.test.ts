@@ -79,7 +79,7 @@ describe('breathe freely in a movement', () => {
     const startS = plan.segments.slice(0, second?.index).reduce((sum, { lengthMs }) => sum + lengthMs, 0) / 1000
     const state = at(plan, startS + 6, events([startS + 5, 'stopCard']))
     expect(movementNow(plan, state)).toBeUndefined()
-    expect(at(plan, 900, events([startS + 5, 'stopCard'])).nowMs).toBe(plan.totalMs)
+    expect(at(plan, 900, events([startS + 5, 'freely'])).nowMs).toBe(plan.totalMs)
   })
 })
 
@@ -224,6 +224,7 @@ describe('counted breath by its sections', () => {
       ['counted', 40],
       ['rest', 15],
       ['counted', 40],
+      ['natural', 0],
       ['natural', 40],
       ['natural', 0],
       ['talk', 30],
@@ -246,7 +247,8 @@ describe('counted breath by its sections', () => {
 
   test('Stay adds natural breath at the section’s end, never a round', () => {
     const state = at(plan, 900, events([30, 'stay']))
-    expect(state.visits.find(({ segment }) => segment === 4)).toMatchObject({ startMs: 115_000, endMs: 185_000 })
+    expect(state.visits.find(({ segment }) => segment === 4)).toMatchObject({ startMs: 115_000, endMs: 145_000 })
+    expect(state.nowMs).toBe(plan.totalMs + 30_000)
   })
 })
 

@@ -17,14 +17,15 @@ interface Stood {
 
 /**
  * The plan of a class from its timeline. `ceilingMs` gives the first ceiling of each hold by block id. Counted breath
- * and counted movement stand as one segment a set or side. Every breath block gets a natural tail, of no length until
- * the teacher stays in it.
+ * and counted movement stand as one segment a set or side. Every breath block and each of its sections that does not end
+ * in natural breath gets a natural tail, of no length until the teacher stays in it.
  */
 export function leadPlan(timeline: Timeline, ceilingMs: Readonly<Record<string, Milliseconds>>): LeadPlan {
   const segments: LeadSegment[] = []
   const stood: Stood[] = []
   for (const { block, firstSegment, endSegment } of timeline.blocks) {
     for (const run of runsOf(timeline.segments.slice(firstSegment, endSegment))) {
+      closeSection(segments, run[0])
       let afterMs = 0
       for (const { startMs, endMs } of run) {
         stood.push({ segment: segments.length, afterMs })
@@ -33,6 +34,7 @@ export function leadPlan(timeline: Timeline, ceilingMs: Readonly<Record<string, 
       const before = timeline.segments.slice(firstSegment, run[0].index)
       segments.push(leadSegment(run, doingOf(run, before, block), segments))
     }
+    closeSection(segments)
     if (block.kind === 'breath') segments.push(naturalTail(block, segments.length))
   }
   return {
@@ -126,6 +128,16 @@ const naturalTail = ({ block, index: blockIndex, sections }: ResolvedBreath, ind
   doing: { kind: 'breath', part: 'natural', section: sections.length, set: 0 },
   lengthMs: 0,
 })
+
+/** Gives the section that was planned last its tail, where `next` is not in it any more. */
+function closeSection(segments: LeadSegment[], next?: Segment): void {
+  const last = segments.at(-1)
+  if (last?.doing.kind !== 'breath' || last.doing.part === 'natural') return
+  const { section } = last.doing
+  if (next?.blockId === last.blockId && next.doing.kind === 'breath' && next.doing.section === section) return
+  const doing = { kind: 'breath', part: 'natural', section, set: 0 } as const
+  segments.push({ ...last, index: segments.length, doing, lengthMs: 0 })
+}
 
 const cuesOf = (timeline: Timeline, stood: readonly Stood[]): LeadCue[] =>
   timeline.cues.map(({ id, atMs, segment, text, sound, fromEnd }) => {

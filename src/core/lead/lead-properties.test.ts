@@ -5,7 +5,7 @@ import { compileTimeline } from '#core/timeline'
 import type { Doing } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { sessions } from '#testing/arbitraries'
-import { beginLead, breathNow, fold, leadPlan, soundsDue, step } from './index.ts'
+import { beginLead, breathNow, fold, leadPlan, movementNow, soundsDue, step } from './index.ts'
 import type { BreathNow, Command, LeadEvent, LeadInput, LeadPlan, LeadState } from './index.ts'
 
 const planOf = (session: Session): LeadPlan => leadPlan(orThrow(compileTimeline(session, shippedCatalog)), {})
@@ -44,6 +44,7 @@ const commands: Command[] = [
   'match',
   'freely',
   'stopCard',
+  'countAgain',
   'mark',
   'bell',
   'wentOn',
@@ -102,6 +103,25 @@ test('no sequence lengthens a retention, or comes into one but from the part bef
         const before = breathNow(plan, fold(plan, until(justBefore), justBefore))
         expect(before).toMatchObject({ part: now.part === 'full' ? 'in' : 'out', round: now.round, endMs: now.startMs })
         expect(now.endMs - now.startMs).toBe(plannedMs(plan, state, now))
+      }
+    }),
+  )
+})
+
+test('after a stop sign no breath is held or stroked any more, and none is counted for three minutes', () => {
+  const stops = fc.tuple(sessions(5), logs, fc.array(fc.nat(60 * 60_000), { minLength: 20, maxLength: 20 }))
+  fc.assert(
+    fc.property(stops, ([session, log, instants]) => {
+      const plan = planOf(session)
+      const events = kept(log)
+      for (const atMs of instants) {
+        const until = events.filter((event) => event.atMs <= atMs)
+        const state = fold(plan, until, atMs)
+        if (state.stoppedMs === null) continue
+        const counted = breathNow(plan, state) ?? movementNow(plan, state)
+        expect(['full', 'empty', 'retention']).not.toContain(counted?.part)
+        if (atMs < state.stoppedMs + 180_000) expect(breathNow(plan, state)).toBeUndefined()
+        expect(soundsDue(plan, state).filter(({ key }) => key.startsWith('stroke'))).toEqual([])
       }
     }),
   )

@@ -47,6 +47,10 @@ export interface LeadState {
   readonly overFromMs: Milliseconds
   /** Blocks in which the teacher chose natural breath to the end. */
   readonly freely: readonly string[]
+  /** What is still counted: all as planned; after a stop sign nothing; counted again, only what neither holds nor strokes. */
+  readonly counting: 'all' | 'none' | 'plain'
+  /** When a stop sign was last seen in breath work. */
+  readonly stoppedMs: Milliseconds | null
   /** A second side that stops at its cap, and what matching would take. */
   readonly capped: { readonly blockId: string; readonly fullMs: Milliseconds } | null
   /** What stood before the last End, and before that what stood before the End a moment earlier. */

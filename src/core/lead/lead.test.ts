@@ -158,13 +158,16 @@ test('staying in counted breath adds natural breath at its end, never a round', 
   expect(at(breath, 900, events([15, 'stay'])).nowMs).toBe(110_000)
 })
 
-test.each(['freely', 'stopCard'] as const)(
-  'on %s counting stops at once, with natural breath to the end of the block',
-  (type) => {
+test.each([
+  ['freely', 50],
+  ['stopCard', 195],
+] as const)(
+  'on %s counting stops at once, with natural breath to the end of the block, after a stop sign for three minutes',
+  (type, untilS) => {
     const log = events([15, type])
     expect(breathNow(breath, at(breath, 15, log))).toBeUndefined()
-    expect(doing(breath, at(breath, 49, log))).toBe('natural')
-    expect(doing(breath, at(breath, 51, log))).toBe('talk null')
+    expect(doing(breath, at(breath, untilS - 1, log))).toBe('natural')
+    expect(doing(breath, at(breath, untilS + 1, log))).toBe('talk null')
     expect(soundsDue(breath, at(breath, 16, log)).filter(({ key }) => key.startsWith('turn'))).toEqual([])
   },
 )
@@ -179,7 +182,9 @@ test('natural breath to the end of a block is still that block, and ending it sk
   })
   expect(stageOf(breath, at(breath, 21, [...log, ...events([20, 'stay'])]))).toMatchObject({ leftMs: 59_000 })
   expect(doing(breath, at(breath, 21, [...log, ...events([20, 'end'])]))).toBe('talk null')
-  expect(doing(breath, at(breath, 41, [...log, ...events([40, 'back'])]))).toBe('breath both')
+  const again = [...log, ...events([40, 'back'])]
+  expect(doing(breath, at(breath, 41, again))).toBe('natural')
+  expect(breathNow(breath, at(breath, 70, again))).toMatchObject({ part: 'in', round: 1 })
 })
 
 test('ending counted breath goes past all of it', () => {

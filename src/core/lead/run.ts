@@ -1,4 +1,5 @@
 import type { Milliseconds } from '#core/units'
+import { doneIn } from './done-in.ts'
 import { countedRun } from './counted-run.ts'
 import type { LeadPlan, LeadSegment } from './lead-plan.ts'
 import type { LeadState, Visit } from './lead-state.ts'
@@ -71,18 +72,23 @@ export function samePart(a: LeadSegment, b: LeadSegment): boolean {
   return !isNatural(a) && !isNatural(b)
 }
 
-const isNatural = ({ doing }: LeadSegment): boolean => doing.kind === 'breath' && doing.part === 'natural'
+const isNatural = ({ doing }: LeadSegment): boolean =>
+  doing.kind === 'breath' && doing.part === 'natural' && doing.stopped !== true
 
 /** Kinds that may have several segments and are one thing to the teacher. */
-const isWhole = ({ doing }: LeadSegment): boolean =>
+const hasParts = ({ doing }: LeadSegment): boolean =>
   doing.kind === 'hold' || doing.kind === 'breath' || doing.kind === 'movement'
+
+/** Whether End and what comes next go by the whole part: a hold side, counted work, and what stands for it. */
+export const isWhole = (segment: LeadSegment): boolean =>
+  segment.doing.kind === 'hold' || isCounted(segment) || (segment.doing.kind === 'breath' && 'stopped' in segment.doing)
 
 /** The first segment of the part that a segment is in: itself, where it stands alone. */
 export function partStart(plan: LeadPlan, index: number): number {
   let at = index
   for (;;) {
     const [before, here] = [plan.segments[at - 1], plan.segments[at]]
-    if (!before || !here || !isWhole(here) || !samePart(here, before)) return at
+    if (!before || !here || !hasParts(here) || !samePart(here, before)) return at
     at -= 1
   }
 }
@@ -92,7 +98,33 @@ export function partEnd(plan: LeadPlan, index: number): number {
   let at = index
   for (;;) {
     const [here, next] = [plan.segments[at], plan.segments[at + 1]]
-    if (!here || !next || !isWhole(here) || !samePart(here, next)) return at + 1
+    if (!here || !next || !hasParts(here) || !samePart(here, next)) return at + 1
+    at += 1
+  }
+}
+
+const isSameSection = (a: LeadSegment, b: LeadSegment): boolean =>
+  a.blockId === b.blockId &&
+  a.doing.kind === 'breath' &&
+  b.doing.kind === 'breath' &&
+  a.doing.section === b.doing.section
+
+/** The first segment of the section of a breath that a segment is in. */
+export function sectionStart(plan: LeadPlan, index: number): number {
+  let at = index
+  for (;;) {
+    const [before, here] = [plan.segments[at - 1], plan.segments[at]]
+    if (!before || !here || !isSameSection(before, here)) return at
+    at -= 1
+  }
+}
+
+/** One past its last segment. */
+export function sectionEnd(plan: LeadPlan, index: number): number {
+  let at = index + 1
+  for (;;) {
+    const [here, next] = [plan.segments[at - 1], plan.segments[at]]
+    if (!here || !next || !isSameSection(here, next)) return at
     at += 1
   }
 }
@@ -109,13 +141,18 @@ export function blockEnd(plan: LeadPlan, index: number): number {
 export const isCounted = ({ doing }: LeadSegment): boolean =>
   countedRun(doing) !== undefined || (doing.kind === 'breath' && doing.part !== 'natural' && doing.part !== 'rest')
 
-const visitOf = (state: LeadState, plan: LeadPlan, endMs: Milliseconds): Visit => ({
-  segment: state.natural ? null : state.index,
-  blockId: state.natural?.blockId ?? segmentOf(plan, state)?.blockId ?? '',
-  startMs: state.startedMs,
-  endMs,
-  again: false,
-})
+function visitOf(state: LeadState, plan: LeadPlan, endMs: Milliseconds): Visit {
+  const { startedMs: startMs, skippedMs, natural } = state
+  const here = segmentOf(plan, state)
+  return {
+    segment: natural ? null : state.index,
+    blockId: natural?.blockId ?? here?.blockId ?? '',
+    startMs,
+    endMs,
+    again: false,
+    ...(here && !natural ? doneIn(here.doing, skippedMs, endMs - startMs + skippedMs) : {}),
+  }
+}
 
 /** The state with what runs now closed at an instant, and another segment begun there. */
 export function enter(plan: LeadPlan, state: LeadState, index: number, atMs: Milliseconds): LeadState {

@@ -6,6 +6,7 @@ import { atTick, countedRun, partsBetween } from './counted-run.ts'
 import type { CountedRun, PartOfRun } from './counted-run.ts'
 import type { LeadCue, LeadPlan, LeadSegment } from './lead-plan.ts'
 import type { LeadState, Stretch } from './lead-state.ts'
+import { planNow } from './plan-now.ts'
 import { cuesOf } from './plan-index.ts'
 import { ahead, currentEndMs } from './run.ts'
 import { comingLane, currentLane, lanePart } from './over-lane.ts'
@@ -62,7 +63,8 @@ export function* cueInstants(
  * each turn of a counted breath. None while paused: the bells wait. A bell that rang is not repeated
  * unless its end moved by half a minute or more.
  */
-export function soundsDue(plan: LeadPlan, state: LeadState): DueSound[] {
+export function soundsDue(planned: LeadPlan, state: LeadState): DueSound[] {
+  const plan = planNow(planned, state)
   if (state.phase === 'ended' || state.pause) return []
   const due: DueSound[] = []
   const current = currentLane(plan, state)

@@ -6,8 +6,7 @@ import type { LeadState } from './lead-state.ts'
 import {
   ahead,
   currentEndMs,
-  isCounted,
-  isTrailing,
+  isWhole,
   lengthOf,
   partEnd,
   partStart,
@@ -15,8 +14,10 @@ import {
   segmentNow,
   segmentOf,
 } from './run.ts'
+import { planNow } from './plan-now.ts'
 import { secondsOf } from './plan-index.ts'
 import { capOf, expectedLengths, heldMs, plannedAlike } from './sides.ts'
+import { leadInNow, saidNow } from './said-now.ts'
 import { cueInstants } from './sounds-due.ts'
 
 /** The other side of an each-side hold: what it will take, or what it took. */
@@ -54,8 +55,15 @@ export type Stage =
         readonly nextCue: { readonly text: string; readonly inMs: Milliseconds } | undefined
         /** The breath counted over it; undefined in natural breath. */
         readonly breath: BreathNow | undefined
+        readonly leadIn: 'in' | 'out' | undefined
       })
-  | (Running & { readonly is: 'breathing'; readonly breath: BreathNow | undefined })
+  | (Running & {
+      readonly is: 'breathing'
+      readonly breath: BreathNow | undefined
+      /** What is said now, and the breath that leads back into counting. */
+      readonly says: string | undefined
+      readonly leadIn: 'in' | 'out' | undefined
+    })
   | (Running & { readonly is: 'moving'; readonly movement: MovementNow | undefined })
   | (Running & { readonly is: 'between' })
   | (Running &
@@ -67,7 +75,8 @@ export type Stage =
   | (Running & { readonly is: 'asking'; readonly sinceMs: Milliseconds; readonly awayMs: Milliseconds })
   | { readonly is: 'ended'; readonly ledMs: Milliseconds; readonly left: boolean }
 
-export function stageOf(plan: LeadPlan, state: LeadState): Stage {
+export function stageOf(planned: LeadPlan, state: LeadState): Stage {
+  const plan = planNow(planned, state)
   const segment = segmentNow(plan, state)
   if (state.phase === 'ended' || !segment) return { is: 'ended', ledMs: state.nowMs, left: state.left }
   const running: Running = {
@@ -86,9 +95,16 @@ export function stageOf(plan: LeadPlan, state: LeadState): Stage {
         is: 'holding',
         nextCue: nextCue(plan, state),
         breath: breathNow(plan, state),
+        leadIn: leadInNow(plan, state),
       }
     case 'breath':
-      return { ...running, is: 'breathing', breath: breathNow(plan, state) }
+      return {
+        ...running,
+        is: 'breathing',
+        breath: breathNow(plan, state),
+        says: saidNow(plan, state),
+        leadIn: leadInNow(plan, state),
+      }
     case 'movement':
       return { ...running, is: 'moving', movement: movementNow(plan, state) }
     default:
@@ -119,8 +135,7 @@ function inHold(plan: LeadPlan, state: LeadState, segment: LeadSegment): InHold 
 function partEndMs(plan: LeadPlan, state: LeadState): Milliseconds {
   const here = segmentOf(plan, state)
   let endMs = currentEndMs(state)
-  if (!here || isTrailing(plan, state)) return endMs
-  if (state.natural) endMs += lengthOf(state, state.index) - state.skippedMs
+  if (!here || state.natural) return endMs
   for (let index = state.index + 1; index < partEnd(plan, state.index); index += 1) endMs += lengthOf(state, index)
   return endMs
 }
@@ -143,8 +158,7 @@ function nextCue(plan: LeadPlan, state: LeadState): { text: string; inMs: Millis
 function nextPart(plan: LeadPlan, state: LeadState): Running['next'] {
   const here = segmentOf(plan, state)
   if (!here) return undefined
-  const whole = here.doing.kind === 'hold' || isCounted(here)
-  const from = isTrailing(plan, state) ? state.index : whole ? partEnd(plan, state.index) : state.index + 1
+  const from = state.natural ? state.index : isWhole(here) ? partEnd(plan, state.index) : state.index + 1
   for (const { segment, startMs, endMs } of ahead(plan, state)) {
     if (segment.index < from || endMs <= startMs) continue
     let lengthMs = endMs - startMs

@@ -5,6 +5,7 @@ import { undoEnd } from './back.ts'
 import type { LeadPlan } from './lead-plan.ts'
 import type { LeadEffect, LeadEvent, LeadInput, LeadState } from './lead-state.ts'
 import { nextInhaleMs } from './next-inhale.ts'
+import { planNow } from './plan-now.ts'
 
 /** The same key within this is one press [decisions]. */
 const sameKeyMs = 400
@@ -27,6 +28,8 @@ export const beginLead = (plan: LeadPlan): LeadState => ({
   quietUntilMs: 0,
   overFromMs: 0,
   freely: [],
+  counting: 'all',
+  stoppedMs: null,
   capped: null,
   beforeEnd: null,
   pressed: {},
@@ -43,7 +46,8 @@ const saved: readonly LeadEffect[] = [{ type: 'save' }, { type: 'schedule' }]
  * counts as now. The same state object comes back when nothing changed. While "What happened?" is asked only its
  * answers and leaving act; a class that is over takes nothing but the undoing of its last End.
  */
-export function step(plan: LeadPlan, state: LeadState, input: LeadInput): Stepped {
+export function step(planned: LeadPlan, state: LeadState, input: LeadInput): Stepped {
+  const plan = planNow(planned, state)
   const atMs = Math.max(input.atMs, state.nowMs)
   if (state.phase === 'ended') return input.type === 'back' ? undone(plan, state, atMs) : [state, nothing]
   if (state.pause?.kind === 'asking') return answered(plan, state, input, atMs)
@@ -71,6 +75,7 @@ const keys: Partial<Record<LeadEvent['type'], string>> = {
   match: 'enter',
   freely: 'o',
   stopCard: 'x',
+  countAgain: 'c',
   mark: 'm',
   bell: 'b',
 }

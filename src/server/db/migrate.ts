@@ -10,6 +10,7 @@ import { classRecordsMigration } from './migrations/006-class-records.ts'
 import { ownThingsHiddenMigration } from './migrations/007-own-things-hidden.ts'
 import { classVersionsMigration } from './migrations/008-class-versions.ts'
 import { ownSetUpsMigration } from './migrations/009-own-set-ups.ts'
+import { breathAnswersMigration } from './migrations/010-breath-answers.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -29,6 +30,7 @@ export const migrations: readonly Migration[] = [
   ownThingsHiddenMigration,
   classVersionsMigration,
   ownSetUpsMigration,
+  breathAnswersMigration,
 ]
 
 const migrationsTable = 'migrations'

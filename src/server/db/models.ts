@@ -72,6 +72,7 @@ export interface LedClassRow extends Row<LedClassRow> {
   isAbout: boolean
   visits: string | null
   note: string | null
+  breath: CreationOptional<string | null>
   version: number
 }
 
@@ -187,6 +188,7 @@ export function defineModels(sequelize: Sequelize): Models {
         isAbout: { type: DataTypes.BOOLEAN, allowNull: false },
         visits: { type: DataTypes.TEXT, allowNull: true },
         note: { type: DataTypes.TEXT, allowNull: true },
+        breath: { type: DataTypes.TEXT, allowNull: true },
         version: whole(),
       },
       plain('ledClasses'),

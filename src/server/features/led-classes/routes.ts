@@ -3,7 +3,7 @@ import type { Router } from 'express'
 import { z } from 'zod'
 import { idSchema, instantSchema } from '#model/common'
 import { ledClassPage } from '#model/limits'
-import { eventsSchema, ledEndSchema, ledNoteSchema, ledStartSchema } from '#model/led-class'
+import { breathAnswersSchema, eventsSchema, ledEndSchema, ledNoteSchema, ledStartSchema } from '#model/led-class'
 import type { EventsSent } from '#model/led-class'
 import { told } from '#model/refusal'
 import { firstRecordSchema } from '#server/db/migrations/first-edition/first-record'
@@ -62,6 +62,12 @@ export function ledClassRoutes(store: LedClassStore): Router {
     const based = basedOn(request)
     const { note } = read(ledNoteSchema, request.body)
     const version = await store.writeNote(request.params.id, note, based)
+    response.set('ETag', `"${String(version)}"`).json({ version })
+  })
+
+  router.put('/:id/breath', async (request, response) => {
+    const based = basedOn(request)
+    const version = await store.writeBreath(request.params.id, read(breathAnswersSchema, request.body), based)
     response.set('ETag', `"${String(version)}"`).json({ version })
   })
 

@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util'
-import { leadEventSchema, ledStartSchema, visitSchema } from '#model/led-class'
-import type { EventsSent, KeptEvent, LedClass, LedClassLine, LedEnd, LedStart } from '#model/led-class'
+import { breathAnswersSchema, leadEventSchema, ledStartSchema, visitSchema } from '#model/led-class'
+import type { BreathAnswers, EventsSent, KeptEvent, LedClass, LedClassLine, LedEnd, LedStart } from '#model/led-class'
 import { lift } from '#model/lift'
 import type { FormerSession, Session } from '#model/session'
 import { Op } from 'sequelize'
@@ -33,7 +33,12 @@ export function ledClassStore({ models, inTransaction }: Database) {
     end: (id: string, ended: LedEnd) => inTransaction((transaction) => end(models, id, ended, transaction)),
     /** Writes the note over the version it was based on, and says the new one. */
     writeNote: (id: string, note: string, based: number) =>
-      inTransaction((transaction) => writeNote(models, id, { note, based }, transaction)),
+      inTransaction((transaction) =>
+        writeOver(models, id, { note: note.trim() === '' ? null : note }, based, transaction),
+      ),
+    /** Writes how the breath was, as it does the note. */
+    writeBreath: (id: string, breath: BreathAnswers, based: number) =>
+      inTransaction((transaction) => writeOver(models, id, { breath: answersOf(breath) }, based, transaction)),
     /** Takes in a record of the first edition that a browser still kept; a fuller one that is here stays. */
     takeFormer: (record: FirstRecord, whole: unknown) =>
       inTransaction((transaction) => takeFormer(models, record, whole, transaction)),
@@ -123,13 +128,15 @@ async function addEvents(models: Models, classId: string, events: readonly KeptE
 async function end(
   models: Models,
   id: string,
-  { endedAt, left, visits, note }: LedEnd,
+  { endedAt, left, visits, note, breath }: LedEnd,
   transaction: Transaction,
 ): Promise<void> {
   const row = await rowOf(models, id, transaction)
   // One that was written before, of a class nobody had ended, stays with it.
   const notes = [row.note, note].filter((one) => typeof one === 'string').join('\n')
   const ended = { endedAt: new Date(endedAt), left, visits: JSON.stringify(visits), note: notes === '' ? null : notes }
+  // What was answered before of a class nobody had ended stays.
+  const answers = answersOf(breath) ?? row.breath
   if (row.endedAt) {
     const isSame = row.endedAt.getTime() === ended.endedAt.getTime() && row.visits === ended.visits
     if (!isSame) throw new ProblemError('CLASS_ENDED', { id })
@@ -137,18 +144,28 @@ async function end(
   }
   const ledMs = visits.at(-1)?.endMs ?? 0
   const version = row.version + 1
-  await row.update({ ...ended, conductedMs: ledMs, ledS: Math.round(ledMs / 1000), version }, { transaction })
+  await row.update(
+    { ...ended, breath: answers, conductedMs: ledMs, ledS: Math.round(ledMs / 1000), version },
+    { transaction },
+  )
 }
 
-async function writeNote(
+/** Nothing answered is kept as nothing. */
+const answersOf = (breath: BreathAnswers | undefined): string | null =>
+  breath?.was === undefined && breath?.freedFor === undefined ? null : JSON.stringify(breath)
+
+async function writeOver(
   models: Models,
   id: string,
-  { note, based }: { readonly note: string; readonly based: number },
+  change: { readonly note?: string | null; readonly breath?: string | null },
+  based: number,
   transaction: Transaction,
 ): Promise<number> {
   const version = based + 1
-  const change = { note: note.trim() === '' ? null : note, version }
-  const [written] = await models.ledClasses.update(change, { where: { id, version: based }, transaction })
+  const [written] = await models.ledClasses.update(
+    { ...change, version },
+    { where: { id, version: based }, transaction },
+  )
   if (written > 0) return version
   const { version: current } = await rowOf(models, id, transaction)
   throw new ProblemError('VERSION_STALE', { based, current })
@@ -190,7 +207,8 @@ const kept = <T extends z.ZodType>(stored: string, schema: T): z.infer<T> =>
 
 function readClass(row: LedClassRow, events: readonly KeptEvent[]): LedClass {
   const { conductedMs, left, note, version, visits, isAbout } = row
-  const told = { events, conductedMs, left, note, version, endedAt: row.endedAt?.toISOString() ?? null }
+  const breath = row.breath === null ? null : kept(row.breath, breathAnswersSchema)
+  const told = { events, conductedMs, left, note, breath, version, endedAt: row.endedAt?.toISOString() ?? null }
   const conducted = visits === null ? null : kept(visits, visitsSchema)
   if (row.format === 2) return { ...kept(row.document, ledStartSchema), ...told, format: 2, visits: conducted }
   const { resolved, ...record } = kept(row.document, firstRecordSchema)

@@ -10,6 +10,7 @@ import { readLedClass } from '#web/shared/api/led-classes.ts'
 import { download } from '#web/shared/ui/download.ts'
 import { otherNames } from '#words/kinds-of-time'
 import { dayTimeText } from '#words/dates'
+import BreathOfClass from './BreathOfClass.vue'
 import NoteOfClass from './NoteOfClass.vue'
 
 const route = useRoute()
@@ -72,8 +73,10 @@ async function exportCsv(): Promise<void> {
         About: this screen was away in between, and the record of that time does not say since when.
       </p>
       <NoteOfClass :id="led.id" :note="led.note" :version="led.version" @change="led = { ...led, ...$event }" />
-      <h2>Meant and done</h2>
-      <p class="soft">Upper line: planned. Lower bar: held.</p>
+      <template v-if="done.holds.length > 0">
+        <h2>Meant and done</h2>
+        <p class="soft">Upper line: planned. Lower bar: held.</p>
+      </template>
       <ol class="holds">
         <li
           v-for="(row, index) in done.holds"
@@ -95,6 +98,7 @@ async function exportCsv(): Promise<void> {
           >
         </li>
       </ol>
+      <BreathOfClass v-if="led.format === 2" :led="led" @change="led = { ...led, ...$event }" />
       <h2>Other times</h2>
       <table class="list others">
         <thead>

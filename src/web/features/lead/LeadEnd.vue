@@ -2,10 +2,13 @@
 import Button from 'primevue/button'
 import Textarea from 'primevue/textarea'
 import { useEventListener, useTimeoutFn } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
+import type { BreathAnswers } from '#model/led-class'
 import type { OutboxState } from '#core/lead'
 import { formatMs } from '#core/units'
 import { recordAtEndWords } from '#words/saving'
+import BreathAsked from '#web/shared/lead/BreathAsked.vue'
+import type { AsksOfBreath } from './asks-of-breath.ts'
 
 const props = defineProps<{
   name: string
@@ -14,11 +17,13 @@ const props = defineProps<{
   left: boolean
   /** It was ended by hand a moment ago. */
   canUndo: boolean
+  asks: AsksOfBreath
   saveState: OutboxState
   refusal: string
 }>()
-const emit = defineEmits<{ save: [note: string]; undo: [] }>()
+const emit = defineEmits<{ save: [note: string, breath: BreathAnswers]; undo: [] }>()
 const note = ref('')
+const breath = shallowRef<BreathAnswers>({})
 const record = computed(() => recordAtEndWords(props.saveState, props.refusal))
 
 /** As long as Back undoes an End, it is offered here. */
@@ -38,12 +43,13 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         left ? ' What was done is kept.' : ''
       }}
     </p>
+    <BreathAsked v-if="asks.was" :answers="breath" :asks-freed="asks.freedFor" @change="breath = $event" />
     <div>
       <label for="lead-note">What happened, in a line</label>
       <Textarea id="lead-note" v-model="note" fluid rows="3" maxlength="20000" />
     </div>
     <Button v-if="canUndo && isSoon" severity="secondary" outlined label="Back: it goes on" @click="emit('undo')" />
-    <Button class="save" label="Save and open the record" @click="emit('save', note)" />
+    <Button class="save" label="Save and open the record" @click="emit('save', note, breath)" />
     <p v-if="record !== ''" :role="saveState === 'refused' ? 'alert' : 'status'">{{ record }}</p>
   </div>
 </template>

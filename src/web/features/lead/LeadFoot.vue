@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { LedPlan } from '#model/led-class'
+import { mayCountAgain } from '#core/lead'
 import type { Command, LeadState, Stage } from '#core/lead'
 
 /** What the teacher can tell the class now. The buttons keep no focus, so Space is always pause. */
@@ -44,6 +45,9 @@ const buttons = computed<readonly Shown[]>(() => [
           key: 'Enter',
         },
       ]
+    : []),
+  ...(mayCountAgain(props.state, props.state.nowMs)
+    ? [{ command: 'countAgain' as const, words: 'Count again', key: 'C', isFree: true }]
     : []),
   ...(isCounted.value ? [{ command: 'freely' as const, words: 'Breathe freely', key: 'O', isFree: true }] : []),
   { command: 'stopCard', words: 'Stop signs', key: 'X' },

@@ -42,6 +42,7 @@ const over = computed(() =>
       :state="state"
       :over="over"
       :breath="stage.is === 'holding' ? stage.breath : undefined"
+      :lead-in="stage.is === 'holding' ? stage.leadIn : undefined"
     />
   </div>
 </template>
@@ -174,6 +175,11 @@ const over = computed(() =>
   overflow: hidden;
   /* Room for descenders, which the clamp would cut. */
   padding-bottom: 0.15em;
+}
+.stage .says {
+  font-size: 26px;
+  min-height: 1.3em;
+  color: var(--ink-soft);
 }
 .stage .label {
   font-size: 22px;

@@ -3,11 +3,12 @@ import Button from 'primevue/button'
 import { nanoid } from 'nanoid'
 import { computed, onMounted, onScopeDispose, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import type { BreathAnswers } from '#model/led-class'
 import { ledStart } from '#core/lead'
 import { formatMs } from '#core/units'
 import { blockName } from '#words/blocks'
 import { sectionName } from '#words/sections'
-import { stageWords } from '#words/segments'
+import { stageWords, stoppedWords } from '#words/segments'
 import { runningOf } from '#web/shared/lead/running-class.ts'
 import { ports } from '#web/shared/ports.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
@@ -19,6 +20,7 @@ import LeadFoot from './LeadFoot.vue'
 import LeadHeader from './LeadHeader.vue'
 import LeadStage from './LeadStage.vue'
 import { endOf } from './promised-end.ts'
+import { asksOfBreath } from './asks-of-breath.ts'
 import StopCard from './StopCard.vue'
 import { useLead } from './use-lead.ts'
 import { useLeadable } from './use-leadable.ts'
@@ -96,8 +98,8 @@ async function start(details: {
   void store.keepInHistory('lead')
 }
 
-async function save(note: string): Promise<void> {
-  if ((await lead.save(note)) && conducted.value)
+async function save(note: string, breath: BreathAnswers): Promise<void> {
+  if ((await lead.save(note, breath)) && conducted.value)
     await router.push({ name: 'led-class', params: { id: conducted.value.start.id } })
 }
 
@@ -129,7 +131,7 @@ const press = useLeadPresses({
       </div>
       <main :class="{ 'with-card': cardShown }">
         <LeadStage :led="conducted.start" :state="conducted.state" :stage="running" />
-        <StopCard v-if="cardShown" @close="cardShown = false" />
+        <StopCard v-if="cardShown" :stopped="stoppedWords(conducted.state)" @close="cardShown = false" />
       </main>
       <LeadFoot :plan="conducted.start.plan" :state="conducted.state" :stage="running" @press="press" />
       <AskDialog v-if="asking" label="What happened">
@@ -151,6 +153,7 @@ const press = useLeadPresses({
       :led-ms="stage.ledMs"
       :planned-ms="conducted.start.plan.totalMs"
       :left="stage.left"
+      :asks="asksOfBreath(conducted)"
       :can-undo="conducted.state.beforeEnd !== null"
       :save-state="saveState"
       :refusal="refusal"

@@ -4,6 +4,7 @@ import { onMounted, useTemplateRef } from 'vue'
 import { stopCard } from '#words/advice'
 
 /** Beside the stage, never over it: the clock and Breathe freely stay in sight. Its button has the focus. */
+defineProps<{ stopped: string }>()
 const emit = defineEmits<{ close: [] }>()
 const close = useTemplateRef<{ $el: HTMLElement }>('close')
 onMounted(() => {
@@ -21,6 +22,7 @@ onMounted(() => {
     <p>
       <b>{{ stopCard.emergency }}</b>
     </p>
+    <p v-if="stopped !== ''">{{ stopped }}. No breath is held or stroked any more in this class.</p>
     <!-- Enter and Space press it, and are no commands to the class while it has the focus. -->
     <Button
       ref="close"

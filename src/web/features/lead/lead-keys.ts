@@ -17,6 +17,8 @@ const keys: Readonly<Record<string, Command>> = {
   M: 'mark',
   b: 'bell',
   B: 'bell',
+  c: 'countAgain',
+  C: 'countAgain',
 }
 
 /** What a key tells the class; while paused, Space goes on and → is *they come out*. */

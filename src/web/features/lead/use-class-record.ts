@@ -1,7 +1,7 @@
 import { computed, onScopeDispose, readonly, shallowRef } from 'vue'
 import type { ShallowRef } from 'vue'
 import { until } from '@vueuse/core'
-import type { LedEnd } from '#model/led-class'
+import type { BreathAnswers, LedEnd } from '#model/led-class'
 import { ledEnd } from '#core/lead'
 import type { Conducted } from '#core/lead'
 import { makeRecordSender } from '#web/shared/lead/record-sender.ts'
@@ -23,10 +23,10 @@ export function useClassRecord(conducted: Readonly<ShallowRef<Conducted | undefi
     sender.tell({ type: 'told', n: events.at(-1)?.n ?? 0 })
     sender.tell({ type: 'conducted', atMs: state.nowMs })
   }
-  /** Ends the record with the teacher's note; true when the server has it. */
-  async function save(note: string): Promise<boolean> {
+  /** Ends the record with the teacher's note and answers; true when the server has it. */
+  async function save(note: string, breath: BreathAnswers): Promise<boolean> {
     if (!conducted.value) return false
-    end.value = ledEnd(conducted.value, note)
+    end.value = ledEnd(conducted.value, note, breath)
     keep()
     sender.tell({ type: 'over' })
     if (!(await isSent(sender))) return false

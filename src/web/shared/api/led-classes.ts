@@ -1,4 +1,4 @@
-import type { EventsSent, LedClass, LedClassLine, LedEnd, LedStart } from '#model/led-class'
+import type { BreathAnswers, EventsSent, LedClass, LedClassLine, LedEnd, LedStart } from '#model/led-class'
 import { ask } from './client.ts'
 
 /** A page of the journal, newest first: the one after a line, or the first. */
@@ -16,6 +16,9 @@ export const endLedClass = (id: string, end: LedEnd) =>
 /** Writes the note over the version it was based on. */
 export const writeLedNote = (id: string, note: string, based: number) =>
   ask<{ readonly version: number }>(`/led-classes/${id}/note`, { method: 'PUT', body: { note }, based })
+/** Writes how the breath was, as it does the note. */
+export const writeLedBreath = (id: string, breath: BreathAnswers, based: number) =>
+  ask<{ readonly version: number }>(`/led-classes/${id}/breath`, { method: 'PUT', body: breath, based })
 /** A record of the first edition that this browser still kept. */
 export const sendFormerClass = (record: unknown) =>
   ask<undefined>('/led-classes/former', { method: 'POST', body: record })

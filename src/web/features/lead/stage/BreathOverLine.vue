@@ -10,13 +10,14 @@ defineProps<{
   state: LeadState
   over: LedPlan['over'][string]
   breath: BreathNow | undefined
+  leadIn: 'in' | 'out' | undefined
 }>()
 </script>
 
 <template>
   <div class="strip-line">
     <BreathStrip :plan="led.plan" :state="state" :height="90" />
-    <p class="strip-count">{{ breathCountWords(breath) }}</p>
+    <p class="strip-count">{{ breathCountWords(breath, leadIn) }}</p>
     <p class="strip-round">{{ over.name.toLowerCase() }} over it{{ breath ? ` · ${roundWords(breath)}` : '' }}</p>
   </div>
 </template>

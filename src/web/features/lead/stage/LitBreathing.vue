@@ -2,7 +2,7 @@
 import type { LedStart } from '#model/led-class'
 import type { LeadState, Stage } from '#core/lead'
 import { formatMs } from '#core/units'
-import { breathingWords, sectionTitle, shownCount, whereInBreath } from '#words/segments'
+import { breathingWords, sectionTitle, shownCount, stoppedWords, whereInBreath } from '#words/segments'
 import BreathStrip from '../BreathStrip.vue'
 import WhereLine from './WhereLine.vue'
 
@@ -11,8 +11,11 @@ defineProps<{ led: LedStart; state: LeadState; stage: Extract<Stage, { is: 'brea
 
 <template>
   <WhereLine :led="led" :segment="stage.segment" :words="whereInBreath(led, stage.segment, stage.breath)" />
-  <p class="clock count">{{ shownCount(led, stage.segment, stage.breath) }}</p>
-  <p class="name">{{ breathingWords(stage.segment, stage.breath) }}</p>
+  <p class="clock count">{{ stage.breath ? shownCount(led, stage.segment, stage.breath) : formatMs(stage.leftMs) }}</p>
+  <p class="name">{{ breathingWords(stage.segment, stage.breath, stage.leadIn) }}</p>
+  <p class="says">{{ stage.says ?? stoppedWords(state) }}</p>
   <div class="breath-line"><BreathStrip :plan="led.plan" :state="state" :height="180" /></div>
-  <p class="name quiet">{{ sectionTitle(led, stage.segment) }}, {{ formatMs(stage.leftMs) }} to go</p>
+  <p class="name quiet">
+    {{ sectionTitle(led, stage.segment) }}<template v-if="stage.breath">, {{ formatMs(stage.leftMs) }} to go</template>
+  </p>
 </template>
