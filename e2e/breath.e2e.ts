@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test'
 import type { Section } from '#model/section'
 import type { Session } from '#model/session'
+import type { Settings } from '#model/settings'
 import { expect, saved, test } from './fixtures.ts'
 
 const open = async (page: Page, address: string, id = 'thursday-slow-hour') => {
@@ -16,6 +17,26 @@ const pick = async (page: Page, label: string, option: string) => {
 }
 const breathIn = ({ blocks }: Session): readonly Section[] =>
   blocks.flatMap((block) => (block.kind === 'breath' ? block.sections : []))
+
+interface Handed {
+  readonly kind: string
+  readonly when: number
+}
+/** An audio device that plays nothing and writes down what it is handed; its clock and the page's stand still. */
+async function handedOver(page: Page): Promise<() => Promise<Handed[]>> {
+  await page.addInitScript(() => {
+    let handed: Handed[] = []
+    const audio = {
+      now: () => 0,
+      isRunning: () => true,
+      resume: () => Promise.resolve(),
+      schedule: ({ kind }: Handed, when: number) => handed.push({ kind, when }),
+      cancel: () => (handed = []),
+    }
+    Object.assign(window, { handed: () => handed, zovrinPorts: { steadyMs: () => 0, audio: () => audio } })
+  })
+  return () => page.evaluate(() => (window as unknown as { handed: () => Handed[] }).handed())
+}
 
 test('a block is composed of sections: put in, changed, moved and taken back, and kept', async ({ page, house }) => {
   await open(page, house.address)
@@ -107,4 +128,70 @@ test('a session without breath work says how to begin, and a technique begins it
   await expect(page.getByRole('img', { name: 'One round: in 4, out 6' })).toBeVisible()
   await saved(page)
   expect(breathIn(await house.session('sunday-long-rest'))).toMatchObject([{ techniqueId: 'long-exhale' }])
+})
+
+test('a block is heard from any of its sections at its pace, with what was chosen for inhale and exhale', async ({
+  page,
+  house,
+}) => {
+  const asked = await handedOver(page)
+  await open(page, house.address)
+  await pick(page, 'Inhale', 'a tone that rises')
+  await pick(page, 'Exhale', 'a low bowl')
+  await expect
+    .poll(async () => ((await (await fetch(`${house.address}api/settings`)).json()) as Settings).breathSounds?.out.kind)
+    .toBe('bowl')
+  await page.getByRole('button', { name: 'Hear it from here' }).click()
+  await expect(page.getByText(/Even breath.*· in · 1/)).toBeVisible()
+  const handed = await asked()
+  const breaths = handed.filter(({ kind }) => kind !== 'lowBell')
+  // Thirty rounds of in 4, out 4.
+  expect(breaths.map(({ kind }) => kind)).toEqual(Array.from({ length: 30 }, () => ['tone', 'lowBowl']).flat())
+  const [first = NaN] = breaths.map(({ when }) => when)
+  breaths.forEach(({ when }, at) => {
+    expect(when - first).toBeCloseTo(4 * at, 3)
+  })
+  await page.getByRole('button', { name: 'Stop' }).click()
+  await expect(page.getByRole('button', { name: 'Hear it from here' })).toBeVisible()
+  expect(await asked()).toEqual([])
+  await page.reload()
+  await expect(page.getByRole('combobox', { name: 'Inhale' })).toHaveText('a tone that rises')
+})
+
+test('a time is filled with sets of one’s choice, as it is offered', async ({ page, house }) => {
+  await open(page, house.address)
+  await page.getByLabel('I have', { exact: true }).fill('6:00')
+  await page.getByLabel('I have', { exact: true }).press('Enter')
+  const choice = page.getByRole('button', { name: /then natural breath/ }).first()
+  const words = await choice.innerText()
+  await choice.click()
+  await expect(choice).toHaveAttribute('aria-pressed', 'true')
+  await saved(page)
+  const [section] = breathIn(await house.session('thursday-slow-hour'))
+  expect(section).toMatchObject({ kind: 'rounds', amount: { fillS: 360 } })
+  const size = section?.kind === 'rounds' && section.amount && 'fillS' in section.amount && section.amount.roundsPerSet
+  expect(words).toContain(` of ${String(size)}`)
+  await expect(page.getByRole('listitem').filter({ hasText: 'Even breath' }).last()).toContainText('6:00')
+})
+
+test('a count that is tapped along is told by its numbers', async ({ page, house }) => {
+  await page.addInitScript(() => {
+    const steadyMs = () => Number((window as unknown as { pushedMs?: number }).pushedMs ?? 0)
+    Object.assign(window, { zovrinPorts: { steadyMs } })
+  })
+  await open(page, house.address)
+  await page.getByRole('button', { name: 'Tap a count' }).click()
+  const pad = page.locator('.pad')
+  await expect(pad).toBeFocused()
+  for (let count = 0; count <= 57; count += 1) {
+    await page.evaluate((ms) => Object.assign(window, { pushedMs: ms }), 1000 + count * 1050)
+    await page.keyboard.press('Space')
+  }
+  await expect(pad).toContainText('57 counts')
+  await page.evaluate(() => Object.assign(window, { pushedMs: 62_000 }))
+  await expect(page.getByText('5.0 % slower than wanted on the whole')).toBeVisible()
+  await expect(page.getByRole('img', { name: '57 counts beside 1 s' })).toBeVisible()
+  await page.getByRole('button', { name: 'Once more' }).click()
+  await page.getByRole('button', { name: 'Leave it' }).click()
+  await expect(page.getByRole('button', { name: 'Tap a count' })).toBeVisible()
 })

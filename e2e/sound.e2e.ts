@@ -10,13 +10,15 @@ const synthesis = ts.transpileModule(
 ).outputText
 
 /** Three minutes of a class: a bell to settle, ticks of a breath, a low bell, a bell to come out. */
-const piece = [
+const piece: { kind: string; when: number }[] = [
   { kind: 'bowl', when: 5 },
   { kind: 'wood', when: 20 },
   { kind: 'wood', when: 24 },
   { kind: 'wood', when: 30 },
   { kind: 'lowBell', when: 60 },
   { kind: 'bowl', when: 100.5 },
+  { kind: 'highBowl', when: 120 },
+  { kind: 'lowBowl', when: 130 },
   { kind: 'bowl', when: 165 },
 ]
 
@@ -61,4 +63,39 @@ test('three minutes rendered off line sound at the instants that were asked for,
   })
   expect(peak).toBeGreaterThan(0.2)
   expect(peak).toBeLessThan(1)
+})
+
+test('a soft tone rises as the lungs fill and falls as they empty, without a click, as loud as it was set', async ({
+  page,
+}) => {
+  await page.goto('about:blank')
+  await page.addScriptTag({ type: 'module', content: `${synthesis}\nwindow.sing = sing` })
+  await page.waitForFunction(() => 'sing' in window)
+  const heard = await page.evaluate(async () => {
+    const rate = 22_050
+    const context = new OfflineAudioContext(1, 12 * rate, rate)
+    const { sing } = window as unknown as {
+      sing: (c: BaseAudioContext, o: AudioNode, tone: object, w: number) => void
+    }
+    sing(context, context.destination, { from: 0, to: 1, lengthMs: 4000, gain: 1 }, 1)
+    sing(context, context.destination, { from: 1, to: 0, lengthMs: 5000, gain: 0.5 }, 6)
+    const samples = (await context.startRendering()).getChannelData(0)
+    /** Its pitch by the turns from below to above in half a second, Hz; and its peak. */
+    const at = (second: number) => {
+      let [rises, peak] = [0, 0]
+      for (let index = Math.round(second * rate); index < (second + 0.5) * rate; index += 1) {
+        if ((samples[index - 1] ?? 0) < 0 && (samples[index] ?? 0) >= 0) rises += 1
+        peak = Math.max(peak, Math.abs(samples[index] ?? 0))
+      }
+      return { hz: rises * 2, peak }
+    }
+    return { first: at(1.5), middle: at(2.75), last: at(4), quiet: at(5.2), falls: [at(6.6), at(10)] }
+  })
+  expect(heard.first.hz).toBeGreaterThan(190)
+  expect(heard.middle.hz).toBeGreaterThan(heard.first.hz)
+  expect(heard.last.hz).toBeGreaterThan(heard.middle.hz)
+  expect(heard.quiet.peak).toBeLessThan(0.001)
+  expect(heard.falls[1]?.hz).toBeLessThan(heard.falls[0]?.hz ?? 0)
+  expect(heard.falls[0]?.peak).toBeLessThan(0.6 * heard.middle.peak)
+  expect(heard.middle.peak).toBeLessThan(0.2)
 })

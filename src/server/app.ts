@@ -18,6 +18,8 @@ import { placeStore } from './features/places/store.ts'
 import { refuseUnplannable } from './features/sessions/read-document.ts'
 import { sessionRoutes } from './features/sessions/routes.ts'
 import { sessionStore } from './features/sessions/store.ts'
+import { settingsRoutes } from './features/settings/routes.ts'
+import { settingsStore } from './features/settings/store.ts'
 import { mostBodyKb, refuseUnreadable } from './http/body.ts'
 import { sendProblem } from './http/problem-of.ts'
 import { ProblemError } from './problems.ts'
@@ -54,6 +56,7 @@ export function createApp({ database, hosts, pages, clock = systemClock, logger 
   app.use('/api/exchange', exchangeRoutes(exchange(database, own, sessions, clock)))
   app.use('/api/own', ownRoutes(own))
   app.use('/api/led-classes', ledClassRoutes(ledClassStore(database)))
+  app.use('/api/settings', settingsRoutes(settingsStore(database)))
   app.use('/api/places', placeRoutes(placeStore(database)))
   app.use('/api', (request) => {
     throw new ProblemError('UNKNOWN_ADDRESS', { path: request.originalUrl })

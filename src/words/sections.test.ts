@@ -3,7 +3,7 @@ import { blockFacts, patternFromRatio, resolveSection } from '#core/breath'
 import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
 import { inCounts } from '#testing/breath'
-import { factRows, sectionLine, sectionName, sectionsLine, sectionsTime } from './sections.ts'
+import { factRows, fillWords, sectionLine, sectionName, sectionsLine, sectionsTime } from './sections.ts'
 import { ratioMend } from './ratios.ts'
 
 const resolved = (section: Section) => orThrow(resolveSection(section, shippedCatalog.techniques))
@@ -87,4 +87,11 @@ test.each([
 ])('a ratio that is none is told with what to type', (input, mend) => {
   const read = patternFromRatio(input)
   expect(read.ok ? '' : ratioMend(read)).toMatch(mend)
+})
+
+test('what fills a time is told by its sets and what is left of it', () => {
+  const words = (roundsPerSet: number, sets: number[], leftMs = 0) => fillWords({ roundsPerSet, sets, leftMs })
+  expect(words(9, [9, 9, 9], 27_000)).toBe('3 sets of 9, then natural breath 0:27')
+  expect(words(6, [6, 4], 10_000)).toBe('one set of 6, one of 4, then natural breath 0:10')
+  expect(words(12, [12])).toBe('one set of 12')
 })

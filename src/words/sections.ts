@@ -1,6 +1,6 @@
 import type { RoundsSection, Section } from '#model/section'
 import { patternText, sectionFacts } from '#core/breath'
-import type { ResolvedSection, SectionFacts } from '#core/breath'
+import type { FillChoice, ResolvedSection, SectionFacts } from '#core/breath'
 import { formatDuration, formatMs } from '#core/units'
 import { counted, joined } from './text.ts'
 
@@ -26,6 +26,16 @@ function amountWords(amount: RoundsSection['amount']): string {
   if ('rounds' in amount) return counted(amount.rounds, 'round')
   const { sets, roundsPerSet } = amount
   return sets === 1 ? counted(roundsPerSet, 'round') : `${counted(sets, 'set')} of ${counted(roundsPerSet, 'round')}`
+}
+
+/** What fills a time: sets of so many rounds, and the natural breath that is left over. */
+export function fillWords({ roundsPerSet, sets, leftMs }: FillChoice): string {
+  const last = sets.at(-1) ?? 0
+  const isShort = last !== roundsPerSet
+  const whole = isShort ? sets.length - 1 : sets.length
+  const wholes = whole === 1 ? `one set of ${String(roundsPerSet)}` : `${String(whole)} sets of ${String(roundsPerSet)}`
+  const rounds = isShort ? `${wholes}, one of ${String(last)}` : wholes
+  return leftMs < 1000 ? rounds : `${rounds}, then natural breath ${formatMs(leftMs)}`
 }
 
 /** The same of all sections of a block that say one. */

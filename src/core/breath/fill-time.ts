@@ -97,8 +97,9 @@ export interface SetsOption {
   readonly leftMs: Milliseconds
 }
 
-const setSizes = { least: 3, most: 20 } as const
-const mostOffered = 5
+/** How many rounds a set is offered with, and how many sizes. */
+export const setSizes = { least: 3, most: 20 } as const
+export const mostOffered = 5
 
 /**
  * Up to five rounds a set for a time, by what they leave over, then more rounds, then fewer a set [settled C3]. Two sizes

@@ -1,24 +1,26 @@
-import type { Sound } from '#model/cue'
+import type { BreathSounds } from '#model/settings'
 import type { LedDoing } from '#model/led-class'
 import { boundaryMs } from '#core/breath'
 import type { Milliseconds } from '#core/units'
-import { atTick, countedRun, partsBetween } from './counted-run.ts'
-import type { CountedRun, PartOfRun } from './counted-run.ts'
+import { countedRun, partsBetween } from './counted-run.ts'
+import type { PartOfRun } from './counted-run.ts'
 import type { LeadCue, LeadPlan, LeadSegment } from './lead-plan.ts'
 import type { LeadState, Stretch } from './lead-state.ts'
 import { planNow } from './plan-now.ts'
 import { cuesOf } from './plan-index.ts'
 import { ahead, currentEndMs } from './run.ts'
-import { comingLane, currentLane, lanePart } from './over-lane.ts'
+import { comingLane, currentLane, lanePart, laneRun } from './over-lane.ts'
 import type { OverLane } from './over-lane.ts'
+import { soundsIn, usualBreathSounds } from './part-sounds.ts'
+import type { PlayedSound, SoundIn } from './part-sounds.ts'
 
 export interface DueSound {
   readonly key: string
   readonly atMs: Milliseconds
-  readonly sound: Sound
+  readonly sound: PlayedSound
 }
 
-const tick: Sound = { kind: 'wood', strokes: 1 }
+const tick: PlayedSound = { kind: 'wood', strokes: 1 }
 
 export const keyOf = (cue: LeadCue): string => `${cue.id}@${String(cue.segment)}`
 
@@ -59,23 +61,23 @@ export function* cueInstants(
 }
 
 /**
- * Every sound from now to the end if nothing more is asked, in order of time: bells, and a wood tick at
- * each turn of a counted breath. None while paused: the bells wait. A bell that rang is not repeated
+ * Every sound from now to the end if nothing more is asked, in order of time: bells, and what the teacher chose for
+ * counted breath. None while paused: the bells wait. A bell that rang is not repeated
  * unless its end moved by half a minute or more.
  */
-export function soundsDue(planned: LeadPlan, state: LeadState): DueSound[] {
+export function soundsDue(planned: LeadPlan, state: LeadState, sounds: BreathSounds = usualBreathSounds): DueSound[] {
   const plan = planNow(planned, state)
   if (state.phase === 'ended' || state.pause) return []
   const due: DueSound[] = []
   const current = currentLane(plan, state)
-  if (current) due.push(...overTicks(state, current, state.index))
+  if (current) due.push(...overTicks(state, current, state.index, sounds))
   for (const { segment, ...stood } of ahead(plan, state)) {
     if (stood.endMs <= stood.startMs) continue
     const pauses = segment.index === state.index && !state.natural ? state.pauses : []
     due.push(...bells(state, cuesOf(plan, segment.index), { ...stood, pauses }))
-    due.push(...turns(state, segment, stood))
+    due.push(...turns(state, segment, stood, sounds))
     const coming = segment.index > state.index ? comingLane(plan, state, segment.index, stood.startMs) : undefined
-    if (coming) due.push(...overTicks(state, coming, segment.index))
+    if (coming) due.push(...overTicks(state, coming, segment.index, sounds))
   }
   return due.sort((a, b) => a.atMs - b.atMs)
 }
@@ -93,32 +95,29 @@ const repeatAfterMs = 30_000
 export const mayRing = (rangAtMs: Milliseconds | undefined, atMs: Milliseconds): boolean =>
   rangAtMs === undefined || atMs - rangAtMs >= repeatAfterMs
 
-/** Ticks of breath work: at the turns of counted breath and with each stroke; a movement is led by its words. */
+/** Sounds of breath work: of counted breath as the teacher chose, and with each stroke; a movement is led by its words. */
 function* turns(
   state: LeadState,
   { index, doing }: LeadSegment,
   { startMs, endMs, skippedMs }: Omit<Stood, 'pauses'>,
+  sounds: BreathSounds,
 ): Generator<DueSound> {
   if (doing.kind !== 'breath') return
   const zeroMs = startMs - skippedMs
   const fromMs = Math.max(startMs, state.nowMs, state.quietUntilMs)
-  for (const { name, atMs } of ticksIn(doing, fromMs - zeroMs, endMs - zeroMs))
-    if (zeroMs + atMs >= fromMs) yield { key: `${name}@${String(index)}`, atMs: zeroMs + atMs, sound: tick }
+  for (const { name, atMs, sound } of breathIn(doing, fromMs - zeroMs, endMs - zeroMs, sounds))
+    if (zeroMs + atMs >= fromMs) yield { key: `${name}@${String(index)}`, atMs: zeroMs + atMs, sound }
 }
 
 type Strokes = NonNullable<PartOfRun['strokes']>
 
-interface Tick {
-  readonly name: string
-  readonly atMs: Milliseconds
-}
-
-/** Where it ticks, in the segment's own time from its first round on. */
-function* ticksIn(
+/** What sounds in a stretch of breath work, in the segment's own time from its first round on. */
+function* breathIn(
   doing: Extract<LedDoing, { kind: 'breath' }>,
   fromMs: Milliseconds,
   toMs: Milliseconds,
-): Generator<Tick> {
+  sounds: BreathSounds,
+): Generator<SoundIn> {
   const run = countedRun(doing)
   if (doing.part !== 'counted' || !run) {
     if (doing.part !== 'counted' && doing.strokes) yield* strokesIn(doing.strokes, 0, 'stroke')
@@ -126,33 +125,25 @@ function* ticksIn(
   }
   const { aloud = Infinity, silent = 'turns' } = doing
   for (const part of partsBetween(run, fromMs, toMs)) {
-    const name = `turn-${String(part.k)}`
-    const sounds = part.round < aloud ? 'turns' : silent
-    if (sounds !== 'none' && part.turns) yield { name, atMs: part.startMs }
-    if (sounds === 'counts') yield* countsIn(run, part)
+    yield* soundsIn(run, part, fromMs, sounds, part.round < aloud ? 'turns' : silent)
     if (part.strokes) yield* strokesIn(part.strokes, part.startMs, `stroke-${String(part.k)}`)
   }
 }
 
 /** One tick a stroke. */
-function* strokesIn({ n, pace }: Strokes, startMs: Milliseconds, name: string): Generator<Tick> {
-  for (let at = 0; at < n; at += 1) yield { name: `${name}-${String(at)}`, atMs: startMs + boundaryMs(at * 2, pace) }
+function* strokesIn({ n, pace }: Strokes, startMs: Milliseconds, name: string): Generator<SoundIn> {
+  for (let at = 0; at < n; at += 1)
+    yield { name: `${name}-${String(at)}`, atMs: startMs + boundaryMs(at * 2, pace), sound: tick }
 }
 
-/** Every count of a part after the one it turns on. */
-function* countsIn(run: CountedRun, { k, ticks, whole, turns: isTurn }: PartOfRun): Generator<Tick> {
-  const count = 2 * run.over
-  const first = isTurn ? count : (count - (whole.before % count)) % count
-  for (let at = first; at < ticks; at += count) yield { name: `count-${String(k + at)}`, atMs: atTick(run, k + at) }
-}
-
-/** Ticks of a breath over a hold: its first rounds are counted aloud, the rest is silent. */
-function* overTicks(state: LeadState, lane: OverLane, index: number): Generator<DueSound> {
+/** Sounds of a breath over a hold: its first rounds are counted aloud, the rest is silent. */
+function* overTicks(state: LeadState, lane: OverLane, index: number, sounds: BreathSounds): Generator<DueSound> {
   const fromMs = Math.max(state.nowMs, state.quietUntilMs)
-  for (const part of lanePart(lane, fromMs, Infinity, lane.over.countedRounds)) {
-    const atMs = lane.fromMs + part.startMs
-    if (atMs >= fromMs) yield { key: `over-${String(part.k)}@${String(index)}`, atMs, sound: tick }
-  }
+  const run = laneRun(lane)
+  if (!run) return
+  for (const part of lanePart(lane, fromMs, Infinity, lane.over.countedRounds))
+    for (const { name, atMs, sound } of soundsIn(run, part, fromMs - lane.fromMs, sounds, 'turns'))
+      if (lane.fromMs + atMs >= fromMs) yield { key: `over-${name}@${String(index)}`, atMs: lane.fromMs + atMs, sound }
 }
 
 /** Bells that came due between two states of a class: what was missed while sound was held back. */

@@ -11,6 +11,7 @@ import { ownThingsHiddenMigration } from './migrations/007-own-things-hidden.ts'
 import { classVersionsMigration } from './migrations/008-class-versions.ts'
 import { ownSetUpsMigration } from './migrations/009-own-set-ups.ts'
 import { breathAnswersMigration } from './migrations/010-breath-answers.ts'
+import { settingsMigration } from './migrations/011-settings.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -31,6 +32,7 @@ export const migrations: readonly Migration[] = [
   classVersionsMigration,
   ownSetUpsMigration,
   breathAnswersMigration,
+  settingsMigration,
 ]
 
 const migrationsTable = 'migrations'

@@ -96,6 +96,12 @@ export interface OwnThingRow extends Row<OwnThingRow> {
   hiddenAt: Date | null
 }
 
+export interface SettingsRow extends Row<SettingsRow> {
+  ownerId: string
+  version: number
+  document: string
+}
+
 export interface Models {
   readonly sessions: ModelStatic<SessionRow>
   readonly history: ModelStatic<HistoryRow>
@@ -106,6 +112,7 @@ export interface Models {
   readonly ledClasses: ModelStatic<LedClassRow>
   readonly ledEvents: ModelStatic<LedEventRow>
   readonly ownThings: ModelStatic<OwnThingRow>
+  readonly settings: ModelStatic<SettingsRow>
 }
 
 // Made anew for each column: Sequelize writes the column's name into what it is given.
@@ -192,6 +199,11 @@ export function defineModels(sequelize: Sequelize): Models {
         version: whole(),
       },
       plain('ledClasses'),
+    ),
+    settings: sequelize.define<SettingsRow>(
+      'settings',
+      { ownerId: key(), version: whole(), document: text() },
+      plain('settings'),
     ),
     ledEvents: sequelize.define<LedEventRow>(
       'ledEvent',

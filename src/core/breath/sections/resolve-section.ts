@@ -13,9 +13,9 @@ import type { Technique } from '#model/technique'
 import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
 import { msFromS } from '#core/units'
-import type { Milliseconds } from '#core/units'
+import type { Milliseconds, Seconds } from '#core/units'
 import { boundaryMs } from '../boundary.ts'
-import { fill, inSets } from '../fill-time.ts'
+import { fill, inSets, mostOffered, setSizes } from '../fill-time.ts'
 import { halfBreathsOf } from './nostrils.ts'
 import { roundHalfCounts } from '../pattern.ts'
 import { slopedPatterns } from './slope.ts'
@@ -238,6 +238,29 @@ function roundCounts(
     filled.sets.length * leadInMs +
     outs * wayOutMs
   return { sets: filled.sets, leftMs: timeMs - takenMs }
+}
+
+export interface FillChoice {
+  readonly roundsPerSet: number
+  /** Rounds of each set, in order. */
+  readonly sets: readonly number[]
+  /** Natural breath that is left over. */
+  readonly leftMs: Milliseconds
+}
+
+/**
+ * Up to five sizes of a set for a time, as this section is led, its lead-ins and ways out with it: by what they leave
+ * over, then more rounds, then fewer a set [settled C3].
+ */
+export function fillChoices(section: ResolvedRounds, fillS: Seconds): readonly FillChoice[] {
+  const { least, most } = setSizes
+  return Array.from({ length: most - least + 1 }, (_, at) => least + at)
+    .map((roundsPerSet): FillChoice => ({ roundsPerSet, ...roundCounts({ fillS, roundsPerSet }, section) }))
+    .filter(({ sets, roundsPerSet }) => (sets[0] ?? 0) >= roundsPerSet)
+    .map((choice) => ({ ...choice, rounds: choice.sets.reduce((sum, rounds) => sum + rounds, 0) }))
+    .sort((a, b) => a.leftMs - b.leftMs || b.rounds - a.rounds || a.roundsPerSet - b.roundsPerSet)
+    .slice(0, mostOffered)
+    .map(({ roundsPerSet, sets, leftMs }) => ({ roundsPerSet, sets, leftMs }))
 }
 
 /** Length of a round in half-counts, with the pauses of its steps. */

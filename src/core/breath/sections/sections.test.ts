@@ -5,7 +5,15 @@ import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
 import { breaths } from '#testing/arbitraries'
 import { inCounts, second } from '#testing/breath'
-import { blockFacts, layOutSection, resolveSection, sectionFacts, sectionMs, slopedPatterns } from '#core/breath'
+import {
+  blockFacts,
+  fillChoices,
+  layOutSection,
+  resolveSection,
+  sectionFacts,
+  sectionMs,
+  slopedPatterns,
+} from '#core/breath'
 import type { Stretch } from '#core/breath'
 
 const resolved = (section: Section) => orThrow(resolveSection(section, shippedCatalog.techniques))
@@ -156,6 +164,35 @@ describe('counted rounds', () => {
   test('that are not counted last about as long as their breaths', () => {
     expect(told(laid(rounds({ amount: { breaths: 10, aboutS: 7 } })))).toEqual([['uncounted', 70]])
   })
+})
+
+test('a time is offered filled with sets of several sizes, each as it would be led, by what it leaves over', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 60, max: 1800 }),
+      fc.integer({ min: 2, max: 12 }),
+      fc.constantFrom(undefined, 'alternate' as const),
+      (fillS, counts, nostrils) => {
+        const section = rounds({
+          pattern: inCounts(counts, 0, counts, 0),
+          countedRounds: 4,
+          ...(nostrils ? { nostrils } : {}),
+        })
+        const now = resolved(section)
+        if (now.kind !== 'rounds') throw new Error('no rounds')
+        const choices = fillChoices(now, fillS)
+        expect(choices.length).toBeLessThanOrEqual(5)
+        expect(choices.map(({ leftMs }) => leftMs)).toEqual(
+          choices.map(({ leftMs }) => leftMs).toSorted((a, b) => a - b),
+        )
+        for (const { roundsPerSet, sets, leftMs } of choices) {
+          const led = resolved({ ...section, amount: { fillS, roundsPerSet } })
+          expect(led).toMatchObject({ sets: sets.map((one) => ({ rounds: one })), leftMs })
+          expect(sectionMs(led)).toBe(fillS * 1000)
+        }
+      },
+    ),
+  )
 })
 
 describe('a slope', () => {

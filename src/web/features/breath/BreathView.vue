@@ -8,6 +8,7 @@ import SessionAway from '#web/shared/session/SessionAway.vue'
 import SidePane from '#web/shared/ui/SidePane.vue'
 import BreathBlocks from './BreathBlocks.vue'
 import BreathLadder from './BreathLadder.vue'
+import HearIt from './HearIt.vue'
 import HowLed from './HowLed.vue'
 import RoundDrawing from './RoundDrawing.vue'
 import SectionForm from './SectionForm.vue'
@@ -50,7 +51,7 @@ const drawerOpen = ref(false)
           <h1>{{ title }}</h1>
           <p class="sub">{{ sub }}</p>
         </header>
-        <RoundDrawing :section="resolvedSection" />
+        <HearIt><RoundDrawing :section="resolvedSection" /></HearIt>
         <SectionForm />
         <SectionStrip />
         <dl class="facts">

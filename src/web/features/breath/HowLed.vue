@@ -5,11 +5,14 @@ import type { Seat } from '#model/section'
 import { practisedIn } from '#core/cautions'
 import { capital } from '#words/text'
 import { seatNames } from '#words/seats'
+import BreathSoundsFields from './BreathSoundsFields.vue'
 import BreathChecks from './BreathChecks.vue'
+import FillTime from './FillTime.vue'
 import LineField from './LineField.vue'
 import LocksFields from './LocksFields.vue'
 import RetentionLed from './RetentionLed.vue'
 import RoundsLed from './RoundsLed.vue'
+import SteadyCount from './SteadyCount.vue'
 import { useBreath } from './use-breath.ts'
 
 /** How the section that is looked at is led; then what its block is cautioned for. */
@@ -45,6 +48,12 @@ const stopSigns = computed(() => [...new Set(resolved.value?.techniques.flatMap(
       :section="section"
       :resolved="resolvedSection"
     />
+    <FillTime
+      v-if="section.kind === 'rounds' && resolvedSection.kind === 'rounds' && !section.stations"
+      :key="section.id"
+      :section="section"
+      :resolved="resolvedSection"
+    />
     <RetentionLed v-if="section.kind === 'retention'" :section="section" />
     <LocksFields v-if="section.kind === 'rounds' || section.kind === 'retention'" :section="section" />
     <div class="part">
@@ -68,6 +77,8 @@ const stopSigns = computed(() => [...new Set(resolved.value?.techniques.flatMap(
   </template>
   <h3>Stop, and breathe as you like, at</h3>
   <p>{{ capital(stopSigns) }}.</p>
+  <BreathSoundsFields />
+  <SteadyCount />
 </template>
 
 <style scoped>

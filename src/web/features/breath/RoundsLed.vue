@@ -26,18 +26,27 @@ const ways: readonly { readonly value: Way; readonly words: string }[] = [
   { value: 'stations', words: 'hands from place to place' },
 ]
 const own = { value: 'own', words: 'a list of its own' } as const
+/** Where nothing is set: through both, or as the technique goes by itself. */
+const usualWay = computed((): Way => {
+  const { nostrils } = props.resolved.technique
+  return typeof nostrils === 'string' ? nostrils : nostrils === undefined ? 'plain' : 'own'
+})
 const way = computed((): Way => {
   const { stations, steps, nostrils } = props.section
   if (stations) return 'stations'
   if (steps) return 'steps'
-  if (nostrils === undefined) return 'plain'
+  if (nostrils === undefined) return usualWay.value
   return typeof nostrils === 'string' ? nostrils : 'own'
 })
+const offered = computed(() => [
+  ...ways.filter(({ value }) => value !== 'plain' || usualWay.value === 'plain'),
+  ...(way.value === 'own' ? [own] : []),
+])
 function setWay(other: Way): void {
   const { section } = props
   const none = { nostrils: undefined, steps: undefined, stations: undefined, shown: undefined, first: undefined }
   if (other === 'own') return
-  if (other === 'plain') set(section, none)
+  if (other === usualWay.value) set(section, none)
   else if (other === 'steps') set(section, { ...none, steps: { in: 3, pauseHalf: 2 } })
   else if (other === 'stations') {
     const stations = ['Hands in front', 'Hands at the sides', 'Hands at the back'].map((place) => ({
@@ -45,7 +54,7 @@ function setWay(other: Way): void {
       rounds: 5,
     }))
     set(section, { ...none, ...roundsAs(section, { stations }), shown: 3 })
-  } else set(section, { ...none, nostrils: other })
+  } else if (other !== 'plain') set(section, { ...none, nostrils: other })
 }
 const silents = [
   { value: 'turns', words: 'the turns' },
@@ -111,7 +120,7 @@ function setSteps(part: 'in' | 'out', parts: number): void {
         fluid
         aria-labelledby="breath-way"
         :model-value="way"
-        :options="way === 'own' ? [...ways, own] : [...ways]"
+        :options="offered"
         option-label="words"
         option-value="value"
         @update:model-value="setWay"

@@ -2,8 +2,9 @@ import { readonly, ref } from 'vue'
 import type { ShallowRef } from 'vue'
 import { exactRunMs, missBells, soundsDue } from '#core/lead'
 import type { Conducted } from '#core/lead'
+import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
 import { ports } from '#web/shared/ports.ts'
-import { useBells } from './use-bells.ts'
+import { useBells } from '#web/shared/lead/use-bells.ts'
 
 /** The class's own clock with its fractions, to be read beside the audio clock. */
 const runClock = (conducted: Conducted) => () => exactRunMs(conducted, ports().steadyMs())
@@ -11,12 +12,13 @@ const runClock = (conducted: Conducted) => () => exactRunMs(conducted, ports().s
 /** The sounds of the class that runs: all that are due scheduled at once, those held back told and never played late. */
 export function useClassSound(conducted: ShallowRef<Conducted | undefined>) {
   const bells = useBells()
+  const settings = useSettingsStore()
   const missed = ref(0)
 
   function schedule(): void {
     if (!conducted.value) return
     const { start, state } = conducted.value
-    bells.replace(soundsDue(start.plan, state), state.nowMs, runClock(conducted.value))
+    bells.replace(soundsDue(start.plan, state, settings.breathSounds), state.nowMs, runClock(conducted.value))
   }
   return {
     schedule,

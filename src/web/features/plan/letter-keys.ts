@@ -1,10 +1,11 @@
-import { useLocalStorage } from '@vueuse/core'
+import { storeToRefs } from 'pinia'
+import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
 
 /**
  * Whether single characters act as commands while the spine has focus. Some people's keyboards or voices
  * send stray letters: then they switch them off; arrows, Enter, Delete and Ctrl+Z still work.
  */
-export const useLetterKeys = () => useLocalStorage('zovrin.letterKeys', true)
+export const useLetterKeys = () => storeToRefs(useSettingsStore()).letterKeys
 
 export const isCharacterKey = (event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'altKey'>): boolean =>
   event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey

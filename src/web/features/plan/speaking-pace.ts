@@ -1,5 +1,5 @@
-import { useLocalStorage } from '@vueuse/core'
-import { usualPace } from '#core/units'
+import { storeToRefs } from 'pinia'
+import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
 
-/** How fast this teacher speaks, in words a minute, kept in this browser. */
-export const useSpeakingPace = () => useLocalStorage('zovrin.speakingPace', usualPace)
+/** How fast this teacher speaks, in words a minute. */
+export const useSpeakingPace = () => storeToRefs(useSettingsStore()).speakingPace

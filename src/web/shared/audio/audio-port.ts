@@ -1,4 +1,4 @@
-import type { Sound } from '#model/cue'
+import type { PlayedSound } from '#core/lead'
 
 /** The little that leading needs of an audio device; tests put their own in its place. */
 export interface AudioPort {
@@ -9,8 +9,8 @@ export interface AudioPort {
   /** Asks the browser to let sound through; resolves when it does. */
   resume(): Promise<void>
   /** Sounds something at a second of the audio clock. */
-  schedule(sound: Sound, when: number): void
-  /** Forgets every sound that has not begun. */
+  schedule(sound: PlayedSound, when: number): void
+  /** Forgets every sound that has not begun, and lets a tone that sounds die away at once; a bell rings out. */
   cancel(): void
 }
 

@@ -1,5 +1,3 @@
-import type { Sound } from '#model/cue'
-
 /** A decaying partial: its frequency in Hz, loudness 0 to 1, and seconds until it has faded to a thousandth. */
 interface Partial {
   readonly hz: number
@@ -7,8 +5,10 @@ interface Partial {
   readonly fadeS: number
 }
 
+type Struck = 'bowl' | 'lowBell' | 'wood' | 'highBowl' | 'lowBowl'
+
 /** A struck bowl has a few partials out of tune with each other; a wood tick is short and dry. */
-const voices: Readonly<Record<Sound['kind'], readonly Partial[]>> = {
+const voices: Readonly<Record<Struck, readonly Partial[]>> = {
   bowl: [
     { hz: 262, gain: 0.34, fadeS: 6.5 },
     { hz: 263.4, gain: 0.2, fadeS: 6 },
@@ -24,20 +24,69 @@ const voices: Readonly<Record<Sound['kind'], readonly Partial[]>> = {
     { hz: 880, gain: 0.22, fadeS: 0.09 },
     { hz: 1640, gain: 0.1, fadeS: 0.05 },
   ],
+  // The small bowls of a breath are over before the next turn.
+  highBowl: [
+    { hz: 494, gain: 0.14, fadeS: 2.2 },
+    { hz: 1351, gain: 0.05, fadeS: 1.1 },
+  ],
+  lowBowl: [
+    { hz: 247, gain: 0.2, fadeS: 2.6 },
+    { hz: 675, gain: 0.06, fadeS: 1.3 },
+  ],
 }
 const attackS = 0.006
 
 /** Puts one stroke of a sound on an audio clock; returns what has to be stopped to silence it. */
-export function strike(context: BaseAudioContext, out: AudioNode, kind: Sound['kind'], when: number): OscillatorNode[] {
+export function strike(
+  context: BaseAudioContext,
+  out: AudioNode,
+  kind: Struck,
+  when: number,
+  loudness = 1,
+): OscillatorNode[] {
+  if (loudness <= 0) return []
   return voices[kind].map(({ hz, gain, fadeS }) => {
     const oscillator = new OscillatorNode(context, { frequency: hz })
     const envelope = new GainNode(context, { gain: 0 })
+    const peak = gain * loudness
     envelope.gain.setValueAtTime(0, when)
-    envelope.gain.linearRampToValueAtTime(gain, when + attackS)
-    envelope.gain.exponentialRampToValueAtTime(gain / 1000, when + attackS + fadeS)
+    envelope.gain.linearRampToValueAtTime(peak, when + attackS)
+    envelope.gain.exponentialRampToValueAtTime(peak / 1000, when + attackS + fadeS)
     oscillator.connect(envelope).connect(out)
     oscillator.start(when)
     oscillator.stop(when + attackS + fadeS)
     return oscillator
   })
+}
+
+/** The tone of empty lungs and how many times higher that of full ones is: a fifth. */
+const emptyHz = 196
+const fifth = 1.5
+const toneGain = 0.09
+/** It swells and dies away over this, at most a third of it. */
+const swellS = 0.4
+
+const hzOf = (fill: number): number => emptyHz * fifth ** fill
+
+/** Puts a soft tone on an audio clock that glides as the lungs fill and empty; returns its oscillator and envelope. */
+export function sing(
+  context: BaseAudioContext,
+  out: AudioNode,
+  { from, to, lengthMs, gain }: { from: number; to: number; lengthMs: number; gain: number },
+  when: number,
+): { oscillator: OscillatorNode; envelope: GainNode } {
+  const endS = when + lengthMs / 1000
+  const edgeS = Math.min(swellS, lengthMs / 3000)
+  const oscillator = new OscillatorNode(context, { type: 'triangle', frequency: hzOf(from) })
+  const envelope = new GainNode(context, { gain: 0 })
+  oscillator.frequency.setValueAtTime(hzOf(from), when)
+  oscillator.frequency.exponentialRampToValueAtTime(hzOf(to), endS)
+  envelope.gain.setValueAtTime(0, when)
+  envelope.gain.linearRampToValueAtTime(toneGain * gain, when + edgeS)
+  envelope.gain.setValueAtTime(toneGain * gain, endS - edgeS)
+  envelope.gain.linearRampToValueAtTime(0, endS)
+  oscillator.connect(envelope).connect(out)
+  oscillator.start(when)
+  oscillator.stop(endS)
+  return { oscillator, envelope }
 }

@@ -1,36 +1,64 @@
 import type { AudioPort } from './audio-port.ts'
 import { strokeGapS } from './audio-port.ts'
-import { strike } from './synthesis.ts'
+import { sing, strike } from './synthesis.ts'
+
+/** A sound that was asked for and is not over. */
+interface Asked {
+  readonly node: OscillatorNode
+  readonly when: number
+  /** Of a tone, which does not ring out by itself. */
+  readonly envelope?: GainNode
+}
+
+/** A tone that is broken off dies away over this: no click, and well within 50 ms. */
+const cutS = 0.03
 
 /** Sound through Web Audio: everything is scheduled ahead on its own clock. */
 export function webAudioPort(): AudioPort {
   const context = new AudioContext({ latencyHint: 'playback' })
   const out = new GainNode(context, { gain: 0.8 })
   out.connect(context.destination)
-  let waiting: { node: OscillatorNode; when: number }[] = []
+  let asked: Asked[] = []
+
+  function keep(entry: Asked): void {
+    asked.push(entry)
+    entry.node.onended = () => {
+      asked = asked.filter(({ node }) => node !== entry.node)
+    }
+  }
+  // On a frame of the audio clock, so that what is handed over is what is heard.
+  const onFrame = (when: number): number => Math.round(when * context.sampleRate) / context.sampleRate
 
   return {
     now: () => context.currentTime,
     isRunning: () => context.state === 'running',
     resume: () => context.resume(),
     schedule(sound, when) {
+      if (sound.kind === 'tone') {
+        const at = onFrame(when)
+        if (sound.gain <= 0 || sound.lengthMs <= 0) return
+        const { oscillator: node, envelope } = sing(context, out, sound, at)
+        keep({ node, when: at, envelope })
+        return
+      }
       for (let stroke = 0; stroke < sound.strokes; stroke += 1) {
-        // On a frame of the audio clock, so that what is handed over is what is heard.
-        const at = Math.round((when + stroke * strokeGapS) * context.sampleRate) / context.sampleRate
-        for (const node of strike(context, out, sound.kind, at)) {
-          waiting.push({ node, when: at })
-          node.onended = () => {
-            waiting = waiting.filter((entry) => entry.node !== node)
-          }
-        }
+        const at = onFrame(when + stroke * strokeGapS)
+        for (const node of strike(context, out, sound.kind, at, sound.gain)) keep({ node, when: at })
       }
     },
     cancel() {
       const now = context.currentTime
-      for (const { node, when } of waiting) {
+      for (const { node, when, envelope } of asked) {
         if (when > now) node.stop()
+        else if (envelope) {
+          const level = envelope.gain.value
+          envelope.gain.cancelScheduledValues(now)
+          envelope.gain.setValueAtTime(level, now)
+          envelope.gain.linearRampToValueAtTime(0, now + cutS)
+          node.stop(now + cutS)
+        }
       }
-      waiting = waiting.filter(({ when }) => when <= now)
+      asked = asked.filter(({ when }) => when <= now)
     },
   }
 }

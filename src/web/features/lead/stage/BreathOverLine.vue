@@ -2,7 +2,7 @@
 import type { LedPlan, LedStart } from '#model/led-class'
 import type { BreathNow, LeadState } from '#core/lead'
 import { breathCountWords, roundWords } from '#words/segments'
-import BreathStrip from '../BreathStrip.vue'
+import BreathStrip from '#web/shared/lead/BreathStrip.vue'
 
 /** A breath counted over a hold: its line along the bottom, with the count. */
 defineProps<{

@@ -3,7 +3,7 @@ import type { LedStart } from '#model/led-class'
 import type { LeadState, Stage } from '#core/lead'
 import { formatMs } from '#core/units'
 import { breathingWords, sectionTitle, shownCount, stoppedWords, whereInBreath } from '#words/segments'
-import BreathStrip from '../BreathStrip.vue'
+import BreathStrip from '#web/shared/lead/BreathStrip.vue'
 import WhereLine from './WhereLine.vue'
 
 defineProps<{ led: LedStart; state: LeadState; stage: Extract<Stage, { is: 'breathing' }> }>()

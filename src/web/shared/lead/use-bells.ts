@@ -1,8 +1,7 @@
 import { onScopeDispose, readonly, ref } from 'vue'
-import type { Sound } from '#model/cue'
-import type { DueSound } from '#core/lead'
-import { makeBellSchedule } from '#web/shared/lead/bell-schedule.ts'
-import { ports } from '#web/shared/ports.ts'
+import type { DueSound, PlayedSound } from '#core/lead'
+import { makeBellSchedule } from './bell-schedule.ts'
+import { ports } from '../ports.ts'
 
 /** A bell asked for now sounds a moment later, so that none of its attack is lost. */
 const soonS = 0.02
@@ -28,7 +27,10 @@ export function useBells() {
     compare: (runMs: () => number) => {
       schedule.compare(runMs)
     },
-    ring(sound: Sound): void {
+    silence: () => {
+      schedule.silence()
+    },
+    ring(sound: PlayedSound): void {
       if (audio.isRunning()) audio.schedule(sound, audio.now() + soonS)
     },
     async letThrough(): Promise<void> {

@@ -1,0 +1,27 @@
+import { z } from 'zod'
+
+/** What an inhale or an exhale may sound with: nothing, wood at its turn or at every count, a bowl, a gliding tone. */
+export const breathSoundKinds = ['none', 'turn', 'counts', 'bowl', 'tone'] as const
+const breathSoundSchema = z.strictObject({
+  kind: z.enum(breathSoundKinds),
+  /** In hundredths; 50 is as loud as a breath sounds where nothing is set. */
+  loudness: z.int().min(0).max(100),
+})
+export type BreathSound = z.infer<typeof breathSoundSchema>
+
+const breathSoundsSchema = z.strictObject({ in: breathSoundSchema, out: breathSoundSchema })
+export type BreathSounds = z.infer<typeof breathSoundsSchema>
+
+/**
+ * What a teacher set for all their sessions; no session stores any of it [settled A23]. What is absent is as Zovrin has
+ * it.
+ */
+export const settingsSchema = z.strictObject({
+  schema: z.literal(1),
+  breathSounds: breathSoundsSchema.optional(),
+  /** Words a minute, spoken. */
+  speakingPace: z.int().min(60).max(200).optional(),
+  /** Whether single letters act as commands. */
+  letterKeys: z.boolean().optional(),
+})
+export type Settings = z.infer<typeof settingsSchema>

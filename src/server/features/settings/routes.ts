@@ -1,0 +1,26 @@
+import type { Router } from 'express'
+import { settingsSchema } from '#model/settings'
+import { apiRouter, closeRouter } from '#server/http/api-router'
+import { basedOn } from '#server/features/guards'
+import { documentRefused } from '#server/features/sessions/read-document'
+import type { SettingsStore } from './store.ts'
+
+/** `/api/settings`: what the teacher set for all their sessions. */
+export function settingsRoutes(store: SettingsStore): Router {
+  const router = apiRouter()
+
+  router.get('/', async (_request, response) => {
+    const { settings, version } = await store.read()
+    response.set('ETag', `"${String(version)}"`).json(settings)
+  })
+
+  router.put('/', async (request, response) => {
+    const based = basedOn(request)
+    const read = settingsSchema.safeParse(request.body)
+    if (!read.success) throw documentRefused(read.error)
+    const version = await store.write(read.data, based)
+    response.set('ETag', `"${String(version)}"`).json({ version })
+  })
+
+  return closeRouter(router)
+}

@@ -1,0 +1,33 @@
+import { defineStore } from 'pinia'
+import { computed } from 'vue'
+import type { BreathSounds, Settings } from '#model/settings'
+import { usualBreathSounds } from '#core/lead'
+import { usualPace } from '#core/units'
+import { makeSettingsSync } from './settings-sync.ts'
+
+/** What the teacher set for all their sessions; where nothing is set, what is usual. */
+export const useSettingsStore = defineStore('settings', () => {
+  const { known, set, load } = makeSettingsSync()
+  const now = computed((): Settings => ({ ...known.value.settings, ...known.value.unsent }))
+  void load()
+  return {
+    breathSounds: computed({
+      get: () => now.value.breathSounds ?? usualBreathSounds,
+      set: (breathSounds: BreathSounds) => {
+        set({ breathSounds })
+      },
+    }),
+    speakingPace: computed({
+      get: () => now.value.speakingPace ?? usualPace,
+      set: (speakingPace: number) => {
+        set({ speakingPace })
+      },
+    }),
+    letterKeys: computed({
+      get: () => now.value.letterKeys ?? true,
+      set: (letterKeys: boolean) => {
+        set({ letterKeys })
+      },
+    }),
+  }
+})
