@@ -90,13 +90,14 @@ test('a pose’s page tells all of it, with cautions first, and is printed witho
   await expect(page.getByRole('heading', { level: 2, name: 'Cues' })).toBeVisible()
 })
 
-test('a technique taught in person is read and not added; the cautions have a page of their own', async ({
+test('a technique taught in person is planned for a room only; the cautions have a page of their own', async ({
   plan,
   house,
 }) => {
   await plan.goto(`${house.address}shelf/pause-full`)
   await expect(plan.getByText('Taught in person after long preparation')).toBeVisible()
-  await expect(plan.getByRole('button', { name: /^Add to/ })).toHaveCount(0)
+  await expect(plan.getByText('It is planned for a room only, never online or at home')).toBeVisible()
+  await expect(plan.getByRole('button', { name: /^Add to/ })).toBeVisible()
   await plan.getByRole('link', { name: 'About them' }).click()
   await expect(plan.getByText('It is not medical advice, cannot judge a person, and is incomplete.')).toBeVisible()
   await expect(plan.getByRole('heading', { name: 'Where schools differ' })).toBeVisible()

@@ -130,8 +130,8 @@ test('every pose with the head below the heart or the pelvis raised says how it 
 })
 
 test('what is taught in person is not offered to new people, and all the register’s breaths are there', () => {
-  expect(techniques.filter(({ inPersonOnly, forNew }) => inPersonOnly && forNew !== undefined)).toEqual([])
-  expect(techniques.filter(({ strong, inPersonOnly }) => strong && !inPersonOnly)).toEqual([])
+  expect(techniques.filter(({ inPerson, forNew }) => inPerson && forNew !== undefined)).toEqual([])
+  expect(techniques.filter(({ strong, inPerson }) => strong && !inPerson)).toEqual([])
   expect(techniques).toHaveLength(22)
 })
 

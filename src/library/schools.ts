@@ -33,4 +33,10 @@ export const schools: readonly School[] = [
     about: 'Yin holds first, supported rest after; small adjustments, a movement between sides.',
     answers: { ...common, movementInHold: 'announced', sensationCeiling: 6, betweenSides: 'movement' },
   },
+  {
+    id: 'breath',
+    name: 'Breath',
+    about: 'A seat one can keep, the natural breath first and last, the least count that is easy; holds only rest.',
+    answers: { ...common, movementInHold: 'none', sensationCeiling: 2, betweenSides: 'nothing' },
+  },
 ]

@@ -6,8 +6,8 @@ import { shippedCatalog } from './shipped.ts'
 import { templates } from './templates.ts'
 
 test('there are templates from 20 to 90 minutes, for each practice', () => {
-  expect(templates.map(({ lengthS }) => lengthS / 60)).toEqual([20, 45, 60, 75, 30, 90, 45, 60, 60])
-  expect(new Set(templates.map(({ practice }) => practice))).toEqual(new Set(['restorative', 'yin', 'mixed']))
+  expect(templates.map(({ lengthS }) => lengthS / 60)).toEqual([20, 45, 60, 75, 30, 90, 45, 60, 60, 20, 30, 45])
+  expect(new Set(templates.map(({ practice }) => practice))).toEqual(new Set(['restorative', 'yin', 'mixed', 'breath']))
 })
 
 test.each(templates.map((template) => [template.name, template] as const))(

@@ -8,7 +8,11 @@ const quietly = (id: string, techniqueId: string, s: number): BreathBlock => ({
   sections: [{ kind: 'natural', id: 'breath', techniqueId, s }],
 })
 
-/** Sessions to begin from, of 20 to 90 minutes, with one on chairs, one late in pregnancy and one of yin alone. A new session is a copy with ids of its own. */
+/** What is said before any breath work. */
+const breathBefore =
+  'Two hours since a meal, the nose clear, a seat you can keep. The stop signs: dizziness, tingling, hunger for air. Anybody may breathe as they like at any time.'
+
+/** Sessions to begin from, of 20 to 90 minutes, three of them of breath, with one on chairs, one late in pregnancy and one of yin alone. A new session is a copy with ids of its own. */
 export const templates: readonly Session[] = [
   {
     schema: 2,
@@ -232,6 +236,122 @@ export const templates: readonly Session[] = [
       { kind: 'hold', id: 'long', poseId: 'long-leg-fold', hold: { holdS: 240 } },
       { kind: 'hold', id: 'across', poseId: 'knees-across-twist', hold: { holdS: 210 } },
       { kind: 'closing', id: 'closing', finalRestS: 390 },
+    ],
+  },
+  {
+    schema: 2,
+    id: 'template-breath-first',
+    name: 'Twenty minutes with the breath as it comes',
+    practice: 'breath',
+    level: 'new',
+    lengthS: 1200,
+    schoolId: 'breath',
+    stage: 1,
+    purpose: 'For the first weeks: watching, belly and three-part breath, and nobody counts.',
+    blocks: [
+      { kind: 'talk', id: 'arrive', title: 'Arrive', text: breathBefore, s: 120 },
+      {
+        kind: 'breath',
+        id: 'breath',
+        sections: [
+          { kind: 'natural', id: 'watch', techniqueId: 'watching-the-breath', s: 240 },
+          { kind: 'natural', id: 'belly', techniqueId: 'belly-breath', s: 270 },
+          { kind: 'lesson', id: 'front', techniqueId: 'three-part-breath', lesson: 1, breaths: 6 },
+          { kind: 'natural', id: 'quiet', s: 60 },
+        ],
+      },
+      { kind: 'closing', id: 'closing', finalRestS: 330 },
+    ],
+  },
+  {
+    schema: 2,
+    id: 'template-breath-even',
+    name: 'Half an hour of even breath',
+    practice: 'breath',
+    level: 'regular',
+    lengthS: 1800,
+    schoolId: 'breath',
+    purpose: 'Even counts with rests between, and a long exhale to end with.',
+    blocks: [
+      { kind: 'talk', id: 'arrive', title: 'Arrive', text: breathBefore, s: 150 },
+      {
+        kind: 'breath',
+        id: 'even',
+        sections: [
+          { kind: 'natural', id: 'ten', breaths: 10 },
+          {
+            kind: 'rounds',
+            id: 'even',
+            techniqueId: 'even-breath',
+            pattern: { in: 6, full: 0, out: 6, empty: 0 },
+            amount: { fillS: 480, roundsPerSet: 24 },
+            restS: 45,
+          },
+          { kind: 'natural', id: 'between', s: 60 },
+          {
+            kind: 'rounds',
+            id: 'long',
+            techniqueId: 'long-exhale',
+            pattern: { in: 8, full: 0, out: 10, empty: 0 },
+            amount: { fillS: 270, roundsPerSet: 12 },
+            restS: 45,
+          },
+          { kind: 'natural', id: 'after', s: 90 },
+        ],
+      },
+      { kind: 'closing', id: 'closing', finalRestS: 540 },
+    ],
+  },
+  {
+    schema: 2,
+    id: 'template-breath-nostrils',
+    name: 'Three quarters of an hour: nostrils in turn',
+    practice: 'breath',
+    level: 'experienced',
+    lengthS: 2700,
+    schoolId: 'breath',
+    stage: 3,
+    purpose: 'Places for the hands, nostrils in turn, a humming exhale, and a long rest.',
+    blocks: [
+      { kind: 'talk', id: 'arrive', title: 'Arrive', text: breathBefore, s: 180 },
+      {
+        kind: 'breath',
+        id: 'places',
+        sections: [
+          { kind: 'natural', id: 'ten', breaths: 10 },
+          {
+            kind: 'rounds',
+            id: 'places',
+            techniqueId: 'three-part-breath',
+            pattern: { in: 8, full: 0, out: 8, empty: 0 },
+            stations: [
+              { place: 'Hands in front', rounds: 5 },
+              { place: 'Hands at the sides', rounds: 5 },
+              { place: 'Hands at the back', rounds: 5 },
+            ],
+            shown: 3,
+            closed: true,
+          },
+          { kind: 'natural', id: 'after', s: 90 },
+        ],
+      },
+      {
+        kind: 'breath',
+        id: 'nostrils',
+        sections: [
+          {
+            kind: 'rounds',
+            id: 'nostrils',
+            techniqueId: 'nostrils-in-turn',
+            amount: { fillS: 600, roundsPerSet: 9 },
+            restS: 45,
+          },
+          { kind: 'natural', id: 'quiet', s: 90 },
+          { kind: 'natural', id: 'hum', techniqueId: 'humming-exhale', s: 240 },
+          { kind: 'natural', id: 'after', s: 120 },
+        ],
+      },
+      { kind: 'closing', id: 'closing', finalRestS: 900 },
     ],
   },
 ]

@@ -114,6 +114,13 @@ export type Station = z.infer<typeof stationSchema>
 
 const partsSchema = z.int().min(2).max(4)
 
+/** The inhale or the exhale in equal parts, with pauses of so many half-counts between them. */
+export const stepsSchema = z.strictObject({
+  in: partsSchema.optional(),
+  out: partsSchema.optional(),
+  pauseHalf: z.int().min(1).max(8),
+})
+
 /** One part grows or shrinks by half-counts every so many sets, to a limit and back at least half way. */
 export const slopeSchema = z.strictObject({
   part: z.enum(['in', 'full', 'out', 'empty']),
@@ -152,9 +159,7 @@ export const roundsSectionSchema = z
     nostrils: nostrilsSchema.optional(),
     /** The side a list of nostrils begins on, where that is not the list's own. */
     first: sideSchema.optional(),
-    steps: z
-      .strictObject({ in: partsSchema.optional(), out: partsSchema.optional(), pauseHalf: z.int().min(1).max(8) })
-      .optional(),
+    steps: stepsSchema.optional(),
     locks: locksSchema.optional(),
     slope: slopeSchema.optional(),
     leadInS: leadSecondsSchema.optional(),

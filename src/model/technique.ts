@@ -4,7 +4,7 @@ import { basePositionSchema, betweenSecondsSchema, blockSecondsSchema, idSchema,
 import { breathLimits } from './limits.ts'
 import { namesSchema } from './names.ts'
 import { meaningSchema } from './pose.ts'
-import { nostrilsSchema } from './section.ts'
+import { nostrilsSchema, stepsSchema } from './section.ts'
 
 /** How much of a technique is usual: natural breath for a time, counted sets, or what fills a time. */
 export const usualAmountSchema = z.union([
@@ -32,8 +32,8 @@ export const techniqueSchema = z.strictObject({
   seat: z.enum(['any', 'seat', 'seatOrIncline', 'seatInclineOrLying', 'standOrSeat']),
   /** What new people are given; absent where it is not offered to them. */
   forNew: lineSchema.optional(),
-  /** Taught in person, one to one: readable, but no part of a session. */
-  inPersonOnly: z.boolean(),
+  /** Taught in person: planned for a room only, never online or at home. */
+  inPerson: z.boolean(),
   /** What an answer to the handbook's table means here. */
   meanings: z
     .array(meaningSchema.pick({ question: true, answer: true }).extend({ says: lineSchema.min(1) }))
@@ -46,6 +46,12 @@ export const techniqueSchema = z.strictObject({
   pattern: patternSchema.optional(),
   /** The half-breaths of its round, where each goes through a nostril of its own. */
   nostrils: nostrilsSchema.optional(),
+  /** Places for the hands, where it is learned by them. */
+  stations: z.array(lineSchema.min(1)).min(2).max(8).optional(),
+  /** The equal parts of its inhale or exhale, where it goes in steps. */
+  steps: stepsSchema.optional(),
+  /** Active exhales, or both halves, at a pace. */
+  strokes: z.enum(['exhale', 'both']).optional(),
   pace: paceSchema,
   amount: usualAmountSchema,
   restBetweenSetsS: betweenSecondsSchema,

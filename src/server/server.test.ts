@@ -443,6 +443,7 @@ test('the demo data is Bellows House with fourteen people, and its hour comes to
     'Thursday slow hour',
     'Sunday long rest',
     'Twenty minutes before supper',
+    'Reed and bellows',
   ])
   await demo.close()
   expect(orThrow(compileTimeline(thursdaySlowHour, shippedCatalog)).totalMs).toBe((58 * 60 + 48) * 1000)

@@ -70,3 +70,13 @@ test('property: whatever is planned can be led, at the lowest stage too', () => 
     { numRuns: 60 },
   )
 })
+
+test.each([
+  ['online', ['STRONG_NOT_IN_PERSON']],
+  ['home', ['STRONG_NOT_IN_PERSON']],
+  ['room', []],
+] as const)('what is taught in person, also where it is not strong, is not carried %s', (setting, codes) => {
+  const one = breathing([{ kind: 'natural', id: 'one', techniqueId: 'single-nostril', s: 120 }], { setting })
+  expect(locked(one)).toEqual(codes)
+  expect(locked(breathing([someRounds()], { setting }))).toEqual([])
+})

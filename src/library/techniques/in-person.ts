@@ -3,7 +3,7 @@ import { second, stopSigns, uncounted } from './parts.ts'
 
 const seated = {
   counted: false,
-  inPersonOnly: true,
+  inPerson: true,
   nose: 'clear',
   seat: 'seat',
   basePosition: 'seated',
@@ -13,8 +13,8 @@ const seated = {
 const strong = { ...seated, strong: true, foodGapH: 4 } as const
 
 /**
- * Taught in person, one to one, after long preparation; not offered to new people. They are on the shelf
- * to be read and to carry their cautions, and are no part of a session.
+ * Taught in person after long preparation; not offered to new people. They are planned for a room only, and led at the
+ * stage they begin with.
  */
 export const inPersonTechniques: readonly Technique[] = [
   {
@@ -51,6 +51,7 @@ export const inPersonTechniques: readonly Technique[] = [
     preparation: ['Nostrils in turn is steady.', 'Both nostrils are clear.'],
     lessons: ['Six breaths, then both nostrils.', 'Three minutes, natural breath after.'],
     startsWhen: { words: 'When nostrils in turn is steady.', easy: ['nostrils-in-turn'] },
+    nostrils: 'inRight',
     ...uncounted(120),
   },
   {
@@ -181,6 +182,7 @@ export const inPersonTechniques: readonly Technique[] = [
       'Two rounds of ten to twenty, in person.',
     ],
     startsWhen: { words: 'When even breath has been steady for eight weeks; in person.', easy: ['even-breath'] },
+    strokes: 'exhale',
     ...uncounted(60),
   },
   {
@@ -193,6 +195,7 @@ export const inPersonTechniques: readonly Technique[] = [
     preparation: ['Short exhales have been steady for three months.', 'Never followed by a pause.'],
     lessons: ['Five strokes.', 'Ten strokes, a minute of natural breath.', 'Two rounds of ten, in person.'],
     startsWhen: { words: 'When short exhales have been steady for three months; in person.', easy: ['short-exhales'] },
+    strokes: 'both',
     ...uncounted(60),
   },
 ]

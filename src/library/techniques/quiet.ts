@@ -9,7 +9,7 @@ export const quietTechniques: readonly Technique[] = [
     names: { english: 'Watching the breath', others: ['Natural breath', 'Own breath'] },
     counted: false,
     strong: false,
-    inPersonOnly: false,
+    inPerson: false,
     purpose: 'To notice the breath as it is, before anything is asked of it.',
     how: [
       'Let the breath come and go through the nose, unchanged.',
@@ -38,7 +38,7 @@ export const quietTechniques: readonly Technique[] = [
     names: { english: 'Belly breath', others: ['Soft belly', 'Diaphragm breath'] },
     counted: false,
     strong: false,
-    inPersonOnly: false,
+    inPerson: false,
     purpose: 'To let the belly move with the breath instead of the shoulders.',
     how: [
       'One hand lies on the belly, the other on the breastbone.',
@@ -71,7 +71,7 @@ export const quietTechniques: readonly Technique[] = [
     },
     counted: false,
     strong: false,
-    inPersonOnly: false,
+    inPerson: false,
     purpose: 'To find room for the breath in belly, ribs and upper chest.',
     how: [
       'Let the inhale fill the belly, then the ribs, then the upper chest.',
@@ -89,6 +89,7 @@ export const quietTechniques: readonly Technique[] = [
     startsWhen: { words: 'When belly breath is easy.', easy: ['belly-breath'] },
     seat: 'seatOrIncline',
     forNew: '3 minutes, two-thirds full',
+    stations: ['Hands in front', 'Hands at the sides', 'Hands at the back'],
     foodGapH: 2,
     nose: 'clear',
     basePosition: 'seated',
@@ -101,7 +102,7 @@ export const quietTechniques: readonly Technique[] = [
     names: { english: 'Even breath', sanskrit: 'sama vṛtti', others: ['Equal breath', 'Same-length breath'] },
     counted: true,
     strong: false,
-    inPersonOnly: false,
+    inPerson: false,
     purpose: 'To steady the breath by giving both halves the same length.',
     how: [
       'In through the nose for four counts, out through the nose for four.',
@@ -136,7 +137,7 @@ export const quietTechniques: readonly Technique[] = [
     names: { english: 'Long exhale', sanskrit: 'viṣama vṛtti', others: ['Longer out-breath'] },
     counted: true,
     strong: false,
-    inPersonOnly: false,
+    inPerson: false,
     purpose: 'To let the exhale grow longer than the inhale, without effort.',
     how: [
       'In through the nose for four counts, out for six.',
@@ -165,7 +166,7 @@ export const quietTechniques: readonly Technique[] = [
     names: { english: 'Soft throat breath', sanskrit: 'ujjāyī', others: ['Whispering breath', 'Ocean breath'] },
     counted: false,
     strong: false,
-    inPersonOnly: false,
+    inPerson: false,
     purpose: 'To give the breath a faint sound to rest the ear on.',
     how: [
       'Lips closed, narrow the throat as if to fog a mirror.',
@@ -212,7 +213,7 @@ export const quietTechniques: readonly Technique[] = [
     },
     counted: true,
     strong: false,
-    inPersonOnly: false,
+    inPerson: false,
     purpose: 'To let the breath pass one nostril after the other, evenly and without pause.',
     how: [
       'The right hand closes one nostril at a time with a feather touch; its elbow rests close to the ribs.',
@@ -247,7 +248,7 @@ export const quietTechniques: readonly Technique[] = [
     names: { english: 'Humming exhale', sanskrit: 'bhrāmarī', others: ['Humming breath', 'Bee breath'] },
     counted: false,
     strong: false,
-    inPersonOnly: false,
+    inPerson: false,
     purpose: 'To hear and feel the exhale as one even tone.',
     how: [
       'In through the nose, lips closed, teeth a little apart.',
@@ -280,7 +281,7 @@ export const quietTechniques: readonly Technique[] = [
     names: { english: 'Cooling breath', sanskrit: 'śītalī', others: ['sītkārī', 'Breath over the tongue'] },
     counted: false,
     strong: false,
-    inPersonOnly: false,
+    inPerson: false,
     purpose: 'To feel a cool inhale over tongue or teeth and a warm exhale through the nose.',
     how: [
       'Curl the tongue, or let the teeth meet lightly, and draw the breath in over them.',
@@ -309,7 +310,7 @@ export const quietTechniques: readonly Technique[] = [
     names: { english: 'Straw exhale', others: ['Pursed-lip breath', 'Breath out through a straw', 'Candle breath'] },
     counted: false,
     strong: false,
-    inPersonOnly: false,
+    inPerson: false,
     purpose: 'To let the exhale grow slow by itself, the lips nearly closed.',
     how: [
       'In through the nose, as much as comes.',
@@ -334,7 +335,7 @@ export const quietTechniques: readonly Technique[] = [
     names: { english: 'Front, sides and back', others: ['Breath into the directions', 'Breath under the hands'] },
     counted: false,
     strong: false,
-    inPersonOnly: false,
+    inPerson: false,
     purpose: 'To find where the breath moves, the hands showing it the way.',
     how: [
       'Hands on the front of the ribs, a few breaths into them.',
@@ -364,7 +365,7 @@ export const quietTechniques: readonly Technique[] = [
     names: { english: 'Breath in steps', sanskrit: 'viloma', others: ['Stepped inhale', 'Stair breath'] },
     counted: false,
     strong: false,
-    inPersonOnly: false,
+    inPerson: false,
     purpose: 'To climb the inhale in two to four steps, with a short stop on each.',
     how: [
       'In a little, stop for a second, in a little more: two steps, later three or four.',
@@ -382,6 +383,7 @@ export const quietTechniques: readonly Technique[] = [
       words: 'At stage 3 of the ladder, stops of 1 to 2 seconds; longer ones come with the pauses.',
       easy: ['long-exhale'],
     },
+    steps: { in: 2, pauseHalf: 2 },
     seat: 'seatOrIncline',
     foodGapH: 2,
     nose: 'clear',

@@ -1,4 +1,5 @@
-import type { KeptEvent, LedEnd, LedStart } from '#model/led-class'
+import type { BreathAnswers, KeptEvent, LedEnd, LedStart } from '#model/led-class'
+import type { Session } from '#model/session'
 import { orThrow } from '#core/result'
 import { beginLead, ledStart, step } from '#core/lead'
 import type { Command, LeadPlan, LeadState } from '#core/lead'
@@ -6,6 +7,7 @@ import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { blockName } from '#words/blocks'
 import { sectionName } from '#words/sections'
+import { reedAndBellows } from './reed-and-bellows.ts'
 import { thursdaySlowHour } from './sessions.ts'
 
 /** Something the teacher did: in which block, kind and side, how long after it began. */
@@ -22,6 +24,7 @@ interface Evening {
   readonly people: number
   readonly done: readonly Done[]
   readonly note: string
+  readonly breath?: BreathAnswers
 }
 
 const at = (block: string, kind: string, afterS: number, type: Command, side?: 'left' | 'right'): Done =>
@@ -86,6 +89,16 @@ const evenings: readonly Evening[] = [
   },
 ]
 
+/** The breath course two days before: one round was broken off for a talk about the count, and the rest was easy. */
+const tuesday: Evening = {
+  weeksAgo: 1,
+  lateS: 20,
+  people: 7,
+  done: [at('even', 'breath', 160, 'pause'), at('even', 'breath', 190, 'resume'), at('even', 'breath', 60, 'mark')],
+  note: 'Four counts sit well with the reeds; the bellows would like five.',
+  breath: { was: 'easy' },
+}
+
 const dayMs = 24 * 3_600_000
 
 /** A led class as it is written down: how it began, what was told, how it ended. */
@@ -95,32 +108,42 @@ export interface DemoClass {
   readonly end: LedEnd
 }
 
-/** The led classes of the demo, on the Thursdays before today at 18:00 UTC, each through the real machine. */
+/** The led classes of the demo, on the Thursdays before today and on a Tuesday at 18:00 UTC, each through the real machine. */
 export function demoClasses(today: Date): DemoClass[] {
   const lastThursday = new Date(today)
   lastThursday.setUTCHours(18, 0, 0, 0)
   // From one day back (a Friday) to seven (a Thursday).
   lastThursday.setUTCDate(lastThursday.getUTCDate() - (((lastThursday.getUTCDay() + 2) % 7) + 1))
-  return evenings.map((evening) => {
-    const plannedStart = lastThursday.getTime() - (evening.weeksAgo - 1) * 7 * dayMs
-    return ledEvening(evening, plannedStart)
-  })
+  return [
+    ...evenings.map((evening) => {
+      const plannedStart = lastThursday.getTime() - (evening.weeksAgo - 1) * 7 * dayMs
+      return ledEvening(thursdaySlowHour, `thursday-${String(evening.weeksAgo)}-weeks-ago`, evening, plannedStart)
+    }),
+    ledEvening(reedAndBellows, 'breath-week-6', tuesday, lastThursday.getTime() - 2 * dayMs),
+  ]
 }
 
-function ledEvening({ weeksAgo, lateS, people, done, note }: Evening, plannedStartMs: number): DemoClass {
-  const timeline = orThrow(compileTimeline(thursdaySlowHour, shippedCatalog))
+function ledEvening(session: Session, id: string, evening: Evening, plannedStartMs: number): DemoClass {
+  const { lateS, people, done, note, breath } = evening
+  const timeline = orThrow(compileTimeline(session, shippedCatalog))
   const startedAtMs = plannedStartMs + lateS * 1000
-  const start = ledStart(thursdaySlowHour, timeline, {
-    id: `thursday-${String(weeksAgo)}-weeks-ago`,
+  const start = ledStart(session, timeline, {
+    id,
     people,
     startedAtMs,
-    promisedEndMs: plannedStartMs + thursdaySlowHour.lengthS * 1000,
+    promisedEndMs: plannedStartMs + session.lengthS * 1000,
     nameOf: blockName,
     sectionNameOf: sectionName,
   })
   const { events, state } = lead(start.plan, done)
   const endedAt = new Date(startedAtMs + state.nowMs).toISOString()
-  const end = { endedAt, left: state.left, visits: [...state.visits], ...(note === '' ? {} : { note }) }
+  const end = {
+    endedAt,
+    left: state.left,
+    visits: [...state.visits],
+    ...(note === '' ? {} : { note }),
+    ...(breath ? { breath } : {}),
+  }
   return { start, events, end }
 }
 

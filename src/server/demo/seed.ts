@@ -12,7 +12,7 @@ import { demoClasses } from './led-classes.ts'
 import { demoSessions } from './sessions.ts'
 
 /** Raised whenever the demo data changes: an older demo database is then put aside and made anew. */
-export const seedNumber = 8
+export const seedNumber = 9
 const seedNote = 'demo seed'
 
 const minuteMs = 60_000

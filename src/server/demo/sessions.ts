@@ -1,4 +1,5 @@
 import type { Session } from '#model/session'
+import { reedAndBellows } from './reed-and-bellows.ts'
 
 /** The planned hour of the series "Thursday slow hour": 58:48 in all. */
 export const thursdaySlowHour: Session = {
@@ -158,4 +159,4 @@ export const shortEveningRest: Session = {
   ],
 }
 
-export const demoSessions: readonly Session[] = [thursdaySlowHour, sundayLongRest, shortEveningRest]
+export const demoSessions: readonly Session[] = [thursdaySlowHour, sundayLongRest, shortEveningRest, reedAndBellows]

@@ -3,11 +3,11 @@ import type { HalfBreath, Nostrils } from '#model/section'
 
 const half = (does: HalfBreath['does'], through: HalfBreath['through']): HalfBreath => ({ does, through })
 
-/** The lists that ship [breath book 1]. */
+/** The lists that ship [breath book 1]; one nostril is breathed in through, and out through the other. */
 const shippedLists = {
   alternate: [half('in', 'left'), half('out', 'right'), half('in', 'right'), half('out', 'left')],
-  inLeft: [half('in', 'left'), half('out', 'left')],
-  inRight: [half('in', 'right'), half('out', 'right')],
+  inLeft: [half('in', 'left'), half('out', 'right')],
+  inRight: [half('in', 'right'), half('out', 'left')],
   outInTurn: [half('in', 'both'), half('out', 'left'), half('in', 'both'), half('out', 'right')],
 } as const satisfies Readonly<Record<string, readonly HalfBreath[]>>
 

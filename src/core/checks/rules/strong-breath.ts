@@ -31,10 +31,13 @@ export function isStrong(section: ResolvedSection): boolean {
 
 const lying: ReadonlySet<BasePosition> = new Set(['supine', 'prone', 'sideLying', 'atWall'])
 
-/** The first strong section of each breath block, of those that are found. */
-const strongIn = (look: Look, isFound: (block: ResolvedBreath, at: number) => boolean) =>
+/** What is taught in person is never carried online or home [decisions]. */
+const isInPerson = (section: ResolvedSection): boolean => 'technique' in section && section.technique?.inPerson === true
+
+/** The first section of each breath block that is found. */
+const sectionsIn = (look: Look, isFound: (section: ResolvedSection, block: ResolvedBreath, at: number) => boolean) =>
   breathsOf(look).flatMap((block) => {
-    const at = block.sections.findIndex((section, index) => isStrong(section) && isFound(block, index))
+    const at = block.sections.findIndex((section, index) => isFound(section, block, index))
     const blockId = block.block.id
     return at < 0 ? [] : [{ blockId, atMs: sectionStart(look, blockId, at), section: at + 1 }]
   })
@@ -44,19 +47,24 @@ export const strongLying: Rule<'STRONG_LYING'> = {
   code: 'STRONG_LYING',
   grade: 'must',
   find: (look) =>
-    strongIn(look, ({ seats }, at) => lying.has(seats[at]?.position ?? 'seated')).map(({ section, ...where }) => ({
-      ...where,
-      facts: { section },
-    })),
+    sectionsIn(look, (section, { seats }, at) => isStrong(section) && lying.has(seats[at]?.position ?? 'seated')).map(
+      ({ section, ...where }) => ({
+        ...where,
+        facts: { section },
+      }),
+    ),
 }
 
-/** Strong breath work where the teacher is not in the room. */
+/** Strong breath work, and what is taught in person, where the teacher is not in the room. */
 export const strongNotInPerson: Rule<'STRONG_NOT_IN_PERSON'> = {
   code: 'STRONG_NOT_IN_PERSON',
   grade: 'must',
   find: (look) => {
     const { setting = 'room' } = look.session
     if (setting === 'room') return []
-    return strongIn(look, () => true).map(({ section, ...where }) => ({ ...where, facts: { section, setting } }))
+    return sectionsIn(look, (section) => isStrong(section) || isInPerson(section)).map(({ section, ...where }) => ({
+      ...where,
+      facts: { section, setting },
+    }))
   },
 }

@@ -14,7 +14,7 @@ const mostCountedS: Readonly<Record<Level, Seconds>> = { new: 300, regular: 480,
 /** Natural breath between two techniques. */
 const restBetweenS = 60
 
-const fitForClass = ({ inPersonOnly, strong }: Technique): boolean => !inPersonOnly && !strong
+const fitForClass = ({ inPerson, strong }: Technique): boolean => !inPerson && !strong
 
 /** The breath at the start of any session: uncounted, so that it asks nothing of anybody. */
 export function firstBreath({ lengthS, variation }: ChooserWish, catalog: Catalog): Pick[] {

@@ -82,7 +82,7 @@ test('every block says which rule chose it, no pose comes twice, none is beyond 
       for (const pose of poses) expect(rank[pose.fromLevel]).toBeLessThanOrEqual(rank[wish.level])
       for (const block of chosen.session.blocks) {
         if (block.kind === 'breath')
-          expect(shippedCatalog.techniques.get(techniqueIdIn(block) ?? '')?.inPersonOnly).toBe(false)
+          expect(shippedCatalog.techniques.get(techniqueIdIn(block) ?? '')?.inPerson).toBe(false)
       }
     }),
   )

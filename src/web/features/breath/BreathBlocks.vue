@@ -6,7 +6,8 @@ import { patternText } from '#core/breath'
 import { formatMs } from '#core/units'
 import { blockName } from '#words/blocks'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
-import { plainKinds, plainNames, plainSection, techniqueSection } from './new-section.ts'
+import { techniqueSection } from '#web/shared/session/technique-section.ts'
+import { plainKinds, plainNames, plainSection } from './new-section.ts'
 import type { PlainKind } from './new-section.ts'
 import { useBreath } from './use-breath.ts'
 
@@ -25,8 +26,8 @@ const plain = computed(() => {
   const text = wanted.value.trim().toLowerCase()
   return plainKinds.filter((kind) => plainNames[kind].toLowerCase().includes(text))
 })
-const under = ({ pattern, inPersonOnly, strong, counted }: Technique): string => {
-  if (inPersonOnly || strong) return 'in person'
+const under = ({ pattern, inPerson, strong, counted }: Technique): string => {
+  if (inPerson || strong) return 'in person'
   return pattern && counted ? patternText(pattern) : 'no counts'
 }
 const takePlain = (kind: PlainKind): void => {

@@ -12,6 +12,7 @@ import LineField from './LineField.vue'
 import LocksFields from './LocksFields.vue'
 import RetentionLed from './RetentionLed.vue'
 import RoundsLed from './RoundsLed.vue'
+import SlopeFields from './SlopeFields.vue'
 import SteadyCount from './SteadyCount.vue'
 import { useBreath } from './use-breath.ts'
 
@@ -45,6 +46,11 @@ const stopSigns = computed(() => [...new Set(resolved.value?.techniques.flatMap(
   <template v-if="section && resolvedSection">
     <RoundsLed
       v-if="section.kind === 'rounds' && resolvedSection.kind === 'rounds'"
+      :section="section"
+      :resolved="resolvedSection"
+    />
+    <SlopeFields
+      v-if="section.kind === 'rounds' && resolvedSection.kind === 'rounds' && !section.stations"
       :section="section"
       :resolved="resolvedSection"
     />

@@ -42,6 +42,7 @@ const offered = computed(() => [
   ...ways.filter(({ value }) => value !== 'plain' || usualWay.value === 'plain'),
   ...(way.value === 'own' ? [own] : []),
 ])
+const places = ['Hands in front', 'Hands at the sides', 'Hands at the back']
 function setWay(other: Way): void {
   const { section } = props
   const none = { nostrils: undefined, steps: undefined, stations: undefined, shown: undefined, first: undefined }
@@ -49,13 +50,15 @@ function setWay(other: Way): void {
   if (other === usualWay.value) set(section, none)
   else if (other === 'steps') set(section, { ...none, steps: { in: 3, pauseHalf: 2 } })
   else if (other === 'stations') {
-    const stations = ['Hands in front', 'Hands at the sides', 'Hands at the back'].map((place) => ({
-      place,
-      rounds: 5,
-    }))
+    const stations = (props.resolved.technique.stations ?? places).map((place) => ({ place, rounds: 5 }))
     set(section, { ...none, ...roundsAs(section, { stations }), shown: 3 })
   } else if (other !== 'plain') set(section, { ...none, nostrils: other })
 }
+const sides = [
+  { value: 'own', words: 'begins left, as is usual' },
+  { value: 'left', words: 'begins left' },
+  { value: 'right', words: 'begins right' },
+]
 const silents = [
   { value: 'turns', words: 'the turns' },
   { value: 'none', words: 'nothing' },
@@ -126,6 +129,17 @@ function setSteps(part: 'in' | 'out', parts: number): void {
         @update:model-value="setWay"
       />
     </div>
+    <Select
+      v-if="way === 'alternate' || way === 'outInTurn'"
+      class="wide"
+      fluid
+      aria-label="The side it begins on"
+      :model-value="section.first ?? 'own'"
+      :options="sides"
+      option-label="words"
+      option-value="value"
+      @update:model-value="set(section, { first: $event === 'own' ? undefined : $event })"
+    />
     <template v-if="section.steps">
       <Select
         fluid

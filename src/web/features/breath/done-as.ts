@@ -30,7 +30,13 @@ export function doneAs(section: Section, way: DoneAs, technique: Technique, s: S
     case 'counted':
       return counted
         ? { kind: 'rounds', ...kept }
-        : { kind: 'rounds', ...kept, pattern, amount: { sets: 1, roundsPerSet: 9 } }
+        : {
+            kind: 'rounds',
+            ...kept,
+            pattern,
+            amount: { sets: 1, roundsPerSet: 9 },
+            ...(technique.steps ? { steps: technique.steps } : {}),
+          }
     case 'uncounted':
       return {
         kind: 'rounds',

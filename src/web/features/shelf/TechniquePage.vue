@@ -17,14 +17,12 @@ const seatWords = {
   seatInclineOrLying: 'an upright seat, inclined, or lying with the knees bent',
   standOrSeat: 'a steady stand, or a seat near a wall',
 } as const
-const thing = computed<ShelfThing | undefined>(() =>
-  props.technique.inPersonOnly ? undefined : { kind: 'breath', id: props.technique.id },
-)
+const thing = computed((): ShelfThing => ({ kind: 'breath', id: props.technique.id }))
 const line = computed(() =>
   [
     basePositionNames[props.technique.basePosition],
     props.technique.counted ? 'counted' : 'not counted',
-    ...(props.technique.inPersonOnly ? ['taught in person, one to one'] : []),
+    ...(props.technique.inPerson ? ['taught in person'] : []),
   ].join(' · '),
 )
 const practised = computed(() => ({ families: [], breaths: [props.technique.cautionId] }))
@@ -32,10 +30,10 @@ const practised = computed(() => ({ families: [], breaths: [props.technique.caut
 
 <template>
   <article class="shelf-page">
-    <PageHead :names="technique.names" :line="line" v-bind="thing ? { thing } : {}" />
-    <p v-if="technique.inPersonOnly" class="in-person">
-      Taught in person after long preparation, and not offered to new people. Zovrin keeps it to be read and does not
-      put it into a session.
+    <PageHead :names="technique.names" :line="line" :thing="thing" />
+    <p v-if="technique.inPerson" class="in-person">
+      Taught in person after long preparation, and not offered to new people. It is planned for a room only, never
+      online or at home, and is led as planned from the stage on that it begins with.
     </p>
     <CautionList full :practised="practised" />
     <div class="columns">

@@ -1,5 +1,8 @@
 import { nanoid } from 'nanoid'
 import type { Block } from '#model/block'
+import type { Section } from '#model/section'
+import { shippedCatalog } from '#library/shipped'
+import { techniqueSection } from './technique-section.ts'
 
 /** Something of the shelf that can be put into a session; a piece is a run of blocks. */
 export type ShelfThing =
@@ -18,7 +21,7 @@ export function newBlock(thing: OfOne): Block {
     case 'hold':
       return { kind: 'hold', id, poseId: thing.id }
     case 'breath':
-      return { kind: 'breath', id, sections: [{ kind: 'rounds', id: nanoid(), techniqueId: thing.id }] }
+      return { kind: 'breath', id, sections: [breathOf(thing.id)] }
     case 'movement':
       return { kind: 'movement', id, movementId: thing.id }
     case 'talk':
@@ -28,6 +31,12 @@ export function newBlock(thing: OfOne): Block {
     case 'closing':
       return { kind: 'closing', id }
   }
+}
+
+/** What a technique leaves open stays open; only strokes have to be said. */
+function breathOf(techniqueId: string): Section {
+  const technique = shippedCatalog.techniques.get(techniqueId)
+  return technique?.strokes ? techniqueSection(technique) : { kind: 'rounds', id: nanoid(), techniqueId }
 }
 
 /** The blocks a thing of the shelf comes to: those of a piece as they were kept, with ids of their own. */

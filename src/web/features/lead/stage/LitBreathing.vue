@@ -15,7 +15,7 @@ defineProps<{ led: LedStart; state: LeadState; stage: Extract<Stage, { is: 'brea
   <p class="name">{{ breathingWords(stage.segment, stage.breath, stage.leadIn) }}</p>
   <p class="says">{{ stage.says ?? stoppedWords(state) }}</p>
   <div class="breath-line"><BreathStrip :plan="led.plan" :state="state" :height="180" /></div>
-  <p class="name quiet">
+  <p v-if="stage.breath || sectionTitle(led, stage.segment) !== 'Natural breath'" class="name quiet">
     {{ sectionTitle(led, stage.segment) }}<template v-if="stage.breath">, {{ formatMs(stage.leftMs) }} to go</template>
   </p>
 </template>

@@ -21,8 +21,7 @@ const over = computed(() => props.resolved.breathOver)
 const choices = computed(() =>
   [...own.catalog.techniques.values()]
     .filter(
-      ({ id, pattern, counted, inPersonOnly }) =>
-        (counted && pattern && !inPersonOnly) || id === over.value?.technique.id,
+      ({ id, pattern, counted, inPerson }) => (counted && pattern && !inPerson) || id === over.value?.technique.id,
     )
     .map(({ id, names }) => ({ id, words: names.english })),
 )

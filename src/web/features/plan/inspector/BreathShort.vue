@@ -48,7 +48,7 @@ function setQuiet(where: 'before' | 'after', s: number): void {
 
 const techniques = computed(() =>
   [...own.catalog.techniques.values()]
-    .filter(({ inPersonOnly }) => !inPersonOnly)
+    .filter(({ strokes }) => strokes === undefined)
     .map(({ id, names }) => ({ id, words: names.english })),
 )
 /** Another technique brings its own counts and amount; natural breath around it stays. */

@@ -1,3 +1,4 @@
+import { newBlock } from '#web/shared/session/new-block.ts'
 import { shippedCatalog } from '#library/shipped'
 import { shelfEntries } from '#web/shared/shelf/entries.ts'
 import { makeFinder } from '#web/shared/shelf/find.ts'
@@ -79,8 +80,14 @@ test('an empty search shows all that can be put into a session, in groups that l
   ])
 })
 
-test('what is taught in person only is not put into a session', () => {
-  expect(names('kapalabhati')).toEqual([])
+test('what is taught in person can be put into a session, its strokes as strokes', () => {
+  expect(names('kapalabhati')).toContain('Short exhales')
+  expect(newBlock({ kind: 'breath', id: 'bellows-breath' })).toMatchObject({
+    sections: [{ kind: 'strokes', techniqueId: 'bellows-breath', both: true }],
+  })
+  expect(newBlock({ kind: 'breath', id: 'pause-full' })).toMatchObject({
+    sections: [{ kind: 'rounds', techniqueId: 'pause-full' }],
+  })
 })
 
 test('the shelf tells the usual minutes for the session’s practice and level', () => {
