@@ -195,3 +195,30 @@ test('a count that is tapped along is told by its numbers', async ({ page, house
   await page.getByRole('button', { name: 'Leave it' }).click()
   await expect(page.getByRole('button', { name: 'Tap a count' })).toBeVisible()
 })
+
+test('the end of a part is drawn to another count by hand and by keys, as one step to undo', async ({
+  page,
+  house,
+}) => {
+  await open(page, house.address)
+  const inhale = page.getByRole('slider', { name: 'in, counts' })
+  const field = page.getByLabel('In', { exact: true })
+  const box = await inhale.boundingBox()
+  const drawing = await page.getByRole('img', { name: 'One round: in 4, out 4' }).boundingBox()
+  if (!box || !drawing) throw new Error('no drawing')
+  const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 }
+  // The round is 8 counts wide, less its margins.
+  const count = (drawing.width - 52) / 8
+  await page.mouse.move(middle.x, middle.y)
+  await page.mouse.down()
+  await page.mouse.move(middle.x + count, middle.y, { steps: 4 })
+  await expect(page.getByRole('img', { name: 'One round: in 5, out 4' })).toBeVisible()
+  await page.mouse.up()
+  await expect(field).toHaveValue('5')
+  await inhale.press('ArrowRight')
+  await expect(field).toHaveValue('5.5')
+  await page.keyboard.press('Control+z')
+  await expect(field).toHaveValue('5')
+  await page.keyboard.press('Control+z')
+  await expect(field).toHaveValue('4')
+})

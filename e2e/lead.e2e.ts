@@ -159,7 +159,7 @@ test('a class is led by keys, the second side matches, and its record tells mean
   await expect(page.getByText('Two were late')).toBeVisible()
   await expect(page.getByRole('img', { name: /planned 3:30, held 4:0\d/ })).toHaveCount(2)
   await page.getByRole('link', { name: 'Journal' }).last().click()
-  await expect(page.getByRole('row')).toHaveCount(6)
+  await expect(page.getByRole('row')).toHaveCount(7)
 })
 
 test('every bell of the plan is handed to the audio clock at its instant', async ({ page, house }) => {

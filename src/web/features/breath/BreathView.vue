@@ -14,11 +14,17 @@ import RoundDrawing from './RoundDrawing.vue'
 import SectionForm from './SectionForm.vue'
 import SectionStrip from './SectionStrip.vue'
 import { useBreath } from './use-breath.ts'
+import { withPart } from './round-edges.ts'
+import type { EdgePart } from './round-edges.ts'
 import { roundWords } from './round-words.ts'
 
 /** Breath work: the session's blocks of it, the round as a measured line, and the block as a strip of its sections. */
 const route = useRoute()
-const { store, resolved, resolvedSection, told, undo, redo } = useBreath()
+const { store, resolved, section, resolvedSection, told, put, undo, redo } = useBreath()
+function drawPart(part: EdgePart, half: number): void {
+  const next = section.value && resolvedSection.value && withPart(section.value, resolvedSection.value, part, half)
+  if (next) put(next)
+}
 watch(
   () => String(route.params['id'] ?? ''),
   (id) => void store.open(id),
@@ -51,7 +57,7 @@ const drawerOpen = ref(false)
           <h1>{{ title }}</h1>
           <p class="sub">{{ sub }}</p>
         </header>
-        <HearIt><RoundDrawing :section="resolvedSection" /></HearIt>
+        <HearIt><RoundDrawing :section="resolvedSection" @change="drawPart" /></HearIt>
         <SectionForm />
         <SectionStrip />
         <dl class="facts">

@@ -1,18 +1,35 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { computed, useTemplateRef } from 'vue'
+import { computed, shallowRef, useTemplateRef } from 'vue'
 import { roundLine } from '#core/breath'
 import type { LinePart, ResolvedSection } from '#core/breath'
+import { drawnHalf, edgesOf, redrawn } from './round-edges.ts'
+import type { Edge, EdgePart } from './round-edges.ts'
 
-/** The round as a measured line: how full the lungs are over its counts, with one tick a count. */
+/**
+ * The round as a measured line: how full the lungs are over its counts, with one tick a count. The end of each part can
+ * be drawn to another count, by hand or with the arrow keys.
+ */
 const props = defineProps<{ section: ResolvedSection }>()
+const emit = defineEmits<{ change: [part: EdgePart, half: number] }>()
 
 const frame = useTemplateRef('frame')
 const { width } = useElementSize(frame)
 const [topPx, bottomPx, sidePx, heightPx] = [22, 132, 26, 178] as const
 
-const parts = computed(() => roundLine(props.section))
-const counts = computed(() => parts.value.at(-1)?.to ?? 0)
+/** The edge that is drawn now, where the hand took it, and how long its part gets. */
+const drawn = shallowRef<{
+  readonly edge: Edge
+  readonly fromPx: number
+  readonly counts: number
+  readonly half: number
+}>()
+const planned = computed(() => roundLine(props.section))
+const parts = computed(() =>
+  drawn.value ? redrawn(planned.value, drawn.value.edge.part, drawn.value.half / drawn.value.edge.half) : planned.value,
+)
+/** While an edge is drawn the scale stands still under the hand. */
+const counts = computed(() => drawn.value?.counts ?? parts.value.at(-1)?.to ?? 0)
 const x = (count: number): number =>
   sidePx + (counts.value === 0 ? 0 : count / counts.value) * (width.value - 2 * sidePx)
 const y = (fill: number): number => bottomPx - fill * (bottomPx - topPx)
@@ -40,6 +57,32 @@ const wordsOf = ({ part, from, to, through }: LinePart): string => {
   const count = String(Math.round((to - from) * 100) / 100)
   return `${names[part]} ${count}${through === undefined || through === 'both' ? '' : ` ${through}`}`
 }
+const edges = computed(() => edgesOf(props.section, told.value))
+const edgeX = (edge: Edge): number => x(told.value.findLast(({ part }) => part === edge.part)?.to ?? edge.at)
+
+function take(edge: Edge, event: PointerEvent): void {
+  if (event.target instanceof Element) event.target.setPointerCapture(event.pointerId)
+  drawn.value = { edge, fromPx: event.clientX, counts: counts.value, half: edge.half }
+}
+function draw(event: PointerEvent): void {
+  if (!drawn.value) return
+  const { edge, fromPx } = drawn.value
+  const byCounts = ((event.clientX - fromPx) / (width.value - 2 * sidePx)) * counts.value
+  drawn.value = { ...drawn.value, half: drawnHalf(edge, byCounts) }
+}
+/** One step to undo, however far it was drawn. */
+function letGo(): void {
+  const { edge, half } = drawn.value ?? {}
+  drawn.value = undefined
+  if (edge && half !== undefined && half !== edge.half) emit('change', edge.part, half)
+}
+function key(edge: Edge, event: KeyboardEvent): void {
+  const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key]
+  if (by === undefined) return
+  event.preventDefault()
+  const half = drawnHalf({ ...edge, times: 0.5 }, by)
+  if (half !== edge.half) emit('change', edge.part, half)
+}
 const spoken = computed(() => told.value.map(wordsOf).join(', '))
 </script>
 
@@ -56,12 +99,35 @@ const spoken = computed(() => told.value.map(wordsOf).join(', '))
         {{ wordsOf(part) }}
       </text>
     </svg>
-    <p v-else class="uncounted">Nobody counts here: the breath goes its own way.</p>
+    <!-- Beside the picture, since nothing in a picture can have the focus. -->
+    <svg v-if="edges.length > 0" class="edges" :width="width" :height="bottomPx + 8">
+      <g
+        v-for="edge in edges"
+        :key="edge.part"
+        class="edge"
+        role="slider"
+        tabindex="0"
+        :aria-label="`${names[edge.part]}, counts`"
+        :aria-valuenow="edge.half / 2"
+        aria-valuemin="0"
+        aria-valuemax="64"
+        @pointerdown.prevent="take(edge, $event)"
+        @pointermove="draw"
+        @pointerup="letGo"
+        @pointercancel="drawn = undefined"
+        @keydown="key(edge, $event)"
+      >
+        <rect :x="edgeX(edge) - 12" :y="topPx - 8" width="24" :height="bottomPx - topPx + 16" />
+        <line :x1="edgeX(edge)" :x2="edgeX(edge)" :y1="y(1)" :y2="y(0)" />
+      </g>
+    </svg>
+    <p v-if="parts.length === 0" class="uncounted">Nobody counts here: the breath goes its own way.</p>
   </div>
 </template>
 
 <style scoped>
 .frame {
+  position: relative;
   flex: none;
   min-width: 0;
 }
@@ -88,6 +154,34 @@ svg {
 text {
   font-size: 14px;
   fill: var(--ink);
+}
+/* Beside the picture in the page, over it on the screen. */
+.edges {
+  position: absolute;
+  inset: 0 auto auto 0;
+  pointer-events: none;
+}
+/* The whole height takes the hand; the line shows where it can. */
+.edge {
+  pointer-events: all;
+  cursor: ew-resize;
+  touch-action: none;
+  outline: none;
+}
+.edge rect {
+  fill: transparent;
+}
+.edge line {
+  stroke: var(--ink);
+  stroke-width: 1;
+  stroke-dasharray: 2 4;
+  opacity: 0.35;
+}
+.edge:hover line,
+.edge:focus-visible line {
+  stroke-width: 3;
+  stroke-dasharray: none;
+  opacity: 1;
 }
 .part {
   font-weight: 650;
