@@ -162,7 +162,7 @@ test('a time is filled with sets of one’s choice, as it is offered', async ({ 
   await open(page, house.address)
   await page.getByLabel('I have', { exact: true }).fill('6:00')
   await page.getByLabel('I have', { exact: true }).press('Enter')
-  const choice = page.getByRole('button', { name: /then natural breath/ }).first()
+  const choice = page.getByRole('button', { name: /left over/ }).first()
   const words = await choice.innerText()
   await choice.click()
   await expect(choice).toHaveAttribute('aria-pressed', 'true')

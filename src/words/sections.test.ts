@@ -91,7 +91,7 @@ test.each([
 
 test('what fills a time is told by its sets and what is left of it', () => {
   const words = (roundsPerSet: number, sets: number[], leftMs = 0) => fillWords({ roundsPerSet, sets, leftMs })
-  expect(words(9, [9, 9, 9], 27_000)).toBe('3 sets of 9, then natural breath 0:27')
-  expect(words(6, [6, 4], 10_000)).toBe('one set of 6, one of 4, then natural breath 0:10')
+  expect(words(9, [9, 9, 9], 27_000)).toBe('3 sets of 9; 0:27 left over')
+  expect(words(6, [6, 4], 10_000)).toBe('one set of 6, one of 4; 0:10 left over')
   expect(words(12, [12])).toBe('one set of 12')
 })

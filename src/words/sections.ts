@@ -28,14 +28,14 @@ function amountWords(amount: RoundsSection['amount']): string {
   return sets === 1 ? counted(roundsPerSet, 'round') : `${counted(sets, 'set')} of ${counted(roundsPerSet, 'round')}`
 }
 
-/** What fills a time: sets of so many rounds, and the natural breath that is left over. */
+/** What fills a time: sets of so many rounds, and how much natural breath is left over. */
 export function fillWords({ roundsPerSet, sets, leftMs }: FillChoice): string {
   const last = sets.at(-1) ?? 0
   const isShort = last !== roundsPerSet
   const whole = isShort ? sets.length - 1 : sets.length
   const wholes = whole === 1 ? `one set of ${String(roundsPerSet)}` : `${String(whole)} sets of ${String(roundsPerSet)}`
   const rounds = isShort ? `${wholes}, one of ${String(last)}` : wholes
-  return leftMs < 1000 ? rounds : `${rounds}, then natural breath ${formatMs(leftMs)}`
+  return leftMs < 1000 ? rounds : `${rounds}; ${formatMs(leftMs)} left over`
 }
 
 /** The same of all sections of a block that say one. */

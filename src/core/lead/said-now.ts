@@ -1,5 +1,5 @@
 import type { Milliseconds } from '#core/units'
-import { countedRun, leadInMs } from './counted-run.ts'
+import { countedRun, leadInMs, partAt } from './counted-run.ts'
 import type { LeadPlan } from './lead-plan.ts'
 import type { LeadState } from './lead-state.ts'
 import { currentLane, laneRun } from './over-lane.ts'
@@ -14,9 +14,18 @@ const inSightMs = 8000
 export function saidNow(plan: LeadPlan, state: LeadState): string | undefined {
   if (state.natural) return isTrailing(plan, state) ? undefined : announced(plan, state.index)
   const said = [...cueInstants(plan, state)].filter(
-    ({ atMs, cue }) => atMs <= state.nowMs && state.nowMs < atMs + inSightMs && isWords(cue.text),
+    ({ atMs, cue }) => atMs <= state.nowMs && state.nowMs < outOfSightMs(plan, state, atMs) && isWords(cue.text),
   )
   return said.sort((a, b) => a.atMs - b.atMs).at(-1)?.cue.text
+}
+
+/** Words in a counted breath are of the part they are said in, and go with it. */
+function outOfSightMs(plan: LeadPlan, state: LeadState, saidMs: Milliseconds): Milliseconds {
+  const here = segmentOf(plan, state)
+  const run = here && countedRun(here.doing)
+  const zeroMs = state.startedMs - state.skippedMs
+  const part = run && partAt(run, saidMs - zeroMs)
+  return Math.min(saidMs + inSightMs, part ? zeroMs + part.endMs : Infinity)
 }
 
 /** The last counts of a held breath are shown as they are counted. */

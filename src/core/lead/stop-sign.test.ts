@@ -149,3 +149,38 @@ test('the record knows how many whole rounds were done and the longest held brea
     longestHeldMs: 2000,
   })
 })
+
+test('words in a counted breath go with the part they are said in', () => {
+  const nostrils = leadPlan(
+    orThrow(
+      compileTimeline(
+        aSession([
+          breathing('n', {
+            kind: 'rounds',
+            id: 'n',
+            techniqueId: 'nostrils-in-turn',
+            pattern: inCounts(4, 0, 4, 0),
+            pace: second,
+            amount: { sets: 1, roundsPerSet: 3 },
+            countedRounds: 1,
+            leadInS: 6,
+          }),
+        ]),
+        shippedCatalog,
+      ),
+    ),
+    {},
+  )
+  const says = (seconds: number) => {
+    const stage = stageOf(nostrils, fold(nostrils, [], seconds * 1000))
+    return stage.is === 'breathing' ? stage.says : 'no breath'
+  }
+  expect([17, 21, 25, 29].map(says)).toEqual([
+    'in left · thumb closes right',
+    'out right · ring finger closes left',
+    'in right · ring finger closes left',
+    'out left · thumb closes right',
+  ])
+  // The second round is not counted aloud, and nothing of the first is said any more.
+  expect(says(33)).toBeUndefined()
+})

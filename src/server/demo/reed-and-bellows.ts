@@ -39,7 +39,7 @@ export const reedAndBellows: Session = {
           id: 'rounds',
           techniqueId: 'even-breath',
           pattern: { in: 8, full: 0, out: 8, empty: 0 },
-          amount: { fillS: 600, roundsPerSet: 24 },
+          amount: { fillS: 600, roundsPerSet: 20 },
           restS: 45,
           countedRounds: 3,
         },

@@ -72,6 +72,7 @@ const otherCount = computed(() => {
       </li>
     </ul>
     <p v-else>Not three rounds fit into that.</p>
+    <p v-if="choices.length > 0" class="note">What is left over is natural breath.</p>
   </div>
 </template>
 
@@ -86,6 +87,9 @@ h3 {
 }
 p {
   color: var(--ink-soft);
+}
+.note {
+  font-size: 14px;
 }
 ul {
   display: grid;

@@ -4,6 +4,7 @@ import { computed, nextTick, useTemplateRef } from 'vue'
 import { sectionMs } from '#core/breath'
 import { formatMs } from '#core/units'
 import { sectionName } from '#words/sections'
+import { scaleParts } from './scale-parts.ts'
 import { useBreath } from './use-breath.ts'
 
 /** The block in true seconds, and its sections by name: to choose, and to move with the keys or by drawing. */
@@ -14,6 +15,7 @@ const sections = computed(() =>
     id: section.section.id,
     name: sectionName(section),
     ms: sectionMs(section),
+    parts: scaleParts(section),
     quiet: section.kind === 'natural',
   })),
 )
@@ -39,12 +41,13 @@ function drop(index: number): void {
 <template>
   <div class="sections">
     <div class="scale" aria-hidden="true">
-      <i
-        v-for="({ id, ms, quiet }, index) in sections"
+      <span
+        v-for="({ id, ms, parts }, index) in sections"
         :key="id"
-        :class="{ chosen: index === at, quiet }"
+        :class="{ chosen: index === at }"
         :style="{ flexGrow: ms }"
-      />
+        ><i v-for="({ is, lengthMs }, part) in parts" :key="part" :class="is" :style="{ flexGrow: lengthMs }"
+      /></span>
     </div>
     <ol ref="strip" class="strip" aria-label="Sections of this block">
       <li v-for="({ id, name, ms, quiet }, index) in sections" :key="id">
@@ -95,21 +98,36 @@ function drop(index: number): void {
 /* The block in true seconds; what is chosen and moved stands under it by name. */
 .scale {
   display: flex;
-  gap: 1px;
-  height: 10px;
+  gap: 2px;
+  height: 14px;
   margin-bottom: 6px;
 }
+.scale span {
+  display: flex;
+  flex: 0 1 0;
+  gap: 1px;
+  min-width: 1px;
+}
+/* A set stands on the line as high as it is counted; what is quiet lies low; a held breath is full of ink. */
 .scale i {
   flex: 0 1 0;
-  min-width: 1px;
+  align-self: end;
+  height: 100%;
   background: var(--breath);
 }
 .scale .quiet {
-  background: #b9c3bd;
+  height: 4px;
+  background: var(--edge);
+}
+.scale .held {
+  background: var(--ink);
+}
+.scale .strokes {
+  background: repeating-linear-gradient(90deg, var(--breath) 0 2px, transparent 2px 4px);
 }
 .scale .chosen {
+  outline: 2px solid var(--ink);
   background: var(--chosen);
-  outline: 1px solid var(--ink);
 }
 li {
   flex: 1 1 112px;

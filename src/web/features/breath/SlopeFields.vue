@@ -48,9 +48,10 @@ function setTo(counts: number): void {
 
 <template>
   <div class="slope">
+    <span id="breath-slope" class="label">From set to set</span>
     <Select
       fluid
-      aria-label="From set to set"
+      aria-labelledby="breath-slope"
       :model-value="slope?.part ?? none"
       :options="[...parts]"
       option-label="words"
@@ -81,8 +82,12 @@ function setTo(counts: number): void {
 <style scoped>
 .slope {
   display: grid;
-  gap: 8px;
+  gap: 4px;
   margin-bottom: 14px;
+}
+.label {
+  font-size: 14px;
+  color: var(--ink-soft);
 }
 .fields {
   display: grid;

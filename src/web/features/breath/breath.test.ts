@@ -8,6 +8,7 @@ import { techniqueSection } from '#web/shared/session/technique-section.ts'
 import { plainKinds, plainSection } from './new-section.ts'
 import { roundWords } from './round-words.ts'
 import { roundsAs } from './rounds-as.ts'
+import { scaleParts } from './scale-parts.ts'
 
 const techniques = [...shippedCatalog.techniques.values()]
 const resolved = (section: Section) => orThrow(resolveSection(section, shippedCatalog.techniques))
@@ -55,4 +56,38 @@ test('a round is told by its counts, its length and how many breaths a minute; a
     'one round, 16 counts of 1 s · 7.5 breaths a minute',
   )
   expect(roundWords(resolved({ kind: 'natural', id: 'q', s: 90 }))).toBe('1:30')
+})
+
+test('a section stands on the scale by its sets, rests, held breaths and strokes, as long as it is', () => {
+  const parts = (section: Section) => scaleParts(resolved(section)).map(({ is, lengthMs }) => [is, lengthMs / 1000])
+  expect(
+    parts({
+      kind: 'rounds',
+      id: 'r',
+      techniqueId: 'even-breath',
+      amount: { sets: 2, roundsPerSet: 3 },
+      restS: 30,
+      leadInS: 6,
+      countedRounds: 9,
+    }),
+  ).toEqual([
+    ['set', 30],
+    ['quiet', 30],
+    ['set', 30],
+  ])
+  const held: Section = {
+    kind: 'retention',
+    id: 'h',
+    held: 'full',
+    half: 16,
+    lead: { in: 8, out: 8 },
+    times: 1,
+    leadInS: 6,
+    naturalAfterS: 30,
+  }
+  expect(parts(held)).toEqual([
+    ['set', 14],
+    ['held', 8],
+    ['quiet', 30],
+  ])
 })

@@ -16,10 +16,12 @@ const props = defineProps<{
   totalMs: number
   fetch: readonly string[]
   /** What is given to natural breath, because it may not be led as it is planned. */
-  instead: readonly { readonly name: string; readonly s: number }[]
+  instead: readonly { readonly name: string; readonly s: number; readonly isBreath: boolean }[]
   /** Whether it may be led at all. */
   mayBeLed: boolean
 }>()
+/** A breath over a hold, or one held in a movement, stands in Plan. */
+const why = computed(() => (props.instead.every(({ isBreath }) => isBreath) ? 'breath' : 'plan'))
 const emit = defineEmits<{
   start: [details: { people: number; startsAtMs: number | undefined; promisedMoreMs: number }]
   soundCheck: []
@@ -100,7 +102,9 @@ function check(): void {
         <b>{{ name }}</b> is not led as it is planned: natural breath for {{ formatDuration(s) }} in its place.
       </p>
       <p v-if="!mayBeLed">This cannot be led as it is planned, and nothing can stand for it.</p>
-      <RouterLink :to="{ name: 'breath', params: { id: session.id } }">See in Breath why</RouterLink>
+      <RouterLink :to="{ name: why, params: { id: session.id } }">{{
+        why === 'breath' ? 'See in Breath why' : 'See in Plan why'
+      }}</RouterLink>
     </section>
     <div class="acts">
       <Button severity="secondary" outlined label="Sound check" @click="emit('soundCheck')" />

@@ -14,7 +14,7 @@ export function useLeadable() {
   const instead = computed(() =>
     (made.value?.instead ?? []).map(({ blockId, s }) => {
       const block = store.document?.blocks.find(({ id }) => id === blockId)
-      return { name: block ? blockNameIn(block, own.catalog) : '', s }
+      return { name: block ? blockNameIn(block, own.catalog) : '', s, isBreath: block?.kind === 'breath' }
     }),
   )
   return { made, instead }
