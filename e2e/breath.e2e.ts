@@ -222,3 +222,29 @@ test('the end of a part is drawn to another count by hand and by keys, as one st
   await page.keyboard.press('Control+z')
   await expect(field).toHaveValue('4')
 })
+
+test('what is asked before breath work stands before Start and on the sheet, and can be one’s own', async ({
+  page,
+  house,
+}) => {
+  await open(page, house.address, 'breath-week-6')
+  const field = page.getByLabel('Asked and said before, a line each')
+  await expect(field).toHaveValue(/^Nothing eaten for 2 hours\?/)
+  await field.fill('Who has a cold?\n\n  Where do you sit?  ')
+  await field.blur()
+  await saved(page)
+  expect((await house.session('breath-week-6')).before).toEqual(['Who has a cold?', 'Where do you sit?'])
+  await page.goto(`${house.address}lead/breath-week-6`)
+  const asked = page.getByRole('region', { name: 'Ask and say first' }).getByRole('listitem')
+  await expect(asked).toHaveText(['Who has a cold?', 'Where do you sit?'])
+  await page.goto(`${house.address}plan/breath-week-6`)
+  await page.getByTestId('gauge').waitFor()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByTestId('sheet')).toContainText('Ask and say first: Who has a cold? Where do you sit?')
+  await page.emulateMedia({ media: 'screen' })
+  await page.goto(`${house.address}breath/breath-week-6`)
+  await page.getByRole('button', { name: 'What the techniques want again' }).click()
+  await expect(field).toHaveValue(/^Nothing eaten for 2 hours\?/)
+  await saved(page)
+  expect((await house.session('breath-week-6')).before).toBeUndefined()
+})

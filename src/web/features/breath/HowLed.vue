@@ -6,6 +6,7 @@ import { practisedIn } from '#core/cautions'
 import { capital } from '#words/text'
 import { seatNames } from '#words/seats'
 import BreathSoundsFields from './BreathSoundsFields.vue'
+import BeforeFields from './BeforeFields.vue'
 import BreathChecks from './BreathChecks.vue'
 import FillTime from './FillTime.vue'
 import LineField from './LineField.vue'
@@ -77,8 +78,9 @@ const stopSigns = computed(() => [...new Set(resolved.value?.techniques.flatMap(
     </div>
   </template>
   <CautionList v-if="practised" :practised="practised" />
+  <BeforeFields />
   <template v-if="before.length > 0">
-    <h3>Before</h3>
+    <h3>Each of them wants</h3>
     <p>{{ before.join(' ') }}</p>
   </template>
   <h3>Stop, and breathe as you like, at</h3>

@@ -12,7 +12,7 @@ import { useBreath } from './use-breath.ts'
 
 /** How rounds are led: the count, what is aloud, rests, leading in and out, nostrils, steps, places for the hands. */
 const props = defineProps<{ section: RoundsSection; resolved: ResolvedRounds }>()
-const { set } = useBreath()
+const { store, document, set } = useBreath()
 
 type Steps = NonNullable<RoundsSection['steps']>
 type Way = 'plain' | NostrilList | 'steps' | 'stations' | 'own'
@@ -54,6 +54,10 @@ function setWay(other: Way): void {
     set(section, { ...none, ...roundsAs(section, { stations }), shown: 3 })
   } else if (other !== 'plain') set(section, { ...none, nostrils: other })
 }
+const hands = [
+  { value: 'right', words: 'with the right hand, in this session' },
+  { value: 'left', words: 'with the left hand, in this session' },
+]
 const sides = [
   { value: 'own', words: 'begins left, as is usual' },
   { value: 'left', words: 'begins left' },
@@ -139,6 +143,17 @@ function setSteps(part: 'in' | 'out', parts: number): void {
       option-label="words"
       option-value="value"
       @update:model-value="set(section, { first: $event === 'own' ? undefined : $event })"
+    />
+    <Select
+      v-if="resolved.list.some(({ through }) => through !== 'both')"
+      class="wide"
+      fluid
+      aria-label="The hand at the nose, in this session"
+      :model-value="document?.hand ?? 'right'"
+      :options="hands"
+      option-label="words"
+      option-value="value"
+      @update:model-value="store.edit({ type: 'details', details: { hand: $event } }, 'change the hand at the nose')"
     />
     <template v-if="section.steps">
       <Select

@@ -15,6 +15,8 @@ const props = defineProps<{
   session: Session
   totalMs: number
   fetch: readonly string[]
+  /** What is asked and said before breath work. */
+  before: readonly string[]
   /** What is given to natural breath, because it may not be led as it is planned. */
   instead: readonly { readonly name: string; readonly s: number; readonly isBreath: boolean }[]
   /** Whether it may be led at all. */
@@ -97,6 +99,12 @@ function check(): void {
       <Button severity="secondary" outlined label="+1 min" @click="moreMin += 1" />
     </div>
     <p v-if="fetch.length > 0" class="fetch"><span>Each person fetches</span> {{ fetch.join(', ') }}</p>
+    <section v-if="before.length > 0" class="ask" aria-label="Ask and say first">
+      <h2>Ask and say first</h2>
+      <ul>
+        <li v-for="line in before" :key="line">{{ line }}</li>
+      </ul>
+    </section>
     <section v-if="instead.length > 0 || !mayBeLed" class="instead" aria-label="Not led as it is planned">
       <p v-for="({ name, s }, index) in instead" :key="index">
         <b>{{ name }}</b> is not led as it is planned: natural breath for {{ formatDuration(s) }} in its place.
@@ -128,6 +136,9 @@ function check(): void {
 .before {
   margin: auto;
   width: min(620px, 92vw);
+  max-height: 100%;
+  padding-block: 14px;
+  overflow-y: auto;
   display: grid;
   gap: 18px;
 }
@@ -141,6 +152,17 @@ label {
 }
 .sum {
   font-size: 22px;
+}
+.ask {
+  font-size: 20px;
+}
+.ask h2 {
+  font-size: 20px;
+}
+.ask li {
+  margin: 2px 0 2px 22px;
+  list-style: square;
+  color: var(--ink-soft);
 }
 .instead {
   padding: 10px 14px;

@@ -8,6 +8,7 @@ import { ledStart } from '#core/lead'
 import { formatMs } from '#core/units'
 import { blockName } from '#words/blocks'
 import { sectionName } from '#words/sections'
+import { beforeIn } from '#words/before-breath'
 import { stageWords, stoppedWords } from '#words/segments'
 import { runningOf } from '#web/shared/lead/running-class.ts'
 import { ports } from '#web/shared/ports.ts'
@@ -165,6 +166,7 @@ const press = useLeadPresses({
       :session="store.document"
       :total-ms="store.timeline.totalMs"
       :fetch="fetchList(store.timeline)"
+      :before="beforeIn(store.document, store.timeline)"
       :instead="instead"
       :may-be-led="made !== undefined"
       @start="start"

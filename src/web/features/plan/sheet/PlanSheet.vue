@@ -4,12 +4,14 @@ import type { Session } from '#model/session'
 import { tallyTimeline } from '#core/timeline'
 import type { Timeline } from '#core/timeline'
 import { formatDuration, formatMs } from '#core/units'
+import { beforeIn } from '#words/before-breath'
 import { stopCard } from '#words/advice'
 import { sheetRows } from './sheet-rows.ts'
 
 /** The plan on paper, to lie beside the mat: black on white, A4 or Letter. Shown in print only. */
 const props = defineProps<{ session: Session; timeline: Timeline }>()
 const rows = computed(() => sheetRows(props.timeline, props.session))
+const before = computed(() => beforeIn(props.session, props.timeline))
 const tally = computed(() => tallyTimeline(props.timeline))
 </script>
 
@@ -25,6 +27,7 @@ const tally = computed(() => tallyTimeline(props.timeline))
       </p>
       <p v-if="session.purpose">{{ session.purpose }}</p>
     </header>
+    <p v-if="before.length > 0" class="before"><b>Ask and say first:</b> {{ before.join(' ') }}</p>
     <table>
       <thead>
         <tr>
