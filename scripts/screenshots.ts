@@ -31,6 +31,11 @@ const leadFor = (seconds: number) => async (page: Page) => {
 /** 27:15 into the class Deer's left side begins: the pictures are taken a minute later. */
 const inDeerS = 1700
 
+/** The block of even breath in the breath course. */
+const chooseEven = async (page: Page): Promise<void> => {
+  await page.getByRole('button', { name: /^Even breath.*11:30/ }).click()
+}
+
 const pictures: readonly Picture[] = [
   {
     name: 'plan',
@@ -84,11 +89,22 @@ const pictures: readonly Picture[] = [
       await page.waitForTimeout(1200)
     },
   },
-  { name: 'breath', path: 'breath/thursday-slow-hour' },
+  { name: 'breath', path: 'breath/breath-week-6', act: chooseEven },
+  {
+    name: 'ladder',
+    path: 'breath/breath-week-6',
+    act: async (page) => {
+      await chooseEven(page)
+      for (const label of ['Even weeks before', 'Now in week']) {
+        await page.getByLabel(label, { exact: true }).fill('6')
+        await page.getByLabel(label, { exact: true }).press('Enter')
+      }
+      await page.getByText('Week 6: step 9').scrollIntoViewIfNeeded()
+    },
+  },
   // Last, since each of them begins a class.
   { name: 'lead-hold', path: 'lead/thursday-slow-hour', act: leadFor(inDeerS) },
-  { name: 'lead-breath', path: 'lead/thursday-slow-hour', act: leadFor(220) },
-  { name: 'lead-tablet', path: 'lead/thursday-slow-hour', size: { width: 768, height: 1024 }, act: leadFor(inDeerS) },
+  { name: 'lead-breath', path: 'lead/breath-week-6', act: leadFor(520) },
   { name: 'lead-phone', path: 'lead/thursday-slow-hour', size: { width: 390, height: 844 }, act: leadFor(inDeerS) },
 ]
 
@@ -119,7 +135,7 @@ runScript(async () => {
     await page.addInitScript({ content: thursdayEvening(thursday.getTime() + 3_600_000) })
     await page.goto(`${running.address}${path}`)
     await page
-      .getByText(/Thursday slow hour|Sunday long rest/)
+      .getByText(/Thursday slow hour|Sunday long rest|Reed and bellows/)
       .first()
       .waitFor()
     await act?.(page)
