@@ -10,7 +10,7 @@ import { useShelf } from './use-shelf.ts'
 
 const { session, shown, entries, chosen, wanted, add, clear } = useShelf()
 const levelWords = { new: 'everyone', regular: 'regular and up', experienced: 'experienced' } as const
-const whom = ({ thing, fromLevel }: ShelfEntry) => (thing ? levelWords[fromLevel] : 'in person only')
+const whom = ({ isRare, fromLevel }: ShelfEntry) => (isRare ? 'in person' : levelWords[fromLevel])
 const otherNames = ({ sanskrit, others }: ShelfEntry) => [...(sanskrit ? [sanskrit] : []), ...others].join(', ')
 const glyphOf = ({ kind, base }: ShelfEntry) => (kind === 'breath' ? 'breath' : kind === 'piece' ? 'words' : base)
 function whatOf({ kind, sided }: ShelfEntry): string {
@@ -85,7 +85,6 @@ function walk(event: KeyboardEvent, by: number): void {
           <td>{{ whom(entry) }}</td>
           <td v-if="session.document" class="figure">
             <Button
-              v-if="entry.thing"
               size="small"
               severity="secondary"
               outlined

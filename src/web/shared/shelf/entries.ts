@@ -21,8 +21,8 @@ export interface ShelfEntry {
   readonly sanskrit: string | undefined
   readonly others: readonly string[]
   readonly isOwn: boolean
-  /** What is put into a session; absent for what is only read. */
-  readonly thing: ShelfThing | undefined
+  /** What is put into a session. */
+  readonly thing: ShelfThing
   readonly base: BasePosition
   readonly sided: boolean
   readonly targets: readonly Target[]
@@ -34,6 +34,8 @@ export interface ShelfEntry {
   readonly needsWall: boolean
   /** In words, for the search. */
   readonly felt: readonly string[]
+  /** Taught in person: found after all that is called alike. */
+  readonly isRare?: boolean
   /** Usual minutes, rounds, or the ratio. */
   readonly usual: string
 }
@@ -67,6 +69,7 @@ function entriesOf(catalog: Catalog, wanted: Wanted): ShelfEntry[] {
       ...namesOf(technique),
       kind: 'breath',
       isOwn: false,
+      isRare: technique.inPerson,
       thing: { kind: 'breath', id: technique.id },
       base: technique.basePosition,
       sided: false,

@@ -8,6 +8,8 @@ interface Named {
   readonly others: readonly string[]
   /** Where it is felt and what it does, in words: found after all names. */
   readonly felt?: readonly string[]
+  /** Planned with care alone: found after all that is called alike and is not. */
+  readonly isRare?: boolean
 }
 
 /** A word of more than three letters may be mistyped: one slip, two in words of eight letters and more. */
@@ -42,7 +44,12 @@ export function makeFinder<T extends Named>(entries: readonly T[]): (wanted: str
       const value = entry[field as keyof Named]
       return typeof value === 'object' ? value.join(' ') : (value ?? '')
     },
-    searchOptions: { combineWith: 'AND', prefix: true, boost: { name: 4, sanskrit: 2, felt: 0.1 } },
+    searchOptions: {
+      combineWith: 'AND',
+      prefix: true,
+      boost: { name: 4, sanskrit: 2, felt: 0.1 },
+      boostDocument: (id) => (byId.get(String(id))?.isRare ? 0.2 : 1),
+    },
   })
   index.addAll(entries)
   const inOrder = (ids: readonly string[]): T[] => ids.flatMap((id) => byId.get(id) ?? [])

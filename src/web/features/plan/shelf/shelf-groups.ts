@@ -13,6 +13,7 @@ export interface ShelfLine {
   readonly sanskrit: string | undefined
   readonly others: readonly string[]
   readonly felt: readonly string[]
+  readonly isRare?: boolean
   readonly under: string
   readonly usual: string
   readonly glyph: BasePosition | 'breath' | 'words'
@@ -27,9 +28,7 @@ const piecesGroup = 'Pieces'
 
 /** The lines of the shelf: pieces, poses by the position they are entered in, breath, movements, what goes between. */
 export function shelfLines(entries: readonly ShelfEntry[]): ShelfLine[] {
-  const lines = entries.flatMap((entry): ShelfLine[] =>
-    entry.thing ? [{ ...wordsOf(entry), thing: entry.thing }] : [],
-  )
+  const lines = entries.map((entry): ShelfLine => ({ ...wordsOf(entry), thing: entry.thing }))
   return [...lines, ...plainLines]
 }
 
@@ -44,10 +43,11 @@ function wordsOf({
   felt,
   usual,
   isOwn,
+  isRare = false,
 }: ShelfEntry): Omit<ShelfLine, 'thing'> {
   const where = basePositionNames[base]
   const own = isOwn ? ['your own'] : []
-  const common = { id, name, sanskrit, others, felt, usual }
+  const common = { id, name, sanskrit, others, felt, usual, isRare }
   if (kind === 'piece') return { ...common, under: 'kept by you', glyph: 'words', group: piecesGroup }
   if (kind === 'breath') return { ...common, under: sanskrit ?? 'no counts', glyph: 'breath', group: 'Breath' }
   const under = [...(kind === 'movement' ? [where] : []), sided ? 'each side' : 'both at once', ...own].join(' · ')

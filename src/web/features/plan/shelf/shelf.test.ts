@@ -82,6 +82,9 @@ test('an empty search shows all that can be put into a session, in groups that l
 
 test('what is taught in person can be put into a session, its strokes as strokes', () => {
   expect(names('kapalabhati')).toContain('Short exhales')
+  // What is called alike and may be planned anywhere is found first.
+  expect(names('bell')[0]).toBe('Belly breath')
+  expect(names('bell')).toContain('Bellows breath')
   expect(newBlock({ kind: 'breath', id: 'bellows-breath' })).toMatchObject({
     sections: [{ kind: 'strokes', techniqueId: 'bellows-breath', both: true }],
   })
