@@ -99,7 +99,8 @@ const pictures: readonly Picture[] = [
         await page.getByLabel(label, { exact: true }).fill('6')
         await page.getByLabel(label, { exact: true }).press('Enter')
       }
-      await page.getByText('Week 6: step 9').scrollIntoViewIfNeeded()
+      const weeks = page.getByRole('region', { name: 'The ladder of weeks' }).getByRole('listitem')
+      await weeks.last().scrollIntoViewIfNeeded()
     },
   },
   // Last, since each of them begins a class.
