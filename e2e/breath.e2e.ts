@@ -119,6 +119,18 @@ test('the ladder of weeks is drawn from the step it begins at, and says where on
   await expect(ladder).toContainText('Week 6: step 9')
   const steps = await ladder.getByRole('listitem').allTextContents()
   expect(steps.map((text) => Number(/Step (\d+)/.exec(text)?.[1]))).toEqual([6, 6, 7, 8, 9, 9, 10, 10])
+
+  // A technique to learn is its first week's one new thing: the ratio waits for it.
+  await ladder.getByRole('combobox', { name: 'Lessons beside it' }).press('ArrowDown')
+  await page.getByRole('option', { name: 'Three-part breath' }).click()
+  await page.keyboard.press('Escape')
+  await ask('Lessons from week', '3')
+  await expect(ladder).toContainText('Three-part breath, lesson 4 of 4: The three as one, eyes closed.')
+  await expect(ladder.getByRole('listitem').nth(2)).toContainText('Step 6: ')
+  await expect(ladder.getByRole('listitem').nth(2)).toContainText('Three-part breath, lesson 1')
+
+  await page.reload()
+  await expect(ladder).toContainText('Three-part breath, lesson 4 of 4')
 })
 
 test('a session without breath work says how to begin, and a technique begins it', async ({ page, house }) => {

@@ -19,8 +19,6 @@ test('the focus stays where one works in Plan: phases, cues, findings', async ({
 
   await plan.getByRole('button', { name: /to look at/ }).click()
   const findings = plan.getByRole('region', { name: 'Findings' })
-  const rows = findings.getByRole('listitem')
-  const before = await rows.count()
   await findings
     .getByRole('button', { name: /^Set aside:/ })
     .first()
@@ -28,7 +26,6 @@ test('the focus stays where one works in Plan: phases, cues, findings', async ({
   await findings.getByLabel('Why it can stay').fill('It is meant so')
   await findings.getByLabel('Why it can stay').press('Enter')
   await expect(findings.getByText('1 set aside')).toBeVisible()
-  expect(await rows.count()).toBeLessThanOrEqual(before)
   await expect
     .poll(() => plan.evaluate(() => document.activeElement?.closest('[aria-label="Findings"]') !== null))
     .toBe(true)

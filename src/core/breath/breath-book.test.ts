@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { orThrow } from '#core/result'
 import { inCounts, second } from '#testing/breath'
-import { countFor, fillTime, ladder, ladderSteps, patternFromRatio, roundFacts, setsFor, steadiness } from './index.ts'
+import { countFor, course, fillTime, ladder, ladderSteps, patternFromRatio, roundFacts, setsFor, steadiness } from './index.ts'
 
 describe('facts of a round', () => {
   test.each([
@@ -186,10 +186,87 @@ describe('the ladder', () => {
     })
   })
 
+  const easyIn = (...weeks: number[]) => weeks.map((week) => ({ week, was: 'easy' as const }))
+
+  test('goes by the practices there were, and by those expected after the last', () => {
+    const course = { startStep: 6, weeks: 8, perWeek: 3, evenWeeksBefore: 6 }
+    // As B11 where three easy practices a week are what there was.
+    const asExpected = easyIn(1, 1, 1, 2, 2, 2, 3, 3, 3)
+    expect(steps({ ...course, practices: asExpected })).toEqual(steps(course))
+    // One a week: four practices on step 6 are only there at the end of week 4.
+    expect(steps({ ...course, practices: easyIn(1, 2, 3, 4) })).toEqual([6, 6, 6, 6, 7, 8, 9, 9])
+    expect(steps({ ...course, practices: [] })).toEqual(steps(course))
+  })
+
+  test('a strained practice goes one step back, one while ill changes nothing, and never below the first step', () => {
+    const course = { startStep: 8, weeks: 4, perWeek: 3 }
+    expect(steps({ ...course, practices: [...easyIn(1, 1), { week: 1, was: 'strain' }] })).toEqual([8, 7, 8, 9])
+    expect(steps({ ...course, practices: [{ week: 1, was: 'ill' }] })).toEqual([8, 8, 9, 9])
+    expect(steps({ startStep: 0, weeks: 2, perWeek: 3, practices: [{ week: 1, was: 'strain' }] })).toEqual([0, 0])
+  })
+
+  test('more than three weeks without practice go to the first step of the stage', () => {
+    const away = (last: number) =>
+      steps({ startStep: 12, weeks: last, perWeek: 3, practices: [...easyIn(1, 1), ...easyIn(last)] })
+    expect(away(5)).toEqual([12, 12, 12, 12, 12])
+    expect(away(6)).toEqual([12, 12, 12, 12, 12, 10])
+  })
+
+  test('the ratio waits in a week that brings a new technique', () => {
+    const course = { startStep: 6, weeks: 8, perWeek: 3, evenWeeksBefore: 6 }
+    expect(steps({ ...course, newTechniqueIn: [3] })).toEqual([6, 6, 6, 7, 8, 9, 9, 10])
+  })
+
   test('refuses what it cannot climb, with the field', () => {
+    expect(ladder({ startStep: 0, weeks: NaN, perWeek: 1 })).toMatchObject({ code: 'NOT_FINITE', field: 'weeks' })
+    expect(ladder({ startStep: 0, weeks: 105, perWeek: 1 })).toMatchObject({ code: 'OUT_OF_RANGE', field: 'weeks' })
+    expect(ladder({ startStep: 0, weeks: 4, perWeek: 1, practices: [{ week: 0, was: 'easy' }] })).toMatchObject({
+      code: 'OUT_OF_RANGE',
+      field: 'practices.0.week',
+    })
     expect(ladder({ startStep: 28, weeks: 4, perWeek: 1 })).toMatchObject({ code: 'OUT_OF_RANGE', field: 'startStep' })
     expect(ladder({ startStep: 0, weeks: 4, perWeek: -1 })).toMatchObject({ code: 'OUT_OF_RANGE', field: 'perWeek' })
     expect(ladder({ startStep: 0, weeks: 1.5, perWeek: 1 })).toMatchObject({ code: 'OUT_OF_RANGE', field: 'weeks' })
+  })
+})
+
+describe('a course', () => {
+  const learned = [
+    { techniqueId: 'three-part-breath', lessons: 4 },
+    { techniqueId: 'throat-breath', lessons: 2 },
+  ]
+
+  test('has a lesson a week beside the ladder, which waits where a technique begins', () => {
+    const weeks = orThrow(
+      course({ startStep: 6, weeks: 8, perWeek: 3, evenWeeksBefore: 6, learned, lessonsFrom: 2 }),
+    )
+    expect(weeks.map(({ step }) => step)).toEqual([6, 6, 7, 8, 9, 9, 10, 10])
+    expect(weeks.map(({ lesson }) => lesson && `${lesson.techniqueId} ${String(lesson.lesson)}`)).toEqual([
+      undefined,
+      ...[1, 2, 3, 4].map((lesson) => `three-part-breath ${String(lesson)}`),
+      ...[1, 2].map((lesson) => `throat-breath ${String(lesson)}`),
+      undefined,
+    ])
+  })
+
+  test('never has two new things in a week', () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          startStep: fc.integer({ min: 0, max: 27 }),
+          weeks: fc.integer({ min: 1, max: 40 }),
+          perWeek: fc.integer({ min: 0, max: 7 }),
+          lessonsFrom: fc.integer({ min: 1, max: 12 }),
+          topStage: fc.integer({ min: 1, max: 5 }),
+        }),
+        (input) => {
+          const weeks = orThrow(course({ ...input, learned }))
+          weeks.forEach(({ step, lesson }, at) => {
+            if (lesson?.lesson === 1) expect(step).toBe(weeks[at - 1]?.step ?? step)
+          })
+        },
+      ),
+    )
   })
 })
 

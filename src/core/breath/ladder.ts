@@ -1,6 +1,7 @@
 import type { Pattern } from '#model/breath'
-import { ok, refused } from '#core/result'
-import type { Result } from '#core/result'
+import { amiss, ok, refused } from '#core/result'
+import type { Checked, Result } from '#core/result'
+import type { BreathCode } from './fill-time.ts'
 import { ladderSteps } from './ladder-steps.ts'
 
 export interface LadderWeek {
@@ -8,7 +9,7 @@ export interface LadderWeek {
   readonly step: number
 }
 
-interface LadderInput {
+export interface LadderInput {
   readonly startStep: number
   readonly weeks: number
   /** Practices a week: classes, and what is practised at home. */
@@ -19,6 +20,18 @@ interface LadderInput {
   readonly firstWeek?: number
   /** Weeks of even breath from former courses. */
   readonly evenWeeksBefore?: number
+  /**
+   * What was practised, by week of the course, and how it was. Up to the last week named it stands in place of
+   * `perWeek`: an easy practice counts, a strained one goes a step back, an ill one does neither.
+   */
+  readonly practices?: readonly LadderPractice[]
+  /** Weeks whose one new thing is a technique: the ratio waits in them. */
+  readonly newTechniqueIn?: readonly number[]
+}
+
+export interface LadderPractice {
+  readonly week: number
+  readonly was: 'easy' | 'strain' | 'ill'
 }
 
 /** What is asked besides practice before a step into a stage [breath book 4], weeks. */
@@ -28,59 +41,114 @@ const intoStage = {
   5: { weeksOnStep: 8, fromWeek: 35 },
 } as const
 
+/** More weeks than these without a class or a reported practice go to the stage's first step [breath book 4]. */
+const weeksAway = 3
+
 /**
- * The step of each week if every practice is easy [breath book 4]: at the start of a week at most one step further.
- * Refuses `OUT_OF_RANGE` with the field.
+ * The step of each week if every practice is easy, or as `practices` tells [breath book 4; settled B12]: at the start of
+ * a week at most one step further. Refuses `NOT_FINITE` and `OUT_OF_RANGE` by field.
  */
-export function ladder(input: LadderInput): Result<readonly LadderWeek[], 'OUT_OF_RANGE'> {
+export function ladder(input: LadderInput): Result<readonly LadderWeek[], BreathCode> {
   const { startStep, weeks, perWeek, topStage = 3, firstWeek = 1, evenWeeksBefore = 0 } = input
-  const given = { startStep, weeks, perWeek, topStage, firstWeek, evenWeeksBefore }
-  const outside = ranges.find(([field, from, to]) => !isWithin(given[field], from, to))
-  if (outside) return refused('OUT_OF_RANGE', outside[0], { from: outside[1], to: outside[2] })
+  const practices = input.practices ?? []
+  const wrong = amiss([
+    ['startStep', startStep, 0, ladderSteps.length - 1],
+    ['weeks', weeks, 1, 104],
+    ['perWeek', perWeek, 0, 21],
+    ['topStage', topStage, 1, 6],
+    ['firstWeek', firstWeek, 1, mostWeek],
+    ['evenWeeksBefore', evenWeeksBefore, 0, mostWeek],
+    ...practices.map(({ week }, at): Checked => [`practices.${String(at)}.week`, week, 1, mostWeek]),
+  ])
+  if (wrong) return wrong
+  const inParts = Object.entries({ startStep, weeks, perWeek, topStage, firstWeek, evenWeeksBefore })
+  const [field] = inParts.find(([, value]) => !Number.isInteger(value)) ?? []
+  if (field !== undefined) return refused('OUT_OF_RANGE', field)
+  const practised = practisedIn(practices, perWeek)
+  const isWaiting = new Set(input.newTechniqueIn)
   const done: LadderWeek[] = []
-  let step = startStep
-  let onStep = 0
-  let evenWeeks = evenWeeksBefore
-  for (let at = 0; at < weeks; at += 1) {
-    const week = firstWeek + at
-    if (at > 0 && isNextTaken({ step, onStep, perWeek, week, evenWeeks, evenWeeksBefore, topStage })) {
-      step += 1
-      onStep = 0
+  let standing: Standing = { step: startStep, weeksOnStep: 0, practices: 0, evenWeeks: evenWeeksBefore, away: 0 }
+  for (let week = firstWeek; week < firstWeek + weeks; week += 1) {
+    if (done.length > 0) {
+      const asked = { week, evenWeeksBefore, topStage, waits: isWaiting.has(week) }
+      standing = atWeekStart(standing, practised(week - 1), asked)
     }
-    done.push({ week, step })
-    onStep += 1
-    if (ladderSteps[step]?.stage === 2) evenWeeks += 1
+    done.push({ week, step: standing.step })
+    standing = weekSpent(standing, practised(week))
   }
   return ok(done)
 }
 
-const ranges = [
-  ['startStep', 0, ladderSteps.length - 1],
-  ['weeks', 0, 520],
-  ['perWeek', 0, 70],
-  ['topStage', 1, 6],
-  ['firstWeek', 1, 5200],
-  ['evenWeeksBefore', 0, 5200],
-] as const
+const mostWeek = 5200
 
-const isWithin = (value: number, from: number, to: number): boolean =>
-  Number.isInteger(value) && value >= from && value <= to
-
-interface Standing {
-  readonly step: number
-  readonly onStep: number
-  readonly perWeek: number
-  readonly week: number
-  readonly evenWeeks: number
-  readonly evenWeeksBefore: number
-  readonly topStage: number
+/** What a week's practices came to. */
+interface Practised {
+  readonly easy: number
+  readonly strained: boolean
+  readonly none: boolean
 }
 
-function isNextTaken({ step, onStep, perWeek, week, evenWeeks, evenWeeksBefore, topStage }: Standing): boolean {
+/** What was practised in a week: as told up to the last week told of, after it as expected. */
+function practisedIn(practices: readonly LadderPractice[], perWeek: number): (week: number) => Practised {
+  const lastTold = Math.max(0, ...practices.map(({ week }) => week))
+  return (week) => {
+    if (week > lastTold) return { easy: perWeek, strained: false, none: false }
+    const told = practices.filter((practice) => practice.week === week)
+    return {
+      easy: told.filter(({ was }) => was === 'easy').length,
+      strained: told.some(({ was }) => was === 'strain'),
+      none: told.length === 0,
+    }
+  }
+}
+
+/** Where a class stands on the ladder, with what was done on this step and the weeks away up to now. */
+interface Standing {
+  readonly step: number
+  readonly weeksOnStep: number
+  readonly practices: number
+  readonly evenWeeks: number
+  readonly away: number
+}
+
+interface Asked {
+  readonly week: number
+  readonly evenWeeksBefore: number
+  readonly topStage: number
+  readonly waits: boolean
+}
+
+function weekSpent(standing: Standing, { easy, none }: Practised): Standing {
+  return {
+    ...standing,
+    weeksOnStep: standing.weeksOnStep + 1,
+    practices: standing.practices + easy,
+    evenWeeks: standing.evenWeeks + (ladderSteps[standing.step]?.stage === 2 ? 1 : 0),
+    away: none ? standing.away + 1 : 0,
+  }
+}
+
+function atWeekStart(standing: Standing, before: Practised, asked: Asked): Standing {
+  const onTo = (step: number): Standing =>
+    step === standing.step ? standing : { ...standing, step, weeksOnStep: 0, practices: 0 }
+  if (standing.away > weeksAway) return onTo(firstOfStage(standing.step))
+  if (before.strained) return onTo(Math.max(0, standing.step - 1))
+  return !asked.waits && isNextTaken(standing, asked) ? onTo(standing.step + 1) : standing
+}
+
+function firstOfStage(step: number): number {
+  const stage = ladderSteps[step]?.stage
+  return ladderSteps.findIndex((other) => other.stage === stage)
+}
+
+function isNextTaken(
+  { step, weeksOnStep, practices, evenWeeks }: Standing,
+  { week, evenWeeksBefore, topStage }: Asked,
+): boolean {
   const [here, next] = [ladderSteps[step], ladderSteps[step + 1]]
   if (!here || !next || next.stage > topStage) return false
-  const [practices, weeks] = isLonger(here.pattern, next.pattern) ? [4, 2] : [2, 1]
-  if (perWeek * onStep < practices || onStep < weeks) return false
+  const [leastPractices, leastWeeks] = isLonger(here.pattern, next.pattern) ? [4, 2] : [2, 1]
+  if (practices < leastPractices || weeksOnStep < leastWeeks) return false
   if (next.stage === here.stage) return true
   switch (next.stage) {
     case 3: {
@@ -89,7 +157,7 @@ function isNextTaken({ step, onStep, perWeek, week, evenWeeks, evenWeeksBefore, 
     }
     case 4:
     case 5:
-      return onStep >= intoStage[next.stage].weeksOnStep && week >= intoStage[next.stage].fromWeek
+      return weeksOnStep >= intoStage[next.stage].weeksOnStep && week >= intoStage[next.stage].fromWeek
     default:
       return true
   }

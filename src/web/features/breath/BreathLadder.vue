@@ -1,34 +1,51 @@
 <script setup lang="ts">
+import MultiSelect from 'primevue/multiselect'
 import Select from 'primevue/select'
-import { computed, ref } from 'vue'
-import { ladder, ladderSteps } from '#core/breath'
-import { stepChoices, stepName, stepWords } from '#words/ladder'
+import { computed, useTemplateRef, watch } from 'vue'
+import { stepChoices, stepWords } from '#words/ladder'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
 import NumberField from '#web/shared/ui/NumberField.vue'
+import { coursePicture, typedCourseOf } from './ladder-course.ts'
+import type { TypedCourse } from './ladder-course.ts'
 
-/** The ladder of weeks from a step on, if every practice is easy; the week one stands in is marked. */
-const startStep = ref(6)
-const weeks = ref(8)
-const perWeek = ref(3)
-const evenBefore = ref(0)
-const now = ref(1)
-
-const made = computed(() =>
-  ladder({
-    startStep: startStep.value,
-    weeks: weeks.value,
-    perWeek: perWeek.value,
-    evenWeeksBefore: evenBefore.value,
-  }),
+/**
+ * The ladder of weeks from a step on, if every practice is easy, and under it the lessons; the week one stands in is
+ * marked.
+ */
+const props = defineProps<{ sessionId: string }>()
+const own = useOwnStore()
+const typed = typedCourseOf(props.sessionId)
+const set = (change: Partial<TypedCourse>): void => {
+  typed.value = { ...typed.value, ...change }
+}
+const picture = computed(() => coursePicture(typed.value, own.catalog.techniques))
+const columns = computed(() => picture.value.columns)
+const highest = computed(() =>
+  Math.max(8, ...columns.value.map(({ counted }) => (counted ? counted.inhale + counted.exhale : 0))),
 )
-const highest = computed(() => Math.max(8, ...columns.value.map(({ inhale, exhale }) => inhale + exhale)))
-const columns = computed(() =>
-  (made.value.ok ? made.value.value : []).map(({ week, step }) => {
-    const pattern = ladderSteps[step]?.pattern
-    const [inhale, exhale] = pattern ? [pattern.in + pattern.full, pattern.out + pattern.empty] : [0, 0]
-    return { week, step, name: stepName(step), inhale, exhale, isCounted: pattern !== undefined }
-  }),
+const here = computed(() => columns.value.find(({ week }) => week === typed.value.now))
+const lessonHere = computed(() => {
+  const { lesson } = here.value ?? {}
+  const technique = own.catalog.techniques.get(lesson?.techniqueId ?? '')
+  const words = technique?.lessons[(lesson?.lesson ?? 0) - 1]
+  return technique && lesson && words
+    ? `${technique.names.english}, lesson ${String(lesson.lesson)} of ${String(technique.lessons.length)}: ${words}`
+    : undefined
+})
+const techniques = computed(() =>
+  [...own.catalog.techniques.values()].map(({ id, names }) => ({ value: id, words: names.english })),
 )
-const here = computed(() => columns.value.find(({ week }) => week === now.value))
+/** The week one stands in is in sight, however many there are. */
+const weeks = useTemplateRef('weeks')
+watch(
+  [() => typed.value.now, columns, weeks],
+  () => {
+    const now = weeks.value?.querySelector<HTMLElement>('.here')
+    if (weeks.value && now)
+      weeks.value.scrollLeft = now.offsetLeft - weeks.value.offsetLeft - weeks.value.clientWidth / 2
+  },
+  { flush: 'post' },
+)
 const percent = (halves: number): string => `${(halves / highest.value) * 100}%`
 </script>
 
@@ -40,37 +57,92 @@ const percent = (halves: number): string => `${(halves / highest.value) * 100}%`
         Week {{ here.week }}: step {{ here.step }}, {{ stepWords(here.step) }}, if every practice so far was easy
       </p>
     </header>
+    <p v-if="lessonHere" class="lesson">{{ lessonHere }}</p>
     <div class="asks">
-      <Select
-        v-model="startStep"
-        fluid
-        aria-label="Begins at step"
-        :options="stepChoices"
-        option-label="words"
-        option-value="value"
+      <label class="field two"
+        >Begins at step
+        <Select
+          :model-value="typed.startStep"
+          fluid
+          aria-label="Begins at step"
+          :options="stepChoices"
+          option-label="words"
+          option-value="value"
+          @update:model-value="set({ startStep: $event })"
+      /></label>
+      <NumberField label="Weeks" :value="typed.weeks" :least="1" :most="104" @change="set({ weeks: $event })" />
+      <NumberField
+        label="Practices a week"
+        :value="typed.perWeek"
+        :least="0"
+        :most="21"
+        @change="set({ perWeek: $event })"
       />
-      <NumberField label="Weeks" :value="weeks" :least="1" :most="104" @change="weeks = $event" />
-      <NumberField label="Practices a week" :value="perWeek" :least="0" :most="21" @change="perWeek = $event" />
-      <NumberField label="Even weeks before" :value="evenBefore" :least="0" :most="104" @change="evenBefore = $event" />
-      <NumberField label="Now in week" :value="now" :least="1" :most="104" @change="now = $event" />
+      <NumberField label="Now in week" :value="typed.now" :least="1" :most="104" @change="set({ now: $event })" />
+      <label class="field wide"
+        >Lessons beside it, a lesson a week
+        <MultiSelect
+          :model-value="[...typed.learned]"
+          fluid
+          filter
+          aria-label="Lessons beside it"
+          placeholder="No technique to learn"
+          :options="techniques"
+          option-label="words"
+          option-value="value"
+          :show-toggle-all="false"
+          @update:model-value="set({ learned: $event })"
+      /></label>
+      <NumberField
+        label="Lessons from week"
+        :value="typed.lessonsFrom"
+        :least="1"
+        :most="104"
+        @change="set({ lessonsFrom: $event })"
+      />
+      <NumberField
+        label="Even weeks before"
+        :value="typed.evenWeeksBefore"
+        :least="0"
+        :most="104"
+        @change="set({ evenWeeksBefore: $event })"
+      />
     </div>
-    <ol class="weeks">
-      <li
-        v-for="{ week, step, name, inhale, exhale, isCounted } in columns"
-        :key="week"
-        :class="{ here: week === now, ahead: week > now }"
-      >
-        <span class="visually-hidden">Step {{ step }}: </span>
-        <span class="ratio">{{ isCounted ? name : 'own' }}</span>
-        <span class="bar" aria-hidden="true">
-          <template v-if="isCounted">
-            <i class="out" :style="{ height: percent(exhale) }" /><i class="in" :style="{ height: percent(inhale) }" />
-          </template>
-          <i v-else class="own" />
-        </span>
-        <span class="week">week {{ week }}</span>
-      </li>
-    </ol>
+    <div ref="weeks" class="weeks" tabindex="0" role="group" aria-label="Week by week">
+      <ol :style="{ gridTemplateColumns: `repeat(${columns.length}, minmax(58px, 92px))` }">
+        <li
+          v-for="{ week, step, name, counted, lesson } in columns"
+          :key="week"
+          :class="{ here: week === typed.now, ahead: week > typed.now }"
+        >
+          <span class="visually-hidden">Step {{ step }}: </span>
+          <span class="ratio">{{ counted ? name : 'own' }}</span>
+          <span class="bar" aria-hidden="true">
+            <template v-if="counted">
+              <i class="out" :style="{ height: percent(counted.exhale) }" /><i
+                class="in"
+                :style="{ height: percent(counted.inhale) }"
+              />
+            </template>
+            <i v-else class="own" />
+          </span>
+          <span class="week">week {{ week }}</span>
+          <span v-if="lesson" class="visually-hidden"
+            >, {{ own.catalog.techniques.get(lesson.techniqueId)?.names.english }}, lesson {{ lesson.lesson }}</span
+          >
+        </li>
+        <li
+          v-for="band in picture.bands"
+          :key="band.techniqueId"
+          aria-hidden="true"
+          class="band"
+          :title="band.name"
+          :style="{ gridColumn: `${band.from - (columns[0]?.week ?? 1) + 1} / span ${band.lessons}` }"
+        >
+          {{ band.name }}
+        </li>
+      </ol>
+    </div>
   </section>
 </template>
 
@@ -90,25 +162,40 @@ header {
 h2 {
   font-size: 17px;
 }
-header p {
+header p,
+.lesson {
   color: var(--ink-soft);
 }
 .asks {
   display: grid;
-  grid-template-columns: minmax(0, 2fr) repeat(4, minmax(0, 1fr));
+  grid-template-columns: repeat(5, minmax(0, 1fr));
   gap: 10px;
   align-items: end;
   margin: 8px 0 10px;
 }
+.field {
+  display: grid;
+  gap: 1px;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+.two {
+  grid-column: span 2;
+}
+.wide {
+  grid-column: span 3;
+}
 .weeks {
-  display: flex;
-  gap: 4px;
   overflow-x: auto;
-  padding-bottom: 4px;
+  padding: 2px 2px 4px;
+}
+ol {
+  display: grid;
+  grid-template-rows: auto auto;
+  column-gap: 4px;
 }
 li {
-  flex: 1 0 58px;
-  max-width: 92px;
+  grid-row: 1;
   display: grid;
   grid-template-rows: auto 84px auto;
   gap: 3px;
@@ -147,5 +234,18 @@ li {
   height: 16px;
   border: 2px dashed var(--breath);
   border-radius: 3px;
+}
+.band {
+  grid-row: 2;
+  display: block;
+  margin-top: 5px;
+  padding: 2px 6px;
+  border: 0;
+  border-left: 3px solid var(--breath);
+  background: #efe6f4;
+  text-align: left;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 </style>

@@ -66,7 +66,7 @@ const drawerOpen = ref(false)
             <dt>{{ name.toLowerCase() }}</dt>
           </div>
         </dl>
-        <BreathLadder />
+        <BreathLadder :key="store.document.id" :session-id="store.document.id" />
       </template>
       <p v-else class="nothing">No breath work in this session yet. Choose a technique at the left to begin.</p>
       <p class="visually-hidden" aria-live="polite">{{ told }}</p>
