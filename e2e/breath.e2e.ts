@@ -133,6 +133,37 @@ test('the ladder of weeks is drawn from the step it begins at, and says where on
   await expect(ladder).toContainText('Three-part breath, lesson 4 of 4')
 })
 
+test('sections are kept as a protocol, offered in Breath and on the shelf, and put in are sections as any other', async ({
+  page,
+  house,
+}) => {
+  await open(page, house.address, 'breath-week-6')
+  const left = page.getByRole('navigation', { name: 'Breath work and techniques' })
+  await expect(left.getByRole('button', { name: /^Bellows breath/ })).toContainText('in person · from stage 5')
+  await expect(left.getByRole('button', { name: /^Even breath/ }).last()).toHaveText(/4.:.4$/)
+
+  await page.getByRole('button', { name: 'Keep as a protocol…' }).click()
+  await page.getByLabel('Keep 3 sections as a protocol named').fill('Ten, then three parts')
+  await page.getByLabel('Keep 3 sections as a protocol named').press('Enter')
+  await left.getByLabel('Find a technique').fill('ten, th')
+  await left.getByRole('button', { name: 'Ten, then three parts your own, 3 sections' }).click()
+  await expect(sections(page)).toHaveCount(6)
+  await saved(page)
+  const ids = breathIn(await house.session('breath-week-6')).map(({ id }) => id)
+  expect(new Set(ids).size).toBe(ids.length)
+
+  await page.getByRole('link', { name: 'Plan', exact: true }).click()
+  await expect(page.getByText('a protocol of yours')).toBeVisible()
+  await page.getByRole('link', { name: 'All of the shelf' }).click()
+  await page.getByRole('link', { name: 'Ten, then three parts' }).click()
+  await expect(page.getByText('Three-part breath, lesson 4')).toBeVisible()
+  await page.getByLabel('Name of the protocol').fill('Ten and three')
+  await page.getByRole('button', { name: 'Rename' }).click()
+  await expect(page.getByRole('heading', { name: 'Ten and three' })).toBeVisible()
+  await page.getByRole('button', { name: 'Delete' }).click()
+  await expect(page.getByText('Ten and three is deleted')).toBeVisible()
+})
+
 test('a session without breath work says how to begin, and a technique begins it', async ({ page, house }) => {
   await page.goto(`${house.address}breath/sunday-long-rest`)
   await expect(page.getByText('No breath work in this session yet.')).toBeVisible()

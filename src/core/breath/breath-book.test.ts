@@ -1,7 +1,17 @@
 import fc from 'fast-check'
 import { orThrow } from '#core/result'
 import { inCounts, second } from '#testing/breath'
-import { countFor, course, fillTime, ladder, ladderSteps, patternFromRatio, roundFacts, setsFor, steadiness } from './index.ts'
+import {
+  countFor,
+  course,
+  fillTime,
+  ladder,
+  ladderSteps,
+  patternFromRatio,
+  roundFacts,
+  setsFor,
+  steadiness,
+} from './index.ts'
 
 describe('facts of a round', () => {
   test.each([
@@ -237,9 +247,7 @@ describe('a course', () => {
   ]
 
   test('has a lesson a week beside the ladder, which waits where a technique begins', () => {
-    const weeks = orThrow(
-      course({ startStep: 6, weeks: 8, perWeek: 3, evenWeeksBefore: 6, learned, lessonsFrom: 2 }),
-    )
+    const weeks = orThrow(course({ startStep: 6, weeks: 8, perWeek: 3, evenWeeksBefore: 6, learned, lessonsFrom: 2 }))
     expect(weeks.map(({ step }) => step)).toEqual([6, 6, 7, 8, 9, 9, 10, 10])
     expect(weeks.map(({ lesson }) => lesson && `${lesson.techniqueId} ${String(lesson.lesson)}`)).toEqual([
       undefined,

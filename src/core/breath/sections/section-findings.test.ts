@@ -1,5 +1,5 @@
 import type { Section } from '#model/section'
-import { resolveSection, sectionFindings } from '#core/breath'
+import { firstStageOf, resolveSection, sectionFindings } from '#core/breath'
 import type { SectionFinding, Stage } from '#core/breath'
 import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
@@ -172,4 +172,15 @@ test('stations of different rounds want a reason', () => {
     })
   expect(found(stations())).toContainEqual({ code: 'STATION_UNEVEN', grade: 'look', facts: { place: 'back' } })
   expect(grade('STATION_UNEVEN', stations('it is felt last there'))).toBeUndefined()
+})
+
+test.each([
+  ['an even breath', rounds({ pattern: inCounts(4, 0, 4, 0) }), 1],
+  ['a pause of a count', rounds({ pattern: inCounts(4, 1, 4, 0) }), 2],
+  ['4 : 4 : 8', rounds({ pattern: inCounts(4, 4, 8, 0) }), 4],
+  ['4 : 16 : 8', rounds({ pattern: inCounts(4, 16, 8, 0) }), 6],
+  ['a full breath of 20', retention({ held: 'full', half: 40 }), undefined],
+  ['strokes of both halves', strokes({ both: true, strokes: 10, rounds: 2 }), 5],
+] as const)('%s belongs to the stage it may first be done in', (_, section, stage) => {
+  expect(firstStageOf(orThrow(resolveSection(section, shippedCatalog.techniques)))).toBe(stage)
 })

@@ -55,6 +55,17 @@ export function sectionFindings(section: ResolvedSection, who: For): readonly Se
   }
 }
 
+const stages: readonly Stage[] = [1, 2, 3, 4, 5, 6]
+const pastStage: ReadonlySet<SectionFinding['code']> = new Set(['HOLD_PAST_STAGE', 'STROKES_PAST_STAGE'])
+
+/** The first stage at which nothing of a section is past it; undefined where it is past every one. */
+export const firstStageOf = (section: ResolvedSection): Stage | undefined =>
+  stages.find((stage) =>
+    sectionFindings(section, { stage, level: 'experienced' }).every(
+      ({ code, grade }) => grade !== 'must' || !pastStage.has(code),
+    ),
+  )
+
 /** Longest held breath of a stage in counts and seconds: past either it is too much. */
 interface MostHeld {
   readonly counts: number

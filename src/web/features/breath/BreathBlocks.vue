@@ -1,10 +1,14 @@
 <script setup lang="ts">
+import { nanoid } from 'nanoid'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
+import type { BreathBlock } from '#model/block'
 import type { Technique } from '#model/technique'
-import { patternText } from '#core/breath'
+import { firstStageOf, patternText, resolveSection } from '#core/breath'
+import { protocolIn } from '#core/session'
 import { formatMs } from '#core/units'
 import { blockName } from '#words/blocks'
+import { counted } from '#words/text'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { techniqueSection } from '#web/shared/session/technique-section.ts'
 import { plainKinds, plainNames, plainSection } from './new-section.ts'
@@ -12,7 +16,7 @@ import type { PlainKind } from './new-section.ts'
 import { useBreath } from './use-breath.ts'
 
 /** The session's breath blocks, and the techniques that can be put into the one that is looked at. */
-const { spans, span, chooseBlock, add, addBlock } = useBreath()
+const { store, spans, span, chooseBlock, add, addBlock } = useBreath()
 const own = useOwnStore()
 
 const wanted = ref('')
@@ -26,15 +30,44 @@ const plain = computed(() => {
   const text = wanted.value.trim().toLowerCase()
   return plainKinds.filter((kind) => plainNames[kind].toLowerCase().includes(text))
 })
-const under = ({ pattern, inPerson, strong, counted }: Technique): string => {
-  if (inPerson || strong) return 'in person'
-  return pattern && counted ? patternText(pattern) : 'no counts'
+const setting = computed(() => store.document?.setting ?? 'room')
+const stage = computed(() => store.document?.stage ?? 2)
+/** What keeps a technique from a class of this stage, where it is held; nothing where it may be done. */
+function keptBy(technique: Technique): string | undefined {
+  if (technique.inPerson && setting.value !== 'room')
+    return setting.value === 'online' ? 'in person, not online' : 'in person, not at home'
+  const section = resolveSection(techniqueSection(technique), own.catalog.techniques)
+  const from = section.ok ? firstStageOf(section.value) : undefined
+  return from !== undefined && from > stage.value ? `from stage ${String(from)}` : undefined
 }
+const lines = computed(() =>
+  found.value.map((technique) => {
+    const { pattern, inPerson, strong, counted: isCounted } = technique
+    const kept = keptBy(technique)
+    const how = inPerson || strong ? 'in person' : pattern && isCounted ? patternText(pattern) : 'no counts'
+    const under = kept === undefined || kept.startsWith(how) ? (kept ?? how) : `${how} · ${kept}`
+    return { technique, under, isKept: kept !== undefined }
+  }),
+)
+const protocols = computed(() => {
+  const text = wanted.value.trim().toLowerCase()
+  return own.pieces.flatMap((piece) => {
+    const block = protocolIn(piece)
+    return block && piece.name.toLowerCase().includes(text) ? [{ id: piece.id, name: piece.name, block }] : []
+  })
+})
 const takePlain = (kind: PlainKind): void => {
-  add(plainSection(kind), plainNames[kind])
+  add([plainSection(kind)], plainNames[kind])
 }
 const take = (technique: Technique): void => {
-  add(techniqueSection(technique), technique.names.english)
+  add([techniqueSection(technique)], technique.names.english)
+}
+/** Put in, its sections are sections as any other. */
+const takeProtocol = (name: string, { sections }: BreathBlock): void => {
+  add(
+    sections.map((section) => ({ ...structuredClone(section), id: nanoid() })),
+    name,
+  )
 }
 </script>
 
@@ -59,21 +92,28 @@ const take = (technique: Technique): void => {
       <InputText v-model="wanted" fluid placeholder="Find a technique" aria-label="Find a technique" />
     </div>
     <ul>
+      <li v-for="{ id, name, block } in protocols" :key="id">
+        <button type="button" @click="takeProtocol(name, block)">
+          {{ name }}<small>your own, {{ counted(block.sections.length, 'section') }}</small>
+        </button>
+      </li>
       <li v-for="kind in plain" :key="kind">
         <button type="button" @click="takePlain(kind)">{{ plainNames[kind] }}</button>
       </li>
-      <li v-for="technique in found" :key="technique.id">
-        <button type="button" @click="take(technique)">
-          {{ technique.names.english }}<small>{{ under(technique) }}</small>
+      <li v-for="{ technique, under, isKept } in lines" :key="technique.id">
+        <button type="button" :class="{ kept: isKept }" @click="take(technique)">
+          {{ technique.names.english }}<small>{{ under }}</small>
         </button>
       </li>
     </ul>
-    <p v-if="found.length === 0 && plain.length === 0" class="none">Nothing is called that.</p>
+    <p v-if="found.length === 0 && plain.length === 0 && protocols.length === 0" class="none">
+      Nothing is called that.
+    </p>
     <button
       v-if="spans.length > 0"
       type="button"
       class="more"
-      @click="addBlock(plainSection('natural'), 'a block of breath work')"
+      @click="addBlock([plainSection('natural')], 'a block of breath work')"
     >
       A block of its own
     </button>
@@ -114,6 +154,9 @@ li button:hover,
   background: var(--chosen-wash) !important;
   outline: 2px solid var(--ink);
   outline-offset: -2px;
+}
+.kept {
+  color: var(--ink-soft) !important;
 }
 small {
   display: block;

@@ -4,11 +4,13 @@ import { computed, nextTick, useTemplateRef } from 'vue'
 import { sectionMs } from '#core/breath'
 import { formatMs } from '#core/units'
 import { sectionName } from '#words/sections'
+import { counted } from '#words/text'
+import KeepPiece from '#web/shared/own/KeepPiece.vue'
 import { scaleParts } from './scale-parts.ts'
 import { useBreath } from './use-breath.ts'
 
 /** The block in true seconds, and its sections by name: to choose, and to move with the keys or by drawing. */
-const { resolved, at, chooseSection, moveBy, moveTo, remove } = useBreath()
+const { resolved, block, told, at, chooseSection, moveBy, moveTo, remove } = useBreath()
 
 const sections = computed(() =>
   (resolved.value?.sections ?? []).map((section) => ({
@@ -84,6 +86,15 @@ function drop(index: number): void {
         label="Remove this section"
         :disabled="sections.length < 2"
         @click="remove"
+      />
+      <KeepPiece
+        v-if="block"
+        :key="block.id"
+        :blocks="[block]"
+        as="a protocol"
+        opener="Keep as a protocol…"
+        :label="`Keep ${counted(block.sections.length, 'section')} as a protocol named`"
+        @kept="told = $event"
       />
     </p>
   </div>

@@ -28,7 +28,7 @@ export function useBreath() {
     chooseSection: (index: number): void => {
       sectionAt.value = index
     },
-    addBlock: (made: Section, name: string): void => {
+    addBlock: (made: readonly Section[], name: string): void => {
       addBlock(store, made, name)
     },
     undo: (): void => {
@@ -80,10 +80,10 @@ function sectionActs({ store, block, at }: ReturnType<typeof useSeen>) {
     set: <S extends Section>(of: S, fields: FieldsOf<S>): void => {
       put(withFields(of, fields))
     },
-    /** Puts a section after the one that is looked at; into a new block where there is none. */
-    add: (made: Section, name: string): void => {
+    /** Puts sections after the one that is looked at; into a new block where there is none. */
+    add: (made: readonly Section[], name: string): void => {
       if (!block.value) addBlock(store, made, name)
-      else if (setSections(sectionsNow().toSpliced(at.value + 1, 0, made), `add ${name}`)) {
+      else if (setSections(sectionsNow().toSpliced(at.value + 1, 0, ...made), `add ${name}`)) {
         sectionAt.value = at.value + 1
         told.value = `${name} added`
       }
@@ -100,10 +100,10 @@ function sectionActs({ store, block, at }: ReturnType<typeof useSeen>) {
 }
 
 /** A block of breath work of its own, after the chosen one. */
-function addBlock(store: ReturnType<typeof useSessionStore>, made: Section, name: string): void {
+function addBlock(store: ReturnType<typeof useSessionStore>, made: readonly Section[], name: string): void {
   if (!store.document) return
   const index = insertionIndex(store.document, 'breath', store.chosenId)
-  const block: BreathBlock = { kind: 'breath', id: nanoid(), sections: [made] }
+  const block: BreathBlock = { kind: 'breath', id: nanoid(), sections: [...made] }
   if (index === undefined || !store.edit({ type: 'insert', at: index, block }, `add ${name}`)) return
   store.chosenId = block.id
   sectionAt.value = 0

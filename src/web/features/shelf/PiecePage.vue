@@ -5,7 +5,10 @@ import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Piece } from '#model/piece'
 import { textLimits } from '#model/limits'
+import { resolveSection } from '#core/breath'
+import { protocolIn } from '#core/session'
 import { blockNameIn, blockTimeWords } from '#words/blocks'
+import { sectionLength, sectionLine } from '#words/sections'
 import { counted } from '#words/text'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import PageHead from './PageHead.vue'
@@ -35,12 +38,25 @@ async function remove(): Promise<void> {
   else problem.value = outcome.kind === 'refused' ? outcome.problem.detail : away
 }
 
+const protocol = computed(() => protocolIn(props.piece))
 const rows = computed(() =>
-  props.piece.blocks.map((block) => ({
-    id: block.id,
-    name: blockNameIn(block, own.catalog),
-    time: blockTimeWords(block) || 'as usual',
-  })),
+  protocol.value
+    ? protocol.value.sections.flatMap((section) => {
+        const resolved = resolveSection(section, own.catalog.techniques)
+        return resolved.ok
+          ? [{ id: section.id, name: sectionLine(resolved.value), time: sectionLength(resolved.value) }]
+          : []
+      })
+    : props.piece.blocks.map((block) => ({
+        id: block.id,
+        name: blockNameIn(block, own.catalog),
+        time: blockTimeWords(block) || 'as usual',
+      })),
+)
+const line = computed(() =>
+  protocol.value
+    ? `a protocol, ${counted(protocol.value.sections.length, 'section')} · kept by you; put in, they are ordinary sections`
+    : `${counted(props.piece.blocks.length, 'block')} · kept by you; put in, they are ordinary blocks`,
 )
 </script>
 
@@ -48,7 +64,7 @@ const rows = computed(() =>
   <article class="shelf-page">
     <PageHead
       :names="{ english: piece.name, others: [] }"
-      :line="`${counted(piece.blocks.length, 'block')} · kept by you; put in, they are ordinary blocks`"
+      :line="line"
       :thing="{ kind: 'piece', id: piece.id, blocks: piece.blocks }"
     >
       <Button severity="secondary" outlined label="Delete" @click="remove" />
@@ -57,7 +73,7 @@ const rows = computed(() =>
     <div class="columns">
       <div class="column">
         <section>
-          <h2>Its blocks</h2>
+          <h2>{{ protocol ? 'Its sections' : 'Its blocks' }}</h2>
           <dl class="pairs">
             <div v-for="row in rows" :key="row.id">
               <dt>{{ row.name }}</dt>
@@ -68,7 +84,11 @@ const rows = computed(() =>
         <section class="own">
           <h2>Name</h2>
           <form class="rename" @submit.prevent="rename">
-            <InputText v-model="name" aria-label="Name of the piece" :maxlength="textLimits.name" />
+            <InputText
+              v-model="name"
+              :aria-label="protocol ? 'Name of the protocol' : 'Name of the piece'"
+              :maxlength="textLimits.name"
+            />
             <Button type="submit" severity="secondary" outlined label="Rename" :disabled="name.trim() === piece.name" />
           </form>
         </section>

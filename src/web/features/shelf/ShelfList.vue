@@ -12,9 +12,11 @@ const { session, shown, entries, chosen, wanted, add, clear } = useShelf()
 const levelWords = { new: 'everyone', regular: 'regular and up', experienced: 'experienced' } as const
 const whom = ({ isRare, fromLevel }: ShelfEntry) => (isRare ? 'in person' : levelWords[fromLevel])
 const otherNames = ({ sanskrit, others }: ShelfEntry) => [...(sanskrit ? [sanskrit] : []), ...others].join(', ')
-const glyphOf = ({ kind, base }: ShelfEntry) => (kind === 'breath' ? 'breath' : kind === 'piece' ? 'words' : base)
-function whatOf({ kind, sided }: ShelfEntry): string {
+const glyphOf = ({ kind, base, isProtocol }: ShelfEntry) =>
+  kind === 'breath' || isProtocol ? 'breath' : kind === 'piece' ? 'words' : base
+function whatOf({ kind, sided, isProtocol }: ShelfEntry): string {
   if (kind === 'breath') return 'breath'
+  if (isProtocol) return 'a protocol'
   if (kind === 'piece') return 'a piece begins here'
   const sides = sided ? 'each side' : 'both at once'
   return kind === 'movement' ? `movement, ${sides}` : sides

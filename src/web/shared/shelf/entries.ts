@@ -6,7 +6,7 @@ import type { Direction, Pose, Target } from '#model/pose'
 import type { PropKind } from '#model/prop'
 import type { Session } from '#model/session'
 import { patternText } from '#core/breath'
-import { techniqueIdIn, usualHold } from '#core/session'
+import { protocolIn, techniqueIdIn, usualHold } from '#core/session'
 import type { Catalog } from '#core/session'
 import { directionNames } from '#words/directions'
 import { targetNames } from '#words/targets'
@@ -36,6 +36,8 @@ export interface ShelfEntry {
   readonly felt: readonly string[]
   /** Taught in person: found after all that is called alike. */
   readonly isRare?: boolean
+  /** A piece that is breath work alone. */
+  readonly isProtocol?: boolean
   /** Usual minutes, rounds, or the ratio. */
   readonly usual: string
 }
@@ -139,6 +141,7 @@ function poseEntry(pose: Pose, isOwn: boolean, { practice, level }: Wanted): She
 
 /** A piece is found by what it holds, and fits where all of it does. */
 function pieceEntry({ id, name, blocks }: Piece, things: readonly ShelfEntry[]): ShelfEntry {
+  const protocol = protocolIn({ blocks })
   const held = blocks.flatMap((block) => {
     const on = idOn(block)
     return things.find(({ id: one }) => one === on) ?? []
@@ -162,7 +165,8 @@ function pieceEntry({ id, name, blocks }: Piece, things: readonly ShelfEntry[]):
     kneels: held.some(({ kneels }) => kneels),
     needsWall: held.some(({ needsWall }) => needsWall),
     felt: all(({ name: one, felt }) => [one, ...felt]),
-    usual: counted(blocks.length, 'block'),
+    isProtocol: protocol !== undefined,
+    usual: protocol ? counted(protocol.sections.length, 'section') : counted(blocks.length, 'block'),
   }
 }
 

@@ -8,7 +8,7 @@ import AroundPanel from './AroundPanel.vue'
 import BreathPanel from './BreathPanel.vue'
 import ClosingPanel from './ClosingPanel.vue'
 import HoldPanel from './HoldPanel.vue'
-import KeepPiece from './KeepPiece.vue'
+import KeepPiece from '#web/shared/own/KeepPiece.vue'
 import MovementPanel from './MovementPanel.vue'
 import PriorityPart from './PriorityPart.vue'
 import RestPanel from './RestPanel.vue'
@@ -19,7 +19,7 @@ import TalkPanel from './TalkPanel.vue'
 /** The cautions come on demand: their texts are many and the first look at a plan does not need them. */
 const CautionList = defineAsyncComponent(() => import('#web/shared/cautions/CautionList.vue'))
 
-const { store, document, chosenIds, chosenSpan, nameOf, remove, duplicate, moveBy } = usePlan()
+const { store, document, chosenIds, chosenSpan, nameOf, remove, duplicate, moveBy, tell } = usePlan()
 
 const panels = {
   talk: TalkPanel,
@@ -93,7 +93,7 @@ const isLast = computed(() => {
         @click="duplicate(id)"
       />
       <Button size="small" severity="secondary" outlined label="Remove" @click="remove(id)" />
-      <KeepPiece :key="id" :ids="[id]" />
+      <KeepPiece :key="id" :blocks="[resolved.block]" @kept="tell" />
     </div>
   </template>
   <SessionPanel v-else-if="document" :session="document" />

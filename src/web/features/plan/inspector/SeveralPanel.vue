@@ -3,12 +3,12 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import { formatMs } from '#core/units'
 import { usePlan } from '../use-plan.ts'
-import KeepPiece from './KeepPiece.vue'
+import KeepPiece from '#web/shared/own/KeepPiece.vue'
 import Part from './Part.vue'
 import Rows from './Rows.vue'
 
 /** Several blocks chosen at once: what they come to, and what can be done with all of them. */
-const { timeline, chosenIds, nameOf, remove, duplicate, moveBy } = usePlan()
+const { timeline, chosenIds, nameOf, remove, duplicate, moveBy, tell } = usePlan()
 
 const spans = computed(
   () => timeline.value?.blocks.filter(({ block }) => chosenIds.value.includes(block.block.id)) ?? [],
@@ -44,7 +44,7 @@ const rows = computed(() =>
     />
     <Button size="small" severity="secondary" outlined label="Duplicate" @click="duplicate(...chosenIds)" />
     <Button size="small" severity="secondary" outlined label="Remove" @click="remove(...chosenIds)" />
-    <KeepPiece :ids="chosenIds" />
+    <KeepPiece :blocks="spans.map(({ block }) => block.block)" @kept="tell" />
   </div>
   <p class="sub">Ctrl + C copies them, Ctrl + X cuts them; Ctrl + V puts them after the chosen block of any session.</p>
 </template>

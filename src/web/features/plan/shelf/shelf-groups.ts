@@ -44,11 +44,17 @@ function wordsOf({
   usual,
   isOwn,
   isRare = false,
+  isProtocol = false,
 }: ShelfEntry): Omit<ShelfLine, 'thing'> {
   const where = basePositionNames[base]
   const own = isOwn ? ['your own'] : []
   const common = { id, name, sanskrit, others, felt, usual, isRare }
-  if (kind === 'piece') return { ...common, under: 'kept by you', glyph: 'words', group: piecesGroup }
+  if (kind === 'piece') {
+    const [under, glyph] = isProtocol
+      ? (['a protocol of yours', 'breath'] as const)
+      : (['kept by you', 'words'] as const)
+    return { ...common, under, glyph, group: piecesGroup }
+  }
   if (kind === 'breath') return { ...common, under: sanskrit ?? 'no counts', glyph: 'breath', group: 'Breath' }
   const under = [...(kind === 'movement' ? [where] : []), sided ? 'each side' : 'both at once', ...own].join(' · ')
   return { ...common, under, glyph: base, group: kind === 'movement' ? 'Movement' : capital(where) }

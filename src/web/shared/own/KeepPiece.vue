@@ -2,21 +2,26 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { nanoid } from 'nanoid'
-import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import { computed, nextTick, ref, toRaw, useId, useTemplateRef } from 'vue'
+import type { Block } from '#model/block'
 import { textLimits } from '#model/limits'
 import { counted } from '#words/text'
-import { useOwnStore } from '#web/shared/own/own-store.ts'
-import { usePlan } from '../use-plan.ts'
+import { useOwnStore } from './own-store.ts'
 
 /** Keeps blocks on the shelf under a name, as they stand now. */
-const props = defineProps<{ ids: readonly string[] }>()
+const props = withDefaults(defineProps<{ blocks: readonly Block[]; opener?: string; label?: string; as?: string }>(), {
+  opener: 'Keep on the shelf…',
+  label: undefined,
+  as: undefined,
+})
+const emit = defineEmits<{ kept: [words: string] }>()
 const own = useOwnStore()
-const { document, tell } = usePlan()
 const isAsking = ref(false)
 const name = ref('')
 const problem = ref('')
+const id = useId()
 const field = useTemplateRef<{ $el: HTMLInputElement }>('field')
-const blocks = computed(() => document.value?.blocks.filter(({ id }) => props.ids.includes(id)) ?? [])
+const much = computed(() => props.as ?? counted(props.blocks.length, 'block'))
 const isTaken = computed(() => own.pieces.some((piece) => piece.name === name.value.trim()))
 
 async function ask(): Promise<void> {
@@ -29,7 +34,11 @@ async function ask(): Promise<void> {
 async function keep(): Promise<void> {
   const wanted = name.value.trim()
   if (wanted === '' || isTaken.value) return
-  const outcome = await own.put('piece', { id: nanoid(), name: wanted, blocks: structuredClone(blocks.value) })
+  const outcome = await own.put('piece', {
+    id: nanoid(),
+    name: wanted,
+    blocks: props.blocks.map((block) => structuredClone(toRaw(block))),
+  })
   if (outcome.kind !== 'done') {
     problem.value =
       outcome.kind === 'refused'
@@ -37,17 +46,17 @@ async function keep(): Promise<void> {
         : 'Zovrin’s server does not answer: nothing was kept. Start it and try again.'
     return
   }
-  tell(`${wanted} kept on the shelf, ${counted(blocks.value.length, 'block')}`)
+  emit('kept', `${wanted} kept on the shelf, ${much.value}`)
   name.value = ''
   isAsking.value = false
 }
 </script>
 
 <template>
-  <Button v-if="!isAsking" size="small" severity="secondary" outlined label="Keep on the shelf…" @click="ask" />
+  <Button v-if="!isAsking" size="small" severity="secondary" outlined :label="opener" @click="ask" />
   <form v-else class="keep" @submit.prevent="keep" @keydown.esc.stop="isAsking = false">
-    <label for="piece-name">Keep {{ counted(blocks.length, 'block') }} on the shelf as</label>
-    <InputText id="piece-name" ref="field" v-model="name" :maxlength="textLimits.name" autocomplete="off" />
+    <label :for="id">{{ label ?? `Keep ${much} on the shelf as` }}</label>
+    <InputText :id="id" ref="field" v-model="name" :maxlength="textLimits.name" autocomplete="off" />
     <p v-if="isTaken" class="note" role="status">There is a piece of that name: give it another.</p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <span class="acts">
