@@ -4,14 +4,14 @@ import type { Session } from '#model/session'
 import { thursdaySlowHour } from '#server/demo/sessions'
 import { expect, test } from './fixtures.ts'
 
-/** A breath session of these sections, at stage 6. */
+/** A breath session of these sections, at stage 5. */
 const session = (all: Section[]): Session => ({
   ...thursdaySlowHour,
   id: 'reed-and-bellows',
   name: 'Reed and bellows',
   practice: 'breath',
   level: 'experienced',
-  stage: 6,
+  stage: 5,
   blocks: [{ kind: 'breath', id: 'all', sections: all }],
 })
 
@@ -26,6 +26,9 @@ async function frozen(page: Page): Promise<(seconds: number) => Promise<void>> {
     await page.evaluate((s) => Object.assign(window, { pushedMs: s * 1000 }), seconds)
   }
 }
+
+/** What has to be said before anything that is held is led. */
+const asked = (page: Page) => page.getByRole('button', { name: 'Everybody was asked, in private' }).click()
 
 test('Lead says which section, which place and nostril, and counts a held breath down', async ({ page, house }) => {
   const second = { num: 1000, den: 1 }
@@ -55,7 +58,7 @@ test('Lead says which section, which place and nostril, and counts a held breath
         kind: 'retention',
         id: 'held',
         held: 'full',
-        half: 32,
+        half: 16,
         lead: { in: 8, out: 8 },
         times: 1,
         leadInS: 0,
@@ -64,6 +67,7 @@ test('Lead says which section, which place and nostril, and counts a held breath
   )
   const at = await frozen(page)
   await page.goto(`${house.address}lead/reed-and-bellows`)
+  await asked(page)
   await page.getByRole('button', { name: 'Start', exact: true }).click()
   const lit = page.getByRole('region', { name: 'Now' })
   await at(3)
@@ -77,11 +81,11 @@ test('Lead says which section, which place and nostril, and counts a held breath
   await expect(lit).toContainText('out right')
   await at(140)
   await expect(lit).toContainText('Natural breath')
-  await at(210)
+  await at(204)
   await expect(lit).toContainText('section 4 of 4')
-  await expect(lit).toContainText('hold full 16')
-  await expect(lit.locator('.count')).toHaveText('8')
-  await at(215)
+  await expect(lit).toContainText('hold full 8')
+  await expect(lit.locator('.count')).toHaveText('6')
+  await at(207)
   await expect(lit.locator('.count')).toHaveText('3')
 })
 
@@ -130,6 +134,11 @@ test('after a stop sign nothing is counted until it is asked for, no breath is h
   })
   const at = await frozen(page)
   await page.goto(`${house.address}lead/reed-and-bellows`)
+  const told = page.getByRole('region', { name: 'Asked in private' })
+  await expect(told).toContainText('Held full 4 in Even breath is natural breath for 0:48')
+  await expect(page.getByRole('button', { name: 'Start with natural breath there' })).toBeVisible()
+  await asked(page)
+  await expect(told).toContainText('Everybody was asked in private, said at ')
   await page.getByRole('button', { name: 'Start', exact: true }).click()
   const lit = page.getByRole('region', { name: 'Now' })
   const again = page.getByRole('button', { name: 'Count again' })
@@ -159,6 +168,7 @@ test('after a stop sign nothing is counted until it is asked for, no breath is h
   await page.getByRole('button', { name: 'easy' }).click()
   await page.getByRole('button', { name: 'for somebody’s comfort' }).click()
   await page.getByRole('button', { name: 'Save and open the record' }).click()
+  await expect(page.getByText('Everybody was asked in private before held breath and strokes')).toBeVisible()
   const breath = page.getByRole('region', { name: 'Breath' })
   await expect(breath).toContainText('at 0:40, after a stop sign')
   await expect(breath.getByRole('button', { name: 'easy' })).toHaveAttribute('aria-pressed', 'true')
@@ -167,4 +177,23 @@ test('after a stop sign nothing is counted until it is asked for, no breath is h
   await page.reload()
   await expect(breath.getByRole('button', { name: 'strained' })).toHaveAttribute('aria-pressed', 'true')
   await expect(breath.getByRole('button', { name: 'for somebody’s comfort' })).toHaveAttribute('aria-pressed', 'true')
+})
+
+test('what stands wrong and may be led is told before Start; the sixth stage is led at the fifth', async ({
+  page,
+  house,
+}) => {
+  const even: Section = { kind: 'rounds', id: 'even', techniqueId: 'even-breath', amount: { sets: 1, roundsPerSet: 6 } }
+  const held: Section = { kind: 'retention', id: 'held', held: 'full', half: 32, lead: { in: 8, out: 8 }, times: 1 }
+  // Nothing quiet stands before the held breath, to say it in.
+  await house.create({ ...session([even, held]), stage: 6 })
+  await page.goto(`${house.address}lead/reed-and-bellows`)
+  await expect(page.getByRole('region', { name: 'Not led as it is planned' })).toContainText('Stage 6 is led in')
+  await house.create({ ...session([even, { ...held, half: 16 }]), id: 'unsaid' })
+  await page.goto(`${house.address}lead/unsaid`)
+  await asked(page)
+  const wrong = page.getByRole('region', { name: 'Stands wrong in the plan' })
+  await expect(wrong).toContainText('A breath held 0:08 is not announced, Even breath')
+  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await expect(page.getByRole('region', { name: 'Now' })).toBeVisible()
 })

@@ -251,6 +251,8 @@ export const ledStartSchema = z.strictObject({
   /** When the class was promised to end; a re-fit never moves it. */
   promisedEnd: instantSchema,
   people: z.int().min(0).max(500),
+  /** When the teacher said that everybody had been asked, in private, what speaks against held breath and strokes. */
+  askedAt: instantSchema.optional(),
   document: anySessionSchema,
   blocks: z.record(idSchema, ledBlockSchema),
   plan: ledPlanSchema,

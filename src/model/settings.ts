@@ -23,5 +23,7 @@ export const settingsSchema = z.strictObject({
   speakingPace: z.int().min(60).max(200).optional(),
   /** Whether single letters act as commands. */
   letterKeys: z.boolean().optional(),
+  /** Whether the sixth stage of breath work is offered. */
+  sixthStage: z.boolean().optional(),
 })
 export type Settings = z.infer<typeof settingsSchema>

@@ -91,6 +91,11 @@ export const breathDocuments: Readonly<Record<string, { readonly with: Session; 
     with: breathing([strokes(20, 0), quiet(177), aRetention({ lead: { in: 2, out: 2 }, leadInS: 0 })]),
     without: breathing([strokes(20, 0), quiet(178), aRetention({ lead: { in: 2, out: 2 }, leadInS: 0 })]),
   },
+  // Of a class about to be led, in which not everybody was asked.
+  HOLD_UNASKED: {
+    with: breathing([someRounds({ pattern: { in: 8, full: 3, out: 8, empty: 0 } })], { stage: 4 }),
+    without: breathing([someRounds({ pattern: { in: 8, full: 2, out: 8, empty: 0 } })], { stage: 4 }),
+  },
   STRONG_LYING: {
     with: breathing([aRetention({ seat: 'lying' })]),
     without: breathing([aRetention({ seat: 'floorSeat' })]),

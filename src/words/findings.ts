@@ -161,6 +161,10 @@ const words: {
       'Held breath has stages: to 3 at most 1 count, in 4 up to 4 counts full, in 5 up to 8 full and 4 empty, in 6 up to 16 full.',
     mend: 'Leave the breath unheld',
   }),
+  HOLD_UNASKED: () => ({
+    title: 'Not everybody was asked',
+    reason: 'Held breath and active exhales are led when everybody was asked, in private, what speaks against them.',
+  }),
   STROKES_PAST_STAGE: (facts) => ({
     title: `${counted(facts.strokes, 'active exhale')} in ${counted(facts.rounds, 'round')}`,
     reason:

@@ -21,8 +21,8 @@ const stageNames = {
 } as const
 export type Stage = keyof typeof stageNames
 
-/** The stages that are offered; the sixth is not, unless the session has it already [breath book 5]. */
-export const stageChoices = (now: number | undefined) =>
+/** The stages that are offered; the sixth is not until it is switched on, unless the session has it already [breath book 5]. */
+export const stageChoices = (now: number | undefined, withSixth: boolean) =>
   ([1, 2, 3, 4, 5, 6] as const)
-    .filter((stage) => stage < 6 || now === 6)
+    .filter((stage) => stage < 6 || withSixth || now === 6)
     .map((value) => ({ value, words: `${String(value)} · ${stageNames[value]}` }))

@@ -8,9 +8,14 @@ import type { Look } from './rule.ts'
 const usualStage: Stage = 2
 const stages: readonly Stage[] = [1, 2, 3, 4, 5, 6]
 
-/** The stage of the breath ladder a session is planned for. */
-export const stageOf = ({ session }: Pick<Look, 'session'>): Stage =>
-  stages.find((stage) => stage === session.stage) ?? usualStage
+/** The sixth is led only with few people who are marked for it [breath book 5]. */
+const lastForAnybody: Stage = 5
+
+/** The stage of the breath ladder a session is planned for; before it is led, as far as the people may go. */
+export function stageOf({ session, asked }: Pick<Look, 'session' | 'asked'>): Stage {
+  const planned = stages.find((stage) => stage === session.stage) ?? usualStage
+  return planned > lastForAnybody && asked && !asked.sixthStage ? lastForAnybody : planned
+}
 
 /** The breath blocks of a session. */
 export const breathsOf = ({ blocks }: Pick<Look, 'blocks'>): readonly ResolvedBreath[] =>

@@ -2,7 +2,7 @@ import type { Block, HoldBlock } from '#model/block'
 import type { Session } from '#model/session'
 import { checkSession, rules } from '#core/checks'
 import { settingAside, takingBack, withSetAside } from '#core/finding'
-import type { Noticed } from '#core/checks'
+import type { Asked, Noticed } from '#core/checks'
 import { orThrow } from '#core/result'
 import { applyEdit } from '#core/session'
 import { compileTimeline } from '#core/timeline'
@@ -13,11 +13,14 @@ import { thursdaySlowHour } from '#server/demo/sessions'
 import { aRetention, breathDocuments, breathing, someRounds } from '#testing/breath-documents'
 import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 
-const check = (session: Session): Noticed[] => {
+const check = (session: Session, asked?: Asked): Noticed[] => {
   const timeline = orThrow(compileTimeline(session, shippedCatalog))
-  return checkSession({ session, timeline, catalog: shippedCatalog, book: cautionBook })
+  return checkSession({ session, timeline, catalog: shippedCatalog, book: cautionBook, asked })
 }
-const found = (session: Session, code: string): Noticed | undefined => check(session).find((one) => one.code === code)
+const found = (session: Session, code: string): Noticed | undefined =>
+  check(session, code === 'HOLD_UNASKED' ? { everybody: false, sixthStage: true } : undefined).find(
+    (one) => one.code === code,
+  )
 
 /** A quiet hour that nothing is said against, to put one thing wrong in. */
 const told: Block = { ...aTalk('arrive', 120), text: 'The stop signs' }

@@ -37,6 +37,7 @@ export interface SessionFacts extends InSections {
   BREATH_AFTER_STRONG: { restS: Seconds; sensation: number; poseId: string }
   RAPID_THEN_HOLD: { s: Seconds; leastS: Seconds }
   NO_NATURAL_AFTER: { after: 'retention' | 'strokes'; s: Seconds; leastS: Seconds }
+  HOLD_UNASKED: { section: number }
   STRONG_LYING: { section: number }
   STRONG_NOT_IN_PERSON: { section: number; setting: Setting }
   BREATH_LONG_FOR_LEVEL: { s: Seconds; mostS: Seconds; level: Level }

@@ -34,8 +34,44 @@ test('a held breath past the stage is given to natural breath of its length; all
   const made = leadable(inputOf(session))
   expect(made?.timeline.totalMs).toBe(inputOf(session).timeline.totalMs)
   // Twice: breathe out 6 s, in 4, out 4, held 8, natural breath 30.
-  expect(made?.instead).toEqual([{ blockId: 'breath', s: 104 }])
+  expect(made?.instead).toEqual([{ blockId: 'breath', section: 1, s: 104 }])
   expect(made?.session.blocks[1]).toMatchObject({ sections: [{ kind: 'rounds' }, { kind: 'natural', s: 104 }] })
+})
+
+const unasked = { everybody: false, sixthStage: false }
+const asked = { everybody: true, sixthStage: false }
+
+test('what is held or stroked waits until everybody was asked', () => {
+  const strokes = {
+    kind: 'strokes',
+    id: 's',
+    techniqueId: 'short-exhales',
+    pace: second,
+    strokes: 10,
+    rounds: 1,
+  } as const
+  const session = breathing([someRounds(), aRetention({ half: 8, times: 1 }), someRounds({ id: 'more' }), strokes], {
+    stage: 4,
+  })
+  const codes = (who?: typeof asked) =>
+    checkSession({ ...inputOf(session), asked: who }).filter(({ code }) => code === 'HOLD_UNASKED')
+  expect(codes().length + codes(asked).length).toBe(0)
+  expect(codes(unasked).map(({ facts }) => facts)).toEqual([{ section: 2 }, { section: 4 }])
+
+  const held = leadable({ ...inputOf(session), asked: unasked })
+  expect(held?.session.blocks[1]).toMatchObject({
+    sections: [{ kind: 'rounds' }, { kind: 'natural' }, { kind: 'rounds' }, { kind: 'natural' }],
+  })
+  expect(held?.timeline.totalMs).toBe(inputOf(session).timeline.totalMs)
+})
+
+test('the sixth stage is planned, and led at the fifth where nobody is marked for it', () => {
+  const session = breathing([someRounds({ pattern: inCounts(4, 16, 8, 0) })], { stage: 6 })
+  expect(locked(session)).toEqual([])
+  expect(leadable({ ...inputOf(session), asked })?.session.blocks[1]).toMatchObject({
+    sections: [{ kind: 'natural' }],
+  })
+  expect(leadable({ ...inputOf(session), asked: { everybody: true, sixthStage: true } })?.session).toBe(session)
 })
 
 test('counted breath over a hold that may not be led is left away, and the hold stays', () => {

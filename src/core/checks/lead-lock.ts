@@ -14,6 +14,7 @@ import type { FindingCode } from './facts.ts'
 /** The musts of breath work: with one of these a class is not led as planned, and none is set aside [breath book 5]. */
 const breathMusts: ReadonlySet<FindingCode> = new Set([
   'HOLD_PAST_STAGE',
+  'HOLD_UNASKED',
   'STROKES_PAST_STAGE',
   'LOCKS_TOO_SHORT',
   'STROKES_TOO_MANY',
@@ -27,11 +28,19 @@ const breathMusts: ReadonlySet<FindingCode> = new Set([
 export const locksLead = ({ code, grade }: Pick<Noticed, 'code' | 'grade'>): boolean =>
   grade === 'must' && breathMusts.has(code)
 
+/** Natural breath in place of a section of breath work, or of the breath counted over a hold. */
+export interface Instead {
+  readonly blockId: string
+  /** Which of the block's sections, from 0. */
+  readonly section?: number
+  readonly s: Seconds
+}
+
 /** A session as it may be led, and where natural breath stands in it for what may not. */
 export interface Leadable {
   readonly session: Session
   readonly timeline: Timeline
-  readonly instead: readonly { readonly blockId: string; readonly s: Seconds }[]
+  readonly instead: readonly Instead[]
 }
 
 /**
@@ -41,7 +50,7 @@ export interface Leadable {
  */
 export function leadable(input: CheckInput): Leadable | undefined {
   let [session, timeline] = [input.session, input.timeline]
-  const instead: { blockId: string; s: Seconds }[] = []
+  const instead: Instead[] = []
   for (;;) {
     const locked = checkSession({ ...input, session, timeline }).find(locksLead)
     if (!locked) return { session, timeline, instead }
@@ -51,12 +60,14 @@ export function leadable(input: CheckInput): Leadable | undefined {
     if (!given || !edited?.ok || !compiled?.ok) return undefined
     session = edited.value.session
     timeline = compiled.value
-    instead.push({ blockId: given.block.id, s: given.s })
+    const { block, section, s } = given
+    instead.push({ blockId: block.id, s, ...(section === undefined ? {} : { section }) })
   }
 }
 
 interface Given {
   readonly block: Block
+  readonly section?: number
   readonly s: Seconds
 }
 
@@ -84,5 +95,5 @@ function naturalAt({ block, sections }: ResolvedBreath, at: number): Given | und
   const s = Math.max(1, Math.round(sectionMs(section) / 1000))
   const { id, seat } = written
   const natural: Section = { kind: 'natural', id, s, ...(seat ? { seat } : {}) }
-  return { block: withSection(block, at, natural), s }
+  return { block: withSection(block, at, natural), section: at, s }
 }

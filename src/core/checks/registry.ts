@@ -9,6 +9,7 @@ import { cuesClose } from './rules/cues-close.ts'
 import { deepBeforeWarm } from './rules/deep-before-warm.ts'
 import { doesNotFit } from './rules/does-not-fit.ts'
 import { finalRestShort } from './rules/final-rest-short.ts'
+import { holdUnasked } from './rules/hold-unasked.ts'
 import { holdPastStage } from './rules/held-past-stage.ts'
 import { lastNotLast } from './rules/last-not-last.ts'
 import { lateChange } from './rules/late-change.ts'
@@ -58,6 +59,7 @@ export const rules: readonly Rule[] = [
   backAndForth,
   finalRestShort,
   noClosing,
+  holdUnasked,
   silentBeforeHold,
   talkedThrough,
   lateChange,

@@ -40,6 +40,14 @@ export interface Held {
   readonly sides: readonly HeldSide[]
 }
 
+/** What is known of the people of a class that is about to be led. */
+export interface Asked {
+  /** Whether everybody was asked in private what speaks against a held breath. */
+  readonly everybody: boolean
+  /** Whether it is a planned class of at most four named people, each marked for the sixth stage. */
+  readonly sixthStage: boolean
+}
+
 /** What the rules look at: the session and what it compiles to, prepared once for all of them. */
 export interface Look {
   readonly session: Session
@@ -48,4 +56,6 @@ export interface Look {
   readonly blocks: readonly Resolved[]
   readonly holds: readonly Held[]
   readonly book: CautionBook
+  /** Absent while a session is planned. */
+  readonly asked?: Asked | undefined
 }

@@ -9,6 +9,8 @@ import { leadPlan } from './lead-plan.ts'
 export interface StartDetails {
   readonly id: string
   readonly people: number
+  /** When everybody was said to have been asked, where that was wanted. */
+  readonly askedAtMs?: Milliseconds | undefined
   readonly startedAtMs: Milliseconds
   readonly promisedEndMs: Milliseconds
   /** What a block is called on the day. */
@@ -19,7 +21,7 @@ export interface StartDetails {
 
 /** The record of a class about to be led: its own full copy of the session, what it is called, and the plan. */
 export function ledStart(session: Session, timeline: Timeline, details: StartDetails): LedStart {
-  const { id, people, startedAtMs, promisedEndMs, nameOf, sectionNameOf } = details
+  const { id, people, askedAtMs, startedAtMs, promisedEndMs, nameOf, sectionNameOf } = details
   const ceilingMs: Record<string, Milliseconds> = {}
   for (const { block } of timeline.blocks) {
     if (block.kind === 'hold') ceilingMs[block.block.id] = block.ceilingS * 1000
@@ -30,6 +32,7 @@ export function ledStart(session: Session, timeline: Timeline, details: StartDet
     startedAt: new Date(startedAtMs).toISOString(),
     promisedEnd: new Date(promisedEndMs).toISOString(),
     people,
+    ...(askedAtMs === undefined ? {} : { askedAt: new Date(askedAtMs).toISOString() }),
     document: session,
     blocks: Object.fromEntries(
       timeline.blocks.map(({ block }) => {

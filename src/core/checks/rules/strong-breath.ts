@@ -1,5 +1,6 @@
 import { boundaryMs } from '#core/breath'
 import type { ResolvedSection } from '#core/breath'
+import type { Pace, Pattern } from '#model/breath'
 import type { BasePosition } from '#model/common'
 import type { ResolvedBreath } from '#core/session'
 import { breathsOf, sectionStart } from '../breath-look.ts'
@@ -7,6 +8,12 @@ import type { Look, Rule } from '../rule.ts'
 
 /** A held part up to here is no retention: what the ladder begins with [cautions reference 3.3]. */
 const mostUnheld = { halfCounts: 2, ms: 1500 } as const
+
+/** Whether a round holds the breath for so long that it is a retention. */
+export function holdsBreath({ full, empty }: Pattern, pace: Pace): boolean {
+  const longest = Math.max(full, empty)
+  return longest > mostUnheld.halfCounts || boundaryMs(longest, pace) > mostUnheld.ms
+}
 
 /** Whether a section is strong breath work: what is held, locked or stroked, and techniques that are [cautions 3]. */
 export function isStrong(section: ResolvedSection): boolean {
@@ -20,10 +27,7 @@ export function isStrong(section: ResolvedSection): boolean {
       return section.technique?.strong ?? false
     case 'rounds': {
       const { technique, locks, pace, pattern, sets } = section
-      const isHeld = [pattern, ...sets.map((set) => set.pattern)].some(({ full, empty }) => {
-        const longest = Math.max(full, empty)
-        return longest > mostUnheld.halfCounts || boundaryMs(longest, pace) > mostUnheld.ms
-      })
+      const isHeld = [pattern, ...sets.map((set) => set.pattern)].some((one) => holdsBreath(one, pace))
       return technique.strong || locks !== undefined || isHeld
     }
   }

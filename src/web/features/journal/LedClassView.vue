@@ -9,7 +9,7 @@ import { formatMs } from '#core/units'
 import { readLedClass } from '#web/shared/api/led-classes.ts'
 import { download } from '#web/shared/ui/download.ts'
 import { otherNames } from '#words/kinds-of-time'
-import { dayTimeText } from '#words/dates'
+import { clockText, dayTimeText } from '#words/dates'
 import BreathOfClass from './BreathOfClass.vue'
 import NoteOfClass from './NoteOfClass.vue'
 
@@ -69,6 +69,9 @@ async function exportCsv(): Promise<void> {
         </div>
         <Button severity="secondary" outlined label="Export as CSV" icon="pi pi-download" @click="exportCsv" />
       </header>
+      <p v-if="led.askedAt" class="soft">
+        Everybody was asked in private before held breath and strokes, said at {{ clockText(Date.parse(led.askedAt)) }}.
+      </p>
       <p v-if="isAbout" class="soft">
         About: this screen was away in between, and the record of that time does not say since when.
       </p>

@@ -17,13 +17,11 @@ const props = defineProps<{
   fetch: readonly string[]
   /** What is asked and said before breath work. */
   before: readonly string[]
-  /** What is given to natural breath, because it may not be led as it is planned. */
-  instead: readonly { readonly name: string; readonly s: number; readonly isBreath: boolean }[]
+  /** Whether natural breath stands in it for something that is planned. */
+  isInstead: boolean
   /** Whether it may be led at all. */
   mayBeLed: boolean
 }>()
-/** A breath over a hold, or one held in a movement, stands in Plan. */
-const why = computed(() => (props.instead.every(({ isBreath }) => isBreath) ? 'breath' : 'plan'))
 const emit = defineEmits<{
   start: [details: { people: number; startsAtMs: number | undefined; promisedMoreMs: number }]
   soundCheck: []
@@ -105,21 +103,13 @@ function check(): void {
         <li v-for="line in before" :key="line">{{ line }}</li>
       </ul>
     </section>
-    <section v-if="instead.length > 0 || !mayBeLed" class="instead" aria-label="Not led as it is planned">
-      <p v-for="({ name, s }, index) in instead" :key="index">
-        <b>{{ name }}</b> is not led as it is planned: natural breath for {{ formatDuration(s) }} in its place.
-      </p>
-      <p v-if="!mayBeLed">This cannot be led as it is planned, and nothing can stand for it.</p>
-      <RouterLink :to="{ name: why, params: { id: session.id } }">{{
-        why === 'breath' ? 'See in Breath why' : 'See in Plan why'
-      }}</RouterLink>
-    </section>
+    <slot />
     <div class="acts">
       <Button severity="secondary" outlined label="Sound check" @click="emit('soundCheck')" />
       <Button
         v-if="mayBeLed"
         class="start"
-        :label="instead.length > 0 ? 'Start with natural breath there' : 'Start'"
+        :label="isInstead ? 'Start with natural breath there' : 'Start'"
         @click="start"
       />
       <RouterLink :to="{ name: 'plan', params: { id: session.id } }">Back to Plan</RouterLink>
@@ -164,10 +154,9 @@ label {
   list-style: square;
   color: var(--ink-soft);
 }
-.instead {
-  padding: 10px 14px;
-  border-left: 4px solid var(--chosen);
-  background: var(--sheet);
+label {
+  display: block;
+  font-size: 14px;
 }
 .fields {
   display: grid;
@@ -186,11 +175,16 @@ label {
 .fetch span {
   color: var(--ink-soft);
 }
+/* However much is to be read before it, Start is in sight. */
 .acts {
+  position: sticky;
+  bottom: -14px;
   display: flex;
   align-items: center;
   gap: 14px;
   flex-wrap: wrap;
+  padding-block: 10px;
+  background: var(--ground);
 }
 .acts :deep(.p-button),
 .promise :deep(.p-button) {

@@ -14,6 +14,7 @@ import { runningOf } from '#web/shared/lead/running-class.ts'
 import { ports } from '#web/shared/ports.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import AskDialog from './AskDialog.vue'
+import AsPlanned from './AsPlanned.vue'
 import LeadBefore from './LeadBefore.vue'
 import LeadEnd from './LeadEnd.vue'
 import { fetchList } from './fetch-list.ts'
@@ -30,7 +31,7 @@ import { useLeadPresses } from './use-lead-presses.ts'
 const route = useRoute()
 const router = useRouter()
 const store = useSessionStore()
-const { made, instead } = useLeadable()
+const { made, askedAtMs, wantsAsking, instead, insteadUnasked, musts } = useLeadable()
 const cardShown = ref(false)
 const leaving = ref(false)
 const dim = ref(0)
@@ -88,6 +89,7 @@ async function start(details: {
     ledStart(session, timeline, {
       id: nanoid(),
       people: details.people,
+      askedAtMs: wantsAsking.value ? askedAtMs.value : undefined,
       startedAtMs,
       promisedEndMs,
       nameOf: blockName,
@@ -167,11 +169,21 @@ const press = useLeadPresses({
       :total-ms="store.timeline.totalMs"
       :fetch="fetchList(store.timeline)"
       :before="beforeIn(store.document, store.timeline)"
-      :instead="instead"
+      :is-instead="instead.length + insteadUnasked.length > 0"
       :may-be-led="made !== undefined"
       @start="start"
       @sound-check="lead.soundCheck"
-    />
+    >
+      <AsPlanned
+        v-model:asked-at-ms="askedAtMs"
+        :session="store.document"
+        :instead="instead"
+        :instead-unasked="insteadUnasked"
+        :wants-asking="wantsAsking"
+        :musts="musts"
+        :may-be-led="made !== undefined"
+      />
+    </LeadBefore>
     <p v-else-if="at === 'elsewhere'" class="alone">
       A class is being led in another window of this browser. Close it there first, then reload this page.
     </p>

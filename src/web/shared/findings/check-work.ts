@@ -1,6 +1,6 @@
 import type { Session } from '#model/session'
-import { balanceOf, checkSession, leadable } from '#core/checks'
-import type { CheckInput } from '#core/checks'
+import { balanceOf, checkSession, leadable, locksLead } from '#core/checks'
+import type { Asked, CheckInput } from '#core/checks'
 import type { Catalog } from '#core/session'
 import type { Timeline } from '#core/timeline'
 import { cautionBook } from '#library/cautions/book'
@@ -18,7 +18,10 @@ const inputOf = (session: Session, timeline: Timeline, catalog: Catalog): CheckI
 export const findingsOf = (session: Session, timeline: Timeline, catalog: Catalog) =>
   checkSession(inputOf(session, timeline, catalog))
 /** The session as it may be led; undefined where nothing can stand for what may not. */
-export const leadableOf = (session: Session, timeline: Timeline, catalog: Catalog) =>
-  leadable(inputOf(session, timeline, catalog))
+export const leadableOf = (session: Session, timeline: Timeline, catalog: Catalog, asked: Asked) =>
+  leadable({ ...inputOf(session, timeline, catalog), asked })
+/** What stands wrong in a session and keeps nobody from leading it. */
+export const mustsOf = (session: Session, timeline: Timeline, catalog: Catalog) =>
+  findingsOf(session, timeline, catalog).filter((finding) => finding.grade === 'must' && !locksLead(finding))
 export const figuresOf = (session: Session, timeline: Timeline, catalog: Catalog) =>
   balanceOf(inputOf(session, timeline, catalog))

@@ -23,6 +23,12 @@ export const useSettingsStore = defineStore('settings', () => {
         set({ speakingPace })
       },
     }),
+    sixthStage: computed({
+      get: () => now.value.sixthStage ?? false,
+      set: (sixthStage: boolean) => {
+        set({ sixthStage })
+      },
+    }),
     letterKeys: computed({
       get: () => now.value.letterKeys ?? true,
       set: (letterKeys: boolean) => {

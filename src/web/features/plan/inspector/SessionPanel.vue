@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
 import Select from 'primevue/select'
 import Textarea from 'primevue/textarea'
 import { computed } from 'vue'
@@ -15,6 +16,7 @@ import Part from './Part.vue'
 import VersionPart from './VersionPart.vue'
 import WordingPart from './WordingPart.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
+import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
 import NameField from '#web/shared/ui/NameField.vue'
 
 const props = defineProps<{ session: Session }>()
@@ -22,6 +24,7 @@ const hasBreath = computed(() =>
   props.session.blocks.some((block) => block.kind === 'breath' || (block.kind === 'hold' && block.breathOver)),
 )
 const { store } = usePlan()
+const settings = useSettingsStore()
 
 const set = (details: Partial<Omit<Session, 'schema' | 'id' | 'blocks'>>, words: string) => {
   store.edit({ type: 'details', details }, words)
@@ -79,11 +82,15 @@ const print = () => {
         aria-labelledby="session-stage"
         fluid
         :model-value="session.stage ?? 2"
-        :options="stageChoices(session.stage)"
+        :options="stageChoices(session.stage, settings.sixthStage)"
         option-label="words"
         option-value="value"
         @update:model-value="set({ stage: $event }, 'change the stage of breath work')"
       />
+      <label v-if="(session.stage ?? 2) >= 5" class="tick" for="sixth-stage">
+        <Checkbox v-model="settings.sixthStage" input-id="sixth-stage" binary />Offer stage 6: led with at most four
+        people, each marked for it
+      </label>
     </template>
     <AnswersPart :session="session" />
     <WordingPart :session="session" />
@@ -118,6 +125,11 @@ label,
   margin-top: 8px;
 }
 
+.tick {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
 .acts {
   display: flex;
   flex-wrap: wrap;
