@@ -11,6 +11,8 @@ const common = {
   headBelowHeart: 'allowed',
   energyLines: 'off',
   muscles: 'released',
+  lockOrder: 'chinFirst',
+  threePartBreath: 'secondStep',
 } as const
 
 /** The shipped sets of answers to the handbook's table. */

@@ -19,6 +19,8 @@ export const answerSchemas = {
   comingOutOfFolds: z.enum(['handsHelp', 'rollUp']),
   headBelowHeart: z.enum(['allowed', 'avoided']),
   energyLines: z.enum(['off', 'on']),
+  lockOrder: z.enum(['chinFirst', 'rootFirst']),
+  threePartBreath: z.enum(['secondStep', 'afterFifthStep', 'outside']),
 } as const
 
 export const answersSchema = z.strictObject(answerSchemas)
@@ -28,10 +30,16 @@ export type Question = keyof Answers
 export const someAnswersSchema = answersSchema.partial()
 export type SomeAnswers = z.infer<typeof someAnswersSchema>
 
+/** What a school answers that was written before a question was asked: as Zovrin did then. */
+export const answersBefore = { lockOrder: 'chinFirst', threePartBreath: 'secondStep' } as const
+
 export const schoolSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   about: textSchema.optional(),
-  answers: answersSchema,
+  answers: answersSchema.extend({
+    lockOrder: answerSchemas.lockOrder.default(answersBefore.lockOrder),
+    threePartBreath: answerSchemas.threePartBreath.default(answersBefore.threePartBreath),
+  }),
 })
 export type School = z.infer<typeof schoolSchema>

@@ -21,9 +21,10 @@ export interface OwnDocuments {
 
 /**
  * The schema own things are written in: since 2 the roll in a pose's steps out is a token, since 3 what a pose takes is
- * a set-up of its own, since 4 the breath blocks of a piece are sections.
+ * a set-up of its own, since 4 the breath blocks of a piece are sections, since 5 a school says in which order locks are taken
+ * and where three-part breath stands.
  */
-export const ownSchemaVersion = 4
+export const ownSchemaVersion = 5
 
 /** An own thing's document with its kind. */
 export type OwnDocument = { [K in OwnKind]: { readonly kind: K; readonly document: OwnDocuments[K] } }[OwnKind]

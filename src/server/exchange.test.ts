@@ -30,7 +30,7 @@ const envelope = (change: object = {}): object => ({
   format: envelopeFormat,
   version: envelopeVersion,
   sessions: [aSession([aTalk(), aHold('mine')])],
-  own: { schema: 4, poses: [mine], variants: [], setUps: [], techniques: [], schools: [] },
+  own: { schema: 5, poses: [mine], variants: [], setUps: [], techniques: [], schools: [] },
   ...change,
 })
 

@@ -52,5 +52,17 @@ export const answerWords: WordsFor = {
     asks: 'Head below the heart',
     answers: { allowed: 'where no caution applies', avoided: 'left out' },
   },
+  lockOrder: {
+    asks: 'Locks are taken',
+    answers: { chinFirst: 'chin, belly, root; let go back', rootFirst: 'root, belly, chin; let go so too' },
+  },
+  threePartBreath: {
+    asks: 'Three-part breath',
+    answers: {
+      secondStep: 'is step 2 of the ladder',
+      afterFifthStep: 'comes after step 5',
+      outside: 'is learned beside the ladder',
+    },
+  },
   energyLines: { asks: 'Energy lines', answers: { off: 'left out', on: 'part of the teaching' } },
 }

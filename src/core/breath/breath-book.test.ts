@@ -7,6 +7,7 @@ import {
   fillTime,
   ladder,
   ladderSteps,
+  locksInOrder,
   patternFromRatio,
   roundFacts,
   setsFor,
@@ -227,6 +228,17 @@ describe('the ladder', () => {
     expect(steps({ ...course, newTechniqueIn: [3] })).toEqual([6, 6, 6, 7, 8, 9, 9, 10])
   })
 
+  test('three-part breath stands where the school has it', () => {
+    const course = { startStep: 0, weeks: 9, perWeek: 3 }
+    expect(steps({ ...course, threePartBreath: 'secondStep' })).toEqual(steps(course))
+    expect(steps({ ...course, threePartBreath: 'afterFifthStep' })).toEqual([0, 1, 3, 4, 5, 2, 6, 6, 7])
+    expect(steps({ ...course, threePartBreath: 'outside' })).toEqual([0, 1, 3, 4, 5, 6, 6, 7, 8])
+    const strained = [{ week: 1, was: 'strain' as const }]
+    const two = { startStep: 2, weeks: 2, perWeek: 3, practices: strained }
+    expect(steps({ ...two, threePartBreath: 'afterFifthStep' })).toEqual([2, 5])
+    expect(steps({ ...two, threePartBreath: 'outside' })).toEqual([2, 1])
+  })
+
   test('refuses what it cannot climb, with the field', () => {
     expect(ladder({ startStep: 0, weeks: NaN, perWeek: 1 })).toMatchObject({ code: 'NOT_FINITE', field: 'weeks' })
     expect(ladder({ startStep: 0, weeks: 105, perWeek: 1 })).toMatchObject({ code: 'OUT_OF_RANGE', field: 'weeks' })
@@ -316,4 +328,17 @@ describe('a steady count', () => {
       field: 'wantMs',
     })
   })
+})
+
+test('locks are taken in the order of the school, and the belly is let go before the chin is lifted', () => {
+  expect(locksInOrder(['root', 'chin', 'belly'], 'chinFirst')).toEqual({
+    on: ['chin', 'belly', 'root'],
+    off: ['root', 'belly', 'chin'],
+  })
+  expect(locksInOrder(['root', 'chin', 'belly'], 'rootFirst')).toEqual({
+    on: ['root', 'belly', 'chin'],
+    off: ['root', 'belly', 'chin'],
+  })
+  expect(locksInOrder(['root'], 'rootFirst')).toEqual({ on: ['root'], off: ['root'] })
+  expect(locksInOrder([], 'chinFirst')).toBeUndefined()
 })

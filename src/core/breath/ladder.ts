@@ -1,4 +1,5 @@
 import type { Pattern } from '#model/breath'
+import type { Answers } from '#model/answers'
 import { amiss, ok, refused } from '#core/result'
 import type { Checked, Result } from '#core/result'
 import type { BreathCode } from './fill-time.ts'
@@ -25,6 +26,8 @@ export interface LadderInput {
    * `perWeek`: an easy practice counts, a strained one goes a step back, an ill one does neither.
    */
   readonly practices?: readonly LadderPractice[]
+  /** Where three-part breath is practised, as the school has it; as step 2 unless set. */
+  readonly threePartBreath?: Answers['threePartBreath']
   /** Weeks whose one new thing is a technique: the ratio waits in them. */
   readonly newTechniqueIn?: readonly number[]
 }
@@ -65,12 +68,13 @@ export function ladder(input: LadderInput): Result<readonly LadderWeek[], Breath
   const [field] = inParts.find(([, value]) => !Number.isInteger(value)) ?? []
   if (field !== undefined) return refused('OUT_OF_RANGE', field)
   const practised = practisedIn(practices, perWeek)
+  const path = pathOf(input.threePartBreath, startStep)
   const isWaiting = new Set(input.newTechniqueIn)
   const done: LadderWeek[] = []
   let standing: Standing = { step: startStep, weeksOnStep: 0, practices: 0, evenWeeks: evenWeeksBefore, away: 0 }
   for (let week = firstWeek; week < firstWeek + weeks; week += 1) {
     if (done.length > 0) {
-      const asked = { week, evenWeeksBefore, topStage, waits: isWaiting.has(week) }
+      const asked = { path, week, evenWeeksBefore, topStage, waits: isWaiting.has(week) }
       standing = atWeekStart(standing, practised(week - 1), asked)
     }
     done.push({ week, step: standing.step })
@@ -112,6 +116,8 @@ interface Standing {
 }
 
 interface Asked {
+  /** The steps in the order they are taken. */
+  readonly path: readonly number[]
   readonly week: number
   readonly evenWeeksBefore: number
   readonly topStage: number
@@ -131,21 +137,38 @@ function weekSpent(standing: Standing, { easy, none }: Practised): Standing {
 function atWeekStart(standing: Standing, before: Practised, asked: Asked): Standing {
   const onTo = (step: number): Standing =>
     step === standing.step ? standing : { ...standing, step, weeksOnStep: 0, practices: 0 }
-  if (standing.away > weeksAway) return onTo(firstOfStage(standing.step))
-  if (before.strained) return onTo(Math.max(0, standing.step - 1))
-  return !asked.waits && isNextTaken(standing, asked) ? onTo(standing.step + 1) : standing
+  const { path } = asked
+  const at = path.indexOf(standing.step)
+  if (standing.away > weeksAway) return onTo(firstOfStage(path, at))
+  if (before.strained) return onTo(path[at - 1] ?? standing.step)
+  const next = path[at + 1]
+  return next !== undefined && !asked.waits && isNextTaken(standing, next, asked) ? onTo(next) : standing
 }
 
-function firstOfStage(step: number): number {
-  const stage = ladderSteps[step]?.stage
-  return ladderSteps.findIndex((other) => other.stage === stage)
+const threePart = 2
+const fifth = 5
+
+/** The steps in the order of a school; one that stands on a step beside its order goes on from there. */
+function pathOf(place: Answers['threePartBreath'] = 'secondStep', startStep: number): readonly number[] {
+  const all = ladderSteps.map((_, step) => step)
+  if (place === 'secondStep') return all
+  const others = all.filter((step) => step !== threePart || (place === 'outside' && startStep === threePart))
+  return place === 'outside' ? others : others.toSpliced(others.indexOf(fifth) + 1, 0, threePart)
+}
+
+/** The first step of the stage that a place of the path is in: three-part breath among the even counts is of theirs. */
+function firstOfStage(path: readonly number[], at: number): number {
+  const stageAt = (place: number): number =>
+    Math.max(...path.slice(0, place + 1).map((step) => ladderSteps[step]?.stage ?? 1))
+  return path[path.findIndex((_, place) => stageAt(place) === stageAt(at))] ?? 0
 }
 
 function isNextTaken(
   { step, weeksOnStep, practices, evenWeeks }: Standing,
+  nextStep: number,
   { week, evenWeeksBefore, topStage }: Asked,
 ): boolean {
-  const [here, next] = [ladderSteps[step], ladderSteps[step + 1]]
+  const [here, next] = [ladderSteps[step], ladderSteps[nextStep]]
   if (!here || !next || next.stage > topStage) return false
   const [leastPractices, leastWeeks] = isLonger(here.pattern, next.pattern) ? [4, 2] : [2, 1]
   if (practices < leastPractices || weeksOnStep < leastWeeks) return false

@@ -2,11 +2,14 @@
 import MultiSelect from 'primevue/multiselect'
 import Select from 'primevue/select'
 import { computed, useTemplateRef, watch } from 'vue'
+import { answersBefore } from '#model/answers'
+import { answersIn } from '#core/session'
 import { stepChoices, stepWords } from '#words/ladder'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import NumberField from '#web/shared/ui/NumberField.vue'
 import { coursePicture, typedCourseOf } from './ladder-course.ts'
 import type { TypedCourse } from './ladder-course.ts'
+import { useBreath } from './use-breath.ts'
 
 /**
  * The ladder of weeks from a step on, if every practice is easy, and under it the lessons; the week one stands in is
@@ -14,11 +17,15 @@ import type { TypedCourse } from './ladder-course.ts'
  */
 const props = defineProps<{ sessionId: string }>()
 const own = useOwnStore()
+const { document } = useBreath()
 const typed = typedCourseOf(props.sessionId)
 const set = (change: Partial<TypedCourse>): void => {
   typed.value = { ...typed.value, ...change }
 }
-const picture = computed(() => coursePicture(typed.value, own.catalog.techniques))
+const threePartBreath = computed(
+  () => (document.value && answersIn(document.value, own.catalog)?.threePartBreath) ?? answersBefore.threePartBreath,
+)
+const picture = computed(() => coursePicture(typed.value, own.catalog.techniques, threePartBreath.value))
 const columns = computed(() => picture.value.columns)
 const highest = computed(() =>
   Math.max(8, ...columns.value.map(({ counted }) => (counted ? counted.inhale + counted.exhale : 0))),

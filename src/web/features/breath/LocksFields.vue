@@ -1,31 +1,38 @@
 <script setup lang="ts">
 import Checkbox from 'primevue/checkbox'
-import { useId } from 'vue'
+import { computed, useId } from 'vue'
+import { answersBefore } from '#model/answers'
 import { locks } from '#model/section'
 import type { Lock, RetentionSection, RoundsSection } from '#model/section'
+import { locksInOrder } from '#core/breath'
+import { answersIn } from '#core/session'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { useBreath } from './use-breath.ts'
 
-/** The locks of its held breaths, taken and let go in the order of the school that ships. */
+/** The locks of its held breaths; ticked, they are taken and let go in the order of the session's school. */
 const props = defineProps<{ section: RoundsSection | RetentionSection }>()
-const { put } = useBreath()
+const { document, put } = useBreath()
+const own = useOwnStore()
 const id = useId()
-const order: Readonly<Record<'on' | 'off', readonly Lock[]>> = {
-  on: ['chin', 'belly', 'root'],
-  off: ['root', 'belly', 'chin'],
-}
+const order = computed(
+  () => (document.value && answersIn(document.value, own.catalog)?.lockOrder) ?? answersBefore.lockOrder,
+)
 const has = (lock: Lock): boolean => props.section.locks?.on.includes(lock) ?? false
 function turn(lock: Lock, worn: boolean): void {
   const now = locks.filter((one) => (one === lock ? worn : has(one)))
   const { locks: _, ...kept } = props.section
-  const among = (which: 'on' | 'off') => order[which].filter((one) => now.includes(one))
-  put(now.length === 0 ? kept : { ...kept, locks: { on: among('on'), off: among('off') } })
+  const taken = locksInOrder(now, order.value)
+  put(taken ? { ...kept, locks: taken } : kept)
 }
 </script>
 
 <template>
   <fieldset>
     <legend>Locks, each a count on and a count off</legend>
-    <label v-for="lock in order.on" :key="lock" :for="`${id}-${lock}`">
+    <p v-if="section.locks && section.locks.on.length > 1" class="order">
+      Taken {{ section.locks.on.join(', ') }}; let go {{ section.locks.off.join(', ') }}
+    </p>
+    <label v-for="lock in locks" :key="lock" :for="`${id}-${lock}`">
       <Checkbox
         :input-id="`${id}-${lock}`"
         binary
@@ -47,6 +54,11 @@ fieldset {
 }
 legend {
   padding: 0;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+.order {
+  flex-basis: 100%;
   font-size: 14px;
   color: var(--ink-soft);
 }

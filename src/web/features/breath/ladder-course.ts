@@ -1,5 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 import type { RemovableRef } from '@vueuse/core'
+import type { Answers } from '#model/answers'
 import type { Technique } from '#model/technique'
 import { course, ladderSteps } from '#core/breath'
 import type { CourseWeek } from '#core/breath'
@@ -51,10 +52,15 @@ export interface CoursePicture {
 }
 
 /** The weeks of a typed course, and its techniques with the weeks they are learned in; nothing where it cannot be climbed. */
-export function coursePicture(typed: TypedCourse, techniques: ReadonlyMap<string, Technique>): CoursePicture {
+export function coursePicture(
+  typed: TypedCourse,
+  techniques: ReadonlyMap<string, Technique>,
+  threePartBreath: Answers['threePartBreath'],
+): CoursePicture {
   const learned = typed.learned.flatMap((id) => techniques.get(id) ?? [])
   const made = course({
     ...typed,
+    threePartBreath,
     learned: learned.map(({ id, lessons }) => ({ techniqueId: id, lessons: lessons.length })),
   })
   const columns = made.ok ? made.value.map(columnOf) : []

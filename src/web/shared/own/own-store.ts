@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
+import { answersBefore } from '#model/answers'
 import type { OwnDocuments, OwnKind, OwnThing } from '#model/own'
 import type { Piece } from '#model/piece'
 import type { Problem } from '#model/problem'
@@ -17,11 +18,17 @@ const keptAs = 'zovrin.own'
 /** What this browser knew last, for when the server is away. */
 function kept(): readonly OwnThing[] {
   try {
-    return JSON.parse(localStorage.getItem(keptAs) ?? '[]') as OwnThing[]
+    return (JSON.parse(localStorage.getItem(keptAs) ?? '[]') as OwnThing[]).map(withAnswers)
   } catch {
     return []
   }
 }
+
+/** A school this browser knew before a question was asked answers it as Zovrin did then. */
+const withAnswers = (thing: OwnThing): OwnThing =>
+  thing.kind === 'school'
+    ? { ...thing, document: { ...thing.document, answers: { ...answersBefore, ...thing.document.answers } } }
+    : thing
 
 const nameOf = (document: OwnThing['document']): string =>
   'names' in document ? document.names.english : document.name

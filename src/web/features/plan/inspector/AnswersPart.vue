@@ -7,6 +7,7 @@ import { nanoid } from 'nanoid'
 import { computed, ref } from 'vue'
 import type { Answers, Question } from '#model/answers'
 import type { Session } from '#model/session'
+import { answersIn } from '#core/session'
 import { answerWords } from '#words/answers'
 import RemovedNote from '#web/shared/own/RemovedNote.vue'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
@@ -25,7 +26,7 @@ const schools = computed(() => [...own.shelf.schools.values()])
 const school = computed(() => own.catalog.schools.get(props.session.schoolId))
 const isOwn = computed(() => own.find('school', props.session.schoolId) !== undefined)
 const differing = computed(() => Object.keys(props.session.answers ?? {}).length)
-const merged = computed(() => ({ ...school.value?.answers, ...props.session.answers }) as Answers)
+const merged = computed(() => answersIn(props.session, own.catalog) ?? ({ ...props.session.answers } as Answers))
 const rows = computed(() =>
   keysOf(answerWords).map((question) => ({
     question,
