@@ -55,8 +55,11 @@ export function sectionName(section: ResolvedSection): string {
     case 'uncounted':
     case 'strokes':
       return section.technique.names.english
-    case 'rounds':
-      return `${section.technique.names.english} ${patternText(section.pattern)}`
+    case 'rounds': {
+      // A slope begins with these counts.
+      const from = section.section.slope ? 'from ' : ''
+      return `${section.technique.names.english} ${from}${patternText(section.pattern)}`
+    }
     case 'retention':
       return `Held ${section.section.held} ${String(section.section.half / 2)}`
   }

@@ -5,6 +5,8 @@ import type { BreathNow, LeadSegment } from '#core/lead'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
+import { aRetention, breathing, someRounds } from '#testing/breath-documents'
+import { inCounts, second } from '#testing/breath'
 import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { blockName } from './blocks.ts'
 import { sectionName } from './sections.ts'
@@ -20,6 +22,7 @@ import {
   stageWords,
   stoppedWords,
   toSay,
+  whereInBreath,
 } from './segments.ts'
 
 const led = (session: Session): LedStart =>
@@ -196,4 +199,46 @@ describe('after a stop sign', () => {
     expect(breathCountWords(undefined, 'out')).toBe('breathe out')
     expect(breathCountWords(undefined, 'in')).toBe('breathe in')
   })
+})
+
+test('where one is in breath work: section, place or set, the counts of a slope, the round', () => {
+  const breath = led(
+    breathing(
+      [
+        someRounds({
+          pattern: inCounts(4, 0, 4, 0),
+          pace: second,
+          amount: { sets: 3, roundsPerSet: 2 },
+          slope: { part: 'out', byHalf: 2, everySets: 1, to: 10 },
+          restS: 10,
+          leadInS: 0,
+          wayOutS: 0,
+        }),
+        someRounds({ id: 'p', stations: [{ place: 'Hands in front', rounds: 2 }], amount: undefined }),
+        aRetention({ times: 2 }),
+        { kind: 'strokes', id: 's', techniqueId: 'short-exhales', pace: second, strokes: 4, rounds: 2 },
+      ],
+      { stage: 5 },
+    ),
+  )
+  const { plan } = breath
+  const where = (index: number): string => {
+    const segment = plan.segments[index]
+    if (!segment) throw new Error('no such segment')
+    const startMs = plan.segments.slice(0, index).reduce((sum, { lengthMs }) => sum + lengthMs, 0)
+    return whereInBreath(breath, segment, breathNow(plan, fold(plan, [], startMs)))
+  }
+  const inSections = plan.segments.flatMap(({ doing, index }) =>
+    doing.kind === 'breath' && (doing.part === 'counted' || doing.part === 'strokes') ? [where(index)] : [],
+  )
+  expect(inSections.map((words) => words.replace(/[\u2000-\u202f]/g, ''))).toEqual([
+    'section 1 of 4 · set 1 of 3 · 4:4 · round 1 of 2',
+    'section 1 of 4 · set 2 of 3 · 4:5 · round 1 of 2',
+    'section 1 of 4 · set 3 of 3 · 4:4 · round 1 of 2',
+    'section 2 of 4 · Hands in front · round 1 of 2',
+    'section 3 of 4 · round 1 of 2',
+    'section 3 of 4 · round 2 of 2',
+    'section 4 of 4 · round 1 of 2',
+    'section 4 of 4 · round 2 of 2',
+  ])
 })

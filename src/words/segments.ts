@@ -1,5 +1,6 @@
 import type { LedStart } from '#model/led-class'
 import type { Section } from '#model/section'
+import { patternText } from '#core/breath'
 import { stoppedForMs } from '#core/lead'
 import type { BreathNow, LeadSegment, LeadState, OtherSide } from '#core/lead'
 import { formatDuration, formatMs } from '#core/units'
@@ -126,12 +127,44 @@ export function breathingWords({ doing }: LeadSegment, breath: BreathNow | undef
   return doing.part in uncountedWords ? uncountedWords[doing.part as keyof typeof uncountedWords] : breathWords(breath)
 }
 
-/** Which section of how many, at which place for the hands, and which round of how many. */
-export function whereInBreath(led: LedStart, { blockId, doing }: LeadSegment, breath: BreathNow | undefined): string {
+/** Which section of how many, at which place for the hands or in which set, and which round of how many. */
+export function whereInBreath(led: LedStart, segment: LeadSegment, breath: BreathNow | undefined): string {
+  const { blockId, doing } = segment
   const count = led.blocks[blockId]?.sections?.length ?? 0
   if (doing.kind !== 'breath') return roundWords(breath)
   const section = count > 1 && doing.section < count ? `section ${String(doing.section + 1)} of ${String(count)}` : ''
-  return joined([section, doing.station?.place ?? '', roundWords(breath)], ' · ')
+  const place = doing.station?.place ?? setWords(led, segment)
+  // A held breath by itself, or strokes, are a round a set.
+  const rounds = isRoundASet(led, segment) ? '' : roundWords(breath)
+  return joined([section, place, slopeWords(led, segment), rounds], ' · ')
+}
+
+/** Which set of how many, where there are several; of strokes and held breaths their rounds. */
+function setWords(led: LedStart, segment: LeadSegment): string {
+  const { blockId, doing } = segment
+  if (doing.kind !== 'breath' || (doing.part !== 'counted' && doing.part !== 'strokes')) return ''
+  const sets = led.plan.segments.reduce(
+    (most, other) =>
+      other.blockId === blockId && other.doing.kind === 'breath' && other.doing.section === doing.section
+        ? Math.max(most, other.doing.set)
+        : most,
+    0,
+  )
+  const word = isRoundASet(led, segment) ? 'round' : 'set'
+  return sets > 1 ? `${word} ${String(doing.set)} of ${String(sets)}` : ''
+}
+
+const isRoundASet = (led: LedStart, segment: LeadSegment): boolean =>
+  ['retention', 'strokes'].includes(sectionOf(led, segment)?.kind ?? '')
+
+/** The counts of a set whose pattern changes from set to set. */
+function slopeWords(led: LedStart, segment: LeadSegment): string {
+  const { doing } = segment
+  const section = sectionOf(led, segment)
+  if (section?.kind !== 'rounds' || !section.slope || doing.kind !== 'breath' || doing.part !== 'counted') return ''
+  const halvesOf = (wanted: 'in' | 'full' | 'out' | 'empty'): number =>
+    doing.parts.reduce((sum, { part, ticks }) => (part === wanted ? sum + ticks / doing.over : sum), 0)
+  return patternText({ in: halvesOf('in'), full: halvesOf('full'), out: halvesOf('out'), empty: halvesOf('empty') })
 }
 
 /**

@@ -7,10 +7,13 @@ import { cuesOf } from './plan-index.ts'
 import { currentEndMs, isTrailing, segmentOf } from './run.ts'
 import { cueInstants } from './sounds-due.ts'
 
-/** Words stay in sight this long: as long before what they announce they are said [breath book 1]. */
+/** Words in counted breath stay in sight this long: as long before what they announce they are said [breath book 1]. */
 const inSightMs = 8000
 
-/** What is said in breath work now: the words that came last, or what announces a section that is begun again. */
+/**
+ * What is said in breath work or a talk now: the words that came last, or what announces a section that is begun again.
+ * Where nothing is counted words stay until the next ones.
+ */
 export function saidNow(plan: LeadPlan, state: LeadState): string | undefined {
   if (state.natural) return isTrailing(plan, state) ? undefined : announced(plan, state.index)
   const said = [...cueInstants(plan, state)].filter(
@@ -25,7 +28,7 @@ function outOfSightMs(plan: LeadPlan, state: LeadState, saidMs: Milliseconds): M
   const run = here && countedRun(here.doing)
   const zeroMs = state.startedMs - state.skippedMs
   const part = run && partAt(run, saidMs - zeroMs)
-  return Math.min(saidMs + inSightMs, part ? zeroMs + part.endMs : Infinity)
+  return run ? Math.min(saidMs + inSightMs, part ? zeroMs + part.endMs : Infinity) : Infinity
 }
 
 /** The last counts of a held breath are shown as they are counted. */

@@ -1,3 +1,4 @@
+import type { Block } from '#model/block'
 import type { Section } from '#model/section'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
@@ -5,7 +6,7 @@ import { shippedCatalog } from '#library/shipped'
 import { aRetention, someRounds } from '#testing/breath-documents'
 import { inCounts, second } from '#testing/breath'
 import { aSession } from '#testing/sessions'
-import { beginLead, breathLine, breathNow, fold, leadPlan, soundsDue } from './index.ts'
+import { beginLead, breathLine, breathNow, fold, leadPlan, soundsDue, stageOf } from './index.ts'
 
 const planOf = (...sections: Section[]) =>
   leadPlan(orThrow(compileTimeline(aSession([{ kind: 'breath', id: 'b', sections }]), shippedCatalog)), {})
@@ -91,4 +92,19 @@ test('counting begins anew with each section, and goes on over the sets of one',
     [0, 2, 48],
     [1, 1, 0],
   ])
+})
+
+test('what is said where nothing is counted stays in sight, in a talk too', () => {
+  const blocks: Block[] = [
+    { kind: 'talk', id: 't', title: 'Arrive', text: 'Welcome', s: 60 },
+    { kind: 'breath', id: 'b', sections: [{ kind: 'natural', id: 'n', s: 120, attend: 'The breath at the nose' }] },
+  ]
+  const session = { ...aSession(blocks), before: ['Has anybody eaten?', 'Is the nose clear?'] }
+  const plan = leadPlan(orThrow(compileTimeline(session, shippedCatalog)), {})
+  const says = (seconds: number) => {
+    const stage = stageOf(plan, fold(plan, [], seconds * 1000))
+    return stage.is === 'between' || stage.is === 'breathing' ? stage.says : 'neither'
+  }
+  expect([5, 25, 45].map(says)).toEqual([undefined, 'Has anybody eaten?', 'Is the nose clear?'])
+  expect(says(100)).toBe('The breath at the nose')
 })

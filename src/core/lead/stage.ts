@@ -65,7 +65,8 @@ export type Stage =
       readonly leadIn: 'in' | 'out' | undefined
     })
   | (Running & { readonly is: 'moving'; readonly movement: MovementNow | undefined })
-  | (Running & { readonly is: 'between' })
+  /** What is said in a talk now: what is asked before breath work. */
+  | (Running & { readonly is: 'between'; readonly says: string | undefined })
   | (Running &
       InHold & {
         readonly is: 'paused'
@@ -108,7 +109,11 @@ export function stageOf(planned: LeadPlan, state: LeadState): Stage {
     case 'movement':
       return { ...running, is: 'moving', movement: movementNow(plan, state) }
     default:
-      return { ...running, is: 'between' }
+      return {
+        ...running,
+        is: 'between',
+        says: segment.doing.kind === 'talk' ? saidNow(plan, state) : undefined,
+      }
   }
 }
 

@@ -49,6 +49,7 @@ export type {
 export { unknownInOwn } from './unknown-in-own.ts'
 export { slipsIn, slipsInBlocks } from './slips.ts'
 export { freeId } from './free-id.ts'
+export { beforeBreath } from './before-breath.ts'
 export { answersIn } from './answers-in.ts'
 export { protocolIn } from './protocol.ts'
 export { mainSection, shortBreath, techniqueIdIn, withQuiet, withSection } from './short-breath.ts'

@@ -3,7 +3,7 @@ import { composedMostS } from '#model/limits'
 import type { Refusal } from '#model/refusal'
 import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
-import { changesBetween, composedLong, pastLimits, resolveSession } from '#core/session'
+import { beforeBreath, changesBetween, composedLong, pastLimits, resolveSession } from '#core/session'
 import type { Catalog, ChangeTable, Resolved } from '#core/session'
 import { msFromS } from '#core/units'
 import { checkTiles } from './check-tiles.ts'
@@ -22,7 +22,7 @@ export function compileTimeline(session: Session, catalog: Catalog): Result<Time
   if (!resolved.ok) return resolved
   const [past] = pastLimits(resolved.value)
   if (past) return refusedBy(past)
-  const timeline = timelineOf(resolved.value, catalog.changes)
+  const timeline = timelineOf(resolved.value, catalog.changes, session)
   const [long] = tooLong(timeline)
   return long ? refusedBy(long) : ok(timeline)
 }
@@ -35,7 +35,7 @@ export function compileToFit(session: Session, catalog: Catalog): Result<Timelin
   const resolved = resolveSession(session, catalog)
   if (!resolved.ok) return resolved
   const past = pastLimits(resolved.value).find(({ code }) => code !== 'COMPOSED_LONG')
-  return past ? refusedBy(past) : ok(timelineOf(resolved.value, catalog.changes))
+  return past ? refusedBy(past) : ok(timelineOf(resolved.value, catalog.changes, session))
 }
 
 /** All that is past the limits of what may be laid out and led. */
@@ -49,15 +49,26 @@ const tooLong = ({ totalMs }: Timeline): Refusal[] => (totalMs > msFromS(compose
 const refusedBy = ({ code, path, facts }: Refusal) => refused(code, path, { ...facts })
 
 /** The passes: find the changes between the blocks, lay out each in pieces, place them in time, ring the cues, check the whole. */
-function timelineOf(resolved: readonly Resolved[], costs: ChangeTable): Timeline {
+function timelineOf(
+  resolved: readonly Resolved[],
+  costs: ChangeTable,
+  session: Pick<Session, 'before'> = {},
+): Timeline {
+  const asked = { at: talkBeforeBreath(resolved), lines: beforeBreath(session, resolved) }
   const changes = changesBetween(resolved, costs)
   let before: number | undefined
   const laid = resolved.map((block, at) => {
     const change = changes.into(at, before)
     before = changes.placeAfter(at, before)
-    return { block, change, pieces: layOut(block, change) }
+    return { block, change, pieces: layOut(block, change, at === asked.at ? asked.lines : []) }
   })
   const placed = place(laid)
   const { segments, blocks, breathOver, totalMs } = placed
   return checkTiles({ totalMs, segments, blocks, breathOver, cues: ring(placed) })
+}
+
+/** Where what is asked before breath work is said: in the last talk before it. */
+function talkBeforeBreath(resolved: readonly Resolved[]): number {
+  const breath = resolved.findIndex(({ kind }) => kind === 'breath')
+  return resolved.slice(0, Math.max(0, breath)).findLastIndex(({ kind }) => kind === 'talk')
 }

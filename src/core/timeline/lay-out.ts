@@ -6,20 +6,18 @@ import { capital, orPreferred } from './phrases.ts'
 import { bowl, piece } from './piece.ts'
 import type { Piece } from './piece.ts'
 
-/** The pieces of a block in order, from the change before it to its last rest. */
-export const layOut = (block: Resolved, change: Change | undefined): readonly Piece[] => [
-  ...(change && block.kind !== 'talk' ? [changePiece(block, change)] : []),
-  ...layOutItself(block),
-]
+/** The pieces of a block in order, from the change before it to its last rest; a talk with what is asked in it. */
+export const layOut = (block: Resolved, change: Change | undefined, asked: readonly string[] = []): readonly Piece[] =>
+  block.kind === 'talk'
+    ? layOutTalk(block, asked)
+    : [...(change ? [changePiece(block, change)] : []), ...layOutItself(block)]
 
 /** The change of base position and props that borders on the block before. */
 const changePiece = ({ block }: Exclude<Resolved, ResolvedTalk>, { from, to, changeS }: Change): Piece =>
   piece({ kind: 'change', from, to, text: block.changeText }, null, changeS.value)
 
-function layOutItself(block: Resolved): readonly Piece[] {
+function layOutItself(block: Exclude<Resolved, ResolvedTalk>): readonly Piece[] {
   switch (block.kind) {
-    case 'talk':
-      return layOutTalk(block)
     case 'hold':
       return layOutHold(block)
     case 'movement':
@@ -33,7 +31,23 @@ function layOutItself(block: Resolved): readonly Piece[] {
   }
 }
 
-const layOutTalk = ({ block }: ResolvedTalk): Piece[] => [piece({ kind: 'talk' }, null, block.s)]
+/** What is asked in a talk takes at least so long a line, s. */
+const leastLineS = 10
+
+/** A talk, with what is asked in it after its own words, spread over its time, in fewer cues where it is short. */
+function layOutTalk({ block }: ResolvedTalk, asked: readonly string[]): Piece[] {
+  const own = (block.text ?? '').trim() === '' ? 0 : 1
+  const cues = Math.min(asked.length, Math.max(1, Math.floor(block.s / leastLineS) - own))
+  const said = Array.from({ length: cues }, (_, at) => {
+    const [from, to] = [at, at + 1].map((edge) => Math.round((edge * asked.length) / cues))
+    return {
+      id: `asked-${String(at)}`,
+      at: { fromStartS: Math.floor(((at + own) * block.s) / (cues + own)) },
+      text: asked.slice(from, to).join(' '),
+    }
+  })
+  return [piece({ kind: 'talk' }, null, block.s, said)]
+}
 
 const layOutRest = ({ block, stillness }: ResolvedRest): Piece[] => [
   piece({ kind: 'rest' }, 'both', block.s, [

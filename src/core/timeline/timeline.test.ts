@@ -1,10 +1,10 @@
 import fc from 'fast-check'
-import type { HoldBlock } from '#model/block'
+import type { Block, HoldBlock } from '#model/block'
 import type { Session } from '#model/session'
 import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
 import { sessions } from '#testing/arbitraries'
-import { aBreath, aHold, aSession } from '#testing/sessions'
+import { aBreath, aHold, aSession, aTalk } from '#testing/sessions'
 import { compileTimeline, segmentAt, tallyTimeline } from './index.ts'
 import type { Segment, Timeline } from './index.ts'
 
@@ -232,4 +232,34 @@ test('a cue of a phase that is there no more is said in the rest of the hold', (
   expect(said({ phases })).toHaveLength(1)
   expect(said({})).toHaveLength(1)
   expect((said({ phases })[0]?.atMs ?? 0) - (said({})[0]?.atMs ?? 0)).toBe(30_000)
+})
+
+describe('what is asked before breath work', () => {
+  const asked = (blocks: Block[], before?: string[]) =>
+    orThrow(compileTimeline(aSession(blocks, before ? { before } : {}), shippedCatalog))
+      .cues.filter(({ id }) => id.startsWith('asked'))
+      .map(({ blockId, atMs, text }) => [blockId, atMs, text])
+  const breath = aBreath('even-breath')
+
+  test('is said in the last talk before it, spread over its time', () => {
+    const lines = ['One?', 'Two?', 'Three?']
+    expect(asked([aTalk('far', 60), aTalk('near', 60), breath, aTalk('after', 60)], lines)).toEqual([
+      ['near', 60_000, 'One?'],
+      ['near', 80_000, 'Two?'],
+      ['near', 100_000, 'Three?'],
+    ])
+    expect(asked([aTalk('short', 20), breath], lines)).toEqual([
+      ['short', 0, 'One? Two?'],
+      ['short', 10_000, 'Three?'],
+    ])
+  })
+
+  test('is what its techniques want where the session has no list, and nothing where nobody asks', () => {
+    const said = asked([aTalk('arrive', 120), breath])
+    expect(said.length).toBeGreaterThan(2)
+    expect(said.at(-1)?.[2]).toBe('Breathe as you like at any time: nothing is missed by it.')
+    expect(asked([aTalk('arrive', 120), breath], [])).toEqual([])
+    expect(asked([aTalk('arrive', 120), aHold('deer')])).toEqual([])
+    expect(asked([breath, aTalk('after', 120)])).toEqual([])
+  })
 })

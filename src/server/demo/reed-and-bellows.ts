@@ -18,7 +18,7 @@ export const reedAndBellows: Session = {
       kind: 'talk',
       id: 'arrive',
       title: 'Arrive',
-      text: 'Two hours since a meal, both nostrils clear, a seat you can keep. The stop signs: dizziness, tingling, hunger for air. Anybody may breathe as they like at any time.',
+      text: 'How the half hour goes, and the stop signs: dizziness, tingling, hunger for air.',
       s: 180,
     },
     {

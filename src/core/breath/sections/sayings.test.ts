@@ -79,7 +79,7 @@ test('its count goes on over locks, which are named before it and not in it', ()
   const locks = { on: ['chin' as const, 'root' as const], off: ['root' as const, 'chin' as const] }
   const hold: Section = { kind: 'retention', id: 'h', held: 'full', half: 16, lead: { in: 8, out: 8 }, times: 1, locks }
   const words = said([natural(30), hold])
-  expect(words[1]?.[1]).toContain('Then hold full for 8 counts, with the locks: chin, root, or less')
+  expect(words[1]?.[1]).toContain('Then hold full for 8 counts with the chin and root locks, or less')
   expect(words.filter(([, text]) => /^\d$/.test(text)).map(([at]) => at)).toEqual([47, 48, 49, 50, 51])
 })
 

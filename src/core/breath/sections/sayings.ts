@@ -153,9 +153,12 @@ function patternWords({ in: inhale, full, out, empty }: Pattern): string {
 
 function announcedHold({ section: { held, half, locks } }: ResolvedRetention): string {
   const worn = (locks?.on ?? []).filter((lock) => lock !== 'belly' || held === 'empty')
-  const withLocks = worn.length === 0 ? '' : `, with the locks: ${worn.join(', ')}`
+  const withLocks = worn.length === 0 ? '' : ` with the ${andJoined(worn)} lock${worn.length > 1 ? 's' : ''}`
   return `Then hold ${held} for ${numberOf(half)} counts${withLocks}, ${orLess}`
 }
+
+const andJoined = (words: readonly string[]): string =>
+  [words.slice(0, -1).join(', '), ...words.slice(-1)].filter((part) => part !== '').join(' and ')
 
 /** Nostrils of the rounds that are counted aloud, and where the hands go next. */
 function inRounds({ stretches, index, section, hand }: At): readonly Saying[] {

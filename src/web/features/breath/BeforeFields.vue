@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import Textarea from 'primevue/textarea'
 import { computed, ref, useId, watch } from 'vue'
 import { textLimits } from '#model/limits'
-import { beforeBreath } from '#words/before-breath'
+import { beforeBreath } from '#core/session'
 import { useBreath } from './use-breath.ts'
 
 /** What is asked and said before the session's breath work, a line each: what the techniques want, or one's own. */

@@ -71,6 +71,12 @@ button {
   font-size: 17px;
   cursor: pointer;
 }
+@media (max-width: 800px) {
+  header {
+    gap: 2px 20px;
+    padding-top: 8px;
+  }
+}
 @media (max-width: 500px) {
   header {
     gap: 8px 14px;

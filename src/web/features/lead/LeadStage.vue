@@ -177,9 +177,20 @@ const over = computed(() =>
   padding-bottom: 0.15em;
 }
 .stage .says {
-  font-size: 26px;
-  min-height: 1.3em;
+  font-size: clamp(24px, 3.45vw, 44px);
+  line-height: 1.12;
+  min-height: 1.12em;
   color: var(--ink-soft);
+}
+.stage .says.long {
+  font-size: clamp(24px, 2.8vw, 36px);
+}
+.stage .cue.says {
+  margin-top: 0.5em;
+  color: var(--ink);
+}
+.stage.breath .lit {
+  padding-block: 12px;
 }
 .stage .label {
   font-size: 22px;
@@ -201,8 +212,8 @@ const over = computed(() =>
   margin-bottom: 26px;
 }
 .stage .breath-line {
-  height: clamp(110px, 22vh, 190px);
-  margin: 8px 0;
+  height: clamp(110px, 20vh, 190px);
+  margin: 6px 0;
 }
 .stage .strip-line {
   grid-column: 1 / -1;
@@ -250,6 +261,13 @@ const over = computed(() =>
   }
   .stage .clock.small {
     font-size: clamp(64px, 17vw, 150px);
+  }
+  .stage .clock.count {
+    font-size: clamp(90px, 20vw, 150px);
+  }
+  .stage .says,
+  .stage .says.long {
+    font-size: clamp(24px, 4.6vw, 36px);
   }
   .stage .name {
     font-size: clamp(28px, 6.2vw, 48px);

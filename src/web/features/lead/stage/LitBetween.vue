@@ -20,4 +20,5 @@ const words = computed(() => {
   <p class="clock" data-testid="clock">{{ formatMs(stage.leftMs) }}</p>
   <p class="name">{{ segmentTitle(led, stage.segment) }}</p>
   <p class="cue">{{ toSay(led, stage.segment) }}</p>
+  <p v-if="stage.says" class="cue says">{{ stage.says }}</p>
 </template>
