@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { keptEventSchema, ledEndSchema, ledStartSchema } from '#model/led-class'
 import type { LedClass } from '#model/led-class'
-import { meantAndDone, visitsOf } from '#core/journal'
+import { breathOf, meantAndDone, visitsOf } from '#core/journal'
 import { fold } from '#core/lead'
 import { ledClassCsv } from '#formats/led-class-csv'
 import { demoClasses } from '#server/demo/led-classes'
@@ -51,6 +51,21 @@ test('a class reads back from CSV as it was told, quotes and commas included', (
     ['Slow, "long" hour', 'left', '210', '240'],
     ['Slow, "long" hour', 'right', '210', '240'],
   ])
+})
+
+test('rounds of counted breath have rows of their own', () => {
+  const [led] = classes.slice(4).map(({ start, events, end }): LedClass => ({
+    ...start,
+    ...{ events, visits: end.visits, left: false, endedAt: end.endedAt, note: null, breath: null },
+    ...{ version: 2, conductedMs: 0, format: 2 },
+  }))
+  if (!led) throw new Error('the demo has a class of breath')
+  const text = ledClassCsv(led, meantAndDone(led.plan, visitsOf(led)), breathOf(led))
+  const { data } = Papa.parse<Record<string, string>>(text, { header: true })
+  const rows = data.filter(({ kind }) => kind === 'rounds')
+  expect(rows).toEqual([expect.objectContaining({ what: 'Even breath', left_free: '', longest_held_s: '0' })])
+  expect(Number(rows[0]?.['rounds'])).toBeGreaterThan(50)
+  expect(rows[0]?.['planned_rounds']).toBe(rows[0]?.['rounds'])
 })
 
 test('a name that begins like a formula is no formula in a spreadsheet', () => {

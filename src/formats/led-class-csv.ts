@@ -1,11 +1,21 @@
 import Papa from 'papaparse'
 import type { LedClass } from '#model/led-class'
-import type { MeantAndDone } from '#core/journal'
+import type { BreathRow, MeantAndDone } from '#core/journal'
 
 const seconds = (ms: number): number => Math.round(ms / 1000)
 
-/** A led class as CSV (RFC 4180): one row a hold and side, then one row a kind of other time, in seconds. */
-export function ledClassCsv(led: LedClass, { holds, others }: MeantAndDone): string {
+/** What only rows of counted breath have. */
+const noBreath = { planned_rounds: '', rounds: '', longest_held_s: '', left_free: '' }
+
+/**
+ * A led class as CSV (RFC 4180): one row a hold and side, one row a block of counted breath with its rounds, then one
+ * row a kind of other time, in seconds.
+ */
+export function ledClassCsv(
+  led: LedClass,
+  { holds, others }: MeantAndDone,
+  breaths: readonly BreathRow[] = [],
+): string {
   const common = { class: led.id, started: led.startedAt, session: led.document.name, people: led.people }
   const rows = [
     ...holds.map(({ blockId, side, plannedMs, heldMs, attempts }) => ({
@@ -16,6 +26,20 @@ export function ledClassCsv(led: LedClass, { holds, others }: MeantAndDone): str
       planned_s: seconds(plannedMs),
       took_s: seconds(heldMs),
       begun_again: attempts,
+      ...noBreath,
+    })),
+    ...breaths.map(({ blockId, plannedRounds, rounds, longestHeldMs, freed }) => ({
+      ...common,
+      what: led.blocks[blockId]?.name ?? blockId,
+      side: '',
+      kind: 'rounds',
+      planned_s: '',
+      took_s: '',
+      begun_again: '',
+      planned_rounds: plannedRounds,
+      rounds,
+      longest_held_s: seconds(longestHeldMs),
+      left_free: freed ? { freely: 'freely', stopCard: 'stop sign', stopBefore: 'stop sign before' }[freed.by] : '',
     })),
     ...others.map(({ kind, plannedMs, tookMs }) => ({
       ...common,
@@ -25,6 +49,7 @@ export function ledClassCsv(led: LedClass, { holds, others }: MeantAndDone): str
       planned_s: seconds(plannedMs),
       took_s: seconds(tookMs),
       begun_again: 0,
+      ...noBreath,
     })),
   ]
   return Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true })

@@ -20,5 +20,6 @@ export const freedForWords: readonly {
 /** Where a breath went to natural breath, in the class's own time. */
 export function freedWords({ freed }: Pick<BreathRow, 'freed'>): string {
   if (!freed) return ''
+  if (freed.by === 'stopBefore') return `natural breath, after the stop sign at ${formatMs(freed.atMs)}`
   return `at ${formatMs(freed.atMs)}${freed.by === 'stopCard' ? ', after a stop sign' : ''}`
 }

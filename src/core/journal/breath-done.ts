@@ -1,5 +1,6 @@
-import type { LeadEvent, LedPlan, Visit } from '#model/led-class'
+import type { LeadEvent, LedClass, LedPlan, Visit } from '#model/led-class'
 import type { Milliseconds } from '#core/units'
+import { visitsOf } from './meant-and-done.ts'
 
 /** The counted breath of one block: what was meant, what was done, whether it was left free. */
 export interface BreathRow {
@@ -8,8 +9,10 @@ export interface BreathRow {
   readonly rounds: number
   /** The longest that a breath was held; 0 where none was. */
   readonly longestHeldMs: Milliseconds
-  /** When it went to natural breath, and by what; absent where it was led to its end. */
-  readonly freed?: { readonly atMs: Milliseconds; readonly by: 'freely' | 'stopCard' }
+  /**
+   * When it went to natural breath, and by what, a stop sign before it included; absent where it was led to its end.
+   */
+  readonly freed?: { readonly atMs: Milliseconds; readonly by: 'freely' | 'stopCard' | 'stopBefore' }
 }
 
 /**
@@ -23,15 +26,24 @@ export function breathDone(plan: LedPlan, visits: readonly Visit[], events: read
       planned.set(blockId, (planned.get(blockId) ?? 0) + doing.rounds)
   return [...planned].map(([blockId, plannedRounds]) => {
     const its = visits.filter((visit) => visit.blockId === blockId)
-    const freed = freedIn(its, events)
+    const rounds = its.reduce((sum, { rounds: done = 0, again }) => sum + (again ? 0 : done), 0)
+    const freed = freedIn(its, events) ?? (rounds === 0 ? stoppedBefore(its, events) : undefined)
     return {
       blockId,
       plannedRounds,
-      rounds: its.reduce((sum, { rounds = 0, again }) => sum + (again ? 0 : rounds), 0),
+      rounds,
       longestHeldMs: its.reduce((most, { longestHeldMs = 0 }) => Math.max(most, longestHeldMs), 0),
       ...(freed ? { freed } : {}),
     }
   })
+}
+
+/** The stop sign before a block of which nothing was counted, unless counting was asked for again in between. */
+function stoppedBefore(visits: readonly Visit[], events: readonly LeadEvent[]): BreathRow['freed'] {
+  const begunMs = visits[0]?.startMs
+  if (begunMs === undefined) return undefined
+  const last = events.findLast(({ type, atMs }) => atMs <= begunMs && (type === 'stopCard' || type === 'countAgain'))
+  return last?.type === 'stopCard' ? { atMs: last.atMs, by: 'stopBefore' } : undefined
 }
 
 function freedIn(visits: readonly Visit[], events: readonly LeadEvent[]): BreathRow['freed'] {
@@ -42,3 +54,13 @@ function freedIn(visits: readonly Visit[], events: readonly LeadEvent[]): Breath
       return { atMs: event.atMs, by: event.type }
   return undefined
 }
+
+/** The same of a record as it is read; a class of the first edition counted no rounds. */
+export const breathOf = (led: LedClass): BreathRow[] =>
+  led.format === 2
+    ? breathDone(
+        led.plan,
+        visitsOf(led),
+        led.events.map(({ event }) => event),
+      )
+    : []

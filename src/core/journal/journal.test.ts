@@ -5,8 +5,9 @@ import type { Command, LeadEvent, LeadPlan } from '#core/lead'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { sessions } from '#testing/arbitraries'
+import { someRounds } from '#testing/breath-documents'
 import { aHold, aSession, aTalk } from '#testing/sessions'
-import { meantAndDone } from './index.ts'
+import { breathDone, meantAndDone } from './index.ts'
 
 const told = (plan: LeadPlan, log: readonly LeadEvent[], endMs: number) =>
   meantAndDone(plan, fold(plan, log, endMs).visits)
@@ -67,4 +68,22 @@ test('all that was led is told: holds and other times add up to the class', () =
       expect(sum).toBe(ledMs)
     }),
   )
+})
+
+test('a block that stood as natural breath after a stop sign says so', () => {
+  const block = (id: string) => ({ kind: 'breath' as const, id, sections: [someRounds({ id })] })
+  const breath = leadPlan(
+    orThrow(compileTimeline(aSession([block('first'), aTalk('talk', 60), block('second')]), shippedCatalog)),
+    {},
+  )
+  const done = (log: readonly LeadEvent[]) => breathDone(breath, fold(breath, log, 9_000_000).visits, log)
+  expect(done([]).map(({ freed }) => freed)).toEqual([undefined, undefined])
+  const stop: LeadEvent = { type: 'stopCard', atMs: 20_000 }
+  expect(done([stop]).map(({ freed }) => freed)).toEqual([
+    { atMs: 20_000, by: 'stopCard' },
+    { atMs: 20_000, by: 'stopBefore' },
+  ])
+  const again: LeadEvent = { type: 'countAgain', atMs: 210_000 }
+  expect(done([stop, again])[1]).toMatchObject({ rounds: done([])[1]?.rounds })
+  expect(done([stop, again])[1]?.freed).toBeUndefined()
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { BreathAnswers, LedClass } from '#model/led-class'
-import { breathDone, visitsOf } from '#core/journal'
+import { breathOf } from '#core/journal'
 import { formatMs } from '#core/units'
 import { freedWords } from '#words/breath-answers'
 import BreathAsked from '#web/shared/lead/BreathAsked.vue'
@@ -12,13 +12,7 @@ const props = defineProps<{ led: Extract<LedClass, { format: 2 }> }>()
 const emit = defineEmits<{ change: [now: Pick<LedClass, 'breath' | 'version'>] }>()
 const told = ref('')
 
-const rows = computed(() =>
-  breathDone(
-    props.led.plan,
-    visitsOf(props.led),
-    props.led.events.map(({ event }) => event),
-  ),
-)
+const rows = computed(() => breathOf(props.led))
 const isFreed = computed(() => rows.value.some(({ freed }) => freed !== undefined))
 
 async function answer(breath: BreathAnswers): Promise<void> {

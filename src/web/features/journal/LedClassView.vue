@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useRoute } from 'vue-router'
 import type { LedClass } from '#model/led-class'
-import { meantAndDone, visitsOf } from '#core/journal'
+import { breathOf, meantAndDone, visitsOf } from '#core/journal'
 import type { HeldRow } from '#core/journal'
 import { formatMs } from '#core/units'
 import { readLedClass } from '#web/shared/api/led-classes.ts'
@@ -47,7 +47,7 @@ async function exportCsv(): Promise<void> {
   if (!led.value || !done.value) return
   const { ledClassCsv } = await import('#formats/led-class-csv')
   download(
-    ledClassCsv(led.value, done.value),
+    ledClassCsv(led.value, done.value, breathOf(led.value)),
     `${led.value.startedAt.slice(0, 10)} ${led.value.document.name}.csv`,
     'text/csv;charset=utf-8',
   )

@@ -26,6 +26,7 @@ const says = computed(() => {
   <p class="says" :class="{ long: says.length > longFrom }">{{ says }}</p>
   <div class="breath-line"><BreathStrip :plan="led.plan" :state="state" :height="180" /></div>
   <p v-if="stage.breath || sectionTitle(led, stage.segment) !== 'Natural breath'" class="name quiet">
-    {{ sectionTitle(led, stage.segment) }}<template v-if="stage.breath">, {{ formatMs(stage.leftMs) }}&nbsp;to&nbsp;go</template>
+    {{ sectionTitle(led, stage.segment)
+    }}<template v-if="stage.breath">, {{ formatMs(stage.leftMs) }}&nbsp;to&nbsp;go</template>
   </p>
 </template>
