@@ -44,7 +44,7 @@ function without(plan: LeadPlan, counting: Counting): LeadPlan {
   }
 }
 
-/** A section of a breath, or a side of a movement: it is led whole or not at all. */
+/** A section of a breath, or a whole movement with its set-up: it is led whole or not at all. */
 const whereOf = ({ blockId, doing }: LeadSegment): string =>
   doing.kind === 'breath' ? `${blockId} ${String(doing.section)}` : blockId
 

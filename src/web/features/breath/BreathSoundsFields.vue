@@ -5,6 +5,7 @@ import { useDebounceFn } from '@vueuse/core'
 import { ref, watch } from 'vue'
 import type { BreathSound, BreathSounds } from '#model/settings'
 import { breathSoundWords } from '#words/breath-sounds'
+import SettingsRefused from '#web/shared/settings/SettingsRefused.vue'
 import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
 
 /** What the inhale and the exhale sound with, and how loud; the teacher's own, for all their sessions. */
@@ -31,6 +32,7 @@ function put(part: keyof BreathSounds, changed: Partial<BreathSound>): void {
 
 <template>
   <h3>Sounds, in all your sessions</h3>
+  <SettingsRefused />
   <div v-for="{ part, name } in parts" :key="part" class="sound">
     <span :id="`sound-${part}`" class="label">{{ name }}</span>
     <Select

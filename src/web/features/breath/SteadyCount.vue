@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { useIntervalFn } from '@vueuse/core'
-import { computed, shallowRef } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import { countText, steadinessWords } from '#words/steadiness'
 import { formatMs } from '#core/units'
 import { ports } from '#web/shared/ports.ts'
@@ -13,7 +13,7 @@ import TapLine from './TapLine.vue'
 import { useBreath } from './use-breath.ts'
 
 /** A steady count to practise with: count along by tapping, then see what the count did. Kept for nobody. */
-const { resolvedSection } = useBreath()
+const { resolvedSection, sounding } = useBreath()
 const bells = useBells()
 
 const pace = computed(() => {
@@ -45,6 +45,7 @@ function look(): void {
 }
 async function begin(): Promise<void> {
   taps.value = { lengthMs: lengthMs.value, at: [] }
+  sounding.value = 'tapped'
   await bells.letThrough()
   const zeroMs = ports().steadyMs()
   bells.replace(countIn(pace.value), 0, () => ports().steadyMs() - zeroMs)
@@ -60,6 +61,9 @@ function leave(): void {
   bells.silence()
   taps.value = undefined
 }
+watch(sounding, (now) => {
+  if (now === 'heard' && taps.value && !isOver.value) leave()
+})
 /** A held key is one tap. */
 function key(event: KeyboardEvent): void {
   if (event.key !== ' ' && event.key !== 'Enter') return

@@ -12,6 +12,9 @@ const sectionAt = ref(0)
 /** What a screen reader hears of the last move. */
 const told = ref('')
 
+/** What plays now: the page has one audio device, so that of a block that is heard and a count that is tapped one ends. */
+const sounding = ref<'heard' | 'tapped'>()
+
 /** The breath work of the open session: the block and the section that are looked at, and every change of them. */
 export function useBreath() {
   const seen = useSeen()
@@ -21,6 +24,7 @@ export function useBreath() {
     ...seen,
     ...acts,
     told,
+    sounding,
     chooseBlock: (id: string): void => {
       store.chosenId = id
       sectionAt.value = 0

@@ -20,7 +20,7 @@ interface Heard extends HeardBlock {
 
 /** The block played from the section that is looked at, at its true pace: what is heard now, `hear` and `stop`. */
 export function useHeard() {
-  const { store, span, at } = useBreath()
+  const { store, span, at, sounding } = useBreath()
   const settings = useSettingsStore()
   const bells = useBells()
   const heard = shallowRef<Heard>()
@@ -37,6 +37,7 @@ export function useHeard() {
     const { document, timeline } = store
     if (!document || !timeline || !span.value) return
     const led = ledStart(document, timeline, { ...nobody, nameOf: blockName, sectionNameOf: sectionName })
+    sounding.value = 'heard'
     await bells.letThrough()
     zeroMs = ports().steadyMs()
     comparedMs = 0
@@ -66,6 +67,9 @@ export function useHeard() {
   }
   const ticking = useIntervalFn(look, drawEveryMs, { immediate: false })
   watch(() => settings.breathSounds, schedule)
+  watch(sounding, (now) => {
+    if (now === 'tapped' && heard.value) stop()
+  })
   // What is heard is what stands there: a change ends it.
   watch(() => store.document, stop)
 

@@ -7,10 +7,11 @@ import { makeSettingsSync } from './settings-sync.ts'
 
 /** What the teacher set for all their sessions; where nothing is set, what is usual. */
 export const useSettingsStore = defineStore('settings', () => {
-  const { known, set, load } = makeSettingsSync()
+  const { known, refused, set, load } = makeSettingsSync()
   const now = computed((): Settings => ({ ...known.value.settings, ...known.value.unsent }))
   void load()
   return {
+    refused,
     breathSounds: computed({
       get: () => now.value.breathSounds ?? usualBreathSounds,
       set: (breathSounds: BreathSounds) => {

@@ -37,6 +37,8 @@ function kept(): Known {
 /** Keeps the settings in this browser and on the server: `known` is what this browser knows, `set` changes some. */
 export function makeSettingsSync() {
   const known = shallowRef(kept())
+  /** Why the server did not take what was set; empty where it did. */
+  const refused = shallowRef('')
   let version: number | undefined
   let isSending = false
 
@@ -61,6 +63,7 @@ export function makeSettingsSync() {
     const sent = { ...settings, ...unsent }
     const reply = await writeSettings(sent, version)
     isSending = false
+    refused.value = reply.kind === 'problem' && reply.problem.code !== 'VERSION_STALE' ? reply.problem.detail : ''
     if (reply.kind === 'ok') {
       version = reply.value.version
       know({ settings: sent, unsent: setSince(unsent, known.value.unsent) })
@@ -72,7 +75,7 @@ export function makeSettingsSync() {
     know({ ...known.value, unsent: { ...known.value.unsent, ...changed } })
     void (version === undefined ? load() : send())
   }
-  return { known, set, load }
+  return { known, refused, set, load }
 }
 
 /** What was set while `sent` was on its way. */

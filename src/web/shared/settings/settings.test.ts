@@ -3,7 +3,7 @@ import { makeSettingsSync } from './settings-sync.ts'
 
 /** A server that keeps settings with a version, and can be away. */
 function fakeServer() {
-  let [document, version, isAway]: [Settings, number, boolean] = [{ schema: 1 }, 0, false]
+  let [document, version, isAway, refuses]: [Settings, number, boolean, boolean] = [{ schema: 1 }, 0, false, false]
   const reply = (status: number, body: unknown) =>
     new Response(JSON.stringify(body), {
       status,
@@ -17,6 +17,8 @@ function fakeServer() {
     if (method === 'GET') return Promise.resolve(reply(200, document))
     if ((headers as Record<string, string>)['If-Match'] !== `"${String(version)}"`)
       return Promise.resolve(reply(412, { code: 'VERSION_STALE', status: 412 }))
+    if (refuses)
+      return Promise.resolve(reply(422, { code: 'DOCUMENT_INVALID', status: 422, detail: 'It is not known here.' }))
     document = JSON.parse(String(body)) as Settings
     version += 1
     return Promise.resolve(reply(200, { version }))
@@ -24,6 +26,7 @@ function fakeServer() {
   return {
     has: () => document,
     goes: (away: boolean) => (isAway = away),
+    refuses: (what: boolean) => (refuses = what),
     /** Another window sets something. */
     set: (changed: Partial<Settings>) => {
       document = { ...document, ...changed }
@@ -100,4 +103,20 @@ test('what this browser alone knew before becomes the teacher’s', async () => 
   kept.clear()
   kept.set('zovrin.speakingPace', '"fast"')
   expect(now(makeSettingsSync())).toEqual({ schema: 1 })
+})
+
+test('what the server refuses is told, and stays as it was set until it is taken', async () => {
+  const server = fakeServer()
+  const here = makeSettingsSync()
+  await here.load()
+  server.refuses(true)
+  here.set({ letterKeys: false })
+  await answered()
+  expect(here.refused.value).toBe('It is not known here.')
+  expect(now(here)).toEqual({ schema: 1, letterKeys: false })
+  server.refuses(false)
+  here.set({ speakingPace: 90 })
+  await answered()
+  expect(here.refused.value).toBe('')
+  expect(server.has()).toEqual({ schema: 1, letterKeys: false, speakingPace: 90 })
 })

@@ -16,6 +16,7 @@ import Part from './Part.vue'
 import VersionPart from './VersionPart.vue'
 import WordingPart from './WordingPart.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
+import SettingsRefused from '#web/shared/settings/SettingsRefused.vue'
 import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
 import NameField from '#web/shared/ui/NameField.vue'
 
@@ -91,6 +92,7 @@ const print = () => {
         <Checkbox v-model="settings.sixthStage" input-id="sixth-stage" binary />Offer stage 6: led with at most four
         people, each marked for it
       </label>
+      <SettingsRefused />
     </template>
     <AnswersPart :session="session" />
     <WordingPart :session="session" />
