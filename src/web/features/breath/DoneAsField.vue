@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
 import { computed } from 'vue'
 import { sectionMs } from '#core/breath'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { doneAs, doneAsChoices } from './done-as.ts'
 import type { DoneAs } from './done-as.ts'
 import { useBreath } from './use-breath.ts'
+import SelectField from '#web/shared/ui/SelectField.vue'
 
 /** How the technique of a section is done: as natural breath, a lesson, counted or uncounted. */
 const { section, resolvedSection, put } = useBreath()
@@ -34,15 +34,7 @@ function setWay(other: DoneAs): void {
 
 <template>
   <div v-if="technique && way" class="done">
-    <span id="breath-done" class="label">Done as</span>
-    <Select
-      aria-labelledby="breath-done"
-      :model-value="way"
-      :options="[...doneAsChoices]"
-      option-label="words"
-      option-value="value"
-      @update:model-value="setWay"
-    />
+    <SelectField label="Done as" :value="way" :options="doneAsChoices" @change="setWay" />
   </div>
 </template>
 
@@ -51,9 +43,5 @@ function setWay(other: DoneAs): void {
   display: flex;
   gap: 10px;
   align-items: center;
-}
-.label {
-  font-size: 14px;
-  color: #4b5854;
 }
 </style>

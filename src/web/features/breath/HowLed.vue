@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
 import { computed, defineAsyncComponent } from 'vue'
 import type { Seat } from '#model/section'
 import { practisedIn } from '#core/cautions'
+import { keysOf } from '#core/units'
 import { capital } from '#words/text'
 import { seatNames } from '#words/seats'
 import BreathSoundsFields from './BreathSoundsFields.vue'
@@ -16,6 +16,7 @@ import RoundsLed from './RoundsLed.vue'
 import SlopeFields from './SlopeFields.vue'
 import SteadyCount from './SteadyCount.vue'
 import { useBreath } from './use-breath.ts'
+import SelectField from '#web/shared/ui/SelectField.vue'
 
 /** How the section that is looked at is led; then what its block is cautioned for. */
 const { resolved, section, resolvedSection, put } = useBreath()
@@ -23,8 +24,8 @@ const CautionList = defineAsyncComponent(() => import('#web/shared/cautions/Caut
 
 const asBefore = 'asBefore'
 const seats = [
-  { value: asBefore, words: 'as before it' },
-  ...Object.entries(seatNames).map(([value, words]) => ({ value, words })),
+  { value: asBefore, words: 'as before it' } as const,
+  ...keysOf(seatNames).map((value) => ({ value, words: seatNames[value] })),
 ]
 function setSeat(seat: Seat | typeof asBefore): void {
   if (!section.value) return
@@ -64,16 +65,7 @@ const stopSigns = computed(() => [...new Set(resolved.value?.techniques.flatMap(
     <RetentionLed v-if="section.kind === 'retention'" :section="section" />
     <LocksFields v-if="section.kind === 'rounds' || section.kind === 'retention'" :section="section" />
     <div class="part">
-      <span id="breath-seat" class="label">Seat</span>
-      <Select
-        fluid
-        aria-labelledby="breath-seat"
-        :model-value="section.seat ?? asBefore"
-        :options="seats"
-        option-label="words"
-        option-value="value"
-        @update:model-value="setSeat"
-      />
+      <SelectField label="Seat" :value="section.seat ?? asBefore" :options="seats" @change="setSeat" />
       <LineField label="Said as it begins" :value="section.say ?? ''" @change="setSay" />
     </div>
   </template>
@@ -104,9 +96,5 @@ p {
   display: grid;
   gap: 8px;
   margin-bottom: 14px;
-}
-.label {
-  font-size: 14px;
-  color: var(--ink-soft);
 }
 </style>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
 import type { RetentionSection } from '#model/section'
 import { betweenLimits } from '#model/limits'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
 import PaceField from '#web/shared/ui/PaceField.vue'
 import { useBreath } from './use-breath.ts'
+import SelectField from '#web/shared/ui/SelectField.vue'
 
 /** How a held breath is led: its count, how its end is told, belly strokes in the empty one, natural breath after. */
 const props = defineProps<{ section: RetentionSection }>()
@@ -14,7 +14,7 @@ const second = { num: 1000, den: 1 }
 const ends = [
   { value: 'counts', words: 'its last counts' },
   { value: 'bowl', words: 'a bowl at its end' },
-]
+] as const
 function setStrokes(n: number): void {
   const { strokes } = props.section
   set(props.section, { strokes: n === 0 ? undefined : { pace: strokes?.pace ?? second, n } })
@@ -30,18 +30,12 @@ function setStrokes(n: number): void {
       :limits="betweenLimits"
       @change="set(section, { naturalAfterS: $event })"
     />
-    <div>
-      <span id="breath-end" class="label">Its end is told by</span>
-      <Select
-        fluid
-        aria-labelledby="breath-end"
-        :model-value="section.countDown ?? 'counts'"
-        :options="ends"
-        option-label="words"
-        option-value="value"
-        @update:model-value="set(section, { countDown: $event === 'counts' ? undefined : $event })"
-      />
-    </div>
+    <SelectField
+      label="Its end is told by"
+      :value="section.countDown ?? 'counts'"
+      :options="ends"
+      @change="set(section, { countDown: $event === 'counts' ? undefined : $event })"
+    />
     <NumberField
       v-if="section.held === 'empty'"
       label="Belly strokes"
@@ -60,10 +54,5 @@ function setStrokes(n: number): void {
   gap: 8px;
   align-items: end;
   margin-bottom: 14px;
-}
-.label {
-  display: block;
-  font-size: 14px;
-  color: var(--ink-soft);
 }
 </style>

@@ -9,6 +9,7 @@ import NumberField from '#web/shared/ui/NumberField.vue'
 import PaceField from '#web/shared/ui/PaceField.vue'
 import { roundsAs } from './rounds-as.ts'
 import { useBreath } from './use-breath.ts'
+import SelectField from '#web/shared/ui/SelectField.vue'
 
 /** How rounds are led: the count, what is aloud, rests, leading in and out, nostrils, steps, places for the hands. */
 const props = defineProps<{ section: RoundsSection; resolved: ResolvedRounds }>()
@@ -67,7 +68,7 @@ const silents = [
   { value: 'turns', words: 'the turns' },
   { value: 'none', words: 'nothing' },
   { value: 'counts', words: 'every count' },
-]
+] as const
 const partChoices = [
   { value: 1, words: 'whole' },
   ...[2, 3, 4].map((value) => ({ value, words: `in ${String(value)} steps` })),
@@ -90,18 +91,12 @@ function setSteps(part: 'in' | 'out', parts: number): void {
       :most="500"
       @change="set(section, { countedRounds: $event })"
     />
-    <div>
-      <span id="breath-silent" class="label">In the others sounds</span>
-      <Select
-        fluid
-        aria-labelledby="breath-silent"
-        :model-value="section.silent ?? 'turns'"
-        :options="silents"
-        option-label="words"
-        option-value="value"
-        @update:model-value="set(section, { silent: $event === 'turns' ? undefined : $event })"
-      />
-    </div>
+    <SelectField
+      label="In the others sounds"
+      :value="section.silent ?? 'turns'"
+      :options="silents"
+      @change="set(section, { silent: $event === 'turns' ? undefined : $event })"
+    />
     <DurationField
       v-if="!section.stations"
       label="Rest between sets"
@@ -122,16 +117,7 @@ function setSteps(part: 'in' | 'out', parts: number): void {
       @change="set(section, { wayOutS: $event })"
     />
     <div class="wide">
-      <span id="breath-way" class="label">The breath goes</span>
-      <Select
-        fluid
-        aria-labelledby="breath-way"
-        :model-value="way"
-        :options="offered"
-        option-label="words"
-        option-value="value"
-        @update:model-value="setWay"
-      />
+      <SelectField label="The breath goes" :value="way" :options="offered" @change="setWay" />
     </div>
     <Select
       v-if="way === 'alternate' || way === 'outInTurn'"
@@ -204,10 +190,5 @@ function setSteps(part: 'in' | 'out', parts: number): void {
 }
 .wide {
   grid-column: 1 / -1;
-}
-.label {
-  display: block;
-  font-size: 14px;
-  color: var(--ink-soft);
 }
 </style>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
 import { computed } from 'vue'
 import type { RoundsSection, Slope } from '#model/section'
 import type { ResolvedRounds } from '#core/breath'
 import NumberField from '#web/shared/ui/NumberField.vue'
 import { useBreath } from './use-breath.ts'
+import SelectField from '#web/shared/ui/SelectField.vue'
 
 /** One part that grows or shrinks from set to set, to a limit and back at least half way. */
 const props = defineProps<{ section: RoundsSection; resolved: ResolvedRounds }>()
@@ -48,16 +48,7 @@ function setTo(counts: number): void {
 
 <template>
   <div class="slope">
-    <span id="breath-slope" class="label">From set to set</span>
-    <Select
-      fluid
-      aria-labelledby="breath-slope"
-      :model-value="slope?.part ?? none"
-      :options="[...parts]"
-      option-label="words"
-      option-value="value"
-      @update:model-value="setPart"
-    />
+    <SelectField label="From set to set" :value="slope?.part ?? none" :options="parts" @change="setPart" />
     <div v-if="slope" class="fields">
       <NumberField
         label="By counts"
@@ -84,10 +75,6 @@ function setTo(counts: number): void {
   display: grid;
   gap: 4px;
   margin-bottom: 14px;
-}
-.label {
-  font-size: 14px;
-  color: var(--ink-soft);
 }
 .fields {
   display: grid;

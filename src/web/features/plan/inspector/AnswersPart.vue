@@ -13,6 +13,7 @@ import RemovedNote from '#web/shared/own/RemovedNote.vue'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import type { OwnOutcome } from '#web/shared/own/own-store.ts'
 import { usePlan } from '../use-plan.ts'
+import SelectField from '#web/shared/ui/SelectField.vue'
 
 /** The school of the session, its answers, what this session answers otherwise, and schools of one's own. */
 const props = defineProps<{ session: Session }>()
@@ -22,7 +23,7 @@ const name = ref('')
 const naming = ref(false)
 const refused = ref('')
 
-const schools = computed(() => [...own.shelf.schools.values()])
+const schools = computed(() => [...own.shelf.schools.values()].map(({ id, name: words }) => ({ value: id, words })))
 const school = computed(() => own.catalog.schools.get(props.session.schoolId))
 const isOwn = computed(() => own.find('school', props.session.schoolId) !== undefined)
 const differing = computed(() => Object.keys(props.session.answers ?? {}).length)
@@ -85,15 +86,11 @@ const ownSchools = computed(() =>
 
 <template>
   <RemovedNote v-if="own.removed?.kind === 'school'" />
-  <span id="session-school" class="label">School</span>
-  <Select
-    aria-labelledby="session-school"
-    fluid
-    :model-value="session.schoolId"
+  <SelectField
+    label="School"
+    :value="session.schoolId"
     :options="schools"
-    option-label="name"
-    option-value="id"
-    @update:model-value="set({ schoolId: $event }, 'change the school')"
+    @change="set({ schoolId: $event }, 'change the school')"
   />
   <p v-if="school?.about" class="note">{{ school.about }}</p>
   <details>
@@ -157,7 +154,9 @@ const ownSchools = computed(() =>
 </template>
 
 <style scoped>
-.label,
+.select-field {
+  margin-top: 8px;
+}
 label,
 .answer span {
   display: block;

@@ -1,17 +1,17 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
 import Textarea from 'primevue/textarea'
 import { computed } from 'vue'
 import type { ClosingBlock } from '#model/block'
 import { finalRestFloorS } from '#core/session'
 import type { FieldsOf, ResolvedClosing } from '#core/session'
 import { betweenLimits, blockLimits } from '#model/limits'
-import { formatDuration } from '#core/units'
+import { formatDuration, keysOf } from '#core/units'
 import { answerWords } from '#words/answers'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
+import SelectField from '#web/shared/ui/SelectField.vue'
 
 const props = defineProps<{ resolved: ResolvedClosing }>()
 const { document, setFields } = usePlan()
@@ -19,7 +19,8 @@ const set = (fields: FieldsOf<ClosingBlock>, words = 'change the closing') => {
   setFields(props.resolved.block, fields, words)
 }
 const floorS = computed(() => (document.value ? finalRestFloorS(document.value.lengthS, props.resolved.ceilingS) : 0))
-const rolls = Object.entries(answerWords.roll.answers).map(([value, words]) => ({ value, words }))
+const { answers } = answerWords.roll
+const rolls = keysOf(answers).map((value) => ({ value, words: answers[value] }))
 /** The school's answer is no answer of this closing's own. */
 function setRoll(roll: ClosingBlock['answers']): void {
   set({ answers: { ...props.resolved.block.answers, ...roll } }, 'change the roll')
@@ -61,16 +62,7 @@ function setRoll(roll: ClosingBlock['answers']): void {
         @change="set({ sittingUpS: $event })"
       />
     </div>
-    <span id="closing-roll" class="label">Roll to</span>
-    <Select
-      fluid
-      aria-labelledby="closing-roll"
-      :model-value="resolved.answers.roll"
-      :options="rolls"
-      option-label="words"
-      option-value="value"
-      @update:model-value="setRoll({ roll: $event })"
-    />
+    <SelectField label="Roll to" :value="resolved.answers.roll" :options="rolls" @change="setRoll({ roll: $event })" />
     <p class="sub">Whichever it is, “or the side you prefer” is said with it.</p>
     <label for="closing-text">Words for the end</label>
     <Textarea
@@ -87,11 +79,13 @@ function setRoll(roll: ClosingBlock['answers']): void {
 </template>
 
 <style scoped>
+.select-field {
+  margin-top: 8px;
+}
 .sub {
   color: var(--ink-soft);
   margin-top: 4px;
 }
-.label,
 label {
   display: block;
   margin-top: 8px;

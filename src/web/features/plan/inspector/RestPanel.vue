@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
-import Select from 'primevue/select'
 import type { RestBlock } from '#model/block'
 import type { FieldsOf, ResolvedRest } from '#core/session'
 import { blockLimits } from '#model/limits'
@@ -9,6 +8,7 @@ import DurationField from '#web/shared/ui/DurationField.vue'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
+import SelectField from '#web/shared/ui/SelectField.vue'
 
 const props = defineProps<{ resolved: ResolvedRest }>()
 const { setFields } = usePlan()
@@ -24,15 +24,11 @@ const positions = basePositionsInOrder.map((value) => ({ value, words: basePosit
   <slot name="cautions" />
   <Part title="Stillness">
     <DurationField label="Time" large :seconds="resolved.block.s" :limits="blockLimits" @change="set({ s: $event })" />
-    <span id="rest-position" class="label">Position</span>
-    <Select
-      fluid
-      aria-labelledby="rest-position"
-      :model-value="resolved.toPosition"
+    <SelectField
+      label="Position"
+      :value="resolved.toPosition"
       :options="positions"
-      option-label="words"
-      option-value="value"
-      @update:model-value="set({ basePosition: $event })"
+      @change="set({ basePosition: $event })"
     />
     <label for="rest-text">Words</label>
     <InputText
@@ -47,12 +43,13 @@ const positions = basePositionsInOrder.map((value) => ({ value, words: basePosit
 </template>
 
 <style scoped>
+.select-field {
+  margin-top: 8px;
+}
 .sub,
-.label,
 label {
   color: var(--ink-soft);
 }
-.label,
 label {
   display: block;
   font-size: 14px;

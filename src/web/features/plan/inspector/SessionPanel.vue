@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
-import Select from 'primevue/select'
 import Textarea from 'primevue/textarea'
 import { computed } from 'vue'
 import type { Session } from '#model/session'
@@ -19,6 +18,7 @@ import { textOf } from '#web/shared/ui/text-of.ts'
 import SettingsRefused from '#web/shared/settings/SettingsRefused.vue'
 import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
 import NameField from '#web/shared/ui/NameField.vue'
+import SelectField from '#web/shared/ui/SelectField.vue'
 
 const props = defineProps<{ session: Session }>()
 const hasBreath = computed(() =>
@@ -47,46 +47,30 @@ const print = () => {
       :limits="sessionLimits"
       @change="set({ lengthS: $event }, 'change the length')"
     />
-    <span id="session-practice" class="label">Practice</span>
-    <Select
-      aria-labelledby="session-practice"
-      fluid
-      :model-value="session.practice"
+    <SelectField
+      label="Practice"
+      :value="session.practice"
       :options="practiceChoices"
-      option-label="words"
-      option-value="value"
-      @update:model-value="set({ practice: $event }, 'change the practice')"
+      @change="set({ practice: $event }, 'change the practice')"
     />
-    <span id="session-level" class="label">Level of the class</span>
-    <Select
-      aria-labelledby="session-level"
-      fluid
-      :model-value="session.level"
+    <SelectField
+      label="Level of the class"
+      :value="session.level"
       :options="levelChoices"
-      option-label="words"
-      option-value="value"
-      @update:model-value="set({ level: $event }, 'change the level')"
+      @change="set({ level: $event }, 'change the level')"
     />
-    <span id="session-setting" class="label">Held</span>
-    <Select
-      aria-labelledby="session-setting"
-      fluid
-      :model-value="session.setting ?? 'room'"
+    <SelectField
+      label="Held"
+      :value="session.setting ?? 'room'"
       :options="settingChoices"
-      option-label="words"
-      option-value="value"
-      @update:model-value="set({ setting: $event }, 'change where it is held')"
+      @change="set({ setting: $event }, 'change where it is held')"
     />
     <template v-if="hasBreath">
-      <span id="session-stage" class="label">Stage of breath work</span>
-      <Select
-        aria-labelledby="session-stage"
-        fluid
-        :model-value="session.stage ?? 2"
+      <SelectField
+        label="Stage of breath work"
+        :value="session.stage ?? 2"
         :options="stageChoices(session.stage, settings.sixthStage)"
-        option-label="words"
-        option-value="value"
-        @update:model-value="set({ stage: $event }, 'change the stage of breath work')"
+        @change="set({ stage: $event }, 'change the stage of breath work')"
       />
       <label v-if="(session.stage ?? 2) >= 5" class="tick" for="sixth-stage">
         <Checkbox v-model="settings.sixthStage" input-id="sixth-stage" binary />Offer stage 6: led with at most four
@@ -115,12 +99,14 @@ const print = () => {
 </template>
 
 <style scoped>
+.select-field {
+  margin-top: 8px;
+}
 .eyebrow {
   font-size: 14px;
   color: var(--ink-soft);
 }
-label,
-.label {
+label {
   display: block;
   font-size: 14px;
   color: var(--ink-soft);
