@@ -56,6 +56,14 @@ test('a round is told by its counts, its length and how many breaths a minute; a
     'one round, 16 counts of 1 s · 7.5 breaths a minute',
   )
   expect(roundWords(resolved({ kind: 'natural', id: 'q', s: 90 }))).toBe('1:30')
+  const sloped = resolved({
+    kind: 'rounds',
+    id: 's',
+    techniqueId: 'even-breath',
+    amount: { sets: 3, roundsPerSet: 2 },
+    slope: { part: 'out', byHalf: 2, everySets: 1, to: 10 },
+  })
+  expect(roundWords(sloped).replace(/[\u2000-\u202f]/g, ' ')).toContain('set by set 4 : 4, 4 : 5, 4 : 4')
 })
 
 test('a section stands on the scale by its sets, rests, held breaths and strokes, as long as it is', () => {

@@ -1,5 +1,5 @@
-import { roundSecondsText, sectionFacts } from '#core/breath'
-import type { ResolvedSection } from '#core/breath'
+import { patternText, roundSecondsText, sectionFacts } from '#core/breath'
+import type { ResolvedRounds, ResolvedSection } from '#core/breath'
 import { counted } from '#words/text'
 import { sectionLength } from '#words/sections'
 
@@ -11,5 +11,10 @@ export function roundWords(section: ResolvedSection): string {
   const { steepest } = sectionFacts(section)
   const perMinute = steepest === undefined ? '' : ` · ${(Math.round(steepest * 10) / 10).toString()} breaths a minute`
   const round = `one round, ${counted(counts, 'count')} of ${String(pace.num / pace.den / 1000)} s`
-  return list.length > 2 ? `${round}${perMinute}` : `${round}, ${roundSecondsText(pattern, pace)} s${perMinute}`
+  const one = list.length > 2 ? round : `${round}, ${roundSecondsText(pattern, pace)} s`
+  return `${one}${perMinute}${slopeText(section)}`
 }
+
+/** The counts of each set where they change from set to set; the drawing has the first. */
+const slopeText = ({ section, sets }: ResolvedRounds): string =>
+  section.slope ? ` · set by set ${sets.map(({ pattern }) => patternText(pattern)).join(', ')}` : ''
