@@ -1,7 +1,7 @@
 import type { ResolvedSection } from '#core/breath'
 import type { Resolved } from '#core/session'
 import type { FoundHere, Rule } from '../rule.ts'
-import { holdsBreath } from './strong-breath.ts'
+import { holdsBreath, holdsInRounds } from './strong-breath.ts'
 
 /** A retention or strokes in a class of people who were not all asked what speaks against it [breath book 5]. */
 export const holdUnasked: Rule<'HOLD_UNASKED'> = {
@@ -30,7 +30,4 @@ function inBlock(resolved: Resolved): FoundHere<'HOLD_UNASKED'>[] {
 }
 
 const wantsAsking = (section: ResolvedSection): boolean =>
-  section.kind === 'retention' ||
-  section.kind === 'strokes' ||
-  (section.kind === 'rounds' &&
-    [section.pattern, ...section.sets.map(({ pattern }) => pattern)].some((one) => holdsBreath(one, section.pace)))
+  section.kind === 'retention' || section.kind === 'strokes' || (section.kind === 'rounds' && holdsInRounds(section))

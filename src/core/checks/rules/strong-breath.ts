@@ -1,5 +1,5 @@
 import { boundaryMs } from '#core/breath'
-import type { ResolvedSection } from '#core/breath'
+import type { ResolvedRounds, ResolvedSection } from '#core/breath'
 import type { Pace, Pattern } from '#model/breath'
 import type { BasePosition } from '#model/common'
 import type { ResolvedBreath } from '#core/session'
@@ -15,6 +15,10 @@ export function holdsBreath({ full, empty }: Pattern, pace: Pace): boolean {
   return longest > mostUnheld.halfCounts || boundaryMs(longest, pace) > mostUnheld.ms
 }
 
+/** Whether the breath is held so long in any set of counted rounds. */
+export const holdsInRounds = ({ pattern, pace, sets }: ResolvedRounds): boolean =>
+  [pattern, ...sets.map((set) => set.pattern)].some((one) => holdsBreath(one, pace))
+
 /** Whether a section is strong breath work: what is held, locked or stroked, and techniques that are [cautions 3]. */
 export function isStrong(section: ResolvedSection): boolean {
   switch (section.kind) {
@@ -25,11 +29,8 @@ export function isStrong(section: ResolvedSection): boolean {
     case 'lesson':
     case 'uncounted':
       return section.technique?.strong ?? false
-    case 'rounds': {
-      const { technique, locks, pace, pattern, sets } = section
-      const isHeld = [pattern, ...sets.map((set) => set.pattern)].some((one) => holdsBreath(one, pace))
-      return technique.strong || locks !== undefined || isHeld
-    }
+    case 'rounds':
+      return section.technique.strong || section.locks !== undefined || holdsInRounds(section)
   }
 }
 

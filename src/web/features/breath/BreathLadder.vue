@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import MultiSelect from 'primevue/multiselect'
-import Select from 'primevue/select'
 import { computed, useTemplateRef, watch } from 'vue'
 import { answersBefore } from '#model/answers'
 import { answersIn } from '#core/session'
 import { stepChoices, stepWords } from '#words/ladder'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import NumberField from '#web/shared/ui/NumberField.vue'
+import SelectField from '#web/shared/ui/SelectField.vue'
 import { coursePicture, typedCourseOf } from './ladder-course.ts'
 import type { TypedCourse } from './ladder-course.ts'
 import { useBreath } from './use-breath.ts'
@@ -25,7 +25,12 @@ const set = (change: Partial<TypedCourse>): void => {
 const threePartBreath = computed(
   () => (document.value && answersIn(document.value, own.catalog)?.threePartBreath) ?? answersBefore.threePartBreath,
 )
-const picture = computed(() => coursePicture(typed.value, own.catalog.techniques, threePartBreath.value))
+const picture = computed(() =>
+  coursePicture(typed.value, own.catalog.techniques, {
+    threePartBreath: threePartBreath.value,
+    stage: document.value?.stage ?? 1,
+  }),
+)
 const columns = computed(() => picture.value.columns)
 const highest = computed(() =>
   Math.max(8, ...columns.value.map(({ counted }) => (counted ? counted.inhale + counted.exhale : 0))),
@@ -66,17 +71,13 @@ const percent = (halves: number): string => `${(halves / highest.value) * 100}%`
     </header>
     <p v-if="lessonHere" class="lesson">{{ lessonHere }}</p>
     <div class="asks">
-      <label class="field two"
-        >Begins at step
-        <Select
-          :model-value="typed.startStep"
-          fluid
-          aria-label="Begins at step"
-          :options="stepChoices"
-          option-label="words"
-          option-value="value"
-          @update:model-value="set({ startStep: $event })"
-      /></label>
+      <SelectField
+        class="two"
+        label="Begins at step"
+        :value="typed.startStep"
+        :options="stepChoices"
+        @change="set({ startStep: $event })"
+      />
       <NumberField label="Weeks" :value="typed.weeks" :least="1" :most="104" @change="set({ weeks: $event })" />
       <NumberField
         label="Practices a week"

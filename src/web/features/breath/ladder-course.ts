@@ -51,16 +51,26 @@ export interface CoursePicture {
   readonly bands: readonly LessonBand[]
 }
 
+/** What the session says of its class: where its school has three-part breath, and its stage of breath work. */
+interface Class {
+  readonly threePartBreath: Answers['threePartBreath']
+  readonly stage: number
+}
+
+/** A ladder goes to this stage; further only where the teacher set a further one by hand [breath book 4]. */
+const usualTopStage = 3
+
 /** The weeks of a typed course, and its techniques with the weeks they are learned in; nothing where it cannot be climbed. */
 export function coursePicture(
   typed: TypedCourse,
   techniques: ReadonlyMap<string, Technique>,
-  threePartBreath: Answers['threePartBreath'],
+  { threePartBreath, stage }: Class,
 ): CoursePicture {
   const learned = typed.learned.flatMap((id) => techniques.get(id) ?? [])
   const made = course({
     ...typed,
     threePartBreath,
+    topStage: Math.max(stage, usualTopStage),
     learned: learned.map(({ id, lessons }) => ({ techniqueId: id, lessons: lessons.length })),
   })
   const columns = made.ok ? made.value.map(columnOf) : []
