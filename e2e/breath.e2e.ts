@@ -197,6 +197,12 @@ test('a block is heard from any of its sections at its pace, with what was chose
   await page.getByRole('button', { name: 'Stop' }).click()
   await expect(page.getByRole('button', { name: 'Hear it from here' })).toBeVisible()
   expect(await asked()).toEqual([])
+  // One thing sounds at a time: a count that is tapped ends what is heard.
+  await page.getByRole('button', { name: 'Hear it from here' }).click()
+  await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible()
+  await page.getByRole('button', { name: 'Tap a count' }).click()
+  await expect(page.getByRole('button', { name: 'Hear it from here' })).toBeVisible()
+  await expect.poll(async () => (await asked()).map(({ kind }) => kind)).toEqual(['wood', 'wood', 'wood', 'wood'])
   await page.reload()
   await expect(page.getByRole('combobox', { name: 'Inhale' })).toHaveText('a tone that rises')
 })

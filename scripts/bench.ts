@@ -12,7 +12,7 @@ import { buildPages, pagesFolder } from './shared/pages.ts'
 import { runScript } from './shared/serve.ts'
 
 async function benchPages(): Promise<void> {
-  ensureChromium()
+  await ensureChromium()
   await buildPages()
   const folder = mkdtempSync(join(tmpdir(), 'zovrin-bench-'))
   const file = join(folder, 'bench.sqlite')

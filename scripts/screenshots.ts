@@ -119,7 +119,7 @@ const thursdayEvening = (startMs: number): string => `
 `
 
 runScript(async () => {
-  ensureChromium()
+  await ensureChromium()
   await buildPages()
   const folder = mkdtempSync(join(tmpdir(), 'zovrin-pictures-'))
   const { file } = await prepareDemo(folder, { now: () => thursday })

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureChromium } from './shared/chromium.ts'
@@ -12,11 +12,26 @@ interface Counted {
   readonly failed: number
 }
 
-/** Runs a part with its output shown; true when it ended well. */
+const pathOf = (program: string): string => join(rootFolder, 'node_modules', '.bin', program)
+
+/** Runs a part with its output shown as it comes; true when it ended well. */
 function part(name: string, program: string, args: readonly string[]): boolean {
   console.log(`\n— ${name}`)
-  const path = join(rootFolder, 'node_modules', '.bin', program)
-  return spawnSync(path, args, { cwd: rootFolder, stdio: 'inherit' }).status === 0
+  return spawnSync(pathOf(program), args, { cwd: rootFolder, stdio: 'inherit' }).status === 0
+}
+
+/** The same beside others, each of which needs one core: its output is shown when it has ended. */
+function partBeside(name: string, program: string, args: readonly string[]): Promise<boolean> {
+  return new Promise((ended, failed) => {
+    const run = spawn(pathOf(program), args, { cwd: rootFolder, stdio: ['ignore', 'pipe', 'pipe'] })
+    const shown: Buffer[] = []
+    for (const stream of [run.stdout, run.stderr]) stream.on('data', (piece: Buffer) => shown.push(piece))
+    run.on('error', failed)
+    run.on('close', (code) => {
+      console.log(`\n— ${name}\n${Buffer.concat(shown).toString()}`)
+      ended(code === 0)
+    })
+  })
 }
 
 function readResult(file: string): unknown {
@@ -48,10 +63,12 @@ runScript(async () => {
   const startedMs = performance.now()
   rmSync(results, { recursive: true, force: true })
   mkdirSync(results, { recursive: true })
-  ensureChromium()
-  const style = part('style', 'prettier', ['--check', '--log-level', 'warn', '.'])
-  const lint = part('lint', 'eslint', ['.', '--max-warnings', '0'])
-  const types = part('types', 'vue-tsc', ['-b'])
+  const [style, lint, types] = await Promise.all([
+    partBeside('style', 'prettier', ['--check', '--log-level', 'warn', '.']),
+    partBeside('lint', 'eslint', ['.', '--max-warnings', '0']),
+    partBeside('types', 'vue-tsc', ['-b']),
+    ensureChromium(),
+  ])
   const unit = part('unit tests', 'jest', ['--json', `--outputFile=${join(results, 'unit.json')}`])
   const counted = unitCount()
   await buildPages()

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process'
+import { spawn } from 'node:child_process'
 import { existsSync } from 'node:fs'
 
 /** Where Debian puts its Chromiums. The one without a window loads a page in two thirds of the other's time. */
@@ -14,16 +14,27 @@ export const pictureChromiumPath = (): string =>
 
 export const chromiumArguments = ['--no-sandbox', '--disable-background-networking']
 
+/** Runs to its end, however that is: whether there is a Chromium is looked at after it. */
+const aptGet = (...args: string[]): Promise<void> =>
+  new Promise((done) => {
+    const quiet = { stdio: 'ignore' as const, env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }
+    const run = spawn('apt-get', args, quiet)
+    run.on('error', () => {
+      done()
+    })
+    run.on('exit', () => {
+      done()
+    })
+  })
+
 /** Makes sure there is a Chromium, from Debian's packages where the user may; else throws what to run. */
-export function ensureChromium(): void {
+export async function ensureChromium(): Promise<void> {
   if (process.env['ZOVRIN_CHROMIUM'] === undefined && !existsSync(debians[0]) && process.getuid?.() === 0) {
     console.log('Installing Chromium from Debian’s packages.')
-    const quiet = { stdio: 'ignore' as const, env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }
-    spawnSync('apt-get', ['update'], quiet)
-    spawnSync('apt-get', ['install', '-y', '--no-install-recommends', 'chromium-headless-shell'], quiet)
+    await aptGet('update')
+    await aptGet('install', '-y', '--no-install-recommends', 'chromium-headless-shell')
     // A Debian that does not have it yet.
-    if (!existsSync(chromiumPath()))
-      spawnSync('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], quiet)
+    if (!existsSync(chromiumPath())) await aptGet('install', '-y', '--no-install-recommends', 'chromium')
   }
   if (!existsSync(chromiumPath())) {
     throw new Error(

@@ -1,8 +1,9 @@
 import type { LeadEvent, LedClass, LedPlan, Visit } from '#model/led-class'
+import { roundsThatFit } from '#core/breath'
 import type { Milliseconds } from '#core/units'
 import { visitsOf } from './meant-and-done.ts'
 
-/** The counted breath of one block: what was meant, what was done, whether it was left free. */
+/** The counted breath of one block, or over a hold: what was meant, what was done, whether it was left free. */
 export interface BreathRow {
   readonly blockId: string
   readonly plannedRounds: number
@@ -20,11 +21,7 @@ export interface BreathRow {
  * the longest held breath does, whatever became of the attempt.
  */
 export function breathDone(plan: LedPlan, visits: readonly Visit[], events: readonly LeadEvent[]): BreathRow[] {
-  const planned = new Map<string, number>()
-  for (const { blockId, doing } of plan.segments)
-    if (doing.kind === 'breath' && doing.part === 'counted')
-      planned.set(blockId, (planned.get(blockId) ?? 0) + doing.rounds)
-  return [...planned].map(([blockId, plannedRounds]) => {
+  return [...roundsPlanned(plan, visits)].map(([blockId, plannedRounds]) => {
     const its = visits.filter((visit) => visit.blockId === blockId)
     const rounds = its.reduce((sum, { rounds: done = 0, again }) => sum + (again ? 0 : done), 0)
     const freed = freedIn(its, events) ?? (rounds === 0 ? stoppedBefore(its, events) : undefined)
@@ -36,6 +33,25 @@ export function breathDone(plan: LedPlan, visits: readonly Visit[], events: read
       ...(freed ? { freed } : {}),
     }
   })
+}
+
+/** Rounds that are planned of each block; over a hold only where its visits tell of any: older ones do not. */
+function roundsPlanned(plan: LedPlan, visits: readonly Visit[]): ReadonlyMap<string, number> {
+  const planned = new Map<string, number>()
+  const add = (blockId: string, rounds: number) => planned.set(blockId, (planned.get(blockId) ?? 0) + rounds)
+  const told = new Set(visits.flatMap(({ blockId, rounds }) => (rounds === undefined ? [] : [blockId])))
+  const sides = new Map<string, { readonly blockId: string; lengthMs: Milliseconds }>()
+  for (const { blockId, side, doing, lengthMs } of plan.segments) {
+    if (doing.kind === 'breath' && doing.part === 'counted') add(blockId, doing.rounds)
+    if (doing.kind !== 'hold' || !plan.over[blockId] || !told.has(blockId)) continue
+    const key = `${blockId} ${String(side)}`
+    sides.set(key, { blockId, lengthMs: (sides.get(key)?.lengthMs ?? 0) + lengthMs })
+  }
+  for (const { blockId, lengthMs } of sides.values()) {
+    const over = plan.over[blockId]
+    if (over) add(blockId, Math.min(over.rounds ?? Infinity, roundsThatFit(lengthMs, over.pattern, over.pace)))
+  }
+  return planned
 }
 
 /** The stop sign before a block of which nothing was counted, unless counting was asked for again in between. */

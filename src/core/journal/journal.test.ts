@@ -87,3 +87,23 @@ test('a block that stood as natural breath after a stop sign says so', () => {
   expect(done([stop, again])[1]).toMatchObject({ rounds: done([])[1]?.rounds })
   expect(done([stop, again])[1]?.freed).toBeUndefined()
 })
+
+test('a breath over a hold has a row, where the record tells of its rounds', () => {
+  const over = leadPlan(
+    orThrow(
+      compileTimeline(
+        aSession([aHold('deer', { hold: { holdS: 60 }, times, cues: [], breathOver: { techniqueId: 'long-exhale' } })]),
+        shippedCatalog,
+      ),
+    ),
+    {},
+  )
+  const { visits } = fold(over, [], 9_000_000)
+  expect(breathDone(over, visits, [])).toEqual([{ blockId: 'deer', plannedRounds: 12, rounds: 12, longestHeldMs: 0 }])
+  const log: LeadEvent[] = [{ type: 'freely', atMs: 40_000 }]
+  expect(breathDone(over, fold(over, log, 9_000_000).visits, log)).toEqual([
+    { blockId: 'deer', plannedRounds: 12, rounds: 3, longestHeldMs: 0, freed: { atMs: 40_000, by: 'freely' } },
+  ])
+  const older = visits.map(({ rounds: _, ...visit }) => visit)
+  expect(breathDone(over, older, [])).toEqual([])
+})

@@ -5,6 +5,7 @@ import { breathNow } from './breath-now.ts'
 import { atTick, countedRun, roundAt } from './counted-run.ts'
 import type { LeadPlan, LeadSegment } from './lead-plan.ts'
 import type { LeadEventType, LeadState } from './lead-state.ts'
+import { roundsKept } from './done-over.ts'
 import { freely } from './freely.ts'
 import { nextInhaleMs } from './next-inhale.ts'
 import { secondsOf } from './plan-index.ts'
@@ -77,13 +78,14 @@ function resume(plan: LeadPlan, state: LeadState, atMs: Milliseconds): LeadState
   const on = { ...state, pause: null, pauses }
   const here = segmentOf(plan, state)
   if (state.pause.kind !== 'hold' || !here || plan.over[here.blockId] === undefined) return on
-  return { ...on, overFromMs: atMs + naturalAgainMs }
+  return { ...on, overRounds: roundsKept(plan, state, atMs).overRounds, overFromMs: atMs + naturalAgainMs }
 }
 
 /** While paused in a hold: it ends now, with the time they stayed. */
 function theyComeOut(plan: LeadPlan, state: LeadState, atMs: Milliseconds): LeadState {
   if (state.pause?.kind !== 'hold') return state
-  return endAt(plan, state, { ...state, pause: null }, partEnd(plan, state.index), atMs)
+  const out = { ...roundsKept(plan, state, atMs), pause: null, overFromMs: atMs }
+  return endAt(plan, state, out, partEnd(plan, state.index), atMs)
 }
 
 /** Half a minute more: of this hold and so of the other side, or of natural breath after counted work. */

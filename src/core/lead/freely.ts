@@ -1,4 +1,5 @@
 import type { Milliseconds } from '#core/units'
+import { roundsKept } from './done-over.ts'
 import type { LeadPlan } from './lead-plan.ts'
 import type { LeadState } from './lead-state.ts'
 import { blockEnd, currentEndMs, enter, isCounted, isTrailing, lengthOf, segmentOf } from './run.ts'
@@ -23,7 +24,8 @@ export function leaveFree(plan: LeadPlan, state: LeadState, atMs: Milliseconds, 
     ...state,
     freely: state.freely.includes(here.blockId) ? state.freely : [...state.freely, here.blockId],
   }
-  if (here.doing.kind === 'hold') return plan.over[here.blockId] ? freed : state
+  if (here.doing.kind === 'hold')
+    return plan.over[here.blockId] ? { ...freed, overRounds: roundsKept(plan, state, atMs).overRounds } : state
   if (here.doing.kind !== 'breath' && !isCounted(here)) return state
   const to = blockEnd(plan, going.index)
   let leftMs = Math.max(0, currentEndMs(going) - atMs)

@@ -45,6 +45,8 @@ export interface LeadState {
   readonly quietUntilMs: Milliseconds
   /** Where a breath over this hold side counts from. */
   readonly overFromMs: Milliseconds
+  /** Rounds of it that were done in this segment before it began to count anew. */
+  readonly overRounds: number
   /** Blocks in which the teacher chose natural breath to the end. */
   readonly freely: readonly string[]
   /** What is still counted: all as planned; after a stop sign nothing; counted again, only what neither holds nor strokes. */

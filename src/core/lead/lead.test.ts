@@ -258,3 +258,21 @@ test('the closing is led step by step to its end', () => {
   expect(stageOf(closing, at(closing, 10))).toMatchObject({ leftMs: 50_000, next: { lengthMs: 30_000 } })
   expect(at(closing, 900).phase).toBe('ended')
 })
+
+test('the rounds of a breath over a hold that were done stand in the record, whatever broke in', () => {
+  const over = planOf(
+    aSession([
+      aHold('sphinx', { hold: { holdS: 120 }, times: plain, cues: [], breathOver: { techniqueId: 'long-exhale' } }),
+    ]),
+  )
+  const done = (...log: Parameters<typeof events>): number =>
+    fold(over, events(...log), 1_000_000).visits.reduce((sum, { rounds = 0, again }) => sum + (again ? 0 : rounds), 0)
+  // 120 s of ten-second rounds.
+  expect(done()).toBe(12)
+  expect(done([47, 'end'])).toBe(4)
+  expect(done([35, 'freely'])).toBe(3)
+  expect(done([35, 'stopCard'])).toBe(3)
+  expect(done([35, 'pause'], [65, 'theyComeOut'])).toBe(3)
+  // Three before the pause; after it 30 s of natural breath, then whole rounds to the end of the hold at 2:25.
+  expect(done([35, 'pause'], [60, 'resume'])).toBe(3 + 5)
+})

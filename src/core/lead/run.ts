@@ -1,5 +1,6 @@
 import type { Milliseconds } from '#core/units'
 import { doneIn } from './done-in.ts'
+import { doneOver } from './done-over.ts'
 import { countedRun } from './counted-run.ts'
 import type { LeadPlan, LeadSegment } from './lead-plan.ts'
 import type { LeadState, Visit } from './lead-state.ts'
@@ -151,6 +152,7 @@ function visitOf(state: LeadState, plan: LeadPlan, endMs: Milliseconds): Visit {
     endMs,
     again: false,
     ...(here && !natural ? doneIn(here.doing, skippedMs, endMs - startMs + skippedMs) : {}),
+    ...doneOver(plan, state, endMs),
   }
 }
 
@@ -170,6 +172,7 @@ export function enter(plan: LeadPlan, state: LeadState, index: number, atMs: Mil
     natural: null,
     rung: index === state.index ? state.rung : {},
     overFromMs: goesOn ? state.overFromMs : atMs,
+    overRounds: 0,
   }
   return state.natural ? entered : matchSides(plan, entered, from)
 }

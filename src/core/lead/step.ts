@@ -27,6 +27,7 @@ export const beginLead = (plan: LeadPlan): LeadState => ({
   bells: 0,
   quietUntilMs: 0,
   overFromMs: 0,
+  overRounds: 0,
   freely: [],
   counting: 'all',
   stoppedMs: null,

@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { useIntervalFn } from '@vueuse/core'
-import { computed, shallowRef, watch } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { countText, steadinessWords } from '#words/steadiness'
 import { formatMs } from '#core/units'
 import { ports } from '#web/shared/ports.ts'
@@ -10,7 +10,7 @@ import { useBells } from '#web/shared/lead/use-bells.ts'
 import { countIn, heldCount, overAt, withTap } from './taps.ts'
 import type { Taps } from './taps.ts'
 import TapLine from './TapLine.vue'
-import { useBreath } from './use-breath.ts'
+import { endWith, useBreath } from './use-breath.ts'
 
 /** A steady count to practise with: count along by tapping, then see what the count did. Kept for nobody. */
 const { resolvedSection, sounding } = useBreath()
@@ -61,8 +61,8 @@ function leave(): void {
   bells.silence()
   taps.value = undefined
 }
-watch(sounding, (now) => {
-  if (now === 'heard' && taps.value && !isOver.value) leave()
+endWith('heard', () => {
+  if (!isOver.value) leave()
 })
 /** A held key is one tap. */
 function key(event: KeyboardEvent): void {

@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid'
 import { storeToRefs } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { BreathBlock } from '#model/block'
 import type { Section } from '#model/section'
 import { insertionIndex, withFields, withSection } from '#core/session'
@@ -13,7 +13,19 @@ const sectionAt = ref(0)
 const told = ref('')
 
 /** What plays now: the page has one audio device, so that of a block that is heard and a count that is tapped one ends. */
-const sounding = ref<'heard' | 'tapped'>()
+const sounding = ref<Sounding>()
+type Sounding = 'heard' | 'tapped'
+
+/** Ends what plays as soon as the other is begun, before that sounds. */
+export function endWith(other: Sounding, end: () => void): void {
+  watch(
+    sounding,
+    (now) => {
+      if (now === other) end()
+    },
+    { flush: 'sync' },
+  )
+}
 
 /** The breath work of the open session: the block and the section that are looked at, and every change of them. */
 export function useBreath() {

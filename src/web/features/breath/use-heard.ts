@@ -8,7 +8,7 @@ import { sectionName } from '#words/sections'
 import { useBells } from '#web/shared/lead/use-bells.ts'
 import { ports } from '#web/shared/ports.ts'
 import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
-import { useBreath } from './use-breath.ts'
+import { endWith, useBreath } from './use-breath.ts'
 
 /** The line is drawn anew this often; sounds stand on the audio clock and do not wait for it. */
 const drawEveryMs = 50
@@ -67,9 +67,7 @@ export function useHeard() {
   }
   const ticking = useIntervalFn(look, drawEveryMs, { immediate: false })
   watch(() => settings.breathSounds, schedule)
-  watch(sounding, (now) => {
-    if (now === 'tapped' && heard.value) stop()
-  })
+  endWith('tapped', stop)
   // What is heard is what stands there: a change ends it.
   watch(() => store.document, stop)
 
