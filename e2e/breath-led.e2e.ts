@@ -80,7 +80,7 @@ test('Lead says which section, which place and nostril, and counts a held breath
   await at(60)
   await expect(lit).toContainText('out right')
   await at(140)
-  await expect(lit).toContainText('Natural breath')
+  await expect(lit).toContainText('natural breath')
   await at(204)
   await expect(lit).toContainText('section 4 of 4')
   await expect(lit).toContainText('hold full 8')
