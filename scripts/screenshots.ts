@@ -99,6 +99,11 @@ const pictures: readonly Picture[] = [
         await page.getByLabel(label, { exact: true }).fill('6')
         await page.getByLabel(label, { exact: true }).press('Enter')
       }
+      await page.getByRole('combobox', { name: 'Lessons beside it' }).press('ArrowDown')
+      for (const name of ['Three-part breath', 'Soft throat breath']) await page.getByRole('option', { name }).click()
+      await page.keyboard.press('Escape')
+      await page.getByLabel('Lessons from week', { exact: true }).fill('3')
+      await page.getByLabel('Lessons from week', { exact: true }).press('Enter')
       const weeks = page.getByRole('region', { name: 'The ladder of weeks' }).getByRole('listitem')
       await weeks.last().scrollIntoViewIfNeeded()
     },
