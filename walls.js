@@ -8,6 +8,7 @@ export const coreOrder = [
   'finding',
   'breath',
   'props',
+  'handling',
   'figure',
   'comfort',
   'session',
