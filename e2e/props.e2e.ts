@@ -73,6 +73,26 @@ test('fold, turn, count and kind can be changed; the figure and the heights foll
   await expect(page.getByText('Tried out here')).toHaveCount(0)
 })
 
+test('what changes hands between set-ups stands under the figure, follows what is tried, and opens to its order', async ({
+  page,
+  house,
+}) => {
+  await page.goto(`${house.address}props/sunday-long-rest`)
+  const between = page.getByRole('region', { name: 'Between set-ups' })
+  const row = between.getByRole('row', { name: /Twist over a bolster → Calves on a chair/ })
+  await expect(row).toContainText('1 chair, 1 eye pillow')
+  await expect(between.getByRole('row', { name: /^Whole session/ })).toContainText('trips to where the props lie')
+  await row.getByRole('button').press('Enter')
+  await expect(row.getByRole('button')).toHaveAttribute('aria-expanded', 'true')
+  await expect(between.getByRole('listitem').first()).toHaveText(/^put aside the /)
+  await expect(between.getByRole('listitem').filter({ hasText: 'bring 1 eye pillow to the eyes' })).toHaveCount(1)
+
+  await between.getByRole('button', { name: 'Look at Calves on a chair' }).click()
+  await expect(page.getByRole('heading', { name: 'Calves on a chair', level: 1 })).toBeVisible()
+  await page.getByRole('button', { name: 'Calves on bolsters' }).click()
+  await expect(row).not.toContainText('1 chair')
+})
+
 test('what was tried stays while one looks elsewhere, and goes back to as it was in one step', async ({
   page,
   house,

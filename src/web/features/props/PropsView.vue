@@ -12,6 +12,7 @@ import FigureDrawing from '#web/shared/figures/FigureDrawing.vue'
 import { captionWords } from '#words/measures'
 import SessionAway from '#web/shared/session/SessionAway.vue'
 import SidePane from '#web/shared/ui/SidePane.vue'
+import BetweenSetUps from './BetweenSetUps.vue'
 import PartsPane from './PartsPane.vue'
 import SetUpList from './SetUpList.vue'
 import StatureField from './StatureField.vue'
@@ -160,6 +161,7 @@ const drawerOpen = ref(false)
         <StatureField v-model="statureCm" />
       </footer>
     </section>
+    <BetweenSetUps class="under" />
     <SidePane v-model:open="drawerOpen" label="Under each part" opener="Under each part"
       ><PartsPane v-if="chosen"
     /></SidePane>
@@ -172,7 +174,15 @@ const drawerOpen = ref(false)
   position: relative;
   display: grid;
   grid-template-columns: 218px minmax(0, 1fr) 344px;
+  grid-template-rows: minmax(0, 1fr) auto;
   height: 100%;
+}
+.under {
+  grid-area: 2 / 1 / 3 / 3;
+  max-height: 31vh;
+}
+.props-view:not(.narrow) > :deep(.pane) {
+  grid-area: 1 / 3 / 3 / 4;
 }
 .props-view.narrow {
   grid-template-columns: 200px minmax(0, 1fr);
@@ -182,6 +192,7 @@ const drawerOpen = ref(false)
   flex-direction: column;
   min-height: 0;
   min-width: 0;
+  overflow-y: auto;
   background: var(--ground);
 }
 header {

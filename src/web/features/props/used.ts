@@ -10,6 +10,7 @@ import type { Catalog } from '#core/session'
 export interface Used {
   /** The session's id and the block's: ids of blocks come again in other sessions. */
   readonly key: string
+  readonly blockId: string
   readonly poseId: string
   readonly name: string
   readonly figure: Figure | undefined
@@ -36,6 +37,7 @@ function usedBy(block: Block, sessionId: string, catalog: Catalog): Used | undef
     : []
   return {
     key: `${sessionId} ${block.id}`,
+    blockId: block.id,
     poseId,
     name: block.kind === 'closing' ? 'Final rest' : [pose.names.english, form?.name].filter(Boolean).join(' · '),
     figure: form?.figure ?? pose.figure,

@@ -1,0 +1,45 @@
+import type { SetUpItem } from '#model/set-up'
+import { changeover } from '#core/handling'
+import { orThrow } from '#core/result'
+import { namedFolds } from '#library/prop-kinds'
+import { actionWords, kindsWords, movedWords } from './handling.ts'
+
+const item = (kind: SetUpItem['kind'], under: SetUpItem['under'], rest: Partial<SetUpItem> = {}): SetUpItem => ({
+  id: `${kind} ${String(under)}`,
+  kind,
+  count: 1,
+  under,
+  ...rest,
+})
+const actionsOf = (from: readonly SetUpItem[], to: readonly SetUpItem[]) =>
+  orThrow(changeover({ from, to, level: 'regular' })).actions
+
+test('what is put aside and brought is counted by kind, what is moved is named with where it comes to', () => {
+  const from = [
+    item('rectBolster', 'chest'),
+    item('blanket', 'pelvis', { folds: [...namedFolds.standard] }),
+    item('foamBlock', 'hands', { count: 2 }),
+  ]
+  const to = [
+    item('rectBolster', 'knees'),
+    item('blanket', 'pelvis', { folds: [...namedFolds.narrow] }),
+    item('eyePillow', 'eyes', { lies: 'over' }),
+  ]
+  const actions = actionsOf(from, to)
+  expect(kindsWords(actions, 'aside')).toBe('2 blocks')
+  expect(kindsWords(actions, 'brings')).toBe('1 eye pillow')
+  expect(movedWords(actions)).toBe('blanket refolded at the pelvis, bolster to the knees')
+  expect(actions.map(actionWords)).toEqual([
+    'put aside the block at the hands',
+    'put aside the block at the hands',
+    'refold the blanket at the pelvis, 1 fold',
+    'move the bolster from the chest to the knees',
+    'bring 1 eye pillow to the eyes',
+  ])
+})
+
+test('nothing is a dash', () => {
+  const same = [item('blanket', 'head')]
+  expect(actionsOf(same, same)).toEqual([])
+  expect([kindsWords([], 'aside'), movedWords([])]).toEqual(['—', '—'])
+})

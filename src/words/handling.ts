@@ -1,0 +1,48 @@
+import type { PropKind } from '#model/prop'
+import type { Action } from '#core/handling'
+import { countedProp, partNames, propNames } from './props.ts'
+import { counted } from './text.ts'
+
+/** What is brought or put aside, by kind; a dash for nothing. */
+export function kindsWords(actions: readonly Action[], does: 'brings' | 'aside'): string {
+  const counts = new Map<PropKind, number>()
+  for (const { kind } of actions.filter((action) => action.does === does)) counts.set(kind, (counts.get(kind) ?? 0) + 1)
+  return counts.size === 0 ? '—' : [...counts].map(([kind, count]) => countedProp(kind, count)).join(', ')
+}
+
+const partWords = (part: Action['part']): string => (part === undefined ? '' : partNames[part].toLowerCase())
+
+/** What is moved or refolded, each with where it comes to; a dash for nothing. */
+export function movedWords(actions: readonly Action[]): string {
+  const moved = actions.filter(({ does }) => does === 'moves' || does === 'refolds')
+  return moved.length === 0 ? '—' : moved.map(movedTo).join(', ')
+}
+
+function movedTo({ kind, does, from, to }: Action): string {
+  const { one } = propNames[kind]
+  const where = to === undefined ? '' : from === to ? ` at the ${partWords(to)}` : ` to the ${partWords(to)}`
+  if (does === 'moves') return from === to ? `${one} laid anew${where}` : `${one}${where}`
+  return from === to ? `${one} refolded${where}` : `${one}${where}, refolded`
+}
+
+/** One thing as it is done, in the order it is done. */
+export function actionWords(action: Action): string {
+  const { does, kind, from, to, k = 0 } = action
+  const { one } = propNames[kind]
+  const came = from === undefined ? '' : ` from the ${partWords(from)}`
+  const goes = to === undefined ? '' : ` to the ${partWords(to)}`
+  switch (does) {
+    case 'aside':
+      return `put aside the ${one}${from === undefined ? '' : ` at the ${partWords(from)}`}`
+    case 'brings':
+      return `bring ${countedProp(kind, 1)}${goes}`
+    case 'moves':
+      return from === to ? `lay the ${one} at the ${partWords(to)} anew` : `move the ${one}${came}${goes}`
+    case 'refolds': {
+      const folds = counted(k, 'fold')
+      return from === to
+        ? `refold the ${one} at the ${partWords(to)}, ${folds}`
+        : `refold the ${one}${came}${goes}, ${folds}`
+    }
+  }
+}
