@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { startServer } from '#server/start'
 import { benchBreath } from './bench/breath.ts'
-import { benchBells, benchChecks, benchCore, benchProps, benchScreening } from './bench/core.ts'
+import { benchBells, benchChecks, benchCore, benchHandling, benchProps, benchScreening } from './bench/core.ts'
 import { benchFits } from './bench/fits.ts'
 import { benchJournal, benchUnfinished } from './bench/journal.ts'
 import { benchList, benchLoad, benchPage, benchReload, fill } from './bench/pages.ts'
@@ -40,7 +40,10 @@ function benchTheCore(): void {
 const parts: Readonly<Record<string, () => void | Promise<void>>> = {
   core: benchTheCore,
   breath: benchBreath,
-  props: benchProps,
+  props: () => {
+    benchProps()
+    benchHandling()
+  },
   fits: benchFits,
   journal: async () => {
     benchUnfinished()

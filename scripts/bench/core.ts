@@ -1,5 +1,6 @@
 import type { Person } from '#model/person'
 import { elevation } from '#core/figure'
+import { changeover } from '#core/handling'
 import { findStacks, inventoryFor } from '#core/props'
 import { screen } from '#core/cautions'
 import { checkSession } from '#core/checks'
@@ -163,5 +164,18 @@ export function benchProps(): void {
       ),
     ),
     '< 20 ms',
+  )
+}
+
+/** Every change between the set-ups of twelve pieces and more that ship. */
+export function benchHandling(): void {
+  const large = setUps.filter(({ items }) => items.reduce((sum, { count }) => sum + count, 0) >= 12)
+  const [from, to] = [large[0]?.items ?? [], large[1]?.items ?? []]
+  const pieces = [from, to].map((items) => items.reduce((sum, { count }) => sum + count, 0))
+  const took = times(400, () => changeover({ from, to, level: 'regular' }))
+  report(
+    `changeover (set-ups of ${pieces.join(' and ')} pieces, exact)`,
+    `median ${ms(quantile(took, 0.5))}, p95 ${ms(quantile(took, 0.95))}`,
+    '< 1 ms',
   )
 }

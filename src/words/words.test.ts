@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { orThrow } from '#core/result'
 import type { Refused, Result } from '#core/result'
 import { basePositionsInOrder, basePositionNames } from './positions.ts'
@@ -15,7 +16,7 @@ import { gradeLines } from './cautions.ts'
 import { recordAtEndWords, recordWords, saveWords } from './saving.ts'
 import { numberWords } from './numbers.ts'
 import { durationWords } from './durations.ts'
-import { lengthNumber, lengthText, wallDistanceText } from './lengths.ts'
+import { addingNumbers, lengthNumber, lengthText, wallDistanceText } from './lengths.ts'
 import { momentWords, soundWords } from './cues.ts'
 import { afterRestName, afterRestNames } from './practices.ts'
 import { countWords } from './grades.ts'
@@ -34,6 +35,27 @@ function refusalOf<T>(result: Result<T>): Refused {
 }
 
 describe('lengths', () => {
+  test('lengths on one another add up to what is shown of them all', () => {
+    expect(addingNumbers([13.74, 8.66], 'cm')).toEqual(['13.5', '9'])
+    expect(addingNumbers([13.8, 8.8, 0.1], 'cm')).toEqual(['14', '8.5', '0'])
+    fc.assert(
+      fc.property(fc.array(fc.double({ min: 0, max: 40, noNaN: true }), { maxLength: 8 }), (cms) => {
+        for (const unit of ['cm', 'in'] as const) {
+          const shown = addingNumbers(cms, unit).reduce((sum, one) => sum + Number(one), 0)
+          expect(shown).toBeCloseTo(
+            Number(
+              lengthNumber(
+                cms.reduce((sum, cm) => sum + cm, 0),
+                unit,
+              ),
+            ),
+            6,
+          )
+        }
+      }),
+    )
+  })
+
   test('are told to half a centimetre, or a quarter of an inch, with their unit', () => {
     expect(lengthText(13.74, 'cm')).toBe('13.5 cm')
     expect(lengthText(13.76, 'cm')).toBe('14 cm')

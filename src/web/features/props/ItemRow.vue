@@ -18,15 +18,19 @@ import {
   propNames,
   turnChoices,
 } from '#words/props'
-import { lengthNumber } from '#words/lengths'
 import ItemChoice from './ItemChoice.vue'
 import { useProps } from './use-props.ts'
 import NumberField from '#web/shared/ui/NumberField.vue'
 
 /** One item of a set-up: what it is and how high it comes; opened, its kind, count, fold and turn can be changed. */
-const props = defineProps<{ item: SetUpItem; isOpen: boolean }>()
+const props = defineProps<{
+  item: SetUpItem
+  /** With its unit; absent where it has none. */
+  height: string | undefined
+  isOpen: boolean
+}>()
 const emit = defineEmits<{ toggle: [] }>()
-const { kinds, elevation, unit, change, remove } = useProps()
+const { kinds, elevation, change, remove } = useProps()
 
 const id = useId()
 const everyKind = keysOf(propNames)
@@ -34,11 +38,6 @@ const spec = computed(() => kinds.value[props.item.kind])
 const loaded = computed(
   () => elevation.value?.piles.flatMap(({ pieces }) => pieces).filter(({ itemId }) => itemId === props.item.id) ?? [],
 )
-/** Of two equal piles each has its share. */
-const height = computed(() => {
-  const sum = loaded.value.reduce((all, piece) => all + piece.loaded, 0)
-  return loaded.value.length > 0 ? `${lengthNumber(sum, unit.value)} ${unit.value}` : '—'
-})
 const layers = computed(() => loaded.value[0]?.layer.n ?? 1)
 const detail = computed(() =>
   spec.value.shape === 'sheet' && layers.value > 1 ? `${String(layers.value)} layers` : '',
@@ -102,7 +101,7 @@ const countLabel = computed(() => (props.item.piles === 2 ? 'Both sides together
       <span
         >{{ itemWords(item, spec) }}<small v-if="detail">{{ detail }}</small></span
       >
-      <b>{{ height }}</b>
+      <b>{{ height ?? '—' }}</b>
     </button>
     <div v-if="isOpen" :id="`${id}-parts`" class="parts">
       <ItemChoice label="Kind" :spoken="kindLabel" :value="item.kind" :options="kindChoices" @choose="setKind" />

@@ -7,7 +7,7 @@ import { freeId } from '#core/comfort'
 import { isPlaced } from '#core/props'
 import { mirrorText } from '#core/session'
 import { namedFolds } from '#library/prop-kinds'
-import { lengthText } from '#words/lengths'
+import { addingNumbers, lengthText } from '#words/lengths'
 import { bodyParts, partNames } from '#words/props'
 import ComfortList from './ComfortList.vue'
 import ItemRow from './ItemRow.vue'
@@ -34,10 +34,23 @@ const parts = computed(() => [
     items: items.value.filter((item) => !isPlaced(item)),
   },
 ])
+/** How high each item comes, by its id, so that the items of a heap add up to what the heap is shown to be. */
+const heights = computed(
+  () =>
+    new Map(
+      (elevation.value?.piles ?? []).flatMap(({ pieces }) => {
+        const ids = [...new Set(pieces.map(({ itemId }) => itemId))]
+        const sums = ids.map((id) => pieces.reduce((sum, piece) => sum + (piece.itemId === id ? piece.loaded : 0), 0))
+        const shown = addingNumbers(sums, unit.value)
+        return ids.map((id, at) => [id, `${shown[at] ?? ''} ${unit.value}`] as const)
+      }),
+    ),
+)
 const laid = computed(() => parts.value.filter((part) => part.items.length > 0))
 function sumOf(part: BodyPart): string | undefined {
   const there = elevation.value?.piles.filter((pile) => pile.part === part) ?? []
-  const pieces = there[0]?.pieces.length ?? 0
+  // Heaps beside each other have no height together.
+  const pieces = there.length === 1 ? (there[0]?.pieces.length ?? 0) : 0
   return there[0] && pieces > 1 ? lengthText(there[0].height, unit.value) : undefined
 }
 
@@ -83,6 +96,7 @@ function add(part: BodyPart | null): void {
         v-for="item in there"
         :key="item.id"
         :item="item"
+        :height="heights.get(item.id)"
         :is-open="openId === item.id"
         @toggle="openId = openId === item.id ? undefined : item.id"
       />
