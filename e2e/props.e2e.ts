@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, test } from './fixtures.ts'
+import { expect, saved, test } from './fixtures.ts'
 
 const figure = (page: Page) => page.getByRole('img', { name: /person of/ })
 const list = (page: Page) => page.getByRole('navigation', { name: 'Set-ups of the session' })
@@ -91,6 +91,20 @@ test('what changes hands between set-ups stands under the figure, follows what i
   await expect(page.getByRole('heading', { name: 'Calves on a chair', level: 1 })).toBeVisible()
   await page.getByRole('button', { name: 'Calves on bolsters' }).click()
   await expect(row).not.toContainText('1 chair')
+})
+
+test('a class with what a house has is planned in one choice', async ({ page, house }) => {
+  await page.goto(`${house.address}plan/sunday-long-rest`)
+  await page.getByRole('combobox', { name: 'Set up with' }).click()
+  await page.getByRole('option', { name: 'what a house has' }).click()
+  await saved(page)
+  expect(await house.session('sunday-long-rest')).toMatchObject({ extent: 'household' })
+  await page.getByRole('navigation', { name: 'Views of the session' }).getByRole('link', { name: 'Set-ups' }).click()
+  const ofHouse = page.getByRole('button', { name: 'With what a house has' })
+  for (const name of [/^Wide-knee fold/, /^Inclined rest/, /^Twist over a bolster/]) {
+    await list(page).getByRole('button', { name }).click()
+    await expect(ofHouse).toHaveAttribute('aria-pressed', 'true')
+  }
 })
 
 test('what was tried stays while one looks elsewhere, and goes back to as it was in one step', async ({

@@ -1,3 +1,4 @@
+export { learnedSeconds } from './learned-seconds.ts'
 export { breathDone, breathOf } from './breath-done.ts'
 export type { BreathRow } from './breath-done.ts'
 export { meantAndDone, visitsOf } from './meant-and-done.ts'

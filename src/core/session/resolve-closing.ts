@@ -31,7 +31,7 @@ export function resolveClosing(block: ClosingBlock, index: number, walk: Walk): 
     ...changeTo(block, walk, 'supine'),
     finalRestS: step(block.finalRestS, finalRestFloorS(lengthS, ceilingS)),
     ceilingS,
-    setUp: setUpOf(block, walk.catalog),
+    setUp: setUpOf(block, walk.catalog, walk.session),
     comingOutS: step(block.comingOutS, comingUp.comingOutS),
     rollS: step(block.rollS, comingUp.rollS),
     sittingUpS: step(block.sittingUpS, comingUp.sittingUpS),

@@ -46,7 +46,7 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
   if (!breathOver.ok) return breathOver
   const answers = applicable(answersOf(block, walk, own?.answers), base)
   const form = formOf(base, variant, answers, walk.wording.roll)
-  const setUp = setUpOf(block, catalog)
+  const setUp = setUpOf(block, catalog, walk.session)
   const pose = takingWhat(setUp, variant, practisedAs(form.pose, variant, walk.session.practice))
   const learned = own ? undefined : catalog.learned.get(pose.id)
   const sides: readonly HoldSide[] = pose.sides ? sideOrder(block, walk, answers) : ['both']

@@ -29,6 +29,25 @@ describe('the set-up of a block', () => {
     })
   })
 
+  test('is the one for how much the session takes: all in a room, what a house has elsewhere, or as it says', () => {
+    const extent = (session: Partial<Session>) => {
+      const setUp = setUpIn({ ...aSession([aHold(poseId)]), ...session })?.value
+      return setUp && 'extent' in setUp ? setUp.extent : undefined
+    }
+    expect(extent({})).toBe('full')
+    expect(extent({ extent: 'few' })).toBe('few')
+    expect(extent({ setting: 'home' })).toBe('household')
+    expect(extent({ setting: 'online' })).toBe('household')
+    expect(extent({ setting: 'home', extent: 'full' })).toBe('full')
+    expect(setUpIn({ ...aSession([aClosing()]), extent: 'household' })?.value).toMatchObject({ extent: 'household' })
+  })
+
+  test('where a pose has no set-up of that extent is the next fuller one', () => {
+    const onlyFull = new Map(shippedCatalog.setUps).set(poseId, full ? [full] : [])
+    const session = { ...aSession([aHold(poseId)]), extent: 'household' as const }
+    expect(setUpIn(session, { ...shippedCatalog, setUps: onlyFull })?.value).toEqual(full)
+  })
+
   test('is the usual one where the one it names is gone', () => {
     expect(setUpIn(aSession([aHold(poseId, { setUpId: 'gone' })]))).toEqual({ value: full, from: 'shipped' })
   })

@@ -1,6 +1,7 @@
 import type { BreathBlock, ClosingBlock, HoldBlock, RestBlock } from '#model/block'
 import type { Pose } from '#model/pose'
 import type { PropKind } from '#model/prop'
+import type { Session } from '#model/session'
 import type { SetUp, SetUpItem } from '#model/set-up'
 import type { Catalog } from './catalog.ts'
 import type { SetUpInUse, Sourced } from './resolved.ts'
@@ -35,8 +36,30 @@ function withOriginals(poseId: string, ownPoses: Shelf['ownPoses'], before: read
 export const fullOf = (all: readonly SetUp[]): SetUp | undefined =>
   all.find(({ extent }) => extent === 'full') ?? all[0]
 
-/** A block's set-up, first found wins: its own items, the one it names, the full one of the pose; undefined without any. */
-export function setUpOf(block: HoldBlock | ClosingBlock, catalog: Shelf): Sourced<SetUpInUse> | undefined {
+/** How much the set-ups of a session take: as it says, else all there is, and at home or online what a house has [settled A21]. */
+export const extentOf = ({ extent, setting = 'room' }: Pick<Session, 'extent' | 'setting'>): SetUp['extent'] =>
+  extent ?? (setting === 'room' ? 'full' : 'household')
+
+/** What stands in, in this order, where a pose has no set-up of an extent. */
+const standsIn: Readonly<Record<SetUp['extent'], readonly SetUp['extent'][]>> = {
+  full: ['full'],
+  few: ['few', 'full'],
+  household: ['household', 'few', 'full'],
+}
+
+/** Of some set-ups the one for an extent. */
+const usualOf = (all: readonly SetUp[], extent: SetUp['extent']): SetUp | undefined =>
+  standsIn[extent].flatMap((wanted) => all.find((setUp) => setUp.extent === wanted) ?? [])[0] ?? all[0]
+
+/**
+ * A block's set-up, first found wins: its own items, the one it names, that of the pose for the session's extent;
+ * undefined without any.
+ */
+export function setUpOf(
+  block: HoldBlock | ClosingBlock,
+  catalog: Shelf,
+  session: Pick<Session, 'extent' | 'setting'>,
+): Sourced<SetUpInUse> | undefined {
   const { setUpId, setUpItems } = block
   const { poseId, variantId }: Partial<HoldBlock> & Pick<HoldBlock, 'poseId'> =
     block.kind === 'hold' ? block : { poseId: finalRestPose }
@@ -44,8 +67,8 @@ export function setUpOf(block: HoldBlock | ClosingBlock, catalog: Shelf): Source
   const all = setUpsFor(catalog, poseId, variantId)
   const asked = setUpId === undefined ? undefined : all.find(({ id }) => id === setUpId)
   if (asked) return { value: asked, from: 'block' }
-  const full = fullOf(all)
-  return full && { value: full, from: 'shipped' }
+  const usual = usualOf(all, extentOf(session))
+  return usual && { value: usual, from: 'shipped' }
 }
 
 /** The set-up of breath work or a rest: its own items or the one it names; there is no usual one [settled A10]. */

@@ -3,7 +3,7 @@ import type { BasePosition } from '#model/common'
 import type { Figure } from '#model/figure'
 import type { Session } from '#model/session'
 import type { SetUp } from '#model/set-up'
-import { finalRestPose, poseIn, setUpsFor } from '#core/session'
+import { finalRestPose, poseIn, setUpOf, setUpsFor } from '#core/session'
 import type { Catalog } from '#core/session'
 
 /** One set-up of the session: where it is used, and the ways it can be done. */
@@ -17,15 +17,15 @@ export interface Used {
   readonly withoutProps: string
   readonly base: BasePosition
   readonly choices: readonly SetUp[]
-  /** The one the session names. */
+  /** The one the session names, else that of its extent. */
   readonly wanted: string | undefined
 }
 
 /** Everything in a session that is set up, in its order. */
-export const usedIn = ({ id, blocks }: Session, catalog: Catalog): readonly Used[] =>
-  blocks.flatMap((block) => usedBy(block, id, catalog) ?? [])
+export const usedIn = (session: Session, catalog: Catalog): readonly Used[] =>
+  session.blocks.flatMap((block) => usedBy(block, session, catalog) ?? [])
 
-function usedBy(block: Block, sessionId: string, catalog: Catalog): Used | undefined {
+function usedBy(block: Block, session: Session, catalog: Catalog): Used | undefined {
   if (block.kind !== 'hold' && block.kind !== 'closing') return undefined
   const poseId = block.kind === 'hold' ? block.poseId : finalRestPose
   const pose = poseIn(catalog, poseId)
@@ -35,15 +35,17 @@ function usedBy(block: Block, sessionId: string, catalog: Catalog): Used | undef
   const mine: SetUp[] = ownItems
     ? [{ id: `${block.id} own`, poseId, name: 'As in this session', extent: 'full', items: ownItems }]
     : []
+  const choices = setUpsFor(catalog, poseId, form?.id)
+  const used = setUpOf(block, catalog, session)
   return {
-    key: `${sessionId} ${block.id}`,
+    key: `${session.id} ${block.id}`,
     blockId: block.id,
     poseId,
     name: block.kind === 'closing' ? 'Final rest' : [pose.names.english, form?.name].filter(Boolean).join(' · '),
     figure: form?.figure ?? pose.figure,
     withoutProps: pose.withoutProps,
     base: (form?.base ?? pose.base).enter,
-    choices: [...mine, ...setUpsFor(catalog, poseId, form?.id)],
-    wanted: ownItems || block.kind !== 'hold' ? undefined : block.setUpId,
+    choices: [...mine, ...choices],
+    wanted: ownItems ? undefined : choices.find((setUp) => setUp === used?.value)?.id,
   }
 }

@@ -7,6 +7,8 @@ import type { Session } from '#model/session'
 import { sessionLimits } from '#model/limits'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { levelChoices, practiceChoices } from '#words/practices'
+import { extentOf } from '#core/session'
+import { extentChoices } from '#words/extents'
 import { settingChoices, stageChoices } from '#words/stages'
 import { openDialog, showCompare } from '../dialogs.ts'
 import { usePlan } from '../use-plan.ts'
@@ -64,6 +66,12 @@ const print = () => {
       :value="session.setting ?? 'room'"
       :options="settingChoices"
       @change="set({ setting: $event }, 'change where it is held')"
+    />
+    <SelectField
+      label="Set up with"
+      :value="extentOf(session)"
+      :options="extentChoices"
+      @change="set({ extent: $event }, 'change what it is set up with')"
     />
     <template v-if="hasBreath">
       <SelectField
