@@ -27,6 +27,16 @@ test('what is said of a session is told with both of its values where they are s
     'practice “yin” to “restorative”',
     'level “regular” to “experienced”',
   ])
+  const elsewhere = { ...base, setting: 'home' as const, extent: 'few' as const }
+  expect(said(elsewhere, { ...elsewhere, setting: 'online', extent: 'household' }).toSorted()).toEqual([
+    'what it is set up with “few props” to “what a house has”',
+    'where it is held “by people alone at home” to “online”',
+  ])
+  expect(said(base, { ...base, stage: 4, placeId: 'p', before: ['Who ate?'] }).toSorted()).toEqual([
+    'place changed',
+    'stage of breath work changed',
+    'what is asked before breath work changed',
+  ])
   expect(said(base, { ...base, purpose: 'Long words about what the hour is for, '.repeat(3) })).toEqual([
     'purpose changed',
   ])

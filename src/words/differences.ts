@@ -3,8 +3,11 @@ import type { Session } from '#model/session'
 import type { Catalog, Difference } from '#core/session'
 import { formatDuration } from '#core/units'
 import { blockNameIn } from './blocks.ts'
+import { extentChoices } from './extents.ts'
+import { settingChoices } from './stages.ts'
 
-const detailNames: Partial<Record<keyof Session, string>> = {
+type Detail = Exclude<keyof Session, 'schema' | 'id' | 'blocks' | 'setAside' | 'versionOf'>
+const detailNames: Readonly<Record<Detail, string>> = {
   name: 'name',
   practice: 'practice',
   level: 'level',
@@ -14,19 +17,35 @@ const detailNames: Partial<Record<keyof Session, string>> = {
   times: 'times',
   wording: 'how it is said',
   purpose: 'purpose',
+  setting: 'where it is held',
+  placeId: 'place',
+  extent: 'what it is set up with',
+  theme: 'theme',
+  regions: 'regions',
+  stage: 'stage of breath work',
+  hand: 'hand at the nose',
+  before: 'what is asked before breath work',
 }
+/** Values that are codes, in words. */
+const valueNames: Partial<Record<keyof Session, readonly { readonly value: string; readonly words: string }[]>> = {
+  setting: settingChoices,
+  extent: extentChoices,
+}
+/** Those that would say nothing, or too much, of themselves. */
+const unsaid: ReadonlySet<string> = new Set(['schoolId', 'placeId'])
 
 /** A difference in a line, as said of going from the one state to the other. */
 export function differenceWords(difference: Difference, catalog: Catalog): string {
   switch (difference.kind) {
     case 'detail': {
-      const name = detailNames[difference.detail] ?? difference.detail
+      const { detail } = difference
+      const name = detail in detailNames ? detailNames[detail as Detail] : detail
       if (difference.detail === 'lengthS')
         return `length ${formatDuration(Number(difference.before))} to ${formatDuration(Number(difference.after))}`
-      const plain = (value: unknown) =>
-        typeof value === 'string' && value.length < 60 && difference.detail !== 'schoolId'
+      const plain = (value: unknown) => typeof value === 'string' && value.length < 60 && !unsaid.has(detail)
+      const said = (value: unknown) => valueNames[detail]?.find((one) => one.value === value)?.words ?? String(value)
       return plain(difference.before) && plain(difference.after)
-        ? `${name} “${String(difference.before)}” to “${String(difference.after)}”`
+        ? `${name} “${said(difference.before)}” to “${said(difference.after)}”`
         : `${name} changed`
     }
     case 'added':
