@@ -221,6 +221,9 @@ describe('the ladder', () => {
       steps({ startStep: 12, weeks: last, perWeek: 3, practices: [...easyIn(1, 1), ...easyIn(last)] })
     expect(away(5)).toEqual([12, 12, 12, 12, 12])
     expect(away(6)).toEqual([12, 12, 12, 12, 12, 10])
+    // Weeks of illness are weeks away.
+    const ill = [...easyIn(1, 1, 6), ...[2, 3, 4, 5].map((week) => ({ week, was: 'ill' as const }))]
+    expect(steps({ startStep: 12, weeks: 6, perWeek: 3, practices: ill })).toEqual(away(6))
   })
 
   test('the ratio waits in a week that brings a new technique', () => {

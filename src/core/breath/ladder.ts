@@ -23,7 +23,7 @@ export interface LadderInput {
   readonly evenWeeksBefore?: number
   /**
    * What was practised, by week of the course, and how it was. Up to the last week named it stands in place of
-   * `perWeek`: an easy practice counts, a strained one goes a step back, an ill one does neither.
+   * `perWeek`: an easy practice counts, a strained one goes a step back, an ill one is as if it had not been.
    */
   readonly practices?: readonly LadderPractice[]
   /** Where three-part breath is practised, as the school has it; as step 2 unless set. */
@@ -97,7 +97,7 @@ function practisedIn(practices: readonly LadderPractice[], perWeek: number): (we
   const lastTold = Math.max(0, ...practices.map(({ week }) => week))
   return (week) => {
     if (week > lastTold) return { easy: perWeek, strained: false, none: false }
-    const told = practices.filter((practice) => practice.week === week)
+    const told = practices.filter(({ week: of, was }) => of === week && was !== 'ill')
     return {
       easy: told.filter(({ was }) => was === 'easy').length,
       strained: told.some(({ was }) => was === 'strain'),

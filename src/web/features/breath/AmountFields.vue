@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
 import { computed } from 'vue'
 import type { RoundsAmount, RoundsSection } from '#model/section'
 import { blockLimits } from '#model/limits'
@@ -9,6 +8,7 @@ import { formatMs } from '#core/units'
 import { counted } from '#words/text'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
+import SelectField from '#web/shared/ui/SelectField.vue'
 
 /** How many rounds: in sets, in all, as many as fill a time; or how many uncounted breaths. */
 const props = defineProps<{ section: RoundsSection; resolved: ResolvedRounds | undefined }>()
@@ -48,15 +48,13 @@ const filled = computed(() => {
 
 <template>
   <div v-if="!section.stations" class="amount">
-    <Select
+    <SelectField
       v-if="!('breaths' in amount)"
-      fluid
-      aria-label="How much"
-      :model-value="way"
-      :options="[...ways]"
-      option-label="words"
-      option-value="value"
-      @update:model-value="setWay"
+      hide-label
+      label="How much"
+      :value="way"
+      :options="ways"
+      @change="setWay"
     />
     <NumberField
       v-if="'sets' in amount"

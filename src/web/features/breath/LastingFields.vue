@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
 import { computed } from 'vue'
 import type { LessonSection, NaturalSection } from '#model/section'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
+import SelectField from '#web/shared/ui/SelectField.vue'
 
 /** How long, as a time or as a number of breaths. */
 const props = defineProps<{ section: NaturalSection | LessonSection }>()
@@ -25,15 +25,7 @@ function setWay(other: string): void {
 
 <template>
   <div class="lasting">
-    <Select
-      fluid
-      aria-label="Given as"
-      :model-value="way"
-      :options="ways"
-      option-label="words"
-      option-value="value"
-      @update:model-value="setWay"
-    />
+    <SelectField hide-label label="Given as" :value="way" :options="ways" @change="setWay" />
     <DurationField
       v-if="section.s !== undefined"
       label="Time"

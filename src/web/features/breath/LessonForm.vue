@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import Checkbox from 'primevue/checkbox'
-import Select from 'primevue/select'
 import { computed, useId } from 'vue'
 import type { LessonSection } from '#model/section'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import LastingFields from './LastingFields.vue'
 import { useBreath } from './use-breath.ts'
+import SelectField from '#web/shared/ui/SelectField.vue'
 
 /** A lesson of a technique: which, how long, and whether it is shown first. */
 const props = defineProps<{ section: LessonSection }>()
@@ -22,14 +22,12 @@ const lessons = computed(() =>
 
 <template>
   <div class="form">
-    <Select
-      fluid
-      aria-label="Lesson"
-      :model-value="section.lesson"
+    <SelectField
+      hide-label
+      label="Lesson"
+      :value="section.lesson"
       :options="lessons"
-      option-label="words"
-      option-value="value"
-      @update:model-value="set(section, { lesson: $event })"
+      @change="set(section, { lesson: $event })"
     />
     <LastingFields :section="section" @change="set(section, $event)" />
     <p class="tick">

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
 import type { RetentionSection } from '#model/section'
 import NumberField from '#web/shared/ui/NumberField.vue'
 import { useBreath } from './use-breath.ts'
+import CountsField from '#web/shared/ui/CountsField.vue'
+import SelectField from '#web/shared/ui/SelectField.vue'
 
 /** A held breath by itself: full or empty, how long, how often, and the breath that leads to it. */
 defineProps<{ section: RetentionSection }>()
@@ -17,22 +18,19 @@ const without = (held: 'full' | 'empty') => (held === 'full' ? { held, strokes: 
 
 <template>
   <div class="form">
-    <Select
-      fluid
-      aria-label="Full or empty"
-      :model-value="section.held"
-      :options="[...kinds]"
-      option-label="words"
-      option-value="value"
-      @update:model-value="set(section, without($event))"
+    <SelectField
+      hide-label
+      label="Full or empty"
+      :value="section.held"
+      :options="kinds"
+      @change="set(section, without($event))"
     />
-    <NumberField
+    <CountsField
       label="Counts held"
-      :value="section.half / 2"
+      :half="section.half"
       :least="1"
       :most="64"
-      :grain="0.5"
-      @change="set(section, { half: $event * 2 })"
+      @change="set(section, { half: $event })"
     />
     <NumberField
       label="How often"
@@ -41,21 +39,19 @@ const without = (held: 'full' | 'empty') => (held === 'full' ? { held, strokes: 
       :most="20"
       @change="set(section, { times: $event })"
     />
-    <NumberField
+    <CountsField
       label="Breath before it: in"
-      :value="section.lead.in / 2"
+      :half="section.lead.in"
       :least="0.5"
       :most="64"
-      :grain="0.5"
-      @change="set(section, { lead: { ...section.lead, in: $event * 2 } })"
+      @change="set(section, { lead: { ...section.lead, in: $event } })"
     />
-    <NumberField
+    <CountsField
       label="out"
-      :value="section.lead.out / 2"
+      :half="section.lead.out"
       :least="0.5"
       :most="64"
-      :grain="0.5"
-      @change="set(section, { lead: { ...section.lead, out: $event * 2 } })"
+      @change="set(section, { lead: { ...section.lead, out: $event } })"
     />
   </div>
 </template>

@@ -4,11 +4,11 @@ import type { Pattern } from '#model/breath'
 import type { RoundsSection } from '#model/section'
 import type { ResolvedRounds } from '#core/breath'
 import { roundsAs } from './rounds-as.ts'
-import NumberField from '#web/shared/ui/NumberField.vue'
 import AmountFields from './AmountFields.vue'
 import RatioField from './RatioField.vue'
 import StationsField from './StationsField.vue'
 import { useBreath } from './use-breath.ts'
+import CountsField from '#web/shared/ui/CountsField.vue'
 
 /** Rounds: the four parts of one, typed apart or as a ratio, and how many. */
 const props = defineProps<{ section: RoundsSection; resolved: ResolvedRounds | undefined }>()
@@ -31,15 +31,14 @@ const setPattern = (next: Pattern): void => {
   <div class="form">
     <template v-if="resolved">
       <div class="parts">
-        <NumberField
+        <CountsField
           v-for="{ part, label, least } in parts"
           :key="part"
           :label="label"
-          :value="pattern[part] / 2"
+          :half="pattern[part]"
           :least="least"
           :most="64"
-          :grain="0.5"
-          @change="setPattern({ ...pattern, [part]: $event * 2 })"
+          @change="setPattern({ ...pattern, [part]: $event })"
         />
         <RatioField :pattern="pattern" @change="setPattern" />
       </div>

@@ -10,6 +10,7 @@ import PaceField from '#web/shared/ui/PaceField.vue'
 import { roundsAs } from './rounds-as.ts'
 import { useBreath } from './use-breath.ts'
 import SelectField from '#web/shared/ui/SelectField.vue'
+import CountsField from '#web/shared/ui/CountsField.vue'
 
 /** How rounds are led: the count, what is aloud, rests, leading in and out, nostrils, steps, places for the hands. */
 const props = defineProps<{ section: RoundsSection; resolved: ResolvedRounds }>()
@@ -58,12 +59,12 @@ function setWay(other: Way): void {
 const hands = [
   { value: 'right', words: 'with the right hand, in this session' },
   { value: 'left', words: 'with the left hand, in this session' },
-]
+] as const
 const sides = [
   { value: 'own', words: 'begins left, as is usual' },
   { value: 'left', words: 'begins left' },
   { value: 'right', words: 'begins right' },
-]
+] as const
 const silents = [
   { value: 'turns', words: 'the turns' },
   { value: 'none', words: 'nothing' },
@@ -119,27 +120,23 @@ function setSteps(part: 'in' | 'out', parts: number): void {
     <div class="wide">
       <SelectField label="The breath goes" :value="way" :options="offered" @change="setWay" />
     </div>
-    <Select
+    <SelectField
       v-if="way === 'alternate' || way === 'outInTurn'"
       class="wide"
-      fluid
-      aria-label="The side it begins on"
-      :model-value="section.first ?? 'own'"
+      hide-label
+      label="The side it begins on"
+      :value="section.first ?? 'own'"
       :options="sides"
-      option-label="words"
-      option-value="value"
-      @update:model-value="set(section, { first: $event === 'own' ? undefined : $event })"
+      @change="set(section, { first: $event === 'own' ? undefined : $event })"
     />
-    <Select
+    <SelectField
       v-if="resolved.list.some(({ through }) => through !== 'both')"
       class="wide"
-      fluid
-      aria-label="The hand at the nose, in this session"
-      :model-value="document?.hand ?? 'right'"
+      hide-label
+      label="The hand at the nose, in this session"
+      :value="document?.hand ?? 'right'"
       :options="hands"
-      option-label="words"
-      option-value="value"
-      @update:model-value="store.edit({ type: 'details', details: { hand: $event } }, 'change the hand at the nose')"
+      @change="store.edit({ type: 'details', details: { hand: $event } }, 'change the hand at the nose')"
     />
     <template v-if="section.steps">
       <Select
@@ -160,13 +157,12 @@ function setSteps(part: 'in' | 'out', parts: number): void {
         option-value="value"
         @update:model-value="setSteps('out', $event)"
       />
-      <NumberField
+      <CountsField
         label="Counts of a pause"
-        :value="section.steps.pauseHalf / 2"
+        :half="section.steps.pauseHalf"
         :least="0.5"
         :most="4"
-        :grain="0.5"
-        @change="set(section, { steps: { ...section.steps, pauseHalf: $event * 2 } })"
+        @change="set(section, { steps: { ...section.steps, pauseHalf: $event } })"
       />
     </template>
     <NumberField

@@ -5,6 +5,7 @@ import type { ResolvedRounds } from '#core/breath'
 import NumberField from '#web/shared/ui/NumberField.vue'
 import { useBreath } from './use-breath.ts'
 import SelectField from '#web/shared/ui/SelectField.vue'
+import CountsField from '#web/shared/ui/CountsField.vue'
 
 /** One part that grows or shrinks from set to set, to a limit and back at least half way. */
 const props = defineProps<{ section: RoundsSection; resolved: ResolvedRounds }>()
@@ -38,10 +39,9 @@ const put = (changed: Partial<Slope>): void => {
   if (slope.value) set(props.section, { slope: { ...slope.value, ...changed } })
 }
 /** To fewer counts than there are it shrinks, to more it grows; the size of a step stays. */
-function setTo(counts: number): void {
+function setTo(to: number): void {
   if (!slope.value) return
   const { part, byHalf } = slope.value
-  const to = counts * 2
   put({ to, byHalf: Math.abs(byHalf) * (to < props.resolved.pattern[part] ? -1 : 1) })
 }
 </script>
@@ -50,13 +50,12 @@ function setTo(counts: number): void {
   <div class="slope">
     <SelectField label="From set to set" :value="slope?.part ?? none" :options="parts" @change="setPart" />
     <div v-if="slope" class="fields">
-      <NumberField
+      <CountsField
         label="By counts"
-        :value="Math.abs(slope.byHalf) / 2"
+        :half="Math.abs(slope.byHalf)"
         :least="0.5"
         :most="4"
-        :grain="0.5"
-        @change="put({ byHalf: Math.sign(slope.byHalf) * $event * 2 })"
+        @change="put({ byHalf: Math.sign(slope.byHalf) * $event })"
       />
       <NumberField
         label="Every sets"
@@ -65,7 +64,7 @@ function setTo(counts: number): void {
         :most="20"
         @change="put({ everySets: $event })"
       />
-      <NumberField label="To counts" :value="slope.to / 2" :least="0" :most="64" :grain="0.5" @change="setTo" />
+      <CountsField label="To counts" :half="slope.to" :least="0" :most="64" @change="setTo" />
     </div>
   </div>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Pace, Pattern } from '#model/breath'
-import NumberField from '#web/shared/ui/NumberField.vue'
 import PaceField from '#web/shared/ui/PaceField.vue'
+import CountsField from '#web/shared/ui/CountsField.vue'
 
 /** The counts of a round in halves of a count, and how long one count lasts. */
 defineProps<{ pattern: Pattern; pace: Pace }>()
@@ -15,15 +15,14 @@ const counts = [
 
 <template>
   <div class="pattern">
-    <NumberField
+    <CountsField
       v-for="{ part, words, least } in counts"
       :key="part"
       :label="`${words}, counts`"
-      :value="pattern[part] / 2"
+      :half="pattern[part]"
       :least="least"
       :most="64"
-      :grain="0.5"
-      @change="emit('pattern', { ...pattern, [part]: $event * 2 })"
+      @change="emit('pattern', { ...pattern, [part]: $event })"
     />
     <PaceField :pace="pace" @change="emit('pace', $event)" />
   </div>

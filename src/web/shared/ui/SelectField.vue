@@ -5,6 +5,8 @@ import { useId } from 'vue'
 /** One of several, chosen under a label. */
 defineProps<{
   label: string
+  /** Told to those who hear the page alone. */
+  hideLabel?: boolean
   value: T
   options: readonly { readonly value: T; readonly words: string }[]
 }>()
@@ -14,7 +16,7 @@ const id = useId()
 
 <template>
   <div class="select-field">
-    <span :id="id" class="label">{{ label }}</span>
+    <span :id="id" class="label" :class="{ 'visually-hidden': hideLabel }">{{ label }}</span>
     <Select
       fluid
       :aria-labelledby="id"
