@@ -2,7 +2,7 @@ import type { SetUpItem } from '#model/set-up'
 import { changeover } from '#core/handling'
 import { orThrow } from '#core/result'
 import { namedFolds } from '#library/prop-kinds'
-import { actionWords, kindsWords, movedWords } from './handling.ts'
+import { actionWords, fetchedAgain, kindsWords, movedWords } from './handling.ts'
 
 const item = (kind: SetUpItem['kind'], under: SetUpItem['under'], rest: Partial<SetUpItem> = {}): SetUpItem => ({
   id: `${kind} ${String(under)}`,
@@ -36,6 +36,16 @@ test('what is put aside and brought is counted by kind, what is moved is named w
     'move the bolster from the chest to the knees',
     'bring 1 eye pillow to the eyes',
   ])
+})
+
+test('what takes two hands is told where it is fetched again', () => {
+  const chair = [item('chair', 'shins')]
+  const none: SetUpItem[] = []
+  const over = (...setUps: SetUpItem[][]) =>
+    fetchedAgain(setUps.slice(1).map((to, at) => ({ actions: actionsOf(setUps[at] ?? [], to) })))
+  expect(over(none, chair, none, chair)).toEqual(['The chair is fetched twice: poses with it could follow each other.'])
+  expect(over(none, chair, chair)).toEqual([])
+  expect(over(none, [item('blanket', 'head')], none, [item('blanket', 'head')])).toEqual([])
 })
 
 test('nothing is a dash', () => {

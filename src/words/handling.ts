@@ -46,3 +46,15 @@ export function actionWords(action: Action): string {
     }
   }
 }
+
+/** What takes two hands, and is worth fetching once. */
+const heavy: readonly PropKind[] = ['chair', 'mattress']
+
+/** What is heavy and fetched again and again over a session; nothing where each comes once. */
+export const fetchedAgain = (changes: readonly { readonly actions: readonly Action[] }[]): readonly string[] =>
+  heavy.flatMap((kind) => {
+    const times = changes.filter(({ actions }) => actions.some((one) => one.kind === kind && one.does === 'brings'))
+    if (times.length < 2) return []
+    const often = times.length === 2 ? 'twice' : `${String(times.length)} times`
+    return [`The ${propNames[kind].one} is fetched ${often}: poses with it could follow each other.`]
+  })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { formatMs } from '#core/units'
-import { actionWords, kindsWords, movedWords } from '#words/handling'
+import { actionWords, fetchedAgain, kindsWords, movedWords } from '#words/handling'
 import { counted } from '#words/text'
 import { betweenSetUps } from './between.ts'
 import { useProps } from './use-props.ts'
@@ -14,6 +14,7 @@ const rows = computed(() =>
     ? betweenSetUps({ used: used.value, itemsOf, timeline: store.timeline, level: store.document.level })
     : [],
 )
+const again = computed(() => fetchedAgain(rows.value))
 const secondsText = (s: number): string => formatMs(Math.round(s) * 1000)
 const whole = computed(() => {
   const sum = (of: 's' | 'trips' | 'lifts'): number => rows.value.reduce((total, row) => total + row[of], 0)
@@ -74,6 +75,9 @@ const whole = computed(() => {
           <th scope="row">Whole session</th>
           <td colspan="3">{{ whole.trips }} to where the props lie, {{ whole.lifts }} of the body lifted</td>
           <td class="figure">{{ secondsText(whole.s) }}</td>
+        </tr>
+        <tr v-for="words in again" :key="words">
+          <td colspan="5">{{ words }}</td>
         </tr>
       </tfoot>
     </table>
