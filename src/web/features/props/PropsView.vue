@@ -181,6 +181,10 @@ const drawerOpen = ref(false)
   grid-area: 2 / 1 / 3 / 3;
   max-height: 31vh;
 }
+/* The drawer's button stands over its end. */
+.narrow .under {
+  padding-bottom: 60px;
+}
 .props-view:not(.narrow) > :deep(.pane) {
   grid-area: 1 / 3 / 3 / 4;
 }
