@@ -17,7 +17,7 @@ import {
   toHead,
 } from './drawing.ts'
 import type { DrawnLimb, Drawing, DrawingInput, Plot, Tone } from './drawing.ts'
-import { lengthNumber } from '#words/lengths'
+import { heapNumber } from './heap-number.ts'
 import type { Solid } from './occupied.ts'
 import { limbPath, roundedPath } from './outlines.ts'
 import type { Px } from './outlines.ts'
@@ -195,14 +195,15 @@ function heapLabels(
   unit: DrawingInput['unit'],
   isShort: boolean,
 ): readonly Wanted[] {
-  return labelledHeaps(elevation).map(({ part, props, height }) => {
+  return labelledHeaps(elevation).map((heap) => {
+    const { part, props } = heap
     const widest = props.reduce((most, prop) => (prop.zTo - prop.zFrom > most.zTo - most.zFrom ? prop : most))
     const { left, right } = boundsOf(widest)
     // At the edge nearer to the outside: the body covers the middle.
     const isBelow = widest.zFrom + widest.zTo >= -1
     return {
       key: `pile ${part} ${String(left)}`,
-      ...sized(`${isShort ? '' : `${heapName(props)} `}${lengthNumber(height, unit)}`),
+      ...sized(`${isShort ? '' : `${heapName(props)} `}${heapNumber(heap, elevation, unit)}`),
       anchor: at({ x: (left + right) / 2, z: isBelow ? widest.zTo - 2 : widest.zFrom + 2 }),
       rather: isBelow ? 90 : -90,
     }

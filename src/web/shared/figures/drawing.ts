@@ -3,7 +3,7 @@ import type { BodyPart } from '#model/set-up'
 import { bonesOf, boundsOf, headCentre } from '#core/figure'
 import type { Bone, Elevation, Heap, Measure, PlacedProp } from '#core/figure'
 import { countedOrOne } from '#words/props'
-import { lengthNumber } from '#words/lengths'
+import { heapNumber } from './heap-number.ts'
 import type { LengthUnit } from '#words/lengths'
 import { markWords } from '#words/measures'
 import { frameLines } from './chair-lines.ts'
@@ -364,14 +364,15 @@ function pileLabels(
     !elevation.numbers.bound
   return labelledHeaps(elevation)
     .filter(({ part }) => !isTold(part))
-    .map(({ part, props, height }) => {
+    .map((heap) => {
+      const { part, props } = heap
       const bounds = props.map(boundsOf)
       const [low, high] = [Math.min(...bounds.map((one) => one.low)), Math.max(...bounds.map((one) => one.high))]
       const middle = (Math.min(...bounds.map(({ left }) => left)) + Math.max(...bounds.map(({ right }) => right))) / 2
       const onFloor = low < 1
       return {
         key: `pile ${part} ${String(low)}`,
-        ...sized(`${isShort ? '' : `${heapName(props)} `}${lengthNumber(height, unit)}`),
+        ...sized(`${isShort ? '' : `${heapName(props)} `}${heapNumber(heap, elevation, unit)}`),
         anchor: at({ x: middle, y: onFloor ? low + (high - low) * 0.35 : (low + high) / 2 }),
         rather: onFloor ? 90 : -90,
       }
