@@ -120,7 +120,7 @@ thead th:last-child {
 }
 .list th,
 .list td {
-  padding: 5px 8px 5px 0;
+  padding: 5px 16px 5px 0;
   vertical-align: top;
   white-space: normal;
   text-align: left;
