@@ -44,7 +44,7 @@ test('what a teacher lists for a pose of their own is fetched and counted, and d
   const figure = plan.getByRole('img', { name: /^Harmonium sphinx/ })
   const paths = await figure.locator('path.prop').count()
   await plan.getByRole('button', { name: /^3 blankets/ }).click()
-  await plan.getByRole('combobox', { name: 'Under which part' }).click()
+  await plan.getByRole('combobox', { name: 'At which part' }).click()
   await plan.getByRole('option', { name: 'Belly' }).click()
   await expect(plan.getByRole('heading', { name: 'Listed, not placed' })).toHaveCount(0)
   await expect(plan.getByRole('heading', { name: /^Belly/ })).toBeVisible()

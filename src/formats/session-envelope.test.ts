@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import type { Block } from '#model/block'
 import { envelopeSchema } from '#model/envelope'
 import type { OwnDocuments, OwnThing } from '#model/own'
 import { listedSetUp } from '#core/session'
@@ -45,6 +46,20 @@ test('an envelope carries every own thing that is used, what those use, and noth
   expect(envelope.own.schools.map(({ id }) => id)).toEqual(['house'])
   expect(envelopeSchema.parse(JSON.parse(JSON.stringify(envelope)))).toEqual(envelope)
   expect(JSON.stringify(envelope)).not.toMatch(/conditions|peopleIds|conducted/)
+})
+
+test('a set-up of the teacher’s that a block names goes along, that of a shipped pose too', () => {
+  const kept = (id: string): OwnThing => ({
+    kind: 'setUp',
+    version: 1,
+    document: { id, poseId: 'deer', name: id, extent: 'full', items: [] },
+  })
+  const blocks: Block[] = [{ kind: 'rest', id: 'rest', s: 60, setUpId: 'kept' }]
+  const envelope = makeEnvelope({ blocks }, [kept('kept'), kept('another')])
+  expect(envelope.own.setUps.map(({ id }) => id)).toEqual(['kept'])
+  const plan = planImport(envelope, { ...nothing, takenIds: new Set(['deer', 'kept']) }, ids())
+  expect(plan.own).toMatchObject([{ kind: 'setUp', document: { id: 'new-1', poseId: 'deer' } }])
+  expect(plan.blocks).toMatchObject([{ setUpId: 'new-1' }])
 })
 
 test('a round trip into an empty place loses nothing', () => {

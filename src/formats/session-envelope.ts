@@ -33,6 +33,7 @@ export function makeEnvelope(carried: Carried, own: readonly OwnThing[]): Envelo
     kind === 'variant' && wantedVariants.has(document.id) ? [document] : [],
   )
   for (const id of [...poseIdsIn(blocks), ...variants.map(({ poseId }) => poseId)]) reach(id)
+  const named = new Set(blocks.flatMap((block) => ('setUpId' in block ? [block.setUpId] : [])))
   const schoolIds = new Set('sessions' in carried ? carried.sessions.map(({ schoolId }) => schoolId) : [])
   return {
     format: envelopeFormat,
@@ -43,7 +44,9 @@ export function makeEnvelope(carried: Carried, own: readonly OwnThing[]): Envelo
       poses: [...poses].flatMap((id) => ownPoses.get(id) ?? []),
       variants,
       setUps: own.flatMap((thing) =>
-        thing.kind === 'setUp' && !thing.hidden && poses.has(thing.document.poseId) ? [thing.document] : [],
+        thing.kind === 'setUp' && !thing.hidden && (poses.has(thing.document.poseId) || named.has(thing.document.id))
+          ? [thing.document]
+          : [],
       ),
       techniques: [],
       schools: own.flatMap(({ kind, document }) => (kind === 'school' && schoolIds.has(document.id) ? [document] : [])),

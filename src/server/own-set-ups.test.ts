@@ -1,10 +1,11 @@
 import request from 'supertest'
+import type { Block } from '#model/block'
 import { listedSetUp } from '#core/session'
 import { createApp } from '#server/app'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { ownPoseFrom } from '#testing/own-poses'
-import { aHold, aSession } from '#testing/sessions'
+import { aBreath, aClosing, aHold, aSession } from '#testing/sessions'
 
 let database: Database
 beforeEach(async () => {
@@ -56,6 +57,26 @@ test('a set-up that a session names is not taken away from it: it is said where'
     .send(aSession([aHold('mine')]))
     .expect(200)
   await remove('setUp', 'mine-listed').expect(204)
+})
+
+test('a set-up that breath work, a rest or a closing names is used too', async () => {
+  const kept = { id: 'kept', poseId: 'deer', name: 'Seat by the reeds', extent: 'full' as const, items: setUp.items }
+  await put('setUp', kept).expect(200)
+  const blocks: readonly Block[] = [
+    { ...aBreath('even-breath'), setUpId: 'kept' },
+    { kind: 'rest', id: 'rest', s: 60, setUpId: 'kept' },
+    aClosing({ setUpId: 'kept' }),
+  ]
+  for (const [index, block] of blocks.entries()) {
+    const id = `session-${String(index)}`
+    await app()
+      .post('/api/sessions')
+      .send(aSession([block], { id }))
+      .expect(201)
+    expect((await remove('setUp', 'kept')).body).toMatchObject({ code: 'IN_USE' })
+    await app().delete(`/api/sessions/${id}`).set('If-Match', '"1"').expect(204)
+  }
+  await remove('setUp', 'kept').expect(204)
 })
 
 test('a pose is told from what it takes: counts in its document are refused, naming the field', async () => {

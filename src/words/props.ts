@@ -119,6 +119,16 @@ const liesNames: Readonly<Record<NonNullable<SetUpItem['lies']>, string>> = {
   behind: 'behind',
 }
 
+/** How a thing lies at a part, to be chosen. */
+export const wayNames: Readonly<Record<'under' | NonNullable<SetUpItem['lies']>, string>> = {
+  under: 'under it',
+  over: 'laid over it',
+  around: 'round it',
+  between: 'between the two sides',
+  behind: 'behind it',
+}
+export const heapNames: Readonly<Record<'1' | '2', string>> = { 1: 'in one heap', 2: 'a heap each side' }
+
 /** How one or several are turned. */
 const turnWordsOf = (turn: PropTurn, spec: PropSpec, count: number): string =>
   count > 1 ? (manyTurned[turn] ?? turnWords(turn, spec)) : turnWords(turn, spec)

@@ -5,8 +5,8 @@ import type { Catalog } from './catalog.ts'
 import { fullOf, propCounts, setUpsFor } from './set-up-of.ts'
 
 /**
- * A catalog with what the teacher added: own poses and own set-ups stand before shipped ones, own variants join their
- * pose. What an own pose or form takes is counted in its full set-up.
+ * A catalog with what the teacher added: own poses stand before shipped ones, own variants join their pose, own set-ups
+ * come after the shipped ones of their pose. What an own pose or form takes is counted in its full set-up.
  */
 export function withOwn(catalog: Catalog, things: readonly OwnThing[]): Catalog {
   if (things.length === 0) return catalog
@@ -25,7 +25,7 @@ export function withOwn(catalog: Catalog, things: readonly OwnThing[]): Catalog 
     else join(poses, poseId, variant)
   }
   const setUps = new Map(catalog.setUps)
-  for (const [poseId, own] of ownSetUps) setUps.set(poseId, [...own, ...(setUps.get(poseId) ?? [])])
+  for (const [poseId, own] of ownSetUps) setUps.set(poseId, [...(setUps.get(poseId) ?? []), ...own])
   const joined = { ...catalog, poses, ownPoses, schools, setUps }
   for (const [id, pose] of ownPoses) ownPoses.set(id, counted(pose, joined))
   for (const id of ownSetUps.keys()) {

@@ -1,9 +1,10 @@
 import type { HoldBlock } from '#model/block'
 import type { Session } from '#model/session'
+import type { SetUp } from '#model/set-up'
 import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
 import { aClosing, aHold, aSession } from '#testing/sessions'
-import { finalRestPose, firstCeilingS, propCounts, resolveSession, setUpsFor, withFields } from './index.ts'
+import { finalRestPose, firstCeilingS, propCounts, resolveSession, setUpsFor, withFields, withOwn } from './index.ts'
 import type { Catalog } from './index.ts'
 
 const setUpIn = (session: Session, catalog: Catalog = shippedCatalog) => {
@@ -79,6 +80,22 @@ describe('the set-up of a block', () => {
     expect(taken({ setUpItems: [{ id: 'a', kind: 'book', count: 2, under: 'head' }] })).toEqual([
       { kind: 'book', count: 2 },
     ])
+  })
+
+  test('kept by the teacher is offered after the shipped ones, and changes nothing that is planned', () => {
+    const mine: SetUp = { id: 'mine', poseId, name: 'Mine', extent: 'full', items: [] }
+    const catalog = withOwn(shippedCatalog, [{ kind: 'setUp', document: mine, version: 1 }])
+    expect(setUpsFor(catalog, poseId).at(-1)).toEqual(mine)
+    expect(setUpIn(aSession([aHold(poseId)]), catalog)?.value).toBe(full)
+    expect(setUpIn(aSession([aHold(poseId, { setUpId: 'mine' })]), catalog)?.value).toEqual(mine)
+  })
+
+  test('of a block’s own items keeps the figure of the set-up they were made from', () => {
+    const figured = [...shippedCatalog.setUps.values()].flat().find(({ figure }) => figure)
+    if (!figured) throw new Error('no set-up has a figure of its own')
+    const { id: setUpId, variantId, figure } = figured
+    const hold = aHold(figured.poseId, { setUpId, setUpItems: [], ...(variantId ? { variantId } : {}) })
+    expect(setUpIn(aSession([hold]))?.value).toEqual({ items: [], figure })
   })
 
   test('of a pose that was copied is that of the pose it was copied from; one made anew has none', () => {

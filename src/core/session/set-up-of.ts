@@ -12,8 +12,8 @@ export const finalRestPose = 'final-rest-lying'
 type Shelf = Pick<Catalog, 'poses' | 'ownPoses' | 'setUps'>
 
 /**
- * The set-ups made for a pose in a form of it, the teacher's own first; after them, for a pose that was copied, those of
- * the one it was copied from. A form with a base of its own has set-ups of its own, every other uses the pose's after
+ * The set-ups made for a pose in a form of it, shipped ones first, so that one the teacher keeps is offered everywhere and
+ * changes nothing that is planned; after them, for a pose that was copied, those of the one it was copied from. A form with a base of its own has set-ups of its own, every other uses the pose's after
  * any that were made for it [settled A10].
  */
 export function setUpsFor({ poses, ownPoses, setUps }: Shelf, poseId: string, variantId?: string): readonly SetUp[] {
@@ -52,8 +52,8 @@ const usualOf = (all: readonly SetUp[], extent: SetUp['extent']): SetUp | undefi
   standsIn[extent].flatMap((wanted) => all.find((setUp) => setUp.extent === wanted) ?? [])[0] ?? all[0]
 
 /**
- * A block's set-up, first found wins: its own items, the one it names, that of the pose for the session's extent;
- * undefined without any.
+ * A block's set-up, first found wins: its own items, in the figure of the set-up they were made from; the one it names;
+ * that of the pose for the session's extent; undefined without any.
  */
 export function setUpOf(
   block: HoldBlock | ClosingBlock,
@@ -63,9 +63,10 @@ export function setUpOf(
   const { setUpId, setUpItems } = block
   const { poseId, variantId }: Partial<HoldBlock> & Pick<HoldBlock, 'poseId'> =
     block.kind === 'hold' ? block : { poseId: finalRestPose }
-  if (setUpItems) return { value: { items: setUpItems }, from: 'block' }
   const all = setUpsFor(catalog, poseId, variantId)
   const asked = setUpId === undefined ? undefined : all.find(({ id }) => id === setUpId)
+  if (setUpItems)
+    return { value: { items: setUpItems, ...(asked?.figure ? { figure: asked.figure } : {}) }, from: 'block' }
   if (asked) return { value: asked, from: 'block' }
   const usual = usualOf(all, extentOf(session))
   return usual && { value: usual, from: 'shipped' }

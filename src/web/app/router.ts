@@ -25,6 +25,7 @@ export const router = createRouter({
       name: 'props',
       components: {
         default: () => import('#web/features/props/PropsView.vue'),
+        bar: () => import('#web/features/props/PropsBar.vue'),
         foot: () => import('#web/features/props/PropsFoot.vue'),
       },
       meta: { title: 'Set-ups' },

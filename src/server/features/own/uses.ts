@@ -94,9 +94,9 @@ function usesIn(session: Session | undefined, kind: OwnKind, id: string): (strin
 
 const usesInBlocks = (blocks: readonly Block[], kind: OwnKind, id: string): (string | undefined)[] =>
   blocks.flatMap((block) => {
+    if (kind === 'setUp') return 'setUpId' in block && block.setUpId === id ? [undefined] : []
     if (block.kind !== 'hold') return []
     if (kind === 'pose') return block.poseId === id ? [block.variantId] : []
-    if (kind === 'setUp') return block.setUpId === id ? [block.variantId] : []
     return kind === 'variant' && block.variantId === id ? [block.variantId] : []
   })
 

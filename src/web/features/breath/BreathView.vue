@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { useEventListener, useMediaQuery } from '@vueuse/core'
+import { useMediaQuery } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { blockFacts } from '#core/breath'
 import { factRows, sectionName } from '#words/sections'
 import SessionAway from '#web/shared/session/SessionAway.vue'
+import { useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
 import SidePane from '#web/shared/ui/SidePane.vue'
 import BreathBlocks from './BreathBlocks.vue'
 import BreathLadder from './BreathLadder.vue'
@@ -35,14 +36,7 @@ const facts = computed(() => (resolved.value ? factRows(blockFacts(resolved.valu
 const title = computed(() => (resolvedSection.value ? sectionName(resolvedSection.value) : ''))
 const sub = computed(() => (resolvedSection.value ? roundWords(resolvedSection.value) : ''))
 
-useEventListener(document, 'keydown', (event: KeyboardEvent) => {
-  if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return
-  const { target } = event
-  if (target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement) return
-  event.preventDefault()
-  if (event.shiftKey) redo()
-  else undo()
-})
+useUndoKeys({ undo, redo })
 
 const narrow = useMediaQuery('(max-width: 1179px)')
 const drawerOpen = ref(false)

@@ -14,6 +14,7 @@ import { useLetterKeys } from './letter-keys.ts'
 import PlanSheet from './sheet/PlanSheet.vue'
 import { useClipboard } from './use-clipboard.ts'
 import SessionAway from '#web/shared/session/SessionAway.vue'
+import { isTyping, useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
 import SidePane from '#web/shared/ui/SidePane.vue'
 import { usePlan } from './use-plan.ts'
 
@@ -89,13 +90,7 @@ function goLead(): void {
     void router.push({ name: 'lead', params: { id: store.document.id } })
 }
 
-useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  const command = event.ctrlKey || event.metaKey
-  if (!command || event.altKey || event.key.toLowerCase() !== 'z' || isTyping(event.target)) return
-  event.preventDefault()
-  if (event.shiftKey) redo()
-  else undo()
-})
+useUndoKeys({ undo, redo })
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (
     event.key !== '/' ||
@@ -111,11 +106,6 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 })
 
 useClipboard(isTyping)
-
-/** In a field the browser's own undo and the letters belong to what is typed. */
-function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && target.matches('input, textarea, [contenteditable]')
-}
 </script>
 
 <template>

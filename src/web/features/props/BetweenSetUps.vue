@@ -7,11 +7,11 @@ import { betweenSetUps } from './between.ts'
 import { useProps } from './use-props.ts'
 
 /** What changes hands from set-up to set-up, with how long it takes; a row opens to the order it is done in. */
-const { store, used, chosen, chosenKey, itemsOf } = useProps()
+const { store, used, chosen, chosenKey } = useProps()
 const open = ref<string>()
 const rows = computed(() =>
   store.document && store.timeline
-    ? betweenSetUps({ used: used.value, itemsOf, timeline: store.timeline, level: store.document.level })
+    ? betweenSetUps({ used: used.value, timeline: store.timeline, level: store.document.level })
     : [],
 )
 const again = computed(() => fetchedAgain(rows.value))

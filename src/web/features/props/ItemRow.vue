@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { keysOf } from '#core/units'
 import Button from 'primevue/button'
-import { computed, useId } from 'vue'
+import { computed, nextTick, useId, useTemplateRef } from 'vue'
 import type { PropKind } from '#model/prop'
 import type { BodyPart, PropTurn, SetUpItem } from '#model/set-up'
-import { carries } from '#core/props'
+import { keysOf } from '#core/units'
 import { namedFolds } from '#library/prop-kinds'
 import type { FoldName } from '#library/prop-kinds'
 import {
@@ -13,27 +12,33 @@ import {
   defaultTurn,
   foldNameOf,
   foldNames,
+  heapNames,
   itemWords,
   partNames,
   propNames,
   turnChoices,
+  wayNames,
 } from '#words/props'
-import ItemChoice from './ItemChoice.vue'
-import { useProps } from './use-props.ts'
 import NumberField from '#web/shared/ui/NumberField.vue'
+import ItemChoice from './ItemChoice.vue'
+import { mayHaveTwoHeaps, waysOf } from './item-edits.ts'
+import { useItemDrag } from './use-item-drag.ts'
+import { useProps } from './use-props.ts'
 
-/** One item of a set-up: what it is and how high it comes; opened, its kind, count, fold and turn can be changed. */
+/** One item of a set-up: what it is and how high it comes; opened, everything of it can be changed. */
 const props = defineProps<{
   item: SetUpItem
   /** With its unit; absent where it has none. */
   height: string | undefined
   isOpen: boolean
+  /** The least and the most it can be among what is at its part. */
+  isFirst: boolean
+  isLast: boolean
 }>()
 const emit = defineEmits<{ toggle: [] }>()
-const { kinds, elevation, change, remove } = useProps()
+const { kinds, elevation, change, remove, step, bring } = useProps()
 
 const id = useId()
-const everyKind = keysOf(propNames)
 const spec = computed(() => kinds.value[props.item.kind])
 const loaded = computed(
   () => elevation.value?.piles.flatMap(({ pieces }) => pieces).filter(({ itemId }) => itemId === props.item.id) ?? [],
@@ -43,15 +48,7 @@ const detail = computed(() =>
   spec.value.shape === 'sheet' && layers.value > 1 ? `${String(layers.value)} layers` : '',
 )
 
-const kindChoices = computed(() =>
-  everyKind
-    .filter(
-      (kind) =>
-        kind === props.item.kind ||
-        (carries(kinds.value[kind]) && carries(spec.value) && props.item.lies === undefined),
-    )
-    .map((value) => ({ value, words: propNames[value].one })),
-)
+const kindChoices = keysOf(propNames).map((value) => ({ value, words: propNames[value].one }))
 type FoldChoice = FoldName | ''
 const foldName = computed((): FoldChoice => foldNameOf(props.item.folds ?? []) ?? '')
 const foldChoices = computed(() => {
@@ -64,17 +61,15 @@ const foldChoices = computed(() => {
     : [...named, { value: '' as const, words: `${String(props.item.folds?.length ?? 0)} folds` }]
 })
 const turns = computed(() => [...turnChoices(spec.value)])
-const step = computed(() => props.item.piles ?? 1)
+const ways = computed(() => waysOf(props.item.kind, kinds.value).map((value) => ({ value, words: wayNames[value] })))
+const heaps = computed(() =>
+  mayHaveTwoHeaps(props.item) ? (['1', '2'] as const).map((value) => ({ value, words: heapNames[value] })) : [],
+)
+const grain = computed(() => props.item.piles ?? 1)
+const partChoices = bodyParts.map((value) => ({ value, words: partNames[value] }))
 
-function setKind(kind: PropKind): void {
-  const isSheet = kinds.value[kind].shape === 'sheet'
-  const { folds, ...rest } = props.item
-  change(props.item.id, {
-    ...rest,
-    kind,
-    turn: isSheet || kinds.value[kind].shape === 'cylinder' ? props.item.turn : defaultTurn(kinds.value[kind]),
-    folds: isSheet ? (folds ?? [...namedFolds.standard]) : undefined,
-  })
+const setKind = (kind: PropKind) => {
+  change(props.item.id, { kind })
 }
 const setFold = (name: FoldChoice) => {
   // Folds without a name stay as they are.
@@ -83,21 +78,50 @@ const setFold = (name: FoldChoice) => {
 const setTurn = (turn: PropTurn) => {
   change(props.item.id, { turn })
 }
-/** Something that was only listed gets its place here. */
-const placeChoices = bodyParts.map((value) => ({ value, words: partNames[value] }))
-function place(part: BodyPart): void {
-  const folds = spec.value.shape === 'sheet' ? { folds: [...namedFolds.standard] } : {}
-  change(props.item.id, { ...folds, under: part })
+const setPart = (under: BodyPart) => {
+  change(props.item.id, { under })
 }
+const setWay = (way: 'under' | NonNullable<SetUpItem['lies']>) => {
+  change(props.item.id, { lies: way === 'under' ? undefined : way })
+}
+const setHeaps = (heap: '1' | '2') => {
+  change(props.item.id, { piles: heap === '2' ? 2 : undefined })
+}
+
 const kindLabel = computed(() =>
   props.item.under ? `Kind under the ${partNames[props.item.under].toLowerCase()}` : 'Kind',
 )
 const countLabel = computed(() => (props.item.piles === 2 ? 'Both sides together' : 'How many'))
+
+const row = useTemplateRef('row')
+const over = useItemDrag(
+  row,
+  () => props.item.id,
+  (dragged, side) => {
+    bring(dragged, props.item.id, side)
+  },
+)
+async function keys(event: KeyboardEvent): Promise<void> {
+  const by = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : undefined
+  if (event.key === 'Delete') remove(props.item.id)
+  else if (by !== undefined && event.altKey) step(props.item.id, by)
+  else return
+  event.preventDefault()
+  await nextTick()
+  row.value?.querySelector('button')?.focus()
+}
 </script>
 
 <template>
-  <li class="item">
-    <button type="button" class="line" :aria-expanded="isOpen" :aria-controls="`${id}-parts`" @click="emit('toggle')">
+  <li ref="row" class="item" :class="over">
+    <button
+      type="button"
+      class="line"
+      :aria-expanded="isOpen"
+      :aria-controls="`${id}-parts`"
+      @click="emit('toggle')"
+      @keydown="keys"
+    >
       <span
         >{{ itemWords(item, spec) }}<small v-if="detail">{{ detail }}</small></span
       >
@@ -110,23 +134,38 @@ const countLabel = computed(() => (props.item.piles === 2 ? 'Both sides together
         hide-label
         :label="countLabel"
         :value="item.count"
-        :least="step"
+        :least="grain"
         :most="20"
-        :grain="step"
+        :grain="grain"
         small
         @change="change(item.id, { count: $event })"
       />
       <ItemChoice
-        v-if="item.under === undefined"
-        label="Under"
-        spoken="Under which part"
-        :value="null"
-        :options="placeChoices"
-        placeholder="Choose a part"
-        @choose="place"
+        v-if="heaps.length > 0"
+        label="Lying"
+        spoken="In one heap or two"
+        :value="item.piles === 2 ? '2' : '1'"
+        :options="heaps"
+        @choose="setHeaps"
       />
       <ItemChoice
-        v-else-if="spec.shape === 'sheet'"
+        label="Part"
+        spoken="At which part"
+        :value="item.under ?? null"
+        :options="partChoices"
+        placeholder="Choose a part"
+        @choose="setPart"
+      />
+      <ItemChoice
+        v-if="item.under !== undefined && ways.length > 1"
+        label="How"
+        spoken="Under it, over it, round it"
+        :value="item.lies ?? 'under'"
+        :options="ways"
+        @choose="setWay"
+      />
+      <ItemChoice
+        v-if="item.under !== undefined && spec.shape === 'sheet'"
         label="Fold"
         :value="foldName"
         :options="foldChoices"
@@ -139,20 +178,59 @@ const countLabel = computed(() => (props.item.piles === 2 ? 'Both sides together
         :options="turns"
         @choose="setTurn"
       />
-      <Button
-        class="away"
-        size="small"
-        text
-        severity="secondary"
-        icon="pi pi-times"
-        :label="`Take ${countedProp(item.kind, item.count)} away`"
-        @click="remove(item.id)"
-      />
+      <div class="acts">
+        <Button
+          size="small"
+          text
+          severity="secondary"
+          icon="pi pi-arrow-up"
+          aria-label="Nearer the floor"
+          title="Nearer the floor (Alt+↑)"
+          :disabled="isFirst"
+          @click="step(item.id, -1)"
+        />
+        <Button
+          size="small"
+          text
+          severity="secondary"
+          icon="pi pi-arrow-down"
+          aria-label="Nearer the body"
+          title="Nearer the body (Alt+↓)"
+          :disabled="isLast"
+          @click="step(item.id, 1)"
+        />
+        <Button
+          size="small"
+          text
+          severity="secondary"
+          icon="pi pi-times"
+          :label="`Take ${countedProp(item.kind, item.count)} away`"
+          @click="remove(item.id)"
+        />
+      </div>
     </div>
   </li>
 </template>
 
 <style scoped>
+.item {
+  position: relative;
+}
+.item.before::before,
+.item.after::after {
+  content: '';
+  position: absolute;
+  left: 0;
+  right: 0;
+  height: 2px;
+  background: var(--ink);
+}
+.item.before::before {
+  top: -1px;
+}
+.item.after::after {
+  bottom: -1px;
+}
 .line {
   display: flex;
   justify-content: space-between;
@@ -192,9 +270,9 @@ small {
   font-size: 14px;
   line-height: 1.15;
 }
-.away {
+.acts {
   grid-column: 1 / -1;
-  justify-self: start;
+  display: flex;
 }
 @media print {
   .parts {

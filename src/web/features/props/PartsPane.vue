@@ -1,21 +1,22 @@
 <script setup lang="ts">
-import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed, ref, watch } from 'vue'
-import type { BodyPart, SetUpItem } from '#model/set-up'
-import { freeId } from '#core/comfort'
+import type { PropKind } from '#model/prop'
+import type { BodyPart } from '#model/set-up'
 import { isPlaced } from '#core/props'
 import { mirrorText } from '#core/session'
-import { namedFolds } from '#library/prop-kinds'
+import { keysOf } from '#core/units'
 import { addingNumbers, lengthText } from '#words/lengths'
-import { bodyParts, partNames } from '#words/props'
+import { bodyParts, partNames, propNames } from '#words/props'
 import ComfortList from './ComfortList.vue'
 import ItemRow from './ItemRow.vue'
+import KeepSetUp from './KeepSetUp.vue'
+import OwnSetUps from './OwnSetUps.vue'
 import ReachHeight from './ReachHeight.vue'
 import { useProps } from './use-props.ts'
 
 /** What lies under each part, from the floor up, with its height; what is not comfortable; and a height to reach. */
-const { chosen, setUp, items, elevation, unit, isTried, put, undo, asShipped } = useProps()
+const { chosen, items, elevation, unit, add, told } = useProps()
 
 /** The parts that have something, in the order of the body; then what was listed and has no place yet. */
 const parts = computed(() => [
@@ -56,23 +57,20 @@ function sumOf(part: BodyPart): string | undefined {
 
 const openId = ref<string>()
 // By name: what is read anew from the server is the same set-up.
-watch([() => chosen.value?.key, () => setUp.value?.id], () => (openId.value = undefined))
+watch(
+  () => chosen.value?.key,
+  () => (openId.value = undefined),
+)
 
+const what = ref<PropKind>('blanket')
+const kindChoices = keysOf(propNames).map((value) => ({ value, words: propNames[value].one }))
 const addTo = ref<BodyPart | null>(null)
 const addChoices = bodyParts.map((value) => ({ value, words: partNames[value] }))
-function add(part: BodyPart | null): void {
+function addAt(part: BodyPart | null): void {
   if (part === null) return
-  const item: SetUpItem = {
-    id: freeId(items.value),
-    kind: 'blanket',
-    count: 1,
-    under: part,
-    folds: [...namedFolds.standard],
-  }
-  const last = items.value.findLastIndex(({ under }) => under === part)
-  const at = last < 0 ? items.value.length : last + 1
-  put([...items.value.slice(0, at), item, ...items.value.slice(at)])
-  openId.value = item.id
+  const before = new Set(items.value.map(({ id }) => id))
+  add(what.value, part)
+  openId.value = items.value.find(({ id }) => !before.has(id))?.id
   addTo.value = null
 }
 </script>
@@ -80,11 +78,8 @@ function add(part: BodyPart | null): void {
 <template>
   <div class="eyebrow">From the floor up</div>
   <h1>Under each part</h1>
-  <p v-if="isTried" class="tried">
-    Tried out here; the session keeps its own.
-    <Button size="small" text severity="secondary" icon="pi pi-undo" label="Undo" @click="undo" />
-    <Button size="small" text severity="secondary" label="As it was" @click="asShipped" />
-  </p>
+  <KeepSetUp />
+  <p class="visually-hidden" aria-live="polite">{{ told }}</p>
   <ComfortList />
   <section v-for="{ key, title, sum, note, items: there } in laid" :key="key" class="part">
     <h3>
@@ -93,11 +88,13 @@ function add(part: BodyPart | null): void {
     <p v-if="note" class="note">{{ note }}</p>
     <ul>
       <ItemRow
-        v-for="item in there"
+        v-for="(item, at) in there"
         :key="item.id"
         :item="item"
         :height="heights.get(item.id)"
         :is-open="openId === item.id"
+        :is-first="at === 0"
+        :is-last="at === there.length - 1"
         @toggle="openId = openId === item.id ? undefined : item.id"
       />
     </ul>
@@ -105,19 +102,29 @@ function add(part: BodyPart | null): void {
   <p v-if="items.length === 0" class="part none">Nothing lies under this one.</p>
   <div class="part add">
     <Select
+      v-model="what"
+      :options="kindChoices"
+      option-label="words"
+      option-value="value"
+      size="small"
+      fluid
+      aria-label="What to add"
+    />
+    <Select
       v-model="addTo"
       :options="addChoices"
       option-label="words"
       option-value="value"
-      placeholder="Add a blanket under…"
+      placeholder="Add it at…"
       size="small"
       fluid
-      aria-label="Add a blanket under a part"
-      @update:model-value="add"
+      aria-label="Add it at a part"
+      @update:model-value="addAt"
     />
   </div>
-  <div class="part"><ReachHeight /></div>
-  <section v-if="chosen" class="part">
+  <div v-if="chosen?.figure" class="part"><ReachHeight /></div>
+  <OwnSetUps />
+  <section v-if="chosen?.withoutProps" class="part">
     <h3>If there is none</h3>
     <p class="note">{{ mirrorText(chosen.withoutProps, 'left') }}</p>
   </section>
@@ -134,11 +141,6 @@ function add(part: BodyPart | null): void {
 h1 {
   font-size: 23px;
 }
-.tried {
-  margin-top: 6px;
-  font-size: 14px;
-  color: #4b5854;
-}
 .part {
   margin-top: 10px;
   padding-top: 10px;
@@ -151,6 +153,11 @@ h3 {
   margin-bottom: 4px;
   font-size: 16px;
 }
+.add {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 8px;
+}
 .sum {
   font-weight: 500;
   font-size: 14px;
@@ -162,8 +169,7 @@ h3 {
   color: #4b5854;
 }
 @media print {
-  .add,
-  .tried {
+  .add {
     display: none;
   }
 }

@@ -11,6 +11,7 @@ import { drawElevation } from '#web/shared/figures/drawing.ts'
 import FigureDrawing from '#web/shared/figures/FigureDrawing.vue'
 import { captionWords } from '#words/measures'
 import SessionAway from '#web/shared/session/SessionAway.vue'
+import { useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
 import SidePane from '#web/shared/ui/SidePane.vue'
 import BetweenSetUps from './BetweenSetUps.vue'
 import PartsPane from './PartsPane.vue'
@@ -23,7 +24,7 @@ const {
   store,
   used,
   chosen,
-  chosenSetUp,
+  choose,
   items,
   setUp,
   figure,
@@ -34,6 +35,8 @@ const {
   kinds,
   unit,
   loadPlaces,
+  undo,
+  redo,
 } = useProps()
 watch(
   () => String(route.params['id'] ?? ''),
@@ -41,6 +44,7 @@ watch(
   { immediate: true },
 )
 onMounted(loadPlaces)
+useUndoKeys({ undo, redo })
 
 const frame = useTemplateRef('frame')
 const { width, height } = useElementSize(frame)
@@ -78,9 +82,13 @@ const drawing = computed(() => {
     : drawElevation(input)
 })
 
-const choices = computed(() => chosen.value?.choices.map(({ id, name }) => ({ value: id, words: name })) ?? [])
-function choose(id: string | null): void {
-  if (chosen.value && id !== null) chosenSetUp.value.set(chosen.value.key, id)
+const asHere = 'as here'
+const choices = computed(() => [
+  ...(chosen.value?.isOwn ? [{ value: asHere, words: 'As in this session' }] : []),
+  ...(chosen.value?.choices.map(({ id, name }) => ({ value: id, words: name })) ?? []),
+])
+function pick(id: string | null): void {
+  if (id !== null && id !== asHere) choose(id)
 }
 const told = computed(() =>
   measures.value.filter(({ mark }) => mark === undefined).map((measure) => captionWords(measure, unit.value)),
@@ -91,9 +99,12 @@ const standing = computed(() => {
   return standsFirmly(findings.value) ? 'Stands firmly' : 'A stack wants a look'
 })
 const sub = computed(() =>
-  chosen.value
-    ? `${basePositionNames[chosen.value.base]} · ${seenFrom.value} · person of ${String(statureCm.value)} cm`
-    : '',
+  [
+    chosen.value?.base && basePositionNames[chosen.value.base],
+    ...(chosen.value?.figure ? [seenFrom.value, `person of ${String(statureCm.value)} cm`] : []),
+  ]
+    .filter((part) => part !== undefined)
+    .join(' · '),
 )
 const spoken = computed(() =>
   [`${chosen.value?.name ?? ''}, ${sub.value}`, ...(drawing.value?.labels.map(({ text }) => text) ?? [])].join('; '),
@@ -127,20 +138,24 @@ const drawerOpen = ref(false)
       </header>
       <div v-if="chosen && choices.length > 0" class="choices">
         <SelectButton
-          :model-value="setUp?.id"
+          :model-value="chosen.isOwn ? asHere : setUp?.id"
           :options="choices"
           option-label="words"
           option-value="value"
           :allow-empty="false"
           size="small"
           aria-label="Which set-up"
-          @update:model-value="choose"
+          @update:model-value="pick"
         />
       </div>
       <div ref="frame" class="frame">
         <FigureDrawing v-if="drawing" :drawing="drawing" :words="spoken" />
         <p v-else-if="chosen && !figure" class="nothing">
-          This pose has no figure yet. A pose of your own takes the figure of the pose it was made from.
+          {{
+            chosen.poseId
+              ? 'This pose has no figure yet. A pose of your own takes the figure of the pose it was made from.'
+              : 'Breath work and rests are not drawn: what they take is listed, fetched and counted.'
+          }}
         </p>
         <p v-else-if="chosen && !elevation" class="nothing">
           {{ findings.length > 0 ? 'This cannot be drawn as it stands: what is wrong stands at the right.' : '' }}

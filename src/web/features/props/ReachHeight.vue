@@ -2,8 +2,8 @@
 import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed, ref, useId, watch } from 'vue'
-import type { BodyPart } from '#model/set-up'
-import { freeId } from '#core/comfort'
+import type { BodyPart, SetUpItem } from '#model/set-up'
+import { assess, freeId } from '#core/comfort'
 import { loadCaseOf } from '#core/figure'
 import { findStacks, inventoryFor, itemsOfStack, usualMassKg } from '#core/props'
 import { namedFolds } from '#library/prop-kinds'
@@ -13,7 +13,7 @@ import { useProps } from './use-props.ts'
 import NumberField from '#web/shared/ui/NumberField.vue'
 
 /** A wanted height under a part, and what there is in the cupboard that comes to it. */
-const { figure, items, kinds, cupboard, place, statureCm, unit, elevation, put } = useProps()
+const { chosen, input, figure, items, kinds, cupboard, place, statureCm, unit, elevation, put } = useProps()
 
 const id = useId()
 const part = ref<BodyPart>('head')
@@ -34,13 +34,23 @@ const parts = bodyParts.filter((one) => !unusual.has(one)).map((value) => ({ val
 
 const pile = computed(() => elevation.value?.piles.find((one) => one.part === part.value))
 const piles = computed<1 | 2>(() => pile.value?.piles ?? (part.value === 'arms' ? 2 : 1))
+/** A height that was typed stays when another part is looked at; another set-up begins from what lies there. */
+const isTyped = ref(false)
+function startFromHere(): void {
+  if (pile.value && !isTyped.value) wantedCm.value = Math.round(pile.value.height * 2) / 2
+}
+watch([part, () => pile.value?.height], startFromHere, { immediate: true })
 watch(
-  [part, () => pile.value?.part],
+  () => chosen.value?.key,
   () => {
-    if (pile.value) wantedCm.value = Math.round(pile.value.height * 2) / 2
+    isTyped.value = false
+    startFromHere()
   },
-  { immediate: true },
 )
+function type(height: number): void {
+  wanted.value = height
+  isTyped.value = true
+}
 
 /** Folds that are tried: those that make a pad or a roll, not those that cover a mat. */
 const { single, quarter, spinePad, standard, narrow, square, thirds, roll, thinRoll } = namedFolds
@@ -82,28 +92,57 @@ const offer = (key: string, height: number, cls: string): Offer => ({
   height: lengthText(height, unit.value),
   braced: cls === 'brace',
 })
-const offers = computed<readonly Offer[]>(() =>
-  found.value.ok ? found.value.value.best.map(({ key, height, cls }) => offer(key, height, cls)) : [],
-)
-const more = computed(() => (found.value.ok ? found.value.value.count : 0) - offers.value.length)
-/** The nearest there is, where nothing comes to the height. */
+/** What is wrong already is no reason against a way; what a way would bring is. */
+const countedIn = (all: readonly SetUpItem[]): ReadonlySet<string> =>
+  new Set(
+    input.value
+      ? assess({ ...input.value, items: all })
+          .findings.filter(({ grade }) => grade !== 'tip')
+          .map(({ code }) => code)
+      : [],
+  )
+function allowed<Found extends { readonly key: string }>(all: readonly Found[]): readonly Found[] {
+  const before = countedIn(items.value)
+  return all.filter(({ key }) => [...countedIn(itemsWith(key))].every((code) => before.has(code)))
+}
+const best = computed(() => (found.value.ok ? found.value.value.best : []))
+const takes = computed(() => allowed(best.value))
+const offers = computed<readonly Offer[]>(() => takes.value.map(({ key, height, cls }) => offer(key, height, cls)))
+/** Ways that come to the height and would bring a finding. */
+const leftOut = computed(() => best.value.length - takes.value.length)
+const more = computed(() => (found.value.ok ? found.value.value.count : 0) - best.value.length)
+/** How much further it is looked, step by step, cm. */
+const further = [1, 2, 4, 8]
+/** The nearest there is that lies well, where nothing that does comes to the height. */
 const nearest = computed<readonly Offer[]>(() => {
-  if (found.value.ok) return []
-  const extra = found.value.extra as
-    | {
-        readonly below?: { readonly height: number; readonly key: string } | null
-        readonly above?: { readonly height: number; readonly key: string } | null
-      }
-    | undefined
-  return [extra?.below, extra?.above].flatMap((one) => (one ? [offer(one.key, one.height, 'ok')] : []))
+  if (offers.value.length > 0) return []
+  for (const by of further) {
+    const near = findStacks({ H: wantedCm.value, tol: tolCm.value + by, inventory: inventory.value.stocked })
+    const all = near.ok ? allowed(near.value.best) : []
+    const distance = ({ height }: { readonly height: number }) => Math.abs(height - wantedCm.value)
+    const two = [...all].sort((a, b) => distance(a) - distance(b)).slice(0, 2)
+    if (two.length > 0) return two.map(({ key, height, cls }) => offer(key, height, cls))
+  }
+  return []
 })
+const none = computed(() =>
+  [
+    leftOut.value > 0
+      ? `What comes to ${lengthText(wantedCm.value, unit.value)} would not lie well here.`
+      : `Nothing here comes to ${lengthText(wantedCm.value, unit.value)}.`,
+    ...(nearest.value.length > 0 ? ['The nearest:'] : []),
+  ].join(' '),
+)
 
-/** What was found takes the place of what lies under the part. */
-function take(key: string): void {
+/** The set-up with what was found in the place of what lies under the part. */
+function itemsWith(key: string): readonly SetUpItem[] {
   const at = items.value.findIndex((item) => item.under === part.value && item.lies === undefined)
   const others = items.value.filter((item) => item.under !== part.value || item.lies !== undefined)
   const before = at < 0 ? others.length : items.value.slice(0, at).filter((item) => others.includes(item)).length
-  put([...others.slice(0, before), ...itemsFor(key), ...others.slice(before)])
+  return [...others.slice(0, before), ...itemsFor(key), ...others.slice(before)]
+}
+const take = (key: string): void => {
+  put(itemsWith(key))
 }
 </script>
 
@@ -132,7 +171,7 @@ function take(key: string): void {
         :grain="0.01"
         :step="0.5"
         small
-        @change="wanted = $event"
+        @change="type"
       />
       <NumberField
         :label="`Give or take, ${unit}`"
@@ -166,7 +205,7 @@ function take(key: string): void {
     </ul>
     <template v-else>
       <p class="note" role="status">
-        Nothing here comes to {{ lengthText(wantedCm, unit) }}.{{ nearest.length > 0 ? ' The nearest:' : '' }}
+        {{ none }}
       </p>
       <ul>
         <li v-for="one in nearest" :key="one.key">
@@ -182,6 +221,9 @@ function take(key: string): void {
         </li>
       </ul>
     </template>
+    <p v-if="offers.length > 0 && leftOut > 0" class="note">
+      {{ leftOut === 1 ? '1 more' : `${String(leftOut)} more` }} would not lie well here.
+    </p>
     <p v-if="more > 0" class="note">{{ more === 1 ? '1 more way comes' : `${more} more ways come` }} to it.</p>
   </section>
 </template>

@@ -1,9 +1,31 @@
 <script setup lang="ts">
+import Select from 'primevue/select'
+import { computed, ref } from 'vue'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { blockNameIn } from '#words/blocks'
+import { keyOf } from './used.ts'
 import { takesWords } from '#words/props'
 import { useProps } from './use-props.ts'
 
 /** The set-ups of the session in its order, with what each takes. */
-const { used, chosen, chosenKey, itemsOf } = useProps()
+const { store, used, chosen, chosenKey } = useProps()
+const own = useOwnStore()
+
+/** Breath work and rests have no set-up until they are given one. */
+const others = computed(() => {
+  const { document } = store
+  if (!document) return []
+  const here = new Set(used.value.map(({ key }) => key))
+  return document.blocks
+    .filter(({ kind }) => kind === 'breath' || kind === 'rest')
+    .map((block) => ({ value: keyOf(document, block), words: blockNameIn(block, own.catalog) }))
+    .filter(({ value }) => !here.has(value))
+})
+const other = ref<string | null>(null)
+function setUp(key: string | null): void {
+  if (key !== null) chosenKey.value = key
+  other.value = null
+}
 </script>
 
 <template>
@@ -13,13 +35,25 @@ const { used, chosen, chosenKey, itemsOf } = useProps()
       <li v-for="one in used" :key="one.key">
         <button type="button" :aria-current="one === chosen ? 'true' : undefined" @click="chosenKey = one.key">
           <span class="name">{{ one.name }}</span>
-          <small>{{ takesWords(itemsOf(one)) || 'no props' }}</small>
+          <small>{{ takesWords(one.items) || 'no props' }}</small>
         </button>
       </li>
     </ul>
     <p v-else class="none">
       A session’s poses stand here with what they lie on. This one has none yet: add a pose in Plan.
     </p>
+    <Select
+      v-if="others.length > 0"
+      v-model="other"
+      class="other"
+      :options="others"
+      option-label="words"
+      option-value="value"
+      placeholder="Set up another…"
+      size="small"
+      aria-label="Set up breath work or a rest"
+      @update:model-value="setUp"
+    />
   </nav>
 </template>
 
@@ -68,6 +102,10 @@ small {
 small {
   font-size: 14px;
   color: #4b5854;
+}
+.other {
+  margin: 12px 16px;
+  max-width: calc(100% - 32px);
 }
 .none {
   padding: 4px 16px;

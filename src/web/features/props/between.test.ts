@@ -13,8 +13,7 @@ const between = (...blocks: Block[]) => {
   const session = aSession(blocks)
   const used = usedIn(session, shippedCatalog)
   const timeline = orThrow(compileTimeline(session, shippedCatalog))
-  const itemsOf = (one: (typeof used)[number]) => one.choices[0]?.items ?? []
-  return betweenSetUps({ used, itemsOf, timeline, level: 'regular' })
+  return betweenSetUps({ used, timeline, level: 'regular' })
 }
 const lying = (id: string, items: SetUpItem[]) => aHold('knees-to-chest', { id, setUpItems: items })
 

@@ -1,13 +1,12 @@
 import { createSharedComposable, watchDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
-import type { SetUpItem } from '#model/set-up'
 import { assess } from '#core/comfort'
 import type { ComfortFinding } from '#core/comfort'
 import { measuresOf } from '#core/figure'
+import { useHouse } from '#web/shared/house/use-house.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
-import { useHouse } from './use-house.ts'
-import { useTrials } from './use-trials.ts'
+import { useSetUpEdits } from './use-set-up-edits.ts'
 import { usedIn } from './used.ts'
 import type { Used } from './used.ts'
 
@@ -18,26 +17,24 @@ export const useProps = createSharedComposable(() => {
   const store = useSessionStore()
   const own = useOwnStore()
   const house = useHouse()
-  const used = computed(() => (store.document ? usedIn(store.document, own.catalog) : []))
+  const used = computed(() => (store.document ? usedIn(store.document, own.catalog, chosenKey.value) : []))
   const chosen = computed(() => used.value.find(({ key }) => key === chosenKey.value) ?? used.value[0])
-  const trials = useTrials(chosen)
+  const edits = useSetUpEdits(chosen, house.kinds)
 
-  const inputOf = (one: Used, items: readonly SetUpItem[]) => {
-    const figure = trials.setUpOf(one)?.figure ?? one.figure
-    return figure && { figure, items, kinds: house.kinds.value, who: { statureCm: house.statureCm.value } }
-  }
-  const input = computed(() => chosen.value && inputOf(chosen.value, trials.items.value))
+  const inputOf = ({ figure, items }: Used) =>
+    figure && { figure, items, kinds: house.kinds.value, who: { statureCm: house.statureCm.value } }
+  const input = computed(() => chosen.value && inputOf(chosen.value))
   const assessed = computed(() => input.value && assess(input.value))
   /** The last that could be drawn stays in view while a change cannot be. */
   const elevation = computed(() => (assessed.value?.elevation.ok ? assessed.value.elevation.value : undefined))
   return {
     ...{ store, used, chosen, chosenKey, input, elevation },
     ...house,
-    ...trials,
+    ...edits,
     figure: computed(() => input.value?.figure),
     measures: computed(() => (input.value && elevation.value ? measuresOf(input.value.figure, elevation.value) : [])),
     findings: computed(() => assessed.value?.findings ?? []),
-    toLookAt: useToLookAt(() => used.value.map((one) => [one, inputOf(one, trials.itemsOf(one))] as const)),
+    toLookAt: useToLookAt(() => used.value.map((one) => [one, inputOf(one)] as const)),
   }
 })
 

@@ -1,82 +1,40 @@
-import { computed } from 'vue'
+import type { Block } from '#model/block'
 import { finalRestPose, setUpsFor } from '#core/session'
 import { shippedCatalog } from '#library/shipped'
-import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
-import { usedIn } from './used.ts'
-import { useTrials } from './use-trials.ts'
+import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
+import { keyOf, usedIn } from './used.ts'
 
 const poseId = 'reclined-bound-angle'
 const items = [{ id: 'own', kind: 'blanket' as const, count: 1, under: 'head' as const }]
 
 test('what is set up in a session stands in its order, the final rest last; talk and breath are not set up', () => {
-  const used = usedIn(aSession([aTalk(), aHold('deer'), aHold(poseId), aClosing()]), shippedCatalog)
+  const session = aSession([aTalk(), aBreath('even-breath'), aHold('deer'), aHold(poseId), aClosing()])
+  const used = usedIn(session, shippedCatalog)
   expect(used.map(({ name }) => name)).toEqual(['Deer', 'Bound angle, reclined', 'Final rest'])
   expect(used.at(-1)?.choices).toEqual(setUpsFor(shippedCatalog, finalRestPose))
   expect(new Set(used.map(({ key }) => key)).size).toBe(3)
 })
 
-test('a block’s own items stand first among its choices, and the set-up it names is the one it wants', () => {
-  const [few] = setUpsFor(shippedCatalog, poseId).filter(({ extent }) => extent === 'few')
+test('a block’s own items are what lies there, in the figure of the set-up they were made from', () => {
+  const all = setUpsFor(shippedCatalog, poseId)
+  const few = all.find(({ extent }) => extent === 'few')
   const [named] = usedIn(aSession([aHold(poseId, { setUpId: few?.id ?? '' })]), shippedCatalog)
-  expect(named?.wanted).toBe(few?.id)
+  expect(named).toMatchObject({ setUpId: few?.id, items: few?.items, isOwn: false })
   const [own] = usedIn(aSession([aHold(poseId, { setUpItems: items, setUpId: few?.id ?? '' })]), shippedCatalog)
-  expect(own?.choices[0]).toMatchObject({ name: 'As in this session', items })
-  expect(own?.wanted).toBeUndefined()
+  expect(own).toMatchObject({ items, isOwn: true, figure: named?.figure })
+  expect(own?.setUpId).toBeUndefined()
+  expect(own?.choices).toEqual(all)
+})
+
+test('breath work and rests are set up where they have something, or are about to', () => {
+  const seated: Block = { ...aBreath('even-breath'), setUpItems: items }
+  const bare: Block = { kind: 'rest', id: 'quiet', s: 60 }
+  const session = aSession([seated, bare])
+  expect(usedIn(session, shippedCatalog).map(({ block }) => block.id)).toEqual([seated.id])
+  const [, wanted] = usedIn(session, shippedCatalog, keyOf(session, bare))
+  expect(wanted).toMatchObject({ items: [], choices: [], isOwn: false, figure: undefined })
 })
 
 test('a pose that is nowhere is left out, the others stay', () => {
   expect(usedIn(aSession([aHold('gone'), aHold('deer')]), shippedCatalog).map(({ name }) => name)).toEqual(['Deer'])
-})
-
-describe('trying out', () => {
-  const tryOut = (id: string) => {
-    const [one] = usedIn(aSession([aHold(poseId, { id })]), shippedCatalog)
-    return useTrials(computed(() => one))
-  }
-
-  test('each change is a step that can be taken back; what is left as it was is none', () => {
-    const trials = tryOut('steps')
-    const before = trials.items.value
-    const [first] = before
-    if (!first) throw new Error('no items')
-    trials.change(first.id, { count: first.count })
-    expect(trials.isTried.value).toBe(false)
-    trials.remove(first.id)
-    expect(trials.items.value).toHaveLength(before.length - 1)
-    trials.change(before[1]?.id ?? '', { count: 2 })
-    trials.undo()
-    expect(trials.items.value).toEqual(before.filter(({ id }) => id !== first.id))
-    trials.undo()
-    expect(trials.isTried.value).toBe(false)
-    expect(trials.items.value).toEqual(before)
-  })
-
-  test('another kind leaves behind folds that mean nothing for it; as it was is a step too', () => {
-    const trials = tryOut('kinds')
-    const folded = trials.items.value.find(({ folds }) => folds)
-    if (!folded) throw new Error('nothing folded')
-    trials.change(folded.id, { kind: 'foamBlock' })
-    expect(trials.items.value.find(({ id }) => id === folded.id)).not.toHaveProperty('folds')
-    trials.asShipped()
-    expect(trials.items.value).toEqual(trials.setUp.value?.items)
-    trials.undo()
-    expect(trials.items.value.find(({ id }) => id === folded.id)?.kind).toBe('foamBlock')
-  })
-})
-
-test('a change of kind leaves behind the folds and turns that mean nothing for it', () => {
-  const own = [
-    { id: 'a', kind: 'chair' as const, count: 1, under: 'upperBack' as const, turn: 'upturned' as const },
-    { id: 'b', kind: 'blanket' as const, count: 1, under: 'head' as const, folds: [{ op: 'halfL' as const }] },
-    { id: 'c', kind: 'foamBlock' as const, count: 1, under: 'knees' as const, turn: 'lengthwise' as const },
-  ]
-  const [used] = usedIn(aSession([aHold(poseId, { setUpItems: own })]), shippedCatalog)
-  const trials = useTrials(computed(() => used))
-  trials.change('a', { kind: 'rectBolster' })
-  trials.change('b', { kind: 'longPillow' })
-  trials.change('c', { kind: 'rectBolster' })
-  const [chair, blanket, block] = trials.items.value
-  expect(chair).toEqual({ id: 'a', kind: 'rectBolster', count: 1, under: 'upperBack' })
-  expect(blanket).toEqual({ id: 'b', kind: 'longPillow', count: 1, under: 'head' })
-  expect(block).toMatchObject({ kind: 'rectBolster', turn: 'lengthwise' })
 })

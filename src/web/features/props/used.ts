@@ -1,51 +1,79 @@
-import type { Block } from '#model/block'
+import type { Block, BreathBlock, ClosingBlock, HoldBlock, RestBlock } from '#model/block'
 import type { BasePosition } from '#model/common'
 import type { Figure } from '#model/figure'
 import type { Session } from '#model/session'
-import type { SetUp } from '#model/set-up'
-import { finalRestPose, poseIn, setUpOf, setUpsFor } from '#core/session'
+import type { SetUp, SetUpItem } from '#model/set-up'
+import { finalRestPose, namedSetUp, poseIn, setUpOf, setUpsFor } from '#core/session'
 import type { Catalog } from '#core/session'
+import { blockNameIn } from '#words/blocks'
 
-/** One set-up of the session: where it is used, and the ways it can be done. */
+/** A block that can have a set-up. */
+export type SetUpBlock = HoldBlock | ClosingBlock | BreathBlock | RestBlock
+
+/** One set-up of the session: where it is used, how it stands now, and the ways it can be done. */
 export interface Used {
   /** The session's id and the block's: ids of blocks come again in other sessions. */
   readonly key: string
-  readonly blockId: string
-  readonly poseId: string
+  readonly block: SetUpBlock
+  /** Absent for breath work and rests, which have no set-ups made for them. */
+  readonly poseId?: string
+  /** The form of the pose, where that has set-ups of its own. */
+  readonly variantId?: string
   readonly name: string
   readonly figure: Figure | undefined
   readonly withoutProps: string
-  readonly base: BasePosition
+  readonly base: BasePosition | undefined
   readonly choices: readonly SetUp[]
-  /** The one the session names, else that of its extent. */
-  readonly wanted: string | undefined
+  /** The choice in use; absent with items of the block's own, and where there is none. */
+  readonly setUpId: string | undefined
+  /** The items as they lie. */
+  readonly items: readonly SetUpItem[]
+  /** The block has items of its own. */
+  readonly isOwn: boolean
 }
 
-/** Everything in a session that is set up, in its order. */
-export const usedIn = (session: Session, catalog: Catalog): readonly Used[] =>
-  session.blocks.flatMap((block) => usedBy(block, session, catalog) ?? [])
+/**
+ * Everything in a session that is set up, in its order. Breath work and rests are set up only where they name something,
+ * or where one is `wanted`: about to be.
+ */
+export const usedIn = (session: Session, catalog: Catalog, wanted?: string): readonly Used[] =>
+  session.blocks.flatMap((block) => usedBy(block, session, catalog, wanted) ?? [])
 
-function usedBy(block: Block, session: Session, catalog: Catalog): Used | undefined {
+export const keyOf = (session: Pick<Session, 'id'>, block: Pick<Block, 'id'>): string => `${session.id} ${block.id}`
+
+function usedBy(block: Block, session: Session, catalog: Catalog, wanted: string | undefined): Used | undefined {
+  const key = keyOf(session, block)
+  if (block.kind === 'breath' || block.kind === 'rest') {
+    const used = namedSetUp(block, catalog)
+    if (!used && key !== wanted) return undefined
+    const base = block.kind === 'breath' ? block.basePosition : undefined
+    const parts = { figure: undefined, withoutProps: '', base, choices: [], setUpId: undefined }
+    const items = used?.value.items ?? []
+    return { key, block, name: blockNameIn(block, catalog), ...parts, items, isOwn: block.setUpItems !== undefined }
+  }
   if (block.kind !== 'hold' && block.kind !== 'closing') return undefined
+  return usedByPose(block, session, catalog)
+}
+
+function usedByPose(block: HoldBlock | ClosingBlock, session: Session, catalog: Catalog): Used | undefined {
   const poseId = block.kind === 'hold' ? block.poseId : finalRestPose
   const pose = poseIn(catalog, poseId)
   if (!pose) return undefined
   const form = block.kind === 'hold' ? pose.variants.find(({ id }) => id === block.variantId) : undefined
-  const ownItems = block.kind === 'hold' ? block.setUpItems : undefined
-  const mine: SetUp[] = ownItems
-    ? [{ id: `${block.id} own`, poseId, name: 'As in this session', extent: 'full', items: ownItems }]
-    : []
   const choices = setUpsFor(catalog, poseId, form?.id)
   const used = setUpOf(block, catalog, session)
   return {
-    key: `${session.id} ${block.id}`,
-    blockId: block.id,
+    key: keyOf(session, block),
+    block,
     poseId,
+    ...(form?.base ? { variantId: form.id } : {}),
     name: block.kind === 'closing' ? 'Final rest' : [pose.names.english, form?.name].filter(Boolean).join(' · '),
-    figure: form?.figure ?? pose.figure,
+    figure: used?.value.figure ?? form?.figure ?? pose.figure,
     withoutProps: pose.withoutProps,
     base: (form?.base ?? pose.base).enter,
-    choices: [...mine, ...choices],
-    wanted: ownItems ? undefined : choices.find((setUp) => setUp === used?.value)?.id,
+    choices,
+    setUpId: block.setUpItems ? undefined : used?.value.id,
+    items: used?.value.items ?? [],
+    isOwn: block.setUpItems !== undefined,
   }
 }

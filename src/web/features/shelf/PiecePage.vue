@@ -10,7 +10,7 @@ import { protocolIn } from '#core/session'
 import { blockNameIn, blockTimeWords } from '#words/blocks'
 import { sectionLength, sectionLine } from '#words/sections'
 import { counted } from '#words/text'
-import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { refusedWords, useOwnStore } from '#web/shared/own/own-store.ts'
 import PageHead from './PageHead.vue'
 import './page.css'
 
@@ -24,18 +24,17 @@ watch(
   () => props.piece.name,
   (now) => (name.value = now),
 )
-const away = 'Zovrin’s server does not answer: nothing was changed. Start it and try again.'
 
 async function rename(): Promise<void> {
   const wanted = name.value.trim()
   if (wanted === '' || wanted === props.piece.name) return
   const outcome = await own.put('piece', { ...props.piece, name: wanted })
-  problem.value = outcome.kind === 'done' ? '' : outcome.kind === 'refused' ? outcome.problem.detail : away
+  problem.value = refusedWords(outcome)
 }
 async function remove(): Promise<void> {
   const outcome = await own.remove('piece', props.piece.id)
   if (outcome.kind === 'done') await router.push({ name: 'shelf' })
-  else problem.value = outcome.kind === 'refused' ? outcome.problem.detail : away
+  else problem.value = refusedWords(outcome)
 }
 
 const protocol = computed(() => protocolIn(props.piece))

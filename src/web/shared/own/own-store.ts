@@ -3,6 +3,7 @@ import { computed, shallowRef } from 'vue'
 import { answersBefore } from '#model/answers'
 import type { OwnDocuments, OwnKind, OwnThing } from '#model/own'
 import type { Piece } from '#model/piece'
+import type { SetUp } from '#model/set-up'
 import type { Problem } from '#model/problem'
 import { withOwn } from '#core/session'
 import { shippedCatalog } from '#library/shipped'
@@ -12,6 +13,14 @@ import type { Reply } from '#web/shared/api/client.ts'
 /** What came of a change: done, refused with its problem, or the server away. */
 export type OwnOutcome =
   { readonly kind: 'done' } | { readonly kind: 'refused'; readonly problem: Problem } | { readonly kind: 'away' }
+
+/** Why a change did not come about; nothing where it did. */
+export function refusedWords(outcome: OwnOutcome): string {
+  if (outcome.kind === 'done') return ''
+  return outcome.kind === 'refused'
+    ? outcome.problem.detail
+    : 'Zovrin’s server does not answer: nothing was changed. Start it and try again.'
+}
 
 const keptAs = 'zovrin.own'
 
@@ -32,6 +41,12 @@ const withAnswers = (thing: OwnThing): OwnThing =>
 
 const nameOf = (document: OwnThing['document']): string =>
   'names' in document ? document.names.english : document.name
+
+/** Set-ups that were kept for a pose or its copy, by name. */
+const setUpsIn = (things: readonly OwnThing[]): SetUp[] =>
+  things
+    .flatMap((thing) => (thing.kind === 'setUp' && !thing.hidden ? [thing.document] : []))
+    .sort((a, b) => a.name.localeCompare(b.name))
 
 /** Runs of blocks that were kept, by name. */
 const piecesIn = (things: readonly OwnThing[]): Piece[] =>
@@ -56,6 +71,7 @@ export const useOwnStore = defineStore('own', () => {
   )
 
   const pieces = computed(() => piecesIn(things.value))
+  const setUps = computed(() => setUpsIn(things.value))
 
   function take(next: readonly OwnThing[]): void {
     localStorage.setItem(keptAs, JSON.stringify(next))
@@ -96,5 +112,5 @@ export const useOwnStore = defineStore('own', () => {
     return { kind: 'done' }
   }
 
-  return { things, catalog, shelf, pieces, removed, load, find, put, remove, bringBack }
+  return { things, catalog, shelf, pieces, setUps, removed, load, find, put, remove, bringBack }
 })

@@ -1,0 +1,125 @@
+import { nanoid } from 'nanoid'
+import { computed, ref } from 'vue'
+import type { Ref } from 'vue'
+import type { PropKind } from '#model/prop'
+import type { BodyPart, SetUp, SetUpItem } from '#model/set-up'
+import { extentOf, setUpOf, withFields } from '#core/session'
+import type { PropSpecs } from '#core/props'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
+import type { OwnOutcome } from '#web/shared/own/own-store.ts'
+import { useSessionStore } from '#web/shared/session/session-store.ts'
+import { broughtTo, changed, stepped, withItem, without } from './item-edits.ts'
+import type { SetUpBlock, Used } from './used.ts'
+
+/** What a screen reader hears of the last change. */
+const told = ref('')
+
+/** Every change of the set-up that is looked at: an edit of the session, undone and done again as in Plan. */
+export function useSetUpEdits(chosen: Readonly<Ref<Used | undefined>>, kinds: Readonly<Ref<PropSpecs>>) {
+  const setUp = computed(() => chosen.value?.choices.find(({ id }) => id === chosen.value?.setUpId))
+  const items = computed(() => chosen.value?.items ?? [])
+  const put = putting(chosen)
+  return {
+    ...{ told, setUp, items, put },
+    add: (kind: PropKind, part: BodyPart): void => {
+      put(withItem(items.value, kind, part, kinds.value), 'add to the set-up')
+    },
+    change: (id: string, by: Partial<SetUpItem>): void => {
+      put(changed(items.value, id, by, kinds.value), 'change the set-up')
+    },
+    remove: (id: string): void => {
+      put(without(items.value, id), 'take from the set-up')
+    },
+    step: (id: string, by: 1 | -1): void => {
+      const next = stepped(items.value, id, by)
+      if (next === items.value) return
+      put(next, 'move in the set-up')
+      told.value = by < 0 ? 'Nearer the floor' : 'Nearer the body'
+    },
+    bring: (id: string, target: string, side: 'before' | 'after'): void => {
+      put(broughtTo(items.value, id, target, side, kinds.value), 'move in the set-up')
+    },
+    ...choosing(chosen),
+    ...useSteps(),
+  }
+}
+
+/** Replaces the block with other items; a field that is left as it was is no step. */
+function putting(chosen: Readonly<Ref<Used | undefined>>) {
+  const store = useSessionStore()
+  return (next: readonly SetUpItem[], words = 'change the set-up'): void => {
+    const used = chosen.value
+    if (!used || JSON.stringify(next) === JSON.stringify(used.items)) return
+    // What it was made from is named still: its figure is that of the items.
+    const setUpId = used.block.setUpId ?? used.setUpId
+    const block = withFields<SetUpBlock>(used.block, { setUpId, setUpItems: [...next] })
+    store.edit({ type: 'replace', block }, words)
+  }
+}
+
+/** Another of the ways a pose is set up, the usual one again, and one that is kept. */
+function choosing(chosen: Readonly<Ref<Used | undefined>>) {
+  const store = useSessionStore()
+  const own = useOwnStore()
+  function name(setUpId: string | undefined, words: string): void {
+    const used = chosen.value
+    if (used)
+      store.edit(
+        { type: 'replace', block: withFields<SetUpBlock>(used.block, { setUpId, setUpItems: undefined }) },
+        words,
+      )
+  }
+  /** The one it would have if nothing were said. */
+  const usualId = computed(() => {
+    const block = chosen.value?.block
+    if (!store.document || !block || block.kind === 'breath' || block.kind === 'rest') return undefined
+    return setUpOf(withFields(block, { setUpId: undefined, setUpItems: undefined }), own.catalog, store.document)?.value
+      .id
+  })
+  return {
+    usualId,
+    /** Chosen, the usual one is not named: it goes with how much the session takes. */
+    choose: (id: string): void => {
+      name(id === usualId.value ? undefined : id, 'choose a set-up')
+    },
+    usual: (): void => {
+      name(undefined, 'take the usual set-up')
+    },
+    /** Keeps what lies here under a name, for this pose everywhere, and names it here. */
+    async keep(wanted: string): Promise<OwnOutcome> {
+      const used = chosen.value
+      if (!used?.poseId || !store.document) return { kind: 'away' }
+      const { figure } = used.choices.find(({ id }) => id === (used.block.setUpId ?? used.setUpId)) ?? {}
+      const kept: SetUp = {
+        id: nanoid(),
+        poseId: used.poseId,
+        ...(used.variantId === undefined ? {} : { variantId: used.variantId }),
+        name: wanted,
+        extent: extentOf(store.document),
+        items: structuredCloneOf(used.items),
+        ...(figure ? { figure } : {}),
+      }
+      const outcome = await own.put('setUp', kept)
+      if (outcome.kind === 'done') name(kept.id, 'keep a set-up')
+      return outcome
+    },
+  }
+}
+
+/** What Vue watches over cannot be cloned; its plain copy can. */
+const structuredCloneOf = (items: readonly SetUpItem[]): SetUpItem[] => JSON.parse(JSON.stringify(items)) as SetUpItem[]
+
+/** Steps back and forth over the whole session, whatever view they were made in. */
+function useSteps() {
+  const store = useSessionStore()
+  return {
+    undo: (): void => {
+      const words = store.undo()
+      told.value = words === undefined ? 'Nothing to undo' : `Undone: ${words}`
+    },
+    redo: (): void => {
+      const words = store.redo()
+      told.value = words === undefined ? 'Nothing to redo' : `Done again: ${words}`
+    },
+  }
+}
