@@ -173,6 +173,21 @@ test('a finding names its number and its mend; the mend is one press, and the fo
     page.getByText('Comfort decides. Stop with pain, numbness or dizziness; ask a professional.'),
   ).toBeVisible()
   await expect(page.getByRole('contentinfo')).toContainText(/to look at Calves on a chair: Head pad/)
+  // Plan counts it too, leads here, and keeps it where it is set aside.
+  await page.getByRole('link', { name: 'Plan' }).click()
+  await page
+    .getByRole('contentinfo')
+    .getByRole('button', { name: /to look at/ })
+    .click()
+  const inPlan = page.getByRole('listitem').filter({ hasText: 'Head pad 8.5 cm, at most 8 cm' })
+  await inPlan.getByRole('button', { name: 'Look at the set-up' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Calves on a chair' })).toBeVisible()
+  await padded.getByRole('button', { name: 'Set aside: Head pad 8.5 cm, at most 8 cm' }).click()
+  await page.getByLabel('Why it can stay').fill('they lie on the mat’s end')
+  await page.getByLabel('Why it can stay').press('Enter')
+  await expect(padded.getByText('Set aside: they lie on the mat’s end')).toBeVisible()
+  await expect(page.getByRole('contentinfo')).not.toContainText('Head pad')
+  await padded.getByRole('button', { name: /^Take back/ }).click()
   await padded.getByRole('button', { name: /^Fold the blanket under the head/ }).click()
   await expect(padded).toHaveCount(0)
 })

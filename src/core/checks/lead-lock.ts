@@ -1,5 +1,6 @@
 import type { Block } from '#model/block'
 import type { Section } from '#model/section'
+import type { AnyNoticed } from './set-ups.ts'
 import type { Session } from '#model/session'
 import { sectionMs } from '#core/breath'
 import { applyEdit, withSection } from '#core/session'
@@ -12,7 +13,7 @@ import type { CheckInput, Noticed } from './check.ts'
 import type { FindingCode } from './facts.ts'
 
 /** The musts of breath work: with one of these a class is not led as planned, and none is set aside [breath book 5]. */
-const breathMusts: ReadonlySet<FindingCode> = new Set([
+const breathMusts: ReadonlySet<string> = new Set<FindingCode>([
   'HOLD_PAST_STAGE',
   'HOLD_UNASKED',
   'STROKES_PAST_STAGE',
@@ -25,7 +26,7 @@ const breathMusts: ReadonlySet<FindingCode> = new Set([
 ])
 
 /** Whether a finding keeps a class from being led as planned. */
-export const locksLead = ({ code, grade }: Pick<Noticed, 'code' | 'grade'>): boolean =>
+export const locksLead = ({ code, grade }: Pick<AnyNoticed, 'code' | 'grade'>): boolean =>
   grade === 'must' && breathMusts.has(code)
 
 /** Natural breath in place of a section of breath work, or of the breath counted over a hold. */

@@ -38,7 +38,7 @@ export const useBreathFindings = createSharedComposable(() => {
       : [],
   )
   const wordsOf = (finding: Noticed): FindingWords =>
-    work.value?.findingWords(finding, own.catalog) ?? { title: '', reason: '' }
+    work.value?.wordsOf(finding, own.catalog, 'cm') ?? { title: '', reason: '' }
   return {
     findings,
     counted: computed(() => countWords(countGrades(findings.value))),

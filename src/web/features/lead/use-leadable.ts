@@ -3,7 +3,8 @@ import type { Instead } from '#core/checks'
 import { formatMs } from '#core/units'
 import { blockNameIn } from '#words/blocks'
 import { sectionName } from '#words/sections'
-import { findingWords, leadableOf, mustsOf } from '#web/shared/findings/check-work.ts'
+import { leadableOf, mustsOf, wordsOf } from '#web/shared/findings/check-work.ts'
+import { useHouse } from '#web/shared/house/use-house.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 
@@ -17,6 +18,7 @@ const sixthStage = false
 export function useLeadable() {
   const store = useSessionStore()
   const own = useOwnStore()
+  const { lyingOn, unit } = useHouse()
   const askedAtMs = ref<number>()
   const nameOf = (blockId: string): string => {
     const block = store.document?.blocks.find(({ id }) => id === blockId)
@@ -52,10 +54,10 @@ export function useLeadable() {
   const made = computed(() => (isHeldBack.value ? unasked.value : allowed.value))
   const musts = computed(() =>
     made.value
-      ? mustsOf(made.value.session, made.value.timeline, own.catalog).map((finding) => {
+      ? mustsOf(made.value.session, made.value.timeline, own.catalog, lyingOn.value).map((finding) => {
           const { blockId, atMs } = finding.place
           const where = [blockId === undefined ? '' : nameOf(blockId), atMs === undefined ? '' : formatMs(atMs)]
-          const { title } = findingWords(finding, own.catalog)
+          const { title } = wordsOf(finding, own.catalog, unit.value)
           return { title, where: where.filter((words) => words !== '').join(', ') }
         })
       : [],

@@ -8,19 +8,20 @@ import AdviceNote from '#web/shared/ui/AdviceNote.vue'
 import { useProps } from './use-props.ts'
 
 /** What the session's set-ups want looked at, worst first; pressing it goes there. */
-const { toLookAt, chosenKey, unit } = useProps()
-const worst = computed(() => toLookAt.value.find(({ finding }) => finding.grade === 'must') ?? toLookAt.value[0])
-const counted = computed(() => countWords(countGrades(toLookAt.value.map(({ finding }) => finding))))
+const { store, used, toLookAt, chosenKey, unit } = useProps()
+const worst = computed(() => toLookAt.value.find(({ grade }) => grade === 'must') ?? toLookAt.value[0])
+const counted = computed(() => countWords(countGrades(toLookAt.value)))
+const there = computed(() => used.value.find(({ block }) => block.id === worst.value?.place.blockId))
 const first = computed(() =>
-  worst.value ? `${worst.value.used.name}: ${comfortWords(worst.value.finding, unit.value).title}` : '',
+  worst.value ? `${there.value?.name ?? ''}: ${comfortWords(worst.value.setUp, unit.value).title}` : '',
 )
 function goThere(): void {
-  if (worst.value) chosenKey.value = worst.value.used.key
+  if (store.document && there.value) chosenKey.value = there.value.key
 }
 </script>
 
 <template>
-  <FootFindings v-if="worst" :grade="worst.finding.grade" :counted="counted" :first="first" none="" @press="goThere" />
+  <FootFindings v-if="worst" :grade="worst.grade" :counted="counted" :first="first" none="" @press="goThere" />
   <span v-else>No set-up needs a look</span>
   <AdviceNote />
 </template>

@@ -2,7 +2,7 @@
 import { useElementSize, useMediaQuery } from '@vueuse/core'
 import SelectButton from 'primevue/selectbutton'
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
-import { useRoute } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { standsFirmly } from '#core/comfort'
 import { isPlaced } from '#core/props'
 import { basePositionNames } from '#words/positions'
@@ -17,13 +17,16 @@ import BetweenSetUps from './BetweenSetUps.vue'
 import PartsPane from './PartsPane.vue'
 import SetUpList from './SetUpList.vue'
 import StatureField from './StatureField.vue'
+import { keyOf } from './used.ts'
 import { useProps } from './use-props.ts'
 
 const route = useRoute()
+const router = useRouter()
 const {
   store,
   used,
   chosen,
+  chosenKey,
   choose,
   items,
   setUp,
@@ -44,6 +47,16 @@ watch(
   { immediate: true },
 )
 onMounted(loadPlaces)
+/** What another view asks to be looked at. */
+watch(
+  [() => route.hash, () => store.document?.id],
+  ([hash, id]) => {
+    if (hash === '' || id === undefined) return
+    chosenKey.value = keyOf({ id }, { id: hash.slice(1) })
+    void router.replace({ hash: '' })
+  },
+  { immediate: true },
+)
 useUndoKeys({ undo, redo })
 
 const frame = useTemplateRef('frame')

@@ -1,14 +1,15 @@
 import { createSharedComposable, watchDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
+import { setUpFindings } from '#core/checks'
+import type { SetUpNoticed } from '#core/checks'
 import { assess } from '#core/comfort'
-import type { ComfortFinding } from '#core/comfort'
 import { measuresOf } from '#core/figure'
+import { withSetAside } from '#core/finding'
 import { useHouse } from '#web/shared/house/use-house.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { useSetUpEdits } from './use-set-up-edits.ts'
 import { usedIn } from './used.ts'
-import type { Used } from './used.ts'
 
 const chosenKey = ref<string>()
 
@@ -21,9 +22,13 @@ export const useProps = createSharedComposable(() => {
   const chosen = computed(() => used.value.find(({ key }) => key === chosenKey.value) ?? used.value[0])
   const edits = useSetUpEdits(chosen, house.kinds)
 
-  const inputOf = ({ figure, items }: Used) =>
-    figure && { figure, items, kinds: house.kinds.value, who: { statureCm: house.statureCm.value } }
-  const input = computed(() => chosen.value && inputOf(chosen.value))
+  const input = computed(
+    () =>
+      chosen.value?.figure && {
+        ...{ figure: chosen.value.figure, items: chosen.value.items, kinds: house.kinds.value },
+        who: { statureCm: house.statureCm.value },
+      },
+  )
   const assessed = computed(() => input.value && assess(input.value))
   /** The last that could be drawn stays in view while a change cannot be. */
   const elevation = computed(() => (assessed.value?.elevation.ok ? assessed.value.elevation.value : undefined))
@@ -34,26 +39,29 @@ export const useProps = createSharedComposable(() => {
     figure: computed(() => input.value?.figure),
     measures: computed(() => (input.value && elevation.value ? measuresOf(input.value.figure, elevation.value) : [])),
     findings: computed(() => assessed.value?.findings ?? []),
-    toLookAt: useToLookAt(() => used.value.map((one) => [one, inputOf(one)] as const)),
+    toLookAt: useToLookAt(),
   }
 })
 
 /** The other set-ups are looked through when the hands rest. */
 const restMs = 200
 
-/** What every set-up of the session wants looked at, for the foot line. */
-function useToLookAt(all: () => readonly (readonly [Used, Parameters<typeof assess>[0] | undefined])[]) {
-  const toLookAt = shallowRef<readonly { readonly finding: ComfortFinding; readonly used: Used }[]>([])
+/** What the session's set-ups want looked at, for the foot line: counted as Plan counts it, without what was set aside. */
+function useToLookAt() {
+  const store = useSessionStore()
+  const own = useOwnStore()
+  const { lyingOn } = useHouse()
+  const found = shallowRef<readonly SetUpNoticed[]>([])
   watchDebounced(
-    all,
-    (each) => {
-      toLookAt.value = each.flatMap(([used, input]) =>
-        (input ? assess(input).findings : []).flatMap((finding) =>
-          finding.grade === 'tip' ? [] : [{ finding, used }],
-        ),
-      )
+    () => [store.timeline, own.catalog, lyingOn.value] as const,
+    ([timeline, catalog, on]) => {
+      found.value = timeline ? setUpFindings(timeline, catalog, on) : []
     },
     { debounce: restMs, immediate: true },
   )
-  return toLookAt
+  return computed(() =>
+    store.document
+      ? withSetAside(found.value, store.document).flatMap(({ finding, aside }) => (aside ? [] : [finding]))
+      : [],
+  )
 }

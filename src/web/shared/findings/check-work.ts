@@ -1,11 +1,20 @@
 import type { Session } from '#model/session'
-import { balanceOf, checkSession, leadable, locksLead } from '#core/checks'
-import type { Asked, CheckInput } from '#core/checks'
+import { balanceOf, checkSession, checkWithSetUps, leadable, locksLead } from '#core/checks'
+import type { AnyNoticed, Asked, CheckInput, LyingOn } from '#core/checks'
 import type { Catalog } from '#core/session'
 import type { Timeline } from '#core/timeline'
+import { comfortWords } from '#words/comfort'
+import { findingWords } from '#words/findings'
+import type { FindingWords } from '#words/findings'
+import type { LengthUnit } from '#words/lengths'
 import { cautionBook } from '#library/cautions/book'
 
-export { findingWords } from '#words/findings'
+/** A finding as a teacher reads it, whether of the plan or of a set-up. */
+export function wordsOf(finding: AnyNoticed, catalog: Catalog, unit: LengthUnit): FindingWords {
+  if (!('setUp' in finding)) return findingWords(finding, catalog)
+  const { title, mend: reason } = comfortWords(finding.setUp, unit)
+  return { title, reason, mend: 'Look at the set-up' }
+}
 
 // The cautions are many words, and so are the findings: this is fetched after the first look at a plan.
 const inputOf = (session: Session, timeline: Timeline, catalog: Catalog): CheckInput => ({
@@ -15,13 +24,17 @@ const inputOf = (session: Session, timeline: Timeline, catalog: Catalog): CheckI
   book: cautionBook,
 })
 
+/** With those of the set-ups, on a person and with the props of a place. */
+export const allFindingsOf = (session: Session, timeline: Timeline, catalog: Catalog, on: LyingOn) =>
+  checkWithSetUps(inputOf(session, timeline, catalog), on)
+/** Those of the plan alone. */
 export const findingsOf = (session: Session, timeline: Timeline, catalog: Catalog) =>
   checkSession(inputOf(session, timeline, catalog))
 /** The session as it may be led; undefined where nothing can stand for what may not. */
 export const leadableOf = (session: Session, timeline: Timeline, catalog: Catalog, asked: Asked) =>
   leadable({ ...inputOf(session, timeline, catalog), asked })
 /** What stands wrong in a session and keeps nobody from leading it. */
-export const mustsOf = (session: Session, timeline: Timeline, catalog: Catalog) =>
-  findingsOf(session, timeline, catalog).filter((finding) => finding.grade === 'must' && !locksLead(finding))
+export const mustsOf = (session: Session, timeline: Timeline, catalog: Catalog, on: LyingOn) =>
+  allFindingsOf(session, timeline, catalog, on).filter((finding) => finding.grade === 'must' && !locksLead(finding))
 export const figuresOf = (session: Session, timeline: Timeline, catalog: Catalog) =>
   balanceOf(inputOf(session, timeline, catalog))

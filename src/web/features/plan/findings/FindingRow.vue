@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import InputText from 'primevue/inputtext'
-import { computed, nextTick, ref, useId, useTemplateRef } from 'vue'
+import { computed, ref } from 'vue'
 import { locksLead } from '#core/checks'
-import type { Noticed } from '#core/checks'
+import type { AnyNoticed } from '#core/checks'
 import type { Judged } from '#core/finding'
 import { formatMs } from '#core/units'
 import { dayText } from '#words/dates'
 import { findingGradeNames } from '#words/grades'
 import { usePlan } from '../use-plan.ts'
 import FindingMark from '#web/shared/findings/FindingMark.vue'
+import SetAsideForm from '#web/shared/findings/SetAsideForm.vue'
 import { useFindings } from './use-findings.ts'
 
 /** A finding: its number, why, where, its mend, and setting it aside with a reason. */
-const props = defineProps<{ judged: Judged<Noticed> }>()
+const props = defineProps<{ judged: Judged<AnyNoticed> }>()
 const { nameOf, timeline } = usePlan()
 const { wordsOf, mend, setAside, takeBack, goTo } = useFindings()
 
@@ -27,18 +27,7 @@ const place = computed(() => {
 })
 const asideOn = computed(() => (props.judged.aside ? dayText(props.judged.aside.at) : ''))
 
-const fieldId = useId()
 const asking = ref(false)
-const reason = ref('')
-const field = useTemplateRef<{ $el: HTMLElement }>('field')
-async function ask(): Promise<void> {
-  asking.value = true
-  await nextTick()
-  field.value?.$el.focus()
-}
-function done(): void {
-  if (reason.value.trim() !== '') setAside(finding.value, reason.value.trim())
-}
 </script>
 
 <template>
@@ -54,15 +43,11 @@ function done(): void {
       <p class="why">{{ words.reason }}</p>
       <p v-if="judged.isBack" class="back">It was set aside; its numbers have changed since.</p>
       <p v-if="judged.aside" class="back">Set aside on {{ asideOn }}: {{ judged.aside.reason }}</p>
-      <form v-if="asking" class="ask" @submit.prevent="done" @keydown.esc.stop="asking = false">
-        <label :for="fieldId">Why it can stay</label>
-        <InputText :id="fieldId" ref="field" v-model="reason" maxlength="300" />
-        <Button type="submit" size="small" label="Set aside" :disabled="reason.trim() === ''" />
-      </form>
+      <SetAsideForm v-if="asking" @reason="setAside(finding, $event)" @leave="asking = false" />
     </div>
     <div class="acts">
       <Button
-        v-if="finding.mend && words.mend && !judged.aside"
+        v-if="words.mend && (finding.mend || 'setUp' in finding) && !judged.aside"
         size="small"
         severity="secondary"
         outlined
@@ -77,7 +62,7 @@ function done(): void {
         severity="secondary"
         label="Set aside"
         :aria-label="`Set aside: ${words.title}`"
-        @click="ask"
+        @click="asking = true"
       />
     </div>
   </li>
@@ -118,14 +103,5 @@ function done(): void {
 .acts {
   display: flex;
   gap: 4px;
-}
-.ask {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  margin-top: 6px;
-}
-.ask input {
-  flex: 1;
 }
 </style>

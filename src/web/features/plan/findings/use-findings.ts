@@ -1,10 +1,13 @@
 import { useDebounceFn, useTimeoutFn } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
 import { locksLead } from '#core/checks'
-import type { Noticed } from '#core/checks'
-import { countGrades, settingAside, takingBack, withSetAside } from '#core/finding'
+import type { AnyNoticed } from '#core/checks'
+import { countGrades, withSetAside } from '#core/finding'
 import type { Judged } from '#core/finding'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { useSetAside } from '#web/shared/findings/use-set-aside.ts'
+import { useHouse } from '#web/shared/house/use-house.ts'
 import { showFits } from '../dialogs.ts'
 import { usePlan } from '../use-plan.ts'
 import type { FindingWords } from '#words/findings'
@@ -16,7 +19,7 @@ const restsAfterMs = 200
 const firstAfterMs = 600
 
 /** The findings of the session in this window; the same for the foot line and the panel. */
-const findings = shallowRef<readonly Noticed[]>()
+const findings = shallowRef<readonly AnyNoticed[]>()
 const shown = ref(false)
 
 /** The rules; with the server away, before they were ever fetched, there are none: the next change asks again. */
@@ -24,22 +27,24 @@ const fetchWork = () => import('#web/shared/findings/check-work.ts').catch(() =>
 const work = shallowRef<Awaited<ReturnType<typeof fetchWork>>>()
 
 /** What keeps a class from being led is not set aside, whatever a document says. */
-const neverAside = (judged: Judged<Noticed>): Judged<Noticed> =>
+const neverAside = (judged: Judged<AnyNoticed>): Judged<AnyNoticed> =>
   judged.aside && locksLead(judged.finding) ? { ...judged, aside: undefined } : judged
 
 /** Watches the session and finds what needs a look. To be called once, by the view. */
 export function watchFindings(): void {
   const { document, timeline } = usePlan()
   const own = useOwnStore()
+  const { lyingOn, loadPlaces } = useHouse()
+  void loadPlaces()
   async function check(): Promise<void> {
     work.value ??= await fetchWork()
     findings.value =
       work.value && document.value && timeline.value
-        ? work.value.findingsOf(document.value, timeline.value, own.catalog)
+        ? work.value.allFindingsOf(document.value, timeline.value, own.catalog, lyingOn.value)
         : undefined
   }
   const later = useDebounceFn(check, restsAfterMs)
-  watch([document, timeline], () => (findings.value === undefined ? undefined : later()))
+  watch([document, timeline, lyingOn], () => (findings.value === undefined ? undefined : later()))
   // Another session is not spoken of by the findings of the one before.
   const { start: first } = useTimeoutFn(check, firstAfterMs, { immediate: false })
   watch(
@@ -54,9 +59,10 @@ export function watchFindings(): void {
 
 /** The findings with what the teacher set aside, and everything done with one. */
 export function useFindings() {
-  const { store, document, timeline, tell, choose } = usePlan()
+  const { document } = usePlan()
   const own = useOwnStore()
-  const judged = computed<readonly Judged<Noticed>[]>(() =>
+  const { unit } = useHouse()
+  const judged = computed<readonly Judged<AnyNoticed>[]>(() =>
     document.value && findings.value ? withSetAside(findings.value, document.value).map(neverAside) : [],
   )
   /** Before the first check there is nothing to say, not even that nothing was found. */
@@ -66,18 +72,31 @@ export function useFindings() {
   /** Only what must be mended and what wants a look is counted [decisions]. */
   const counts = computed(() => countGrades(open.value.map(({ finding }) => finding)))
   const toMend = computed(() => countWords(counts.value))
-  const wordsOf = (finding: Noticed): FindingWords =>
-    work.value?.findingWords(finding, own.catalog) ?? { title: '', reason: '' }
+  const wordsOf = (finding: AnyNoticed): FindingWords =>
+    work.value?.wordsOf(finding, own.catalog, unit.value) ?? { title: '', reason: '' }
 
+  return { shown, isChecked, judged, open, aside, counts, toMend, wordsOf, ...useActs(wordsOf) }
+}
+
+/** Everything done with a finding. */
+function useActs(wordsOf: (finding: AnyNoticed) => FindingWords) {
+  const { store, document, timeline, tell, choose } = usePlan()
+  const own = useOwnStore()
+  const { lyingOn } = useHouse()
+  const router = useRouter()
+  const asides = useSetAside()
   /** The finding as the session stands this moment: its mend must not bring back what was changed since it was found. */
-  function fresh({ code, place }: Noticed): Noticed | undefined {
+  function fresh({ code, place }: AnyNoticed): AnyNoticed | undefined {
     const now =
-      document.value && timeline.value ? work.value?.findingsOf(document.value, timeline.value, own.catalog) : undefined
+      document.value && timeline.value
+        ? work.value?.allFindingsOf(document.value, timeline.value, own.catalog, lyingOn.value)
+        : undefined
     return now?.find((one) => one.code === code && one.place.blockId === place.blockId)
   }
-  function mend(finding: Noticed): void {
+  function mend(finding: AnyNoticed): void {
     const now = fresh(finding)
-    if (now?.mend?.by === 'edits') {
+    if (now && 'setUp' in now) lookAtSetUp(now)
+    else if (now?.mend?.by === 'edits') {
       const words = wordsOf(now).mend?.toLowerCase() ?? 'mend'
       if (!store.edit({ type: 'several', edits: now.mend.edits }, words)) return
       // What was put in or changed is what one wants to see now.
@@ -90,23 +109,17 @@ export function useFindings() {
       tell('It is mended already')
     }
   }
-  function setAside(finding: Noticed, reason: string): void {
-    if (!document.value) return
-    store.edit(
-      {
-        type: 'details',
-        details: { setAside: settingAside(document.value, finding, reason, new Date().toISOString()) },
-      },
-      'set a finding aside',
-    )
+  /** A set-up is mended where it is drawn. */
+  function lookAtSetUp({ place }: AnyNoticed): void {
+    if (document.value)
+      void router.push({ name: 'props', params: { id: document.value.id }, hash: `#${place.blockId ?? ''}` })
+  }
+  function setAside(finding: AnyNoticed, reason: string): void {
+    asides.setAside(finding, reason)
     tell('Set aside; it comes back when its numbers change')
   }
-  function takeBack(finding: Noticed): void {
-    if (!document.value) return
-    store.edit({ type: 'details', details: { setAside: takingBack(document.value, finding) } }, 'take a finding back')
-  }
-  function goTo(finding: Noticed): void {
+  function goTo(finding: AnyNoticed): void {
     if (finding.place.blockId !== undefined) choose(finding.place.blockId)
   }
-  return { shown, isChecked, judged, open, aside, counts, toMend, wordsOf, mend, setAside, takeBack, goTo }
+  return { mend, setAside, takeBack: asides.takeBack, goTo }
 }
