@@ -41,9 +41,9 @@ test('from Plan to Props: the session’s set-ups in its order, each with its fi
   await expect(figure(plan)).toHaveAccessibleName(
     /Calves on a chair, on the back · seen from the right · person of 170 cm/,
   )
-  await expect(figure(plan).getByText('seat 45')).toBeVisible()
+  await expect(figure(plan).getByText('seat 45 cm')).toBeVisible()
   await plan.getByRole('button', { name: 'Calves on bolsters' }).click()
-  await expect(figure(plan).getByText('seat 28')).toBeVisible()
+  await expect(figure(plan).getByText('seat 28 cm')).toBeVisible()
 })
 
 test('fold, turn, count and kind can be changed; the figure and the heights follow, and every step can be taken back', async ({
@@ -52,29 +52,29 @@ test('fold, turn, count and kind can be changed; the figure and the heights foll
 }) => {
   await open(page, house.address, 'Inclined rest')
   await withFewProps(page)
-  expect(await labels(page)).toEqual(expect.arrayContaining(['blanket 4', 'block 22', '23°']))
+  expect(await labels(page)).toEqual(expect.arrayContaining(['blanket 4 cm', 'block 22 cm', '23°']))
   await page.getByRole('button', { name: /^1 block, on its end/ }).click()
   await pick(page, 'Turned', 'flat')
-  await expect(figure(page).getByText('block 10', { exact: true })).toBeVisible()
+  await expect(figure(page).getByText('block 10 cm', { exact: true })).toBeVisible()
   // The block half way up is now the steeper one, and carries the bolster.
   await expect(figure(page).getByText('13°')).toBeVisible()
   await expect(page.getByText(/hangs .* free above its head block/).first()).toBeVisible()
   await page.getByRole('textbox', { name: 'How many' }).fill('2')
   await page.getByRole('textbox', { name: 'How many' }).press('Enter')
-  await expect(figure(page).getByText('2 blocks 19.5')).toBeVisible()
+  await expect(figure(page).getByText('2 blocks 19.5 cm')).toBeVisible()
   await pick(page, 'Kind under the upper back', 'cork block')
-  await expect(figure(page).getByText('2 cork blocks 15')).toBeVisible()
+  await expect(figure(page).getByText('2 cork blocks 15 cm')).toBeVisible()
   const head = page.getByRole('button', { name: /^1 blanket, standard fold/ }).first()
   await head.click()
   await pick(page, 'Fold', 'double fold')
-  await expect(figure(page).getByText('blanket 2', { exact: true })).toHaveCount(2)
+  await expect(figure(page).getByText('blanket 2 cm', { exact: true })).toHaveCount(2)
   for (let step = 0; step < 4; step += 1) await page.getByRole('button', { name: /^Undo: / }).click()
-  await expect(figure(page).getByText('block 22', { exact: true })).toBeVisible()
+  await expect(figure(page).getByText('block 22 cm', { exact: true })).toBeVisible()
   // Choosing another of the usual ways is a step like any other.
   await page.getByRole('button', { name: 'Undo: choose a set-up' }).click()
   await expect(page.getByRole('button', { name: 'Nothing to undo' })).toBeDisabled()
   await page.keyboard.press('Control+Shift+Z')
-  await expect(figure(page).getByText('block 22', { exact: true })).toBeVisible()
+  await expect(figure(page).getByText('block 22 cm', { exact: true })).toBeVisible()
 })
 
 test('what changes hands between set-ups stands under the figure, follows what is tried, and opens to its order', async ({

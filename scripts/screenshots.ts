@@ -85,7 +85,7 @@ const pictures: readonly Picture[] = [
     path: 'props/sunday-long-rest',
     act: async (page) => {
       await page.getByRole('button', { name: /^Inclined rest/ }).click()
-      await page.getByText('edge 3.5').waitFor()
+      await page.getByText('edge 3.5 cm').waitFor()
       await page.waitForTimeout(1200)
     },
   },

@@ -4,14 +4,15 @@ import type { LengthUnit } from './lengths.ts'
 
 /** What is measured, in a word or two: beside its mark, or before its number under the picture. */
 const words: Readonly<Record<MeasureName, string>> = {
-  headHeight: 'head',
-  hipsHeight: 'hips',
-  kneesHeight: 'knees',
+  headHeight: 'under the head',
+  hipsHeight: 'hip joints',
+  kneesHeight: 'under the knees',
+  kneeJointsHeight: 'knee joints',
   heelsHeight: 'heels',
   seatHeight: 'seat',
   bolsterAngle: '',
   trunkAngle: 'trunk',
-  backEdge: 'edge',
+  backEdge: 'bolster’s edge',
   headAboveHeart: 'head above heart',
   headBelowHeart: 'head below heart',
   kneeBend: 'knees bent',
@@ -32,16 +33,16 @@ const words: Readonly<Record<MeasureName, string>> = {
 
 const roundedUp: ReadonlySet<MeasureName> = new Set(['sitBonesToWall', 'floorDepth'])
 
-function number({ what, unit, value }: Measure, lengths: LengthUnit, withUnit: boolean): string {
+function number({ what, unit, value }: Measure, lengths: LengthUnit): string {
   if (unit === 'deg') return angleText(value)
   if (roundedUp.has(what)) return wallDistanceText(value, lengths)
-  return withUnit ? lengthText(value, lengths) : lengthNumber(value, lengths)
+  return lengthText(value, lengths)
 }
 
-/** The words at a mark: its name where there is room for it, and its number; “about” where the drawing differs. */
+/** The words at a mark: its name where there is room for it, its number and unit; “about” where the drawing differs. */
 export function markWords(measure: Measure, lengths: LengthUnit, isShort: boolean): string {
   const limit = measure.limit === undefined || isShort ? '' : `, limit ${lengthNumber(measure.limit, lengths)}`
-  return `${isShort ? '' : `${words[measure.what]} `}${measure.about ? 'about ' : ''}${number(measure, lengths, false)}${limit}`.trim()
+  return `${isShort ? '' : `${words[measure.what]} `}${measure.about ? 'about ' : ''}${number(measure, lengths)}${limit}`.trim()
 }
 
 /** What is told under the picture: its words, and its number to set off from them. */
@@ -50,5 +51,5 @@ export const captionWords = (
   lengths: LengthUnit,
 ): { readonly words: string; readonly value: string } => ({
   words: words[measure.what],
-  value: number(measure, lengths, true),
+  value: number(measure, lengths),
 })

@@ -14,6 +14,7 @@ export const measureNames = [
   'headHeight',
   'hipsHeight',
   'kneesHeight',
+  'kneeJointsHeight',
   'heelsHeight',
   'seatHeight',
   'bolsterAngle',
@@ -274,7 +275,7 @@ function sitting(elevation: Elevation): readonly Measure[] {
   )
   return [
     hips(elevation),
-    cm('kneesHeight', knee, { kind: 'height', x: furthest + 12, from: 0, to: knee }),
+    cm('kneeJointsHeight', knee, { kind: 'height', x: furthest + 12, from: 0, to: knee }),
     ...(seat ? [cm('seatWanted', seat.seatH)] : []),
   ]
 }

@@ -203,7 +203,7 @@ function heapLabels(
     const isBelow = widest.zFrom + widest.zTo >= -1
     return {
       key: `pile ${part} ${String(left)}`,
-      ...sized(`${isShort ? '' : `${heapName(props)} `}${heapNumber(heap, elevation, unit)}`),
+      ...sized(`${isShort ? '' : `${heapName(props)} `}${heapNumber(heap, elevation, unit)} ${unit}`),
       anchor: at({ x: (left + right) / 2, z: isBelow ? widest.zTo - 2 : widest.zFrom + 2 }),
       rather: isBelow ? 90 : -90,
     }

@@ -339,9 +339,9 @@ export function markLabel(measure: Measure, plot: Plot, unit: LengthUnit, isShor
 
 /** The measure that already tells the height of a pile under a part. */
 const toldBy: Readonly<Partial<Record<BodyPart, readonly Measure['what'][]>>> = {
-  knees: ['kneesHeight'],
+  knees: ['kneesHeight', 'kneeJointsHeight'],
   shins: ['seatHeight'],
-  thighs: ['kneesHeight'],
+  thighs: ['kneesHeight', 'kneeJointsHeight'],
 }
 
 /** The heaps that are named in a picture: of two equal piles the second is the first once more. */
@@ -372,7 +372,7 @@ function pileLabels(
       const onFloor = low < 1
       return {
         key: `pile ${part} ${String(low)}`,
-        ...sized(`${isShort ? '' : `${heapName(props)} `}${heapNumber(heap, elevation, unit)}`),
+        ...sized(`${isShort ? '' : `${heapName(props)} `}${heapNumber(heap, elevation, unit)} ${unit}`),
         anchor: at({ x: middle, y: onFloor ? low + (high - low) * 0.35 : (low + high) / 2 }),
         rather: onFloor ? 90 : -90,
       }

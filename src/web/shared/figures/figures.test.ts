@@ -243,9 +243,11 @@ describe('words', () => {
       expect(markWords(measure, 'cm', true).length).toBeLessThan(8)
       expect(captionWords(measure, 'cm').value).toMatch(/cm$/)
     }
-    expect(markWords({ what: 'backEdge', unit: 'cm', value: 7.8, limit: 8.5 }, 'cm', false)).toBe('edge 8, limit 8.5')
+    expect(markWords({ what: 'backEdge', unit: 'cm', value: 7.8, limit: 8.5 }, 'cm', false)).toBe(
+      'bolster’s edge 8 cm, limit 8.5',
+    )
     expect(markWords({ what: 'kneesHeight', unit: 'cm', value: 13.5, about: true }, 'cm', false)).toBe(
-      'knees about 13.5',
+      'under the knees about 13.5 cm',
     )
   })
 

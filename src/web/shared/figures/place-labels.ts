@@ -28,7 +28,10 @@ interface Placing {
 
 /** How far from its anchor a label is tried, px, the nearest first, and in which directions from the one it would rather have. */
 const rings = [3, 8, 14, 22, 32, 44, 58, 74, 92, 112, 136, 164, 196, 232, 272, 320, 380] as const
-const turns = [0, 22, -22, 45, -45, 68, -68, 90, -90, 112, -112, 135, -135, 158, -158, 180] as const
+const turns = [
+  0, 22, -22, 45, -45, 68, -68, 90, -90, 112, -112, 135, -135, 158, -158, 180, 11, -11, 34, -34, 56, -56, 79, -79, 101,
+  -101, 124, -124, 146, -146, 169, -169,
+] as const
 /** Beyond this distance a line leads back to the anchor, px. */
 const leaderFrom = 12
 /** Air around a label, px. */
