@@ -1,6 +1,7 @@
 import highs from 'highs'
 import type { Block } from '#model/block'
 import type { Session } from '#model/session'
+import { changeCosts } from '#core/session'
 import { bestSubset, betterOrder, candidatesOf, chooseSession, fewerBlocks, stretchToLength } from '#core/fit'
 import type { Candidate } from '#core/fit'
 import { compileTimeline } from '#core/timeline'
@@ -89,7 +90,10 @@ async function benchChoice(): Promise<void> {
     let same = 0
     let solved = 0
     for (const session of sessions) {
-      const candidates = candidatesOf(orThrow(compileTimeline(session, shippedCatalog)), shippedCatalog.changes)
+      const candidates = candidatesOf(
+        orThrow(compileTimeline(session, shippedCatalog)),
+        changeCosts(session, shippedCatalog),
+      )
       const startMs = performance.now()
       const best = bestSubset(candidates, { lengthMs: session.lengthS * 1000, keepTargets: [] })
       ours.push(performance.now() - startMs)

@@ -74,11 +74,7 @@ test('a set-up that breath work, a rest or a closing names is used too', async (
       .send(aSession([block], { id }))
       .expect(201)
     expect((await remove('setUp', 'kept')).body).toMatchObject({ code: 'IN_USE' })
-    await app()
-      .put(`/api/sessions/${id}`)
-      .set('If-Match', '"1"')
-      .send(aSession([], { id }))
-      .expect(200)
+    await app().put(`/api/sessions/${id}`).set('If-Match', '"1"').send(aSession([], { id })).expect(200)
   }
   await remove('setUp', 'kept').expect(204)
 })

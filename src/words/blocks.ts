@@ -105,7 +105,7 @@ export function ribWords(segments: readonly Segment[], practice: Practice): stri
     if (doing.kind === 'betweenSides' && doing.form === 'stillness')
       words.push(`${restNames.stillness} ${time}`, 'other side')
     if (doing.kind === 'betweenSides' && doing.form !== 'stillness') words.push(restNames[doing.form])
-    if (doing.kind === 'change') words.push(doing.text ?? changeWords(doing.from, doing.to) ?? '')
+    if (doing.kind === 'change') words.push(doing.text ?? changeWords(doing.from, doing.to) ?? 'props')
   }
   const said = words.filter((word) => word !== '')
   if (said.length === 0)

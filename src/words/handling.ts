@@ -1,5 +1,6 @@
 import type { PropKind } from '#model/prop'
 import type { Action } from '#core/handling'
+import type { ChangeParts } from '#core/session'
 import { countedProp, partNames, propNames } from './props.ts'
 import { counted } from './text.ts'
 
@@ -45,6 +46,15 @@ export function actionWords(action: Action): string {
         : `refold the ${one}${came}${goes}, ${folds}`
     }
   }
+}
+
+/** What the seconds of a change are made of, where more than one thing is; nothing where one is. */
+export function partsWords({ positionS, propsS, showS }: ChangeParts): string {
+  const seconds = (s: number) => `${String(Math.round(s * 10) / 10)} s`
+  if (showS > 0) return `${seconds(positionS)} to come over, ${seconds(propsS)} props, ${seconds(showS)} to show it`
+  if (positionS > 0 && propsS > 0)
+    return `${seconds(positionS)} to come over, ${seconds(propsS)} props: the longer of them`
+  return ''
 }
 
 /** What takes two hands, and is worth fetching once. */

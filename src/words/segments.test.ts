@@ -67,6 +67,7 @@ const titles = (of: LedStart): string[] => of.plan.segments.map((segment) => seg
 test('every stretch of an hour has its title, in the order it is led', () => {
   expect(titles(hour)).toEqual([
     'Arrive',
+    'Lay out for Sphinx',
     'Set up Sphinx',
     'Settle',
     'Sphinx',
@@ -96,9 +97,9 @@ test('a title says what the teacher wrote for the change, and what the school do
   const own = led(aSession([aHold('sphinx'), written], { practice: 'restorative' }))
   expect(titles(own)).toEqual(expect.arrayContaining(['Fetch the chairs', 'Stillness', 'Rest after']))
   const plain = led(aSession([{ ...deer, answers: { betweenSides: 'nothing' } }]))
-  expect(titles(plain).slice(3, 5)).toEqual(['Come out', 'Set up the other side'])
+  expect(titles(plain).slice(4, 6)).toEqual(['Come out', 'Set up the other side'])
   // Where there is no position before, nothing is said of it but where one goes.
-  expect(titles(led(aSession([{ ...deer, times: { ...around, changeS: 20 } }])))[0]).toBe('Change to Deer')
+  expect(titles(led(aSession([{ ...deer, times: { ...around, changeS: 20 } }])))[0]).toBe('Lay out for Deer')
 })
 
 test('a side is named, and told in the body’s own terms as the shelf had it that day', () => {

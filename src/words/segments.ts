@@ -56,7 +56,7 @@ export function segmentTitle(led: LedStart, segment: LeadSegment): string {
     case 'breath':
       return sectionTitle(led, segment)
     case 'change':
-      return capital(doing.text ?? changeWords(doing.from, doing.to) ?? `Change to ${name}`)
+      return capital(doing.text ?? changeWords(doing.from, doing.to) ?? `Lay out for ${name}`)
     case 'setUp':
       return doing.second ? 'Set up the other side' : `Set up ${name}`
     case 'settle':

@@ -88,12 +88,12 @@ const cases: Readonly<Record<string, { readonly with: Session; readonly without:
     MANY_POSITION_CHANGES: {
       with: quiet(
         holds(['sphinx', 'wide-knee-fold', 'long-leg-fold', 'knees-to-chest', 'side-rest', 'belly-rest', 'heel-sit'], {
-          hold: { holdS: 60 },
+          hold: { holdS: 30 },
         }),
       ),
       without: quiet(
         holds(['sphinx', 'belly-rest', 'wide-knee-fold', 'long-leg-fold', 'knees-to-chest', 'side-rest'], {
-          hold: { holdS: 60 },
+          hold: { holdS: 30 },
         }),
       ),
     },

@@ -2,7 +2,7 @@ import type { Target } from '#model/pose'
 import type { Session } from '#model/session'
 import { mapResult, ok, orThrow } from '#core/result'
 import type { Result } from '#core/result'
-import { applyEdit } from '#core/session'
+import { applyEdit, changeCosts } from '#core/session'
 import type { Catalog, Resolved } from '#core/session'
 import { compileToFit } from '#core/timeline'
 import type { Timeline } from '#core/timeline'
@@ -38,7 +38,7 @@ export function shorterAndFewer(
   if (!compiled.ok) return compiled
   if (isShortEnough(compiled.value, session)) return ok(fitOf(session, [], catalog))
   const blocks = compiled.value.blocks.map(({ block }) => block)
-  const shortest = candidatesOf(compiled.value, catalog.changes).map((candidate) => ({
+  const shortest = candidatesOf(compiled.value, changeCosts(session, catalog)).map((candidate) => ({
     ...candidate,
     ownMs: candidate.ownMs - mostSavedS(blocks[candidate.index], blocks, session, leastShare) * 1000,
   }))

@@ -36,7 +36,7 @@ interface ChangeoverInput {
   readonly kept?: Readonly<Partial<Record<PropKind, readonly FoldOp[]>>>
 }
 
-const levelFactor: Readonly<Record<Level, number>> = { new: 1.5, regular: 1, experienced: 0.8 }
+export const levelFactor: Readonly<Record<Level, number>> = { new: 1.5, regular: 1, experienced: 0.8 }
 
 /**
  * What is put aside, moved, refolded and brought from one set-up to the next, so that it takes least time, in the order

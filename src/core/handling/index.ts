@@ -1,3 +1,6 @@
 export { changeover } from './changeover.ts'
 export type { Changeover } from './changeover.ts'
 export type { Action } from './actions.ts'
+export { laidUnder, propsChange } from './props-change.ts'
+export type { PropsChange, PropsChangeInput } from './props-change.ts'
+export { swapSidesS } from './swap-sides.ts'

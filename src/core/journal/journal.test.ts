@@ -12,7 +12,7 @@ import { breathDone, meantAndDone } from './index.ts'
 const told = (plan: LeadPlan, log: readonly LeadEvent[], endMs: number) =>
   meantAndDone(plan, fold(plan, log, endMs).visits)
 
-const times = { setUpS: 10, settleS: 0, comingOutS: 10, betweenSidesS: 0, secondSetUpS: 0, afterRestS: 0 }
+const times = { changeS: 0, setUpS: 10, settleS: 0, comingOutS: 10, betweenSidesS: 0, secondSetUpS: 0, afterRestS: 0 }
 const plan = leadPlan(
   orThrow(
     compileTimeline(aSession([aTalk('talk', 30), aHold('deer', { hold: { holdS: 60 }, times })]), shippedCatalog),

@@ -17,7 +17,7 @@ import {
 } from './index.ts'
 import type { Command, Conducted, Reading } from './index.ts'
 
-const times = { setUpS: 0, settleS: 0, comingOutS: 10, betweenSidesS: 0, secondSetUpS: 0, afterRestS: 0 }
+const times = { changeS: 0, setUpS: 0, settleS: 0, comingOutS: 10, betweenSidesS: 0, secondSetUpS: 0, afterRestS: 0 }
 const session = aSession([aHold('deer', { hold: { holdS: 60 }, times, cues: [] })])
 const zeroMs = Date.UTC(2026, 2, 12, 18)
 const start = ledStart(session, orThrow(compileTimeline(session, shippedCatalog)), {

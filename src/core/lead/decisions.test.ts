@@ -9,7 +9,7 @@ import type { Command, LeadEvent, LeadPlan, LeadState } from './index.ts'
 
 const planOf = (session: Session, ceilingMs: Record<string, number> = {}): LeadPlan =>
   leadPlan(orThrow(compileTimeline(session, shippedCatalog)), ceilingMs)
-const plain = { setUpS: 0, settleS: 0, comingOutS: 10, betweenSidesS: 0, secondSetUpS: 0, afterRestS: 0 }
+const plain = { changeS: 0, setUpS: 0, settleS: 0, comingOutS: 10, betweenSidesS: 0, secondSetUpS: 0, afterRestS: 0 }
 const events = (...written: (readonly [number, Command])[]): LeadEvent[] =>
   written.map(([atS, type]) => ({ type, atMs: atS * 1000 }))
 const gap = (seenS: number, atS: number): LeadEvent => ({ type: 'gap', seenMs: seenS * 1000, atMs: atS * 1000 })

@@ -9,7 +9,7 @@ import type { Command, LeadEvent, LeadPlan, LeadState } from './index.ts'
 const planOf = (session: Session, ceilingMs: Record<string, number> = {}): LeadPlan =>
   leadPlan(orThrow(compileTimeline(session, shippedCatalog)), ceilingMs)
 
-const plain = { setUpS: 0, settleS: 0, comingOutS: 10, betweenSidesS: 0, secondSetUpS: 0, afterRestS: 0 }
+const plain = { changeS: 0, setUpS: 0, settleS: 0, comingOutS: 10, betweenSidesS: 0, secondSetUpS: 0, afterRestS: 0 }
 /** Deer alone, 60 s a side, 10 s coming out of each: left 0–60, out 60–70, right 70–130, out 130–140. */
 const deer = planOf(aSession([aHold('deer', { hold: { holdS: 60 }, times: plain, cues: [] })]))
 /** Five rounds of in 4, full 2, out 4 at a second a count: 10 s a round. */
@@ -254,7 +254,7 @@ test('bells that came due between two looks are counted, words without a sound a
 })
 
 test('the closing is led step by step to its end', () => {
-  const closing = planOf(aSession([aClosing({ finalRestS: 60 })]))
+  const closing = planOf(aSession([aClosing({ finalRestS: 60, setUpItems: [] })]))
   expect(stageOf(closing, at(closing, 10))).toMatchObject({ leftMs: 50_000, next: { lengthMs: 30_000 } })
   expect(at(closing, 900).phase).toBe('ended')
 })

@@ -11,10 +11,14 @@ import type { LeadEvent } from './index.ts'
 
 const planOf = (session: Session, ceilingMs: Record<string, number> = {}) =>
   leadPlan(orThrow(compileTimeline(session, shippedCatalog)), ceilingMs)
-const times = { setUpS: 10, settleS: 0, comingOutS: 10, betweenSidesS: 0, secondSetUpS: 0, afterRestS: 20 }
+const times = { changeS: 0, setUpS: 10, settleS: 0, comingOutS: 10, betweenSidesS: 0, secondSetUpS: 0, afterRestS: 20 }
 /** Talk 0–30; sphinx: change none, set-up 30–40, hold 40–100, out 100–110, after-rest 110–130; closing. */
 const plan = planOf(
-  aSession([aTalk('talk', 30), aHold('sphinx', { hold: { holdS: 60 }, times }), aClosing({ finalRestS: 60 })]),
+  aSession([
+    aTalk('talk', 30),
+    aHold('sphinx', { hold: { holdS: 60 }, times }),
+    aClosing({ finalRestS: 60, times: { changeS: 10 } }),
+  ]),
   { sphinx: 60_000 },
 )
 const at = (seconds: number, log: LeadEvent[] = []) => {

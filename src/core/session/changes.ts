@@ -1,109 +1,154 @@
-import type { BasePosition } from '#model/common'
+import type { BasePosition, Level } from '#model/common'
+import { laidUnder, propsChange } from '#core/handling'
+import type { PropsChange } from '#core/handling'
 import type { Seconds } from '#core/units'
-import type { ChangeTable } from './catalog.ts'
+import type { Session } from '#model/session'
+import type { SetUpItem } from '#model/set-up'
+import type { Catalog, ChangeTable } from './catalog.ts'
 import type { Resolved, ResolvedTalk, Sourced } from './resolved.ts'
+import { atStart, enteredFrom, itemsLaid, standAfter } from './stand.ts'
+import type { Stand } from './stand.ts'
 
 /** How people come into a block: from which base position (`undefined` at the start) to which, and how long it takes. */
 export interface Change {
   readonly from: BasePosition | undefined
   readonly to: BasePosition
   readonly changeS: Sourced<Seconds>
+  /** What the seconds are composed of where nobody set them: coming over, the props by hand, showing it. */
+  readonly parts?: ChangeParts
+  /** What lay there, what is laid, and whether all of it is off; absent where the props stay as they lie. */
+  readonly laid?: LaidAnew
+  /** Ways to where the props lie. */
+  readonly trips: number
+}
+
+export interface LaidAnew {
+  readonly from: readonly SetUpItem[]
+  readonly to: readonly SetUpItem[]
+  readonly baseChanges: boolean
+}
+
+export interface ChangeParts {
+  readonly positionS: Seconds
+  readonly propsS: Seconds
+  /** 0 where nothing has to be shown. */
+  readonly showS: Seconds
 }
 
 /**
  * The changes between the blocks of a session, whichever is done after which. Blocks are told by their place in the
- * session as it was resolved; `before` is the last block with a place of its own, undefined at the start.
+ * session as it was resolved; a stand, by a number, is where people are and what lies there after some of them,
+ * `undefined` at the start. Blocks that leave the same leave the same number.
  */
 export interface Changes {
   /** The change into a block; a talk has none. */
-  readonly into: (block: number, before: number | undefined) => Change | undefined
-  /** The block whose place people are in after a block: its own, or the one before where it has none. */
-  readonly placeAfter: (block: number, before: number | undefined) => number | undefined
-  /** The first of the blocks after which every change is as after this one. */
-  readonly alike: (block: number) => number
+  readonly into: (block: number, stand: number | undefined) => Change | undefined
+  readonly after: (block: number, stand: number | undefined) => number | undefined
+  /** No change into a block is shorter from where another leaves people, whatever lies there. */
+  readonly leastInto: (block: number, from: number) => Seconds
 }
+
+/** What changes cost: by position, by the level of who is led, and by how many there are, where that is known. */
+export interface ChangeCosts {
+  readonly table: ChangeTable
+  readonly level: Level
+  readonly people?: number | undefined
+}
+
+/** What changes cost in a session. */
+export const changeCosts = ({ level }: Pick<Session, 'level'>, { changes }: Pick<Catalog, 'changes'>): ChangeCosts => ({
+  table: changes,
+  level,
+})
 
 /** The pass between resolving and laying out: what it costs to come to every block from every other. */
-export function changesBetween(resolved: readonly Resolved[], costs: ChangeTable): Changes {
-  const into = (at: number, before: number | undefined): Change | undefined => {
-    const block = resolved[at]
-    if (!block || block.kind === 'talk') return undefined
-    const from = before === undefined ? undefined : positionAfter(resolved[before])
-    const to = takesPosition(block, from) ? (from ?? unsaid) : enters(block)
-    return {
-      from,
-      to,
-      changeS: changeSeconds(block, from === undefined ? 0 : costs[from][to], from === to && isGoneTo(to)),
-    }
-  }
-  const costAfter = (before: number): string =>
-    resolved.map((_, at) => String(into(at, before)?.changeS.value ?? '')).join(' ')
-  let first: ReadonlyMap<string, number> | undefined
+export function changesBetween(resolved: readonly Resolved[], costs: ChangeCosts): Changes {
+  const { standOf, numberOf } = numbered()
+  const leastPropsS = new Map<number, Seconds>()
   return {
-    into,
-    placeAfter: (at, before) => {
+    into: (at, stand) => {
       const block = resolved[at]
-      if (!block || block.kind === 'talk') return before
-      return takesPosition(block, before === undefined ? undefined : positionAfter(resolved[before]))
-        ? (before ?? at)
-        : at
+      return block && block.kind !== 'talk' ? changeInto(block, standOf(stand), costs) : undefined
     },
-    alike: (at) => {
-      first ??= firstOfEach(resolved.map((_, other) => costAfter(other)))
-      return first.get(costAfter(at)) ?? at
+    after: (at, stand) => {
+      const block = resolved[at]
+      return block && block.kind !== 'talk' ? numberOf(standAfter(block, standOf(stand))) : stand
+    },
+    leastInto: (at, from) => {
+      const [block, other] = [resolved[at], resolved[from]]
+      if (!block || block.kind === 'talk' || !other) return 0
+      const propsS = leastPropsS.get(at) ?? leastPropsInto(at, resolved, costs)
+      leastPropsS.set(at, propsS)
+      return leastInto(block, standAfter(other, atStart).position, propsS, costs)
     },
   }
 }
 
-const firstOfEach = (keys: readonly string[]): ReadonlyMap<string, number> =>
-  new Map(keys.map((key, at) => [key, at] as const).reverse())
-
-/** A chair and the wall are places one goes to [decisions]: who is there has what is shipped for it. */
-const isGoneTo = (position: BasePosition): boolean => position === 'onChair' || position === 'atWall'
-
-/** The document's or the learned time as it is, else the longer of moving and of fetching what the block needs. */
-function changeSeconds(
-  { change }: Exclude<Resolved, ResolvedTalk>,
-  movingS: Seconds,
-  isThere: boolean,
-): Sourced<Seconds> {
-  if (change.set) return change.set
-  const isAtHand = isThere && change.fetching.from === 'shipped'
-  return !isAtHand && change.fetching.value > movingS ? change.fetching : { value: movingS, from: 'position' }
-}
-
-/** Where people rest who come from nowhere to a rest that names no position. */
-const unsaid: BasePosition = 'supine'
-
-/** Whether a block is done in the position people are in: a rest that names none, a movement that is done there too. */
-function takesPosition(resolved: Resolved, from: BasePosition | undefined): boolean {
-  if (resolved.kind === 'movement') return from !== undefined && (resolved.movement.alsoIn?.includes(from) ?? false)
-  return resolved.kind === 'rest' && resolved.block.basePosition === undefined
-}
-
-/** Where a block with a place of its own is done. */
-const enters = (resolved: Exclude<Resolved, ResolvedTalk>): BasePosition =>
-  resolved.kind === 'movement' ? resolved.movement.base.enter : resolved.toPosition
-
-/** The base position a block with a place of its own leaves people in. */
-function positionAfter(resolved: Resolved | undefined): BasePosition | undefined {
-  switch (resolved?.kind) {
-    case 'hold':
-      return resolved.pose.base.leave
-    case 'movement':
-      return resolved.movement.base.leave
-    case 'closing':
-      return 'seated'
-    case 'breath':
-      return resolved.seats.at(-1)?.position ?? resolved.toPosition
-    case 'rest':
-      return resolved.block.basePosition ?? unsaid
-    case 'talk':
-    case undefined:
-      return undefined
+/** Stands by numbers, the same one for the same content. */
+function numbered() {
+  const numbers = new Map<string, number>()
+  const stands: Stand[] = []
+  return {
+    standOf: (number: number | undefined): Stand => (number === undefined ? atStart : (stands[number] ?? atStart)),
+    numberOf: (stand: Stand): number => {
+      const content = JSON.stringify(stand)
+      const known = numbers.get(content)
+      if (known !== undefined) return known
+      numbers.set(content, stands.length)
+      return stands.push(stand) - 1
+    },
   }
 }
 
-/** The same over a walk: what has no place of its own leaves people where they were. */
-export const positionLeft = (resolved: Resolved, from: BasePosition | undefined): BasePosition | undefined =>
-  resolved.kind === 'talk' || (takesPosition(resolved, from) && from !== undefined) ? from : positionAfter(resolved)
+/** Showing how it lies where people have come up and all of it is laid anew, s [handling book 2]. */
+const showItS = 10
+/** Estimates grow by this for each person past so many, at most by half [handling book 2]. */
+const perPerson = { share: 0.03, past: 4, most: 1.5 } as const
+
+const factorFor = (people = 0): number =>
+  Math.min(perPerson.most, 1 + perPerson.share * Math.max(0, people - perPerson.past))
+
+/** The document's, the own pose's or the learned time as it is, else composed of coming over and of the props. */
+function changeInto(block: Exclude<Resolved, ResolvedTalk>, stand: Stand, costs: ChangeCosts): Change {
+  const from = stand.position
+  const to = enteredFrom(block, from)
+  const isMove = from !== undefined && from !== to
+  const items = itemsLaid(block)
+  const laid = items && { from: stand.items, to: items, baseChanges: stand.isOff || isMove }
+  const { s: propsS, trips } = laid ? propsChange({ ...laid, level: costs.level }) : nothingLaid
+  const into = { from, to, ...(laid ? { laid } : {}), trips }
+  if (block.change.set) return { ...into, changeS: block.change.set }
+  const positionS = isMove ? costs.table[from][to] : 0
+  const isShown = isMove && propsS > 0 && laid !== undefined && (laidUnder(laid.from) || laidUnder(laid.to))
+  const parts = { positionS, propsS, showS: isShown ? showItS : 0 }
+  return { ...into, changeS: composed(parts, costs), parts }
+}
+
+const nothingLaid: PropsChange = { s: 0, trips: 0 }
+
+/** All of it where it has to be shown, else the longer of the two; an estimate in whole seconds [handling book 2]. */
+function composed({ positionS, propsS, showS }: ChangeParts, { people }: ChangeCosts): Sourced<Seconds> {
+  const s = showS > 0 ? positionS + propsS + showS : Math.max(positionS, propsS)
+  return { value: Math.round(s * factorFor(people)), from: showS === 0 && positionS >= propsS ? 'position' : 'props' }
+}
+
+/** The least the props of a block take by hand, after whatever else there is. */
+function leastPropsInto(at: number, resolved: readonly Resolved[], { level }: ChangeCosts): Seconds {
+  const block = resolved[at]
+  const to = block && itemsLaid(block)
+  if (!to) return 0
+  const others = resolved.flatMap((other) => (other === block ? [] : [itemsLaid(other) ?? []]))
+  return Math.min(...[[], ...others].map((from) => propsChange({ from, to, level }).s))
+}
+
+function leastInto(
+  block: Exclude<Resolved, ResolvedTalk>,
+  from: BasePosition | undefined,
+  propsS: Seconds,
+  costs: ChangeCosts,
+): Seconds {
+  if (block.change.set) return block.change.set.value
+  const to = enteredFrom(block, from)
+  const positionS = from === undefined || from === to ? 0 : costs.table[from][to]
+  return composed({ positionS, propsS, showS: 0 }, costs).value
+}

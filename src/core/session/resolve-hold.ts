@@ -5,6 +5,7 @@ import type { Cue } from '#model/cue'
 import type { Phase } from '#model/phase'
 import type { Pose, Variant } from '#model/pose'
 import type { SomeTimes } from '#model/times'
+import { swapSidesS } from '#core/handling'
 import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
 import type { Seconds } from '#core/units'
@@ -62,13 +63,10 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
     pose,
     variant,
     setUpWords: form.setUpWords,
-    ...changeTo(block, walk, pose.base.enter, {
-      ...(learned?.changeS === undefined ? {} : { learnedS: learned.changeS }),
-      fetching: { value: pose.times.changeS ?? 0, from: own ? 'own pose' : 'shipped' },
-    }),
+    ...changeTo(block, walk, pose.base.enter, changeKnown(pose, own !== undefined, learned)),
     sides: held,
     holdFrom: block.hold ? 'block' : own ? 'own pose' : 'shipped',
-    times: timesOf(block, pose, own !== undefined, learned, answers, walk),
+    times: timesOf(block, { pose, isOwn: own !== undefined, learned, setUp }, answers, walk),
     ceilingS: firstCeilingS(catalog.ceilings, pose, walk.session.level),
     setUp,
     answers,
@@ -76,6 +74,12 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
     cues: block.cues ?? usualCues(saidIn(pose, walk.session.practice), shortestRoomS(phases, held)),
     breathOver: breathOver.value,
   })
+}
+
+/** What an own pose says of the change into it, or what led classes taught. */
+function changeKnown(pose: Pose, isOwn: boolean, learned: SomeTimes | undefined): Sourced<Seconds> | undefined {
+  if (isOwn && pose.times.changeS !== undefined) return { value: pose.times.changeS, from: 'own pose' }
+  return learned?.changeS === undefined ? undefined : { value: learned.changeS, from: 'learned' }
 }
 
 /** The pose with what the set-up of this block takes. A form whose counts alone are known takes those. */
@@ -140,11 +144,17 @@ function phasesIn(phases: readonly Phase[], holdS: Seconds): ResolvedPhase[] {
 const learnedOr = (learned: Seconds | undefined, usual: Sourced<Seconds>): Sourced<Seconds> =>
   learned === undefined ? usual : { value: learned, from: 'learned' }
 
+/** What the times around a hold come from where the document sets none. */
+interface Timed {
+  readonly pose: Pose
+  readonly isOwn: boolean
+  readonly learned: SomeTimes | undefined
+  readonly setUp: ResolvedHold['setUp']
+}
+
 function timesOf(
   block: HoldBlock,
-  pose: Pose,
-  isOwn: boolean,
-  learned: SomeTimes | undefined,
+  { pose, isOwn, learned, setUp }: Timed,
   answers: Answers,
   walk: Walk,
 ): ResolvedHold['times'] {
@@ -154,13 +164,16 @@ function timesOf(
   }
   const setUpS = time('setUpS', pose.times.setUpS[walk.session.level])
   const half = Math.max(leastSecondSetUpS, Math.ceil(setUpS.value / 2))
+  // What lies on one side is brought over for the other.
+  const swapS = pose.sides ? Math.ceil(swapSidesS(setUp?.value.items ?? [], walk.session.level)) : 0
+  const second: Sourced<Seconds> = swapS > half ? { value: swapS, from: 'props' } : { value: half, from: 'rule' }
   const practice = holdPractice(walk.session.practice, pose)
   return {
     setUpS,
     settleS: time('settleS', pose.times.settleS),
     comingOutS: time('comingOutS', pose.times.comingOutS),
     betweenSidesS: betweenSidesOf(block, answers, walk, time('betweenSidesS', pose.times.betweenSidesS)),
-    secondSetUpS: timeOf(block, walk, 'secondSetUpS', learnedOr(learned?.secondSetUpS, { value: half, from: 'rule' })),
+    secondSetUpS: timeOf(block, walk, 'secondSetUpS', learnedOr(learned?.secondSetUpS, second)),
     afterRestS: time('afterRestS', pose.times.afterRestS[practice]),
   }
 }

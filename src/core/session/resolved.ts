@@ -12,7 +12,7 @@ import type { ResolvedSection } from '#core/breath'
 import type { Seconds } from '#core/units'
 
 /** Where a resolved time comes from; the first that has it wins, in this order. */
-export type Source = 'block' | 'session' | 'own pose' | 'learned' | 'shipped' | 'position' | 'school' | 'rule'
+export type Source = 'block' | 'session' | 'own pose' | 'learned' | 'shipped' | 'position' | 'props' | 'school' | 'rule'
 
 export interface Sourced<T> {
   readonly value: T
@@ -40,10 +40,8 @@ export interface ResolvedBreathOver {
 interface WithChange {
   readonly toPosition: BasePosition
   readonly change: {
-    /** What the document or the record says it takes. */
+    /** What the document, the own pose or the record says it takes. */
     readonly set: Sourced<Seconds> | undefined
-    /** The least it takes to fetch what the block needs. */
-    readonly fetching: Sourced<Seconds>
   }
 }
 

@@ -6,6 +6,7 @@ import { sessions } from '#testing/arbitraries'
 import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import {
   applyEdit,
+  changeCosts,
   changesBetween,
   compareSessions,
   familyCeilingS,
@@ -155,11 +156,12 @@ test('the first side is the school’s, alternates from pose to pose where asked
 
 test('the change before a block follows the base positions, and is nothing at the very start', () => {
   const resolved = orThrow(resolveSession(aSession([aHold('sphinx'), aTalk(), aHold('deer')]), shippedCatalog))
-  const changes = changesBetween(resolved, shippedCatalog.changes)
-  expect(changes.into(0, undefined)).toMatchObject({ from: undefined, changeS: { value: 0 } })
-  expect(changes.into(1, 0)).toBeUndefined()
-  expect(changes.placeAfter(1, 0)).toBe(0)
-  expect(changes.into(2, 0)).toEqual({ from: 'prone', to: 'seated', changeS: { value: 20, from: 'position' } })
+  const changes = changesBetween(resolved, changeCosts({ level: 'regular' }, shippedCatalog))
+  expect(changes.into(0, undefined)).toMatchObject({ from: undefined, parts: { positionS: 0 } })
+  const lying = changes.after(0, undefined)
+  expect(changes.into(1, lying)).toBeUndefined()
+  expect(changes.after(1, lying)).toBe(lying)
+  expect(changes.into(2, lying)).toMatchObject({ from: 'prone', to: 'seated', parts: { positionS: 20 } })
 })
 
 test.each([
@@ -306,7 +308,7 @@ test('what led classes taught stands before the shelf and the table, for every t
   const timesIn = (catalog: Catalog) => {
     const resolved = orThrow(resolveSession(aSession([aHold('sphinx'), aHold('deer')]), catalog))
     const [, deer] = resolved
-    const { changeS } = changesBetween(resolved, catalog.changes).into(1, 0) ?? {}
+    const { changeS } = changesBetween(resolved, changeCosts({ level: 'regular' }, catalog)).into(1, undefined) ?? {}
     return deer?.kind === 'hold' ? { ...deer.times, changeS } : undefined
   }
   expect(timesIn(shippedCatalog)?.changeS?.from).not.toBe('learned')

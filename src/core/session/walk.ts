@@ -39,18 +39,11 @@ export function timeOf<T extends Sourced<number> | undefined>(
   return fallback
 }
 
-const nothingToFetch: Sourced<number> = { value: 0, from: 'shipped' }
-
-/** What a block says of the change into it: the document's time, else what led classes taught, and what it fetches. */
-export function changeTo(
-  block: Moving,
-  walk: Walk,
-  toPosition: BasePosition,
-  { learnedS, fetching = nothingToFetch }: { readonly learnedS?: number; readonly fetching?: Sourced<number> } = {},
-) {
-  const learned: Sourced<number> | undefined = learnedS === undefined ? undefined : { value: learnedS, from: 'learned' }
-  return { toPosition, change: { set: timeOf(block, walk, 'changeS', learned), fetching } }
-}
+/** What a block says of the change into it: the document's time, else its own pose's, else what led classes taught. */
+export const changeTo = (block: Moving, walk: Walk, toPosition: BasePosition, known?: Sourced<number>) => ({
+  toPosition,
+  change: { set: timeOf(block, walk, 'changeS', known) },
+})
 
 /** The answers that hold for a block: its own, the session's, the own pose's, the school's. */
 export function answersOf(block: Moving, walk: Walk, ofPose: SomeAnswers = {}): Answers {

@@ -168,12 +168,3 @@ test('a variant says its change on both sides, and brings its own props and fami
   const unknown = compileTimeline(aSession([aHold('deer', { variantId: 'nowhere' })]), shippedCatalog)
   expect(unknown).toMatchObject({ ok: false, code: 'UNKNOWN_VARIANT', field: 'blocks[0].variantId' })
 })
-
-test('a change takes at least what it takes to fetch what the pose needs', () => {
-  const { segments } = orThrow(
-    compileTimeline(aSession([aHold('constructive-rest'), aHold('calves-on-a-chair')]), shippedCatalog),
-  )
-  expect(
-    segments.filter(({ doing }) => doing.kind === 'change').map(({ startMs, endMs }) => (endMs - startMs) / 1000),
-  ).toEqual([30])
-})

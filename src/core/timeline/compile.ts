@@ -3,8 +3,8 @@ import { composedMostS } from '#model/limits'
 import type { Refusal } from '#model/refusal'
 import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
-import { beforeBreath, changesBetween, composedLong, pastLimits, resolveSession } from '#core/session'
-import type { Catalog, ChangeTable, Resolved } from '#core/session'
+import { beforeBreath, changeCosts, changesBetween, composedLong, pastLimits, resolveSession } from '#core/session'
+import type { Catalog, ChangeCosts, Resolved } from '#core/session'
 import { msFromS } from '#core/units'
 import { checkTiles } from './check-tiles.ts'
 import { layOut } from './lay-out.ts'
@@ -22,7 +22,7 @@ export function compileTimeline(session: Session, catalog: Catalog): Result<Time
   if (!resolved.ok) return resolved
   const [past] = pastLimits(resolved.value)
   if (past) return refusedBy(past)
-  const timeline = timelineOf(resolved.value, catalog.changes, session)
+  const timeline = timelineOf(resolved.value, changeCosts(session, catalog), session)
   const [long] = tooLong(timeline)
   return long ? refusedBy(long) : ok(timeline)
 }
@@ -35,11 +35,11 @@ export function compileToFit(session: Session, catalog: Catalog): Result<Timelin
   const resolved = resolveSession(session, catalog)
   if (!resolved.ok) return resolved
   const past = pastLimits(resolved.value).find(({ code }) => code !== 'COMPOSED_LONG')
-  return past ? refusedBy(past) : ok(timelineOf(resolved.value, catalog.changes, session))
+  return past ? refusedBy(past) : ok(timelineOf(resolved.value, changeCosts(session, catalog), session))
 }
 
 /** All that is past the limits of what may be laid out and led. */
-export function pastLimitsOf(resolved: readonly Resolved[], costs: ChangeTable): Refusal[] {
+export function pastLimitsOf(resolved: readonly Resolved[], costs: ChangeCosts): Refusal[] {
   const past = pastLimits(resolved)
   return past.length > 0 ? past : tooLong(timelineOf(resolved, costs))
 }
@@ -51,7 +51,7 @@ const refusedBy = ({ code, path, facts }: Refusal) => refused(code, path, { ...f
 /** The passes: find the changes between the blocks, lay out each in pieces, place them in time, ring the cues, check the whole. */
 function timelineOf(
   resolved: readonly Resolved[],
-  costs: ChangeTable,
+  costs: ChangeCosts,
   session: Pick<Session, 'before'> = {},
 ): Timeline {
   const asked = { at: talkBeforeBreath(resolved), lines: beforeBreath(session, resolved) }
@@ -59,7 +59,7 @@ function timelineOf(
   let before: number | undefined
   const laid = resolved.map((block, at) => {
     const change = changes.into(at, before)
-    before = changes.placeAfter(at, before)
+    before = changes.after(at, before)
     return { block, change, pieces: layOut(block, change, at === asked.at ? asked.lines : []) }
   })
   const placed = place(laid)

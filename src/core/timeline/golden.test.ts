@@ -27,7 +27,9 @@ function lines(session: Session): string[] {
  * least 180; coming out 30, roll 45, sitting up 45: 325 + 10 + 180 + 120 = 635 s = 10:35.
  */
 test('a talk, a symmetric hold and a closing stand where they were worked out by hand', () => {
-  const session = aSession([aTalk(), aHold('sphinx'), aClosing()], { lengthS: 1200 })
+  const session = aSession([aTalk(), aHold('sphinx', { setUpItems: [] }), aClosing({ setUpItems: [] })], {
+    lengthS: 1200,
+  })
   expect(lines(session)).toEqual([
     '0 - talk',
     '60 both setUp',
@@ -55,6 +57,7 @@ test('two sides apart with phases stand where they were worked out by hand', () 
   const session = aSession(
     [
       aHold('deer', {
+        setUpItems: [],
         hold: { leftS: 150, rightS: 180 },
         firstSide: 'right',
         phases: [

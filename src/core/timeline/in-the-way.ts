@@ -1,6 +1,6 @@
 import type { Refusal } from '#model/refusal'
 import type { Session } from '#model/session'
-import { resolveSession, unknownReferences } from '#core/session'
+import { changeCosts, resolveSession, unknownReferences } from '#core/session'
 import type { Catalog } from '#core/session'
 import { pastLimitsOf } from './compile.ts'
 
@@ -12,6 +12,6 @@ export function inTheWayOf(session: Session, catalog: Catalog): Refusal[] {
   const unknown = unknownReferences(session, catalog)
   if (unknown.length > 0) return unknown.map(({ path, id }) => ({ code: 'UNKNOWN_REFERENCE', path, facts: { id } }))
   const resolved = resolveSession(session, catalog)
-  if (resolved.ok) return pastLimitsOf(resolved.value, catalog.changes)
+  if (resolved.ok) return pastLimitsOf(resolved.value, changeCosts(session, catalog))
   return [{ code: 'TECHNIQUE_NOT_COUNTED', path: resolved.field, facts: { id: String(resolved.extra?.['id']) } }]
 }

@@ -19,7 +19,6 @@ export const chairPoses: readonly ShelfPose[] = [
     families: ['seat'],
     figure: { kind: 'chair', trunk: 'upright' },
     times: {
-      changeS: 30,
       setUpS: setUp(20),
       settleS: 10,
       comingOutS: 5,
@@ -71,7 +70,6 @@ export const chairPoses: readonly ShelfPose[] = [
     families: ['seat'],
     figure: { kind: 'chair', trunk: 'fold', over: 'backrest', hipFlexDeg: 95, roundDeg: 40 },
     times: {
-      changeS: 30,
       setUpS: setUp(30),
       settleS: 10,
       comingOutS: 10,
@@ -120,7 +118,6 @@ export const chairPoses: readonly ShelfPose[] = [
     families: ['twist_seated', 'seat'],
     figure: { kind: 'chair', trunk: 'upright' },
     times: {
-      changeS: 30,
       setUpS: setUp(20),
       settleS: 5,
       comingOutS: 10,
@@ -171,7 +168,6 @@ export const chairPoses: readonly ShelfPose[] = [
     families: ['pigeon', 'seat'],
     figure: { kind: 'chair', legs: 'figureFour', trunk: 'upright' },
     times: {
-      changeS: 30,
       setUpS: setUp(15),
       settleS: 10,
       comingOutS: 10,
@@ -223,7 +219,6 @@ export const chairPoses: readonly ShelfPose[] = [
     families: ['side_bend', 'seat'],
     figure: { kind: 'chair', trunk: 'upright' },
     times: {
-      changeS: 30,
       setUpS: setUp(15),
       settleS: 5,
       comingOutS: 5,
@@ -279,7 +274,6 @@ export const chairPoses: readonly ShelfPose[] = [
     hinged: true,
     figure: { kind: 'chair', trunk: 'fold', hipFlexDeg: 110, roundDeg: 20 },
     times: {
-      changeS: 30,
       setUpS: setUp(30),
       settleS: 10,
       comingOutS: 10,
@@ -351,7 +345,6 @@ export const chairPoses: readonly ShelfPose[] = [
     hinged: true,
     figure: { kind: 'chair', legs: 'oneLong', trunk: 'upright' },
     times: {
-      changeS: 30,
       setUpS: setUp(15),
       settleS: 5,
       comingOutS: 5,

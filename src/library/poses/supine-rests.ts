@@ -241,7 +241,6 @@ export const supineRestsPoses: readonly ShelfPose[] = [
     families: ['legs_up_flat'],
     figure: { kind: 'lying', legs: 'chair' },
     times: {
-      changeS: 30,
       setUpS: setUp(20),
       settleS: 10,
       comingOutS: 20,

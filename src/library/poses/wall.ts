@@ -101,7 +101,6 @@ export const wallPoses: readonly ShelfPose[] = [
     families: ['pelvis_raised', 'leg_raised'],
     figure: { kind: 'lying', legs: 'wall', legRaiseDeg: 85 },
     times: {
-      changeS: 30,
       setUpS: setUp(90),
       settleS: 15,
       comingOutS: 30,

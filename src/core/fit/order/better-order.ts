@@ -1,7 +1,7 @@
 import type { Session } from '#model/session'
 import { mapResult } from '#core/result'
 import type { Result } from '#core/result'
-import { orderEdits, resolveSession } from '#core/session'
+import { changeCosts, orderEdits, resolveSession } from '#core/session'
 import type { Catalog, Edit } from '#core/session'
 import type { Seconds } from '#core/units'
 import { exactOrder, mostFreeBlocks } from './exact-order.ts'
@@ -27,12 +27,12 @@ export interface OrderSuggestion {
 /**
  * The order with the least change time, then the fewest changes of base position, then the fewest trips, then
  * the fewest moved blocks, that keeps fixed blocks and precedence. Exact up to twelve free blocks, beyond that
- * by improving windows and by moving a few at a time until neither helps. Props are not counted until costs know of them.
+ * by improving windows and by moving a few at a time until neither helps.
  * Refuses what `resolveSession` refuses.
  */
 export function betterOrder(session: Session, catalog: Catalog): Result<OrderSuggestion> {
   return mapResult(resolveSession(session, catalog), (blocks) => {
-    const costs = orderCosts(blocks, catalog.changes)
+    const costs = orderCosts(blocks, changeCosts(session, catalog))
     const precedence = precedenceOf(blocks)
     const planned = blocks.map((_, at) => at)
     const free = planned.filter((block) => !precedence.isFixed(block))

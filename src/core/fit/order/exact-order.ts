@@ -29,14 +29,14 @@ type Least = (placed: Placed, place: number) => number
 
 function leastCosts(problem: OrderProblem): Least {
   const { units, places, mayFollow, cost, next: after, endCost } = problem
-  const none = units.length
-  const all = 2 ** none - 1
+  const all = 2 ** units.length - 1
+  const reached = reachedIn(problem)
   const least = new Float64Array((all + 1) * places).fill(Infinity)
   for (let place = 0; place < places; place += 1) least[all * places + place] = endCost(place)
   for (let placed = all - 1; placed >= 0; placed -= 1) {
     const next = units.flatMap((_, unit) => (mayFollow(placed, unit) ? [unit] : []))
     for (let place = 0; place < places; place += 1) {
-      if (!isReached(placed, place, none)) continue
+      if (reached[placed * places + place] === 0) continue
       let best = Infinity
       for (const unit of next) {
         const here = (placed | bitOf(unit)) * places + after(placed, place, unit)
@@ -46,14 +46,22 @@ function leastCosts(problem: OrderProblem): Least {
       least[placed * places + place] = best
     }
   }
-  if (least[none] === Infinity) throw new RangeError('exactOrder: the order given breaks its own precedence')
+  if (least[0] === Infinity) throw new RangeError('exactOrder: the order given breaks its own precedence')
   return (placed, place) => least[placed * places + place] ?? Infinity
 }
 
-/** People are nowhere before the first unit alone, in the place of a unit only after it. */
-function isReached(placed: Placed, place: number, none: number): boolean {
-  if (place >= none) return (place === none) === (placed === 0)
-  return (placed & bitOf(place)) !== 0
+/** Which places can be come to with which units placed: 1 where one can. */
+function reachedIn({ units, places, mayFollow, next }: OrderProblem): Uint8Array {
+  const all = 2 ** units.length - 1
+  const reached = new Uint8Array((all + 1) * places)
+  reached[0] = 1
+  for (let placed = 0; placed < all; placed += 1)
+    for (let place = 0; place < places; place += 1) {
+      if (reached[placed * places + place] === 0) continue
+      for (let unit = 0; unit < units.length; unit += 1)
+        if (mayFollow(placed, unit)) reached[(placed | bitOf(unit)) * places + next(placed, place, unit)] = 1
+    }
+  return reached
 }
 
 /** Of all orders of the least cost, the one in which most blocks keep their order, then the earliest first. */
@@ -93,7 +101,7 @@ function fewestMoved({ units, places, mayFollow, cost, next }: OrderProblem, lea
     return kept.staying >= moved.staying ? kept : moved
   }
   const order: number[] = []
-  let [placed, place, stayed] = [0, none, -1]
+  let [placed, place, stayed] = [0, 0, -1]
   while (placed !== all) {
     const most = mostStaying(placed, place, stayed)
     const [at, from] = [place, stayed]

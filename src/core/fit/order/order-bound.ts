@@ -7,11 +7,11 @@ import type { OrderCosts } from './order-costs.ts'
  * group but the first has to be come to from outside once.
  */
 export function leastChangeS(blocks: readonly number[], costs: OrderCosts): Seconds {
-  const standing = blocks.filter((block) => costs.after(undefined, block) === block)
+  const standing = blocks.filter((block) => costs.isCome(block))
   const comeTo = standing.map((block) => {
     const from = standing
       .filter((other) => other !== block)
-      .map((other) => ({ other, s: costs.of(other, block).changeS }))
+      .map((other) => ({ other, s: costs.leastInto(block, other) }))
     return { block, first: costs.of(undefined, block).changeS, inS: Math.min(...from.map(({ s }) => s)), from }
   })
   if (comeTo.length < 2) return comeTo.reduce((sum, { first }) => sum + first, 0)
@@ -35,7 +35,7 @@ function groupsOf(blocks: readonly number[], costs: OrderCosts): number[][] {
   const groups: number[][] = []
   for (const block of blocks) {
     const touching = groups.filter((group) =>
-      group.some((other) => costs.of(other, block).changeS === 0 || costs.of(block, other).changeS === 0),
+      group.some((other) => costs.leastInto(block, other) === 0 || costs.leastInto(other, block) === 0),
     )
     const joined = [...touching.flat(), block]
     for (const group of touching) groups.splice(groups.indexOf(group), 1)

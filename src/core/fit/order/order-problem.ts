@@ -13,10 +13,7 @@ export interface OrderProblem {
   readonly units: readonly Unit[]
   /** Whether a unit may come next when these are placed. */
   readonly mayFollow: (placed: Placed, unit: number) => boolean
-  /**
-   * How many places people can be in between units: that of each unit, none (`units.length`), and those of fixed blocks
-   * that a unit may leave them in, as a movement that is done on the chair they sit on.
-   */
+  /** In how many ways people can be, and things lie, between units; the first, 0, is the start. */
   readonly places: number
   /** Rank of the cost of a unit from a place, fixed blocks before it included. */
   readonly cost: (placed: Placed, place: number, unit: number) => number
@@ -39,24 +36,20 @@ export function orderProblem(
   const gaps = gapsOf(order, mayMove)
   const sizes = sizesOf(units)
   const through = walkOf(costs)
-  const nowhere = units.length
-  const taken = gaps.flat().filter((block) => units.some((unit) => through(unit, block).at === block))
-  /** The block whose place each is; where people come from nowhere, none. */
-  const blocks = [...units.map((unit) => through(unit, undefined).at), undefined, ...taken]
-  const placeOf = new Map(blocks.map((block, place) => [block, place] as const))
-  const endsAt = through(gaps.flat(), undefined).at
+  const stands = standsOf(units, gaps, through)
+  const placeOf = new Map(stands.map((stand, place) => [stand, place] as const))
 
   /** By number of blocks placed, place and unit: they are asked for again and again. */
-  const ranks = new Float64Array(gaps.length * blocks.length * nowhere).fill(-1)
-  const nexts = new Uint8Array(ranks.length)
+  const ranks = new Float64Array(gaps.length * stands.length * units.length).fill(-1)
+  const nexts = new Uint16Array(ranks.length)
   const known = (placed: Placed, place: number, unit: number): number => {
     const size = sizes[placed] ?? 0
-    const key = (size * blocks.length + place) * nowhere + unit
+    const key = (size * stands.length + place) * units.length + unit
     if ((ranks[key] ?? -1) >= 0) return key
-    const between = through(gaps[size] ?? [], blocks[place])
+    const between = through(gaps[size] ?? [], stands[place])
     const after = through(units[unit] ?? [], between.at)
     ranks[key] = between.rank + after.rank
-    nexts[key] = placeOf.get(after.at) ?? unit
+    nexts[key] = placeOf.get(after.at) ?? 0
     return key
   }
   const rules = rulesOf(units, precedence)
@@ -64,14 +57,33 @@ export function orderProblem(
     gaps.slice(from + 1, from + length).every((gap) => gap.length === 0)
   return {
     units,
-    places: blocks.length,
+    places: stands.length,
     cost: (placed, place, unit) => ranks[known(placed, place, unit)] ?? Infinity,
-    next: (placed, place, unit) => nexts[known(placed, place, unit)] ?? unit,
+    next: (placed, place, unit) => nexts[known(placed, place, unit)] ?? 0,
     mayFollow: (placed, unit) =>
       rules(placed, unit) &&
       ((units[unit]?.length ?? 0) < 2 || isUnbroken(sizes[placed] ?? 0, units[unit]?.length ?? 0)),
-    endCost: (place) => through(gaps.at(-1) ?? [], place === nowhere ? endsAt : blocks[place]).rank,
+    endCost: (place) => through(gaps.at(-1) ?? [], stands[place]).rank,
   }
+}
+
+/** Where people can be and what can lie there between units: from the start, after any of them, again and again. */
+function standsOf(
+  units: readonly Unit[],
+  gaps: readonly (readonly number[])[],
+  through: ReturnType<typeof walkOf>,
+): (number | undefined)[] {
+  const stands: (number | undefined)[] = [undefined]
+  const found = new Set(stands)
+  for (const stand of stands)
+    for (const gap of gaps)
+      for (const unit of units) {
+        const { at } = through(unit, through(gap, stand).at)
+        if (found.has(at)) continue
+        found.add(at)
+        stands.push(at)
+      }
+  return stands
 }
 
 /** The free blocks in their order, each with those that have to follow it at once. */

@@ -1,6 +1,6 @@
 import type { Target } from '#model/pose'
 import { changesBetween } from '#core/session'
-import type { ChangeTable, Resolved } from '#core/session'
+import type { ChangeCosts, Resolved } from '#core/session'
 import type { Timeline } from '#core/timeline'
 import { msFromS } from '#core/units'
 import type { Milliseconds, Seconds } from '#core/units'
@@ -30,7 +30,7 @@ export interface Candidate {
 }
 
 /** The blocks of a session as candidates. Talk and closing must stay unless they say otherwise. */
-export function candidatesOf(timeline: Timeline, costs: ChangeTable): Candidate[] {
+export function candidatesOf(timeline: Timeline, costs: ChangeCosts): Candidate[] {
   const blocks = timeline.blocks.map(({ block }) => block)
   const changes = changesBetween(blocks, costs)
   const counterOf = new Map(counterLinks(blocks).map(({ of, by }) => [by, of]))
@@ -48,10 +48,7 @@ export function candidatesOf(timeline: Timeline, costs: ChangeTable): Candidate[
       counters: counterOf.get(index),
       mayLeave: priority === 'may',
       changeS: (before) => changes.into(index, before)?.changeS.value ?? 0,
-      leaves: (before) => {
-        const place = changes.placeAfter(index, before)
-        return place === undefined ? undefined : changes.alike(place)
-      },
+      leaves: (before) => changes.after(index, before),
     }
   })
 }

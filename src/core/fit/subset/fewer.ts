@@ -2,6 +2,7 @@ import type { Target } from '#model/pose'
 import type { Session } from '#model/session'
 import { mapResult } from '#core/result'
 import type { Result } from '#core/result'
+import { changeCosts } from '#core/session'
 import type { Catalog, Edit } from '#core/session'
 import { compileToFit } from '#core/timeline'
 import type { Timeline } from '#core/timeline'
@@ -18,7 +19,7 @@ import type { AtFloor, Fit } from '../fit.ts'
  */
 export function fewerBlocks(session: Session, catalog: Catalog, keepTargets: readonly Target[] = []): Result<Fit> {
   return mapResult(compileToFit(session, catalog), (timeline) => {
-    const candidates = candidatesOf(timeline, catalog.changes)
+    const candidates = candidatesOf(timeline, changeCosts(session, catalog))
     const { kept, missed } = keptOf(candidates, session, keepTargets)
     return fitOf(session, droppingEdits(session, kept), catalog, { inTheWay: stayingOf(timeline, kept), missed })
   })

@@ -5,7 +5,10 @@ import { aHold, aSession, aTalk } from '#testing/sessions'
 import { evennessWords, gaugeOf } from './gauge.ts'
 
 const gauge = (wantedS: number) =>
-  gaugeOf(orThrow(compileTimeline(aSession([aTalk('a', 300), aHold('sphinx')]), shippedCatalog)), wantedS)
+  gaugeOf(
+    orThrow(compileTimeline(aSession([aTalk('a', 300), aHold('sphinx', { setUpItems: [] })]), shippedCatalog)),
+    wantedS,
+  )
 
 test('the gauge says what is to spare, what is over, and when it fits', () => {
   // Talk 5:00, set-up and settle 0:15, hold 3:00, coming out 0:10, after-rest 1:00: 9:25.

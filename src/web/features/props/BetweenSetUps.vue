@@ -10,9 +10,7 @@ import { useProps } from './use-props.ts'
 const { store, used, chosen, chosenKey } = useProps()
 const open = ref<string>()
 const rows = computed(() =>
-  store.document && store.timeline
-    ? betweenSetUps({ used: used.value, timeline: store.timeline, level: store.document.level })
-    : [],
+  store.document && store.timeline ? betweenSetUps(used.value, store.timeline, store.document.level) : [],
 )
 const again = computed(() => fetchedAgain(rows.value))
 const secondsText = (s: number): string => formatMs(Math.round(s) * 1000)

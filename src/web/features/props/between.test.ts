@@ -13,7 +13,7 @@ const between = (...blocks: Block[]) => {
   const session = aSession(blocks)
   const used = usedIn(session, shippedCatalog)
   const timeline = orThrow(compileTimeline(session, shippedCatalog))
-  return betweenSetUps({ used, timeline, level: 'regular' })
+  return betweenSetUps(used, timeline, 'regular')
 }
 const lying = (id: string, items: SetUpItem[]) => aHold('knees-to-chest', { id, setUpItems: items })
 

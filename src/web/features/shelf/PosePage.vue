@@ -66,7 +66,7 @@ const ceilings = computed(() =>
 const times = computed(() => {
   const { setUpS, settleS, comingOutS, betweenSidesS, afterRestS, changeS = 0 } = props.pose.times
   return [
-    ...(changeS > 0 ? [['Fetching, at least', formatDuration(changeS)]] : []),
+    ...(changeS > 0 ? [['Change into it', formatDuration(changeS)]] : []),
     ['Set-up, new · regular · experienced', levels.map((level) => formatDuration(setUpS[level])).join(' · ')],
     ['Settle', formatDuration(settleS)],
     ['Coming out', formatDuration(comingOutS)],

@@ -10,6 +10,7 @@ import type { Change, FieldsOf, Resolved, Sourced } from '#core/session'
 import { answerWords } from '#words/answers'
 import { afterRestName } from '#words/practices'
 import { blockName } from '#words/blocks'
+import { partsWords } from '#words/handling'
 import { usePlan } from '../use-plan.ts'
 import { textOf } from '#web/shared/ui/text-of.ts'
 import Part from './Part.vue'
@@ -29,10 +30,13 @@ interface Row {
   readonly name: string
   readonly time: TimeName
   readonly value: Sourced<number>
+  /** What it is composed of. */
+  readonly made?: string
 }
 const rows = computed((): Row[] => {
   const { resolved } = props
-  const change: Row = { name: 'Change', time: 'changeS', value: props.change.changeS }
+  const { changeS, parts } = props.change
+  const change: Row = { name: 'Change', time: 'changeS', value: changeS, ...(parts ? { made: partsWords(parts) } : {}) }
   if (resolved.kind === 'hold') {
     const { times } = resolved
     const row = (name: string, time: keyof typeof times): Row => ({ name, time, value: times[time] })
@@ -100,11 +104,12 @@ function setAnswer(fields: FieldsOf<SomeAnswers>): void {
 <template>
   <Part title="Around it">
     <TimeRow
-      v-for="{ name: label, time, value } in rows"
+      v-for="{ name: label, time, value, made } in rows"
       :key="time"
       :name="label"
       :seconds="value.value"
       :from="value.from"
+      :made="made"
       @change="set(time, $event)"
       @usual="set(time, undefined)"
     />

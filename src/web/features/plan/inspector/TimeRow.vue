@@ -5,7 +5,7 @@ import { betweenLimits } from '#model/limits'
 import DurationField from '#web/shared/ui/DurationField.vue'
 
 /** One time around a block, with where it comes from and, where it is set here, the way back to that. */
-defineProps<{ name: string; seconds: number; from: Source }>()
+defineProps<{ name: string; seconds: number; from: Source; made?: string | undefined }>()
 const emit = defineEmits<{ change: [seconds: number]; usual: [] }>()
 
 const sourceWords: Readonly<Record<Source, string>> = {
@@ -15,6 +15,7 @@ const sourceWords: Readonly<Record<Source, string>> = {
   learned: 'learned',
   shipped: 'usual',
   position: 'by the position before',
+  props: 'by what is laid',
   school: 'by the school',
   rule: 'half the first',
 }
@@ -23,7 +24,8 @@ const sourceWords: Readonly<Record<Source, string>> = {
 <template>
   <div class="row">
     <span class="what"
-      >{{ name }} <small>· {{ sourceWords[from] }}</small></span
+      >{{ name }} <small>· {{ sourceWords[from] }}</small
+      ><small v-if="made" class="made">{{ made }}</small></span
     >
     <Button
       v-if="from === 'block'"
@@ -70,6 +72,10 @@ const sourceWords: Readonly<Record<Source, string>> = {
   width: 26px;
   height: 26px;
   padding: 0;
+}
+.made {
+  display: block;
+  line-height: 1.15;
 }
 small {
   font-size: 13px;

@@ -80,7 +80,7 @@ test('the name beside a low wing right under a whole one stands a little lower, 
 test('what lies between two sides is one rib with one label, on the bank opposite to the next wing', () => {
   const { ribs } = layOut(aSession([aHold('deer'), aHold('sphinx')], { schoolId: 'yin' }))
   expect(ribs.map(({ label, bank }) => [label, bank])).toEqual([
-    ['set-up 0:35', 'right'],
+    ['props 0:47', 'right'],
     ['stillness 0:40 · other side', 'left'],
     ['rebound 0:45 · lie down on the belly', 'right'],
     ['rebound 1:00', 'right'],
