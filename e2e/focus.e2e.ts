@@ -50,7 +50,7 @@ test('the focus stays at a set-up when a mend is taken and taken back', async ({
   await page.getByRole('button', { name: /^1 block, on its end/ }).press('Enter')
   await page.getByRole('button', { name: 'Take 1 block away' }).press('Enter')
   await expect.poll(() => focused(page)).not.toBe('the page')
-  await page.getByRole('button', { name: 'Undo', exact: true }).press('Enter')
+  await page.getByRole('button', { name: 'Undo: take from the set-up' }).press('Enter')
   await expect(page.getByRole('button', { name: /^1 block, on its end/ })).toBeVisible()
   await expect.poll(() => focused(page)).not.toBe('the page')
 })

@@ -42,7 +42,7 @@ test('the bar says where one is, and the session opened last stays in it, over a
   await plan.getByRole('link', { name: 'Sessions' }).click()
   await expect(plan.getByRole('heading', { name: 'Sessions' })).toBeVisible()
   await plan.getByRole('link', { name: 'Twenty minutes before supper' }).click()
-  await expect(plan.getByTestId('gauge')).toHaveText('19:33 of 20:00 · 0:27 to spare')
+  await expect(plan.getByTestId('gauge')).toHaveText('19:57 of 20:00 · 0:03 to spare')
   const left = async () => {
     const places = ['Sessions', 'Journal', 'Plan', 'Set-ups'].map((name) =>
       plan.getByRole('banner').getByRole('link', { name, exact: true }).boundingBox(),
@@ -92,7 +92,7 @@ test('on a narrow screen the two groups of the bar fold into two menus', async (
   await plan.getByRole('button', { name: 'Thursday slow hour', exact: true }).click()
   await plan.getByRole('menuitem', { name: 'Set-ups' }).click()
   await expect(plan.getByRole('navigation', { name: 'Set-ups of the session' })).toBeVisible()
-  await plan.getByRole('button', { name: 'Sessions and Journal' }).press('Enter')
+  await plan.getByRole('button', { name: 'Sessions, Journal and Cupboard' }).press('Enter')
   await plan.getByRole('menuitem', { name: 'Journal' }).click()
   await expect(plan.getByRole('heading', { name: 'Journal' })).toBeVisible()
 })

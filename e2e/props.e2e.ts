@@ -175,6 +175,7 @@ test('a finding names its number and its mend; the mend is one press, and the fo
   await expect(page.getByRole('contentinfo')).toContainText(/to look at Calves on a chair: Head pad/)
   // Plan counts it too, leads here, and keeps it where it is set aside.
   await page.getByRole('link', { name: 'Plan' }).click()
+  await expect(page.getByTestId('gauge')).toBeVisible()
   await page
     .getByRole('contentinfo')
     .getByRole('button', { name: /to look at/ })
@@ -348,6 +349,65 @@ test('a set-up is kept for its pose, offered in another session, renamed, and de
   await expect(page.getByRole('button', { name: 'Reeds', exact: true })).toHaveCount(0)
   await page.getByText('Reeds is deleted.').getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('button', { name: 'Reeds', exact: true })).toBeVisible()
+})
+
+test('a step in mid-hold has its moment, its own props and words, and is looked at where it comes late', async ({
+  page,
+  house,
+}) => {
+  await open(page, house.address, 'Final rest')
+  await list(page)
+    .getByRole('button', { name: /^Calves/ })
+    .click()
+  await page.getByRole('button', { name: 'A step in the hold' }).click()
+  const stages = page.getByRole('group', { name: 'When in the hold' })
+  await expect(stages.getByRole('button', { name: 'From 3:30 on' })).toHaveAttribute('aria-pressed', 'true')
+  const head = page.locator('section', { has: page.getByRole('heading', { level: 3, name: /^Head/ }) })
+  await head.getByRole('button', { name: /^1 blanket/ }).press('Delete')
+  await expect(head).toHaveCount(0)
+  await expect(page.getByPlaceholder('Put aside the blanket at the head')).toBeVisible()
+  await page.getByLabel('What is said').fill('Draw the blanket out')
+  await page.getByLabel('What is said').press('Enter')
+  await page.getByRole('textbox', { name: 'From' }).fill('6:30')
+  await page.getByRole('textbox', { name: 'From' }).press('Enter')
+  // Before the step everything lies as it did.
+  await stages.getByRole('button', { name: 'As it begins' }).click()
+  await expect(head.getByRole('button', { name: /^1 blanket/ })).toBeVisible()
+  await saved(page)
+  const { blocks } = await house.session('sunday-long-rest')
+  expect(blocks.find(({ id }) => id === 'calves')).toMatchObject({
+    steps: [{ at: { fromStartS: 390 }, text: 'Draw the blanket out' }],
+  })
+  await page.getByRole('link', { name: 'Plan' }).click()
+  await expect(page.getByTestId('gauge')).toBeVisible()
+  await page
+    .getByRole('contentinfo')
+    .getByRole('button', { name: /to look at/ })
+    .click()
+  await expect(page.getByTestId('first-finding')).toHaveText('A step of the set-up begins with 0:30 left')
+})
+
+test('what another order would save is worked out when it is asked for, and taken as one step', async ({
+  page,
+  house,
+}) => {
+  const session = await house.session('sunday-long-rest')
+  const hold = (id: string, poseId: string) => ({ kind: 'hold' as const, id, poseId })
+  await house.create({
+    ...session,
+    id: 'twice-fetched',
+    name: 'Twice fetched',
+    blocks: [hold('a', 'calves-on-a-chair'), hold('b', 'deer'), hold('c', 'calves-on-a-chair')],
+  })
+  await page.goto(`${house.address}props/twice-fetched`)
+  const between = page.getByRole('region', { name: 'Between set-ups' })
+  await expect(between.getByText('The chair is fetched twice.')).toBeVisible()
+  await between.getByRole('button', { name: 'What would another order save?' }).click()
+  await expect(between.getByText('The chair is fetched twice; once in this order.')).toBeVisible()
+  await between.getByRole('button', { name: 'Take this order' }).click()
+  await expect(between.getByText(/The chair is fetched/)).toHaveCount(0)
+  await page.getByRole('button', { name: 'Undo: take another order' }).click()
+  await expect(between.getByText('The chair is fetched twice.')).toBeVisible()
 })
 
 test('breath work is given what it is sat on, which is listed and fetched', async ({ page, house }) => {

@@ -19,6 +19,10 @@ export const placeSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
   lengthUnit: z.enum(['cm', 'in']),
+  /** Where a session is held that names no place; of all places at most one. */
+  usual: z.literal(true).optional(),
+  /** How many people can stand at the cupboard at once; 3 unless set. */
+  atCupboard: z.int().min(1).max(50).optional(),
   rooms: z
     .array(
       z.strictObject({
@@ -34,3 +38,11 @@ export const placeSchema = z.strictObject({
   cupboard: z.array(cupboardItemSchema).max(100),
 })
 export type Place = z.infer<typeof placeSchema>
+export type Room = Place['rooms'][number]
+export type CupboardItem = Place['cupboard'][number]
+
+/** A place as it is kept: with the version that guards its writes. */
+export interface KeptPlace {
+  readonly place: Place
+  readonly version: number
+}

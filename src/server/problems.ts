@@ -19,6 +19,7 @@ export const problemStatus: Readonly<Record<ProblemCode, number>> = {
   EVENTS_MISSING: 409,
   UNKNOWN_VERSION: 404,
   UNKNOWN_OWN: 404,
+  UNKNOWN_PLACE: 404,
   IN_USE: 409,
   UNKNOWN_ADDRESS: 404,
   ID_TAKEN: 409,

@@ -436,8 +436,8 @@ test('the demo data is Bellows House with fourteen people, and its hour comes to
   const people = await peopleStore(demo).list()
   expect(people).toHaveLength(14)
   expect(people[0]?.conditions[0]?.askedOn).toBe('2026-02-19')
-  const [place] = await placeStore(demo).list()
-  expect(place?.cupboard.map(({ kind, count }) => [kind, count])).toContainEqual(['blanket', 40])
+  const [kept] = await placeStore(demo).list()
+  expect(kept?.place.cupboard.map(({ kind, count }) => [kind, count])).toContainEqual(['blanket', 40])
   const list = await request(createApp({ database: demo, hosts: [] })).get('/api/sessions')
   expect(list.body.map(({ name }: { name: string }) => name)).toEqual([
     'Thursday slow hour',
@@ -487,7 +487,7 @@ test('a port that is no port is refused in words', () => {
 test('the places of the demo are listed with their cupboard; an empty database has none', async () => {
   expect((await app().get('/api/places').expect(200)).body).toEqual([])
   await seedDemo(database, clock)
-  const [place] = (await app().get('/api/places')).body
+  const [{ place }] = (await app().get('/api/places')).body
   expect(place).toMatchObject({ name: 'Bellows House', lengthUnit: 'cm' })
   expect(place.cupboard).toContainEqual({ id: 'rect-bolsters', kind: 'rectBolster', count: 9 })
 })

@@ -6,6 +6,7 @@ import { capital, counted } from './text.ts'
 import { basePositionNames } from './positions.ts'
 import { sayShort } from './conditions.ts'
 import { directionNames } from './directions.ts'
+import { partNames } from './props.ts'
 import { targetNames } from './targets.ts'
 
 /** A finding as a teacher reads it: the number first, then why it matters, and what its mend does. */
@@ -30,6 +31,12 @@ const seconds = (s: number): string => `${rounded(s)} s`
 
 const quoted = ({ text }: { readonly text: string }): string => `“${text}”`
 const hold = 'The number people were told is the one they hold by.'
+
+const lateNames: Readonly<Record<SessionFacts['LATE_CHANGE']['what'], string>> = {
+  phase: 'A phase begins',
+  support: 'A support changes',
+  step: 'A step of the set-up begins',
+}
 
 const words: {
   readonly [Code in FindingCode]: (facts: SessionFacts[Code], catalog: Catalog) => FindingWords
@@ -112,8 +119,23 @@ const words: {
     reason: 'Up to a third leaves most of it quiet.',
   }),
   LATE_CHANGE: (facts) => ({
-    title: `A ${facts.what === 'phase' ? 'phase begins' : 'support changes'} with ${formatDuration(facts.leftS)} left`,
+    title: `${lateNames[facts.what]} with ${formatDuration(facts.leftS)} left`,
     reason: 'In the last minute people arrange themselves once more and then come out.',
+  }),
+  STEP_IN_HOLD: (facts) => ({
+    title: {
+      reach: `A step of the set-up under the ${facts.part === '' ? 'body' : partNames[facts.part].toLowerCase()}`,
+      long: `A step of the set-up takes ${String(facts.s)} s`,
+      short: 'A step of the set-up in a hold of under 3:00',
+      early: 'A step of the set-up in the first minute',
+    }[facts.why],
+    reason: {
+      reach:
+        'Only what a hand reaches without sitting up is changed in a hold, or the teacher goes round: 15 s a person.',
+      long: 'At most 20 s are spent on it with the body lying there.',
+      short: 'There is no time to rest before it and after it.',
+      early: 'In the first minute people arrive.',
+    }[facts.why],
   }),
   ONE_CHEEK: (facts) => ({
     title: `The head on one cheek for ${formatDuration(facts.cheekS)} of ${formatDuration(facts.holdS)}`,

@@ -116,6 +116,7 @@ export function orderWords({ now, then, isBest, boundS, edits }: OrderSuggestion
   ]
   if (then.moves !== now.moves)
     lines.push(`The base position changes ${timesWords(then.moves)} instead of ${timesWords(now.moves)}.`)
+  if (then.trips !== now.trips) lines.push(`${counted(then.trips, 'trip')} for props instead of ${String(now.trips)}.`)
   if (!isBest)
     lines.push(`With so many blocks this may not be the best; none can come below ${formatDuration(boundS)}.`)
   return lines

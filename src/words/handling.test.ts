@@ -2,7 +2,7 @@ import type { SetUpItem } from '#model/set-up'
 import { changeover } from '#core/handling'
 import { orThrow } from '#core/result'
 import { namedFolds } from '#library/prop-kinds'
-import { actionWords, fetchedAgain, kindsWords, movedWords } from './handling.ts'
+import { actionWords, fetchedAgain, kindsWords, movedWords, onceIfWords, partsWords } from './handling.ts'
 
 const item = (kind: SetUpItem['kind'], under: SetUpItem['under'], rest: Partial<SetUpItem> = {}): SetUpItem => ({
   id: `${kind} ${String(under)}`,
@@ -43,9 +43,29 @@ test('what takes two hands is told where it is fetched again', () => {
   const none: SetUpItem[] = []
   const over = (...setUps: SetUpItem[][]) =>
     fetchedAgain(setUps.slice(1).map((to, at) => ({ actions: actionsOf(setUps[at] ?? [], to) })))
-  expect(over(none, chair, none, chair)).toEqual(['The chair is fetched twice: poses with it could follow each other.'])
+  expect(over(none, chair, none, chair)).toEqual(['The chair is fetched twice.'])
   expect(over(none, chair, chair)).toEqual([])
   expect(over(none, [item('blanket', 'head')], none, [item('blanket', 'head')])).toEqual([])
+})
+
+test('what another order saves of it is said with what goes where', () => {
+  const chair = [item('chair', 'shins')]
+  const changes = (...setUps: SetUpItem[][]) =>
+    setUps.slice(1).map((to, at) => ({ actions: actionsOf(setUps[at] ?? [], to) }))
+  const now = changes([], chair, [], chair)
+  expect(onceIfWords(now, changes([], chair, chair, []), ['Deer goes after Sphinx'])).toEqual([
+    'The chair is fetched twice; once in this order.',
+    'Deer goes after Sphinx.',
+  ])
+  expect(onceIfWords(now, now, [])).toEqual([])
+})
+
+test('a change is told with what it is made of, where more than one thing is', () => {
+  expect(partsWords({ positionS: 15, propsS: 14, showS: 10 })).toBe('15 s to come over, 14 s props, 10 s to show it')
+  expect(partsWords({ positionS: 15, propsS: 4.5, showS: 0 })).toBe(
+    '15 s to come over, 4.5 s props: the longer of them',
+  )
+  expect(partsWords({ positionS: 0, propsS: 4, showS: 0 })).toBe('')
 })
 
 test('nothing is a dash', () => {

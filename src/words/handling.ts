@@ -60,11 +60,25 @@ export function partsWords({ positionS, propsS, showS }: ChangeParts): string {
 /** What takes two hands, and is worth fetching once. */
 const heavy: readonly PropKind[] = ['chair', 'mattress']
 
+type Changes = readonly { readonly actions: readonly Action[] }[]
+const timesFetched = (kind: PropKind, changes: Changes): number =>
+  changes.filter(({ actions }) => actions.some((one) => one.kind === kind && one.does === 'brings')).length
+const oftenWords = (times: number): string => (times === 1 ? 'once' : times === 2 ? 'twice' : `${String(times)} times`)
+
+/** What another order would save of fetching what is heavy, and what is moved for it. */
+export const onceIfWords = (now: Changes, then: Changes, moved: readonly string[]): readonly string[] => [
+  ...heavy.flatMap((kind) => {
+    const [before, after] = [timesFetched(kind, now), timesFetched(kind, then)]
+    return after < before
+      ? [`The ${propNames[kind].one} is fetched ${oftenWords(before)}; ${oftenWords(after)} in this order.`]
+      : []
+  }),
+  ...moved.map((words) => `${words}.`),
+]
+
 /** What is heavy and fetched again and again over a session; nothing where each comes once. */
-export const fetchedAgain = (changes: readonly { readonly actions: readonly Action[] }[]): readonly string[] =>
+export const fetchedAgain = (changes: Changes): readonly string[] =>
   heavy.flatMap((kind) => {
-    const times = changes.filter(({ actions }) => actions.some((one) => one.kind === kind && one.does === 'brings'))
-    if (times.length < 2) return []
-    const often = times.length === 2 ? 'twice' : `${String(times.length)} times`
-    return [`The ${propNames[kind].one} is fetched ${often}: poses with it could follow each other.`]
+    const times = timesFetched(kind, changes)
+    return times < 2 ? [] : [`The ${propNames[kind].one} is fetched ${oftenWords(times)}.`]
   })

@@ -67,6 +67,10 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     title: 'Not among your own',
     detail: `There is no ${kind} “${id}” of your own: it may have been removed. Reload the shelf.`,
   }),
+  UNKNOWN_PLACE: ({ id }) => ({
+    title: 'No such place',
+    detail: `There is no place “${id}”: it may have been taken away. Reload the page.`,
+  }),
   IN_USE: ({ name, where }) => ({
     title: 'Still in use',
     detail: `“${name}” is used in ${where}: change it there first.`,

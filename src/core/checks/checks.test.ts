@@ -34,6 +34,15 @@ const cue = (
 ) => [{ id: 'own', at, text }]
 const said = (poseId: string, holdS: number, ...cues: NonNullable<HoldBlock['cues']>) =>
   aHold(poseId, { hold: { holdS }, cues })
+/** A blanket under the head, taken away so many seconds into three minutes. */
+const stepped = (fromStartS: number, more: Partial<HoldBlock> = {}) =>
+  aHold('sphinx', {
+    hold: { holdS: 180 },
+    cues: [],
+    setUpItems: [{ id: 'pad', kind: 'blanket', count: 1, under: 'head' }],
+    steps: [{ id: 'away', at: { fromStartS }, items: [] }],
+    ...more,
+  })
 const breath: Block = aBreath('even-breath')
 const noRest = { times: { afterRestS: 0 } }
 const folds = ['long-leg-fold', 'one-leg-fold', 'straddle-fold', 'cross-legged-fold']
@@ -118,6 +127,10 @@ const cases: Readonly<Record<string, { readonly with: Session; readonly without:
       with: quiet([said('sphinx', 180, ...cue('Slide the bolster out', { beforeEndS: 59 }))]),
       without: quiet([said('sphinx', 180, ...cue('Slide the bolster out', { beforeEndS: 60 }))]),
     },
+    STEP_IN_HOLD: {
+      with: quiet([stepped(59)]),
+      without: quiet([stepped(60)]),
+    },
     ONE_CHEEK: {
       with: quiet([said('wide-knee-fold', 240, ...cue('Turn the head', { share: 0.2 }))]),
       without: quiet([said('wide-knee-fold', 240, ...cue('Turn the head', { share: 0.5 }))]),
@@ -196,6 +209,22 @@ test('findings stand worst first, then by their time in the session, then by cod
   expect(all[0]?.code).toBe('DOES_NOT_FIT')
   const grades = all.map(({ grade }) => order.indexOf(grade))
   expect(grades).toEqual(grades.toSorted((a, b) => a - b))
+})
+
+test('a step of the set-up is late in the last minute, and wants room, reach and quick hands', () => {
+  const late = (fromStartS: number) => found(quiet([stepped(fromStartS)]), 'LATE_CHANGE')
+  expect(late(121)?.facts).toEqual({ leftS: 59, what: 'step' })
+  expect(late(120)).toBeUndefined()
+  const why = (more: Partial<HoldBlock>, atS = 70) => found(quiet([stepped(atS, more)]), 'STEP_IN_HOLD')?.facts
+  expect(why({})).toBeUndefined()
+  expect(why({ hold: { holdS: 179 } })).toMatchObject({ why: 'short' })
+  const chest: HoldBlock['setUpItems'] = [{ id: 'roll', kind: 'rectBolster', count: 1, under: 'pelvis' }]
+  expect(why({ setUpItems: chest })).toMatchObject({ why: 'reach', part: 'pelvis' })
+  const many: HoldBlock['setUpItems'] = [{ id: 'pad', kind: 'towel', count: 7, under: 'head' }]
+  expect(why({ setUpItems: many })).toEqual({ why: 'long', s: 21, part: '' })
+  // Each step is taken from what the one before it left.
+  const steps = [60, 90].map((fromStartS, at) => ({ id: `s${String(at)}`, at: { fromStartS }, items: [] }))
+  expect(why({ setUpItems: many.map((one) => ({ ...one, count: 4 })), steps })).toBeUndefined()
 })
 
 test('a class that ends in a long rest on a chair or on the side needs no final rest on the back', () => {

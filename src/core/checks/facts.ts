@@ -1,4 +1,5 @@
 import type { BasePosition, Level } from '#model/common'
+import type { BodyPart } from '#model/set-up'
 import type { Direction, Target } from '#model/pose'
 import type { SectionFindingFacts } from '#core/breath'
 import type { Setting } from '#model/session'
@@ -25,7 +26,8 @@ export interface SessionFacts extends InSections {
   NO_CLOSING: { blocks: number }
   SILENT_BEFORE_HOLD: { holdS: Seconds; beforeS: Seconds }
   TALKED_THROUGH: { saidS: Seconds; holdS: Seconds; percent: number }
-  LATE_CHANGE: { leftS: Seconds; what: 'phase' | 'support' }
+  LATE_CHANGE: { leftS: Seconds; what: 'phase' | 'support' | 'step' }
+  STEP_IN_HOLD: { s: Seconds; why: 'early' | 'short' | 'long' | 'reach'; part: BodyPart | '' }
   ONE_CHEEK: { cheekS: Seconds; holdS: Seconds }
   CUES_CLOSE: { gapS: Seconds; first: string; second: string }
   WRONG_SIDE_SAID: { said: string; text: string }

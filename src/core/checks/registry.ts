@@ -13,6 +13,7 @@ import { holdUnasked } from './rules/hold-unasked.ts'
 import { holdPastStage } from './rules/held-past-stage.ts'
 import { lastNotLast } from './rules/last-not-last.ts'
 import { lateChange } from './rules/late-change.ts'
+import { stepInHoldRule } from './rules/step-in-hold.ts'
 import { lengthOutOfRange } from './rules/length-out-of-range.ts'
 import { manyPositionChanges } from './rules/many-position-changes.ts'
 import { noAfterRest } from './rules/no-after-rest.ts'
@@ -63,6 +64,7 @@ export const rules: readonly Rule[] = [
   silentBeforeHold,
   talkedThrough,
   lateChange,
+  stepInHoldRule,
   oneCheek,
   cuesClose,
   wrongSideSaid,

@@ -49,6 +49,7 @@ export type {
 } from './resolved.ts'
 export { unknownInOwn } from './unknown-in-own.ts'
 export { slipsIn, slipsInBlocks } from './slips.ts'
+export { momentS } from './moment.ts'
 export { freeId } from './free-id.ts'
 export { beforeBreath } from './before-breath.ts'
 export { answersIn } from './answers-in.ts'

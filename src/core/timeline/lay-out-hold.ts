@@ -1,4 +1,4 @@
-import { mirrorText } from '#core/session'
+import { mirrorText, momentS } from '#core/session'
 import type { ResolvedHold } from '#core/session'
 import { msFromS } from '#core/units'
 import { begun, betweenSidesMovement } from './phrases.ts'
@@ -53,7 +53,29 @@ function phaseOf(hold: ResolvedHold, { phaseId }: ResolvedHold['cues'][number]):
   return Math.max(0, own >= 0 ? own : phases.findIndex(({ length }) => 'rest' in length))
 }
 
-function phasePieces(hold: ResolvedHold, { side, phases, holdS }: ResolvedHold['sides'][number]): Piece[] {
+/** What is said of a step of the set-up that says nothing itself. */
+const stepText = 'The props change, only what a hand reaches'
+
+/** The steps of the set-up that begin in a phase, told on each side alike. */
+function stepsIn(
+  hold: ResolvedHold,
+  { side, phases, holdS }: ResolvedHold['sides'][number],
+  index: number,
+): PieceCue[] {
+  const beginS = phases.slice(0, index).reduce((sum, { s }) => sum + s, 0)
+  const endS = beginS + (phases[index]?.s ?? 0)
+  return (hold.block.steps ?? [])
+    .map(({ id, at, text }) => ({ id, text, atS: momentS(at, holdS) }))
+    .filter(({ atS }) => atS >= beginS && (atS < endS || index === phases.length - 1))
+    .map(({ id, text, atS }) => ({
+      id: `step-${id}`,
+      at: { fromStartS: atS - beginS },
+      text: said([text ?? stepText], side),
+    }))
+}
+
+function phasePieces(hold: ResolvedHold, held: ResolvedHold['sides'][number]): Piece[] {
+  const { side, phases, holdS } = held
   return phases.map((phase, index) => {
     const own = hold.cues
       .filter((cue) => phaseOf(hold, cue) === index)
@@ -66,6 +88,7 @@ function phasePieces(hold: ResolvedHold, { side, phases, holdS }: ResolvedHold['
     const cues = [
       ...(index === 0 ? [settled(hold, side)] : [{ id: `phase-${phase.id}`, at: { fromStartS: 0 }, text: phase.name }]),
       ...own,
+      ...stepsIn(hold, held, index),
       ...(index === phases.length - 1 ? [comeOut(hold, side)] : []),
     ]
     const made = piece({ kind: 'hold', phase: { id: phase.id, name: phase.name, index } }, side, phase.s, cues)

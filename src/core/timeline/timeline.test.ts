@@ -263,3 +263,26 @@ describe('what is asked before breath work', () => {
     expect(asked([breath, aTalk('after', 120)])).toEqual([])
   })
 })
+
+test('a step of the set-up is said at its moment on each side, in whichever phase that is, and moves nothing', () => {
+  const hold = (details: Partial<HoldBlock>) =>
+    compile(aSession([aHold('deer', { hold: { holdS: 240 }, cues: [], ...details })]))
+  const phases: HoldBlock['phases'] = [
+    { id: 'up', name: 'upright', length: { s: 60 } },
+    { id: 'down', name: 'folded', length: { rest: true } },
+  ]
+  const steps: HoldBlock['steps'] = [
+    { id: 'quiet', at: { share: 0.25 }, items: [] },
+    { id: 'said', at: { beforeEndS: 90 }, items: [], text: 'Take the pad from under the {this} hand' },
+  ]
+  const stepped = hold({ steps, phases })
+  const told = stepped.cues.filter(({ id }) => id.startsWith('step-'))
+  const sides = stepped.segments.filter(({ doing }) => doing.kind === 'hold' && doing.phase.index === 0)
+  expect(told.map(({ atMs, text }) => [atMs, text])).toEqual(
+    sides.flatMap(({ startMs, side }) => [
+      [startMs + 60_000, 'The props change, only what a hand reaches'],
+      [startMs + 150_000, `Take the pad from under the ${String(side)} hand`],
+    ]),
+  )
+  expect(stepped.totalMs).toBe(hold({ phases }).totalMs)
+})

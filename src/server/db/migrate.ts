@@ -12,6 +12,7 @@ import { classVersionsMigration } from './migrations/008-class-versions.ts'
 import { ownSetUpsMigration } from './migrations/009-own-set-ups.ts'
 import { breathAnswersMigration } from './migrations/010-breath-answers.ts'
 import { settingsMigration } from './migrations/011-settings.ts'
+import { placesKeptMigration } from './migrations/012-places-kept.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -33,6 +34,7 @@ export const migrations: readonly Migration[] = [
   ownSetUpsMigration,
   breathAnswersMigration,
   settingsMigration,
+  placesKeptMigration,
 ]
 
 const migrationsTable = 'migrations'

@@ -39,6 +39,9 @@ export interface PlaceRow extends Row<PlaceRow> {
   name: string
   lengthUnit: string
   rooms: string
+  version: number
+  isUsual: boolean
+  atCupboard: number | null
 }
 export interface CupboardRow extends Row<CupboardRow> {
   id: string
@@ -158,7 +161,11 @@ export function defineModels(sequelize: Sequelize): Models {
     notes: sequelize.define<NoteRow>('note', { name: key(), value: short() }, plain('notes')),
     places: sequelize.define<PlaceRow>(
       'place',
-      { id: key(), name: short(), lengthUnit: short(), rooms: text() },
+      {
+        ...{ id: key(), name: short(), lengthUnit: short(), rooms: text(), version: whole() },
+        isUsual: { type: DataTypes.BOOLEAN, allowNull: false },
+        atCupboard: { type: DataTypes.INTEGER, allowNull: true },
+      },
       plain('places'),
     ),
     cupboard: sequelize.define<CupboardRow>(

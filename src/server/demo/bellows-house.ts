@@ -6,6 +6,7 @@ export const bellowsHouse: Place = {
   id: 'bellows-house',
   name: 'Bellows House',
   lengthUnit: 'cm',
+  usual: true,
   rooms: [
     {
       id: 'workshop',

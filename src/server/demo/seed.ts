@@ -12,7 +12,7 @@ import { demoClasses } from './led-classes.ts'
 import { demoSessions } from './sessions.ts'
 
 /** Raised whenever the demo data changes: an older demo database is then put aside and made anew. */
-export const seedNumber = 9
+export const seedNumber = 10
 const seedNote = 'demo seed'
 
 const minuteMs = 60_000
@@ -24,7 +24,7 @@ export async function seedDemo(database: Database, clock: Clock): Promise<void> 
     const at = new Date(clock.now().getTime() - (demoSessions.length - index) * 90 * minuteMs)
     await sessionStore(database, { now: () => at }).create(document)
   }
-  await placeStore(database).add(bellowsHouse)
+  await placeStore(database).put(bellowsHouse, 0)
   for (const person of bellowsPeople(clock.now())) await peopleStore(database).add(person)
   const classes = ledClassStore(database)
   for (const { start, events, end } of demoClasses(clock.now())) {

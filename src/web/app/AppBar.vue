@@ -15,6 +15,7 @@ const folds = useMediaQuery('(max-width: 1179px)')
 const always = [
   { name: 'sessions', words: 'Sessions' },
   { name: 'journal', words: 'Journal' },
+  { name: 'places', words: 'Cupboard' },
 ]
 // Read one by one: a change of the plan that touches none of them does not draw the bar anew.
 const id = computed(() => store.document?.id)
@@ -62,7 +63,7 @@ function toggle(which: 'always' | 'session'): void {
       :aria-expanded="open === 'always'"
       @click="toggle('always')"
     >
-      <i class="pi pi-bars" aria-hidden="true" /><span class="visually-hidden">Sessions and Journal</span>
+      <i class="pi pi-bars" aria-hidden="true" /><span class="visually-hidden">Sessions, Journal and Cupboard</span>
     </button>
     <nav v-else aria-label="Zovrin">
       <RouterLink

@@ -83,6 +83,12 @@ export const router = createRouter({
       meta: { title: 'Shelf', stays: 'shelf' },
     },
     {
+      path: '/places',
+      name: 'places',
+      component: () => import('#web/features/places/PlacesView.vue'),
+      meta: { title: 'Cupboard' },
+    },
+    {
       path: '/cautions',
       name: 'cautions',
       component: () => import('#web/features/shelf/CautionsPage.vue'),

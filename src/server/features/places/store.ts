@@ -1,48 +1,108 @@
+import { nanoid } from 'nanoid'
+import type { Transaction } from 'sequelize'
 import { placeSchema } from '#model/place'
-import type { Place } from '#model/place'
+import type { KeptPlace, Place } from '#model/place'
+import type { CupboardRow, PlaceRow } from '#server/db/models'
 import type { Database } from '#server/db/open'
+import { ProblemError } from '#server/problems'
+import { placeUses } from './uses.ts'
 
-/** Places with their rooms and the cupboard's items as rows. */
-export function placeStore({ models, inTransaction }: Database) {
+/** Places with their rooms, and the cupboard's items as rows; each change is based on a version. */
+export function placeStore(database: Database) {
+  const { inTransaction } = database
   return {
-    async add(place: Place): Promise<void> {
-      await inTransaction(async (transaction) => {
-        const { id, name, lengthUnit, rooms, cupboard } = placeSchema.parse(place)
-        await models.places.create({ id, name, lengthUnit, rooms: JSON.stringify(rooms) }, { transaction })
-        await models.cupboard.bulkCreate(
-          cupboard.map((item) => ({
-            id: item.id,
-            placeId: id,
-            kind: item.kind,
-            count: item.count,
-            sizeMm: item.sizeMm ? JSON.stringify(item.sizeMm) : null,
-          })),
-          { transaction },
-        )
-      })
-    },
-
-    async list(): Promise<Place[]> {
-      const rows = await models.places.findAll({ order: [['name', 'ASC']] })
-      const items = await models.cupboard.findAll({ order: [['id', 'ASC']] })
-      return rows.map(({ id, name, lengthUnit, rooms }) =>
-        placeSchema.parse({
-          id,
-          name,
-          lengthUnit,
-          rooms: JSON.parse(rooms),
-          cupboard: items
-            .filter((item) => item.placeId === id)
-            .map(({ id: itemId, kind, count, sizeMm }) => ({
-              id: itemId,
-              kind,
-              count,
-              ...(sizeMm === null ? {} : { sizeMm: JSON.parse(sizeMm) as unknown }),
-            })),
-        }),
-      )
-    },
+    list: (): Promise<KeptPlace[]> => list(database),
+    /** Saves over the version it was based on, and says the new one; 0 makes it. Throws VERSION_STALE, UNKNOWN_PLACE. */
+    put: (place: Place, based: number): Promise<number> =>
+      inTransaction((transaction) => put(database, place, based, transaction)),
+    /** Takes away a place that nothing to come names. Throws IN_USE with where. */
+    remove: (id: string, based: number): Promise<void> =>
+      inTransaction((transaction) => remove(database, id, based, transaction)),
   }
 }
 
 export type PlaceStore = ReturnType<typeof placeStore>
+
+async function list({ models }: Database): Promise<KeptPlace[]> {
+  const rows = await models.places.findAll({
+    order: [
+      ['name', 'ASC'],
+      ['id', 'ASC'],
+    ],
+  })
+  const items = await models.cupboard.findAll({ order: [['id', 'ASC']] })
+  return rows.map((row) => ({
+    place: read(
+      row,
+      items.filter(({ placeId }) => placeId === row.id),
+    ),
+    version: row.version,
+  }))
+}
+
+const read = ({ id, name, lengthUnit, rooms, isUsual, atCupboard }: PlaceRow, items: readonly CupboardRow[]): Place =>
+  placeSchema.parse({
+    id,
+    name,
+    lengthUnit,
+    ...(isUsual ? { usual: true } : {}),
+    ...(atCupboard === null ? {} : { atCupboard }),
+    rooms: JSON.parse(rooms) as unknown,
+    cupboard: items.map((item) => ({
+      id: item.id,
+      kind: item.kind,
+      count: item.count,
+      ...(item.sizeMm === null ? {} : { sizeMm: JSON.parse(item.sizeMm) as unknown }),
+    })),
+  })
+
+async function put(database: Database, place: Place, based: number, transaction: Transaction): Promise<number> {
+  const { models } = database
+  const { id, name, lengthUnit, usual, atCupboard, rooms, cupboard } = place
+  const version = based + 1
+  const columns = {
+    ...{ name, lengthUnit, version },
+    rooms: JSON.stringify(rooms),
+    isUsual: usual ?? false,
+    atCupboard: atCupboard ?? null,
+  }
+  const there = await models.places.findByPk(id, { transaction })
+  if (usual) await models.places.update({ isUsual: false }, { where: { isUsual: true }, transaction })
+  if (based === 0 && !there) await models.places.create({ id, ...columns }, { transaction })
+  else {
+    if (!there) throw new ProblemError('UNKNOWN_PLACE', { id })
+    if (there.version !== based) throw new ProblemError('VERSION_STALE', { based, current: there.version })
+    await models.places.update(columns, { where: { id, version: based }, transaction })
+  }
+  await models.cupboard.destroy({ where: { placeId: id }, transaction })
+  // A copy of another place's cupboard gets ids of its own: nothing names an item.
+  const ids = cupboard.map((item) => item.id)
+  const taken = new Set((await models.cupboard.findAll({ where: { id: ids }, transaction })).map((row) => row.id))
+  await models.cupboard.bulkCreate(
+    cupboard.map((item) => ({
+      id: taken.has(item.id) ? nanoid() : item.id,
+      placeId: id,
+      kind: item.kind,
+      count: item.count,
+      sizeMm: item.sizeMm ? JSON.stringify(item.sizeMm) : null,
+    })),
+    { transaction },
+  )
+  return version
+}
+
+async function remove(database: Database, id: string, based: number, transaction: Transaction): Promise<void> {
+  const { models } = database
+  const there = await models.places.findByPk(id, { transaction })
+  if (!there) throw new ProblemError('UNKNOWN_PLACE', { id })
+  if (there.version !== based) throw new ProblemError('VERSION_STALE', { based, current: there.version })
+  const sessions = await placeUses(database, id, transaction)
+  if (sessions.length > 0)
+    throw new ProblemError('IN_USE', {
+      name: there.name,
+      where: sessions.map(({ name }) => name).join(', '),
+      sessions,
+    })
+  await models.cupboard.destroy({ where: { placeId: id }, transaction })
+  await models.places.destroy({ where: { id }, transaction })
+}

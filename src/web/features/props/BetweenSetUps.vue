@@ -1,18 +1,54 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import Button from 'primevue/button'
+import { computed, ref, shallowRef, toRaw } from 'vue'
+import type { Session } from '#model/session'
+import type { OrderSuggestion } from '#core/fit'
+import { applyEdit } from '#core/session'
+import { compileTimeline } from '#core/timeline'
+import { orderWords } from '#words/fits'
+import { useFit } from '#web/shared/fit/use-fit.ts'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { usedIn } from './used.ts'
 import { formatMs } from '#core/units'
-import { actionWords, fetchedAgain, kindsWords, movedWords } from '#words/handling'
+import { actionWords, fetchedAgain, kindsWords, movedWords, onceIfWords } from '#words/handling'
 import { counted } from '#words/text'
-import { betweenSetUps } from './between.ts'
+import { betweenSetUps, movedIn } from './between.ts'
 import { useProps } from './use-props.ts'
 
 /** What changes hands from set-up to set-up, with how long it takes; a row opens to the order it is done in. */
-const { store, used, chosen, chosenKey } = useProps()
+const { store, used, chosen, chosenKey, told } = useProps()
+const own = useOwnStore()
 const open = ref<string>()
 const rows = computed(() =>
   store.document && store.timeline ? betweenSetUps(used.value, store.timeline, store.document.level) : [],
 )
 const again = computed(() => fetchedAgain(rows.value))
+
+/** What another order would save is worked out when it is asked for, and belongs to the session as it was then. */
+const order = useFit('order')
+const asked = shallowRef<Session>()
+const saves = computed(() => {
+  const { value } = order.answer
+  return value?.ok && asked.value === store.document ? value.value : undefined
+})
+const savesWords = computed(() => (saves.value ? [...orderWords(saves.value), ...onceIf(saves.value)] : []))
+function askOrder(): void {
+  if (!store.document) return
+  asked.value = store.document
+  order.ask({ session: toRaw(store.document) })
+}
+/** What is heavy and would be fetched less often, with what goes where for it. */
+function onceIf({ edits }: OrderSuggestion): readonly string[] {
+  const done = store.document && applyEdit(store.document, { type: 'several', edits })
+  const compiled = done?.ok ? compileTimeline(done.value.session, own.catalog) : undefined
+  if (!store.document || !done?.ok || !compiled?.ok) return []
+  const then = betweenSetUps(usedIn(done.value.session, own.catalog), compiled.value, store.document.level)
+  return onceIfWords(rows.value, then, movedIn(store.document, done.value.session, own.catalog))
+}
+function takeOrder(): void {
+  if (saves.value && store.edit({ type: 'several', edits: saves.value.edits }, 'take another order'))
+    told.value = 'Done: take another order'
+}
 const secondsText = (s: number): string => formatMs(Math.round(s) * 1000)
 const whole = computed(() => {
   const sum = (of: 's' | 'trips' | 'lifts'): number => rows.value.reduce((total, row) => total + row[of], 0)
@@ -73,6 +109,33 @@ const whole = computed(() => {
           <th scope="row">Whole session</th>
           <td colspan="3">{{ whole.trips }} to where the props lie, {{ whole.lifts }} of the body lifted</td>
           <td class="figure">{{ secondsText(whole.s) }}</td>
+        </tr>
+        <tr v-if="rows.length > 1">
+          <td colspan="5" class="saves">
+            <Button
+              v-if="!saves"
+              size="small"
+              text
+              severity="secondary"
+              :loading="order.isSlow.value"
+              label="What would another order save?"
+              @click="askOrder"
+            />
+            <template v-else>
+              <p v-for="words in savesWords" :key="words">{{ words }}</p>
+              <Button
+                v-if="saves.edits.length > 0"
+                size="small"
+                severity="secondary"
+                outlined
+                label="Take this order"
+                @click="takeOrder"
+              />
+            </template>
+            <p v-if="order.isBroken.value" role="alert">
+              It could not be worked out here. Reload the page when Zovrin’s server answers.
+            </p>
+          </td>
         </tr>
         <tr v-for="words in again" :key="words">
           <td colspan="5">{{ words }}</td>

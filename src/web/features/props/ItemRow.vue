@@ -36,7 +36,7 @@ const props = defineProps<{
   isLast: boolean
 }>()
 const emit = defineEmits<{ toggle: [] }>()
-const { kinds, elevation, change, remove, step, bring } = useProps()
+const { kinds, elevation, change, remove, moveBy, bring } = useProps()
 
 const id = useId()
 const spec = computed(() => kinds.value[props.item.kind])
@@ -104,7 +104,7 @@ const over = useItemDrag(
 async function keys(event: KeyboardEvent): Promise<void> {
   const by = event.key === 'ArrowUp' ? -1 : event.key === 'ArrowDown' ? 1 : undefined
   if (event.key === 'Delete') remove(props.item.id)
-  else if (by !== undefined && event.altKey) step(props.item.id, by)
+  else if (by !== undefined && event.altKey) moveBy(props.item.id, by)
   else return
   event.preventDefault()
   await nextTick()
@@ -187,7 +187,7 @@ async function keys(event: KeyboardEvent): Promise<void> {
           aria-label="Nearer the floor"
           title="Nearer the floor (Alt+↑)"
           :disabled="isFirst"
-          @click="step(item.id, -1)"
+          @click="moveBy(item.id, -1)"
         />
         <Button
           size="small"
@@ -197,7 +197,7 @@ async function keys(event: KeyboardEvent): Promise<void> {
           aria-label="Nearer the body"
           title="Nearer the body (Alt+↓)"
           :disabled="isLast"
-          @click="step(item.id, 1)"
+          @click="moveBy(item.id, 1)"
         />
         <Button
           size="small"

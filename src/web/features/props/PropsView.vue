@@ -16,6 +16,7 @@ import SidePane from '#web/shared/ui/SidePane.vue'
 import BetweenSetUps from './BetweenSetUps.vue'
 import PartsPane from './PartsPane.vue'
 import SetUpList from './SetUpList.vue'
+import StepsRow from './StepsRow.vue'
 import StatureField from './StatureField.vue'
 import { keyOf } from './used.ts'
 import { useProps } from './use-props.ts'
@@ -161,6 +162,7 @@ const drawerOpen = ref(false)
           @update:model-value="pick"
         />
       </div>
+      <StepsRow v-if="chosen" />
       <div ref="frame" class="frame">
         <FigureDrawing v-if="drawing" :drawing="drawing" :words="spoken" />
         <p v-else-if="chosen && !figure" class="nothing">

@@ -1,8 +1,12 @@
 import type { Level } from '#model/common'
+import type { Session } from '#model/session'
 import { changeover } from '#core/handling'
 import type { Changeover } from '#core/handling'
+import { compareSessions } from '#core/session'
+import type { Catalog } from '#core/session'
 import type { Timeline } from '#core/timeline'
 import type { Seconds } from '#core/units'
+import { blockNameIn } from '#words/blocks'
 import type { Used } from './used.ts'
 
 /** What changes hands from one set-up of the session to the next. */
@@ -27,3 +31,13 @@ export const betweenSetUps = (
     if (!into || !change?.ok) return []
     return [{ ...change.value, key: one.key, from: used[at - 1]?.name, to: one.name, plannedS: into.changeS.value }]
   })
+
+/** What another order of a session moves, in words: each after what stands before it then. */
+export function movedIn(from: Session, to: Session, catalog: Catalog): readonly string[] {
+  const moved = new Set(compareSessions(from, to).flatMap((one) => (one.kind === 'moved' ? [one.block.id] : [])))
+  return to.blocks.flatMap((block, at) => {
+    const before = to.blocks[at - 1]
+    if (!moved.has(block.id)) return []
+    return [`${blockNameIn(block, catalog)} goes ${before ? `after ${blockNameIn(before, catalog)}` : 'to the start'}`]
+  })
+}

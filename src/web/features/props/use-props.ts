@@ -25,7 +25,7 @@ export const useProps = createSharedComposable(() => {
   const input = computed(
     () =>
       chosen.value?.figure && {
-        ...{ figure: chosen.value.figure, items: chosen.value.items, kinds: house.kinds.value },
+        ...{ figure: chosen.value.figure, items: edits.items.value, kinds: house.kinds.value },
         who: { statureCm: house.statureCm.value },
       },
   )

@@ -10,6 +10,7 @@ import type { OwnOutcome } from '#web/shared/own/own-store.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { broughtTo, changed, stepped, withItem, without } from './item-edits.ts'
 import type { SetUpBlock, Used } from './used.ts'
+import { useSteps } from './use-steps.ts'
 
 /** What a screen reader hears of the last change. */
 const told = ref('')
@@ -17,10 +18,18 @@ const told = ref('')
 /** Every change of the set-up that is looked at: an edit of the session, undone and done again as in Plan. */
 export function useSetUpEdits(chosen: Readonly<Ref<Used | undefined>>, kinds: Readonly<Ref<PropSpecs>>) {
   const setUp = computed(() => chosen.value?.choices.find(({ id }) => id === chosen.value?.setUpId))
-  const items = computed(() => chosen.value?.items ?? [])
-  const put = putting(chosen)
+  const inHold = useSteps(chosen)
+  const items = computed(() => inHold.step.value?.items ?? chosen.value?.items ?? [])
+  const putAtStart = putting(chosen)
+  const put = (next: readonly SetUpItem[], words?: string): void => {
+    if (JSON.stringify(next) === JSON.stringify(items.value)) return
+    // In mid-hold it is the step that changes.
+    if (inHold.step.value) inHold.changeStep({ items: [...next] })
+    else putAtStart(next, words)
+  }
   return {
     ...{ told, setUp, items, put },
+    ...inHold,
     add: (kind: PropKind, part: BodyPart): void => {
       put(withItem(items.value, kind, part, kinds.value), 'add to the set-up')
     },
@@ -30,7 +39,7 @@ export function useSetUpEdits(chosen: Readonly<Ref<Used | undefined>>, kinds: Re
     remove: (id: string): void => {
       put(without(items.value, id), 'take from the set-up')
     },
-    step: (id: string, by: 1 | -1): void => {
+    moveBy: (id: string, by: 1 | -1): void => {
       const next = stepped(items.value, id, by)
       if (next === items.value) return
       put(next, 'move in the set-up')
@@ -40,16 +49,16 @@ export function useSetUpEdits(chosen: Readonly<Ref<Used | undefined>>, kinds: Re
       put(broughtTo(items.value, id, target, side, kinds.value), 'move in the set-up')
     },
     ...choosing(chosen),
-    ...useSteps(),
+    ...useTurns(),
   }
 }
 
-/** Replaces the block with other items; a field that is left as it was is no step. */
+/** Replaces the block with other items. */
 function putting(chosen: Readonly<Ref<Used | undefined>>) {
   const store = useSessionStore()
   return (next: readonly SetUpItem[], words = 'change the set-up'): void => {
     const used = chosen.value
-    if (!used || JSON.stringify(next) === JSON.stringify(used.items)) return
+    if (!used) return
     // What it was made from is named still: its figure is that of the items.
     const setUpId = used.block.setUpId ?? used.setUpId
     const block = withFields<SetUpBlock>(used.block, { setUpId, setUpItems: [...next] })
@@ -110,7 +119,7 @@ function choosing(chosen: Readonly<Ref<Used | undefined>>) {
 const structuredCloneOf = (items: readonly SetUpItem[]): SetUpItem[] => JSON.parse(JSON.stringify(items)) as SetUpItem[]
 
 /** Steps back and forth over the whole session, whatever view they were made in. */
-function useSteps() {
+function useTurns() {
   const store = useSessionStore()
   return {
     undo: (): void => {

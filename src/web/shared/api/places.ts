@@ -1,4 +1,7 @@
-import type { Place } from '#model/place'
+import type { KeptPlace, Place } from '#model/place'
 import { ask } from './client.ts'
 
-export const listPlaces = () => ask<readonly Place[]>('/places')
+export const listPlaces = () => ask<readonly KeptPlace[]>('/places')
+export const writePlace = (place: Place, based: number) =>
+  ask<KeptPlace>(`/places/${place.id}`, { method: 'PUT', body: place, based })
+export const removePlace = (id: string, based: number) => ask<undefined>(`/places/${id}`, { method: 'DELETE', based })

@@ -18,6 +18,8 @@ const props = defineProps<{
   canBeEmpty?: boolean
   small?: boolean
   hideLabel?: boolean
+  /** What holds where it is left empty. */
+  hint?: string | undefined
 }>()
 const emit = defineEmits<{ change: [value: number]; empty: [] }>()
 
@@ -43,6 +45,7 @@ function goBy(by: 1 | -1): void {
     :shown="value === undefined ? '' : String(value)"
     :read="read"
     inputmode="decimal"
+    :hint="hint"
     :small="small"
     :hide-label="hideLabel"
     @change="change"

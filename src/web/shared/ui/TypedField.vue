@@ -17,6 +17,8 @@ const props = defineProps<{
   large?: boolean
   small?: boolean
   hideLabel?: boolean
+  /** What holds where it is left empty. */
+  hint?: string | undefined
 }>()
 const emit = defineEmits<{ change: [value: T]; step: [by: 1 | -1] }>()
 
@@ -77,6 +79,7 @@ function step(event: KeyboardEvent, by: 1 | -1): void {
       fluid
       autocomplete="off"
       :inputmode="inputmode"
+      :placeholder="hint"
       :size="small ? 'small' : undefined"
       :class="{ large }"
       :invalid="mend !== ''"

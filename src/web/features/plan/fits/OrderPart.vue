@@ -63,7 +63,7 @@ const isBetter = computed(() => (suggestion.value?.edits.length ?? 0) > 0)
       </ul>
       <p class="note">
         Kept in any order: talk, breath and rests at their places, the opening first, warm before deep, a counterpose
-        after what it counters, the closing last. Props are not counted.
+        after what it counters, the closing last. What changes hands is counted as Set-ups has it.
       </p>
       <div v-if="isSlow" class="slow">
         <ProgressBar mode="indeterminate" aria-label="Working it out" />

@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
+import SelectButton from 'primevue/selectbutton'
+import { useId } from 'vue'
+import type { LengthUnit } from '#words/lengths'
+import NameField from '#web/shared/ui/NameField.vue'
+import NumberField from '#web/shared/ui/NumberField.vue'
+import RoomPart from './RoomPart.vue'
+import { usePlaces } from './use-places.ts'
+
+/** The place itself: its name and unit, how many can stand at its cupboard, and its rooms. */
+const { store, chosen, change, addRoom } = usePlaces()
+const id = useId()
+const units: { value: LengthUnit; words: string }[] = [
+  { value: 'cm', words: 'centimetres' },
+  { value: 'in', words: 'inches' },
+]
+async function remove(): Promise<void> {
+  if (chosen.value) await store.remove(chosen.value.id)
+}
+</script>
+
+<template>
+  <template v-if="chosen">
+    <NameField label="Name of the place" :name="chosen.name" @change="change({ name: $event })" />
+    <div class="field">
+      <span :id="`${id}-unit`" class="label">Lengths in</span>
+      <SelectButton
+        :model-value="chosen.lengthUnit"
+        :options="units"
+        option-label="words"
+        option-value="value"
+        :allow-empty="false"
+        size="small"
+        :aria-labelledby="`${id}-unit`"
+        @update:model-value="change({ lengthUnit: $event })"
+      />
+    </div>
+    <label class="switch">
+      <Checkbox
+        binary
+        :model-value="chosen.usual ?? false"
+        :disabled="chosen.usual ?? false"
+        @update:model-value="change({ usual: $event ? true : undefined })"
+      />
+      <span>The usual place <small>where a session names none</small></span>
+    </label>
+    <NumberField
+      label="How many can stand at the cupboard"
+      :value="chosen.atCupboard ?? 3"
+      :least="1"
+      :most="50"
+      small
+      @change="change({ atCupboard: $event })"
+    />
+    <h2>Rooms</h2>
+    <RoomPart v-for="room in chosen.rooms" :key="room.id" :room="room" :is-only="chosen.rooms.length === 1" />
+    <Button size="small" text severity="secondary" icon="pi pi-plus" label="Add a room" @click="addRoom" />
+    <div class="away">
+      <Button size="small" severity="secondary" outlined :label="`Delete ${chosen.name}`" @click="remove" />
+    </div>
+  </template>
+</template>
+
+<style scoped>
+.field,
+.switch,
+.number-field {
+  margin-top: 12px;
+}
+.label {
+  display: block;
+  margin-bottom: 3px;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+.switch {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  margin-bottom: 12px;
+}
+small {
+  display: block;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+h2 {
+  margin: 18px 0 4px;
+  font-size: 18px;
+}
+.away {
+  margin-top: 22px;
+  padding-top: 14px;
+  border-top: 1px solid var(--line);
+}
+</style>

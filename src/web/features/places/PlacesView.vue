@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { useMediaQuery } from '@vueuse/core'
+import { onMounted, ref } from 'vue'
+import { counted } from '#words/text'
+import SidePane from '#web/shared/ui/SidePane.vue'
+import AskName from '#web/shared/ui/AskName.vue'
+import { useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
+import CupboardFile from './CupboardFile.vue'
+import CupboardTable from './CupboardTable.vue'
+import PlacePanel from './PlacePanel.vue'
+import { usePlaces } from './use-places.ts'
+
+/** The places with their cupboards and rooms. */
+const { store, chosen, choose, add } = usePlaces()
+onMounted(store.load)
+useUndoKeys({ undo: () => void store.undo(), redo: () => undefined })
+
+const isAdding = ref(false)
+async function addNamed(name: string): Promise<void> {
+  await add(name)
+  isAdding.value = false
+}
+const narrow = useMediaQuery('(max-width: 1179px)')
+const drawerOpen = ref(false)
+</script>
+
+<template>
+  <div class="places-view" :class="{ narrow }">
+    <nav class="list" aria-label="Places">
+      <h2>Places</h2>
+      <ul>
+        <li v-for="place in store.places" :key="place.id">
+          <button type="button" :aria-current="place === chosen ? 'true' : undefined" @click="choose(place.id)">
+            <span class="name">{{ place.name }}</span>
+            <small>{{
+              [counted(place.rooms.length, 'room'), ...(place.usual ? ['the usual place'] : [])].join(' · ')
+            }}</small>
+          </button>
+        </li>
+      </ul>
+      <div class="add">
+        <Button
+          v-if="!isAdding"
+          size="small"
+          text
+          severity="secondary"
+          icon="pi pi-plus"
+          label="Add a place"
+          @click="isAdding = true"
+        />
+        <AskName
+          v-else
+          label="Name of the new place"
+          verb="Add"
+          :taken="store.places.map(({ name }) => name)"
+          taken-words="There is a place of that name: give it another."
+          :problem="store.problem"
+          @named="addNamed"
+          @leave="isAdding = false"
+        />
+      </div>
+    </nav>
+    <section class="cupboard" aria-labelledby="cupboard-title">
+      <header>
+        <div>
+          <h1 id="cupboard-title">{{ chosen ? `The cupboard of ${chosen.name}` : 'The cupboard' }}</h1>
+          <p class="sub">Figures, heights and what a class takes go by this; sizes left empty are the usual ones.</p>
+        </div>
+        <Button
+          text
+          severity="secondary"
+          icon="pi pi-undo"
+          :disabled="store.steps.length === 0"
+          :aria-label="store.steps.length > 0 ? 'Undo the last change' : 'Nothing to undo'"
+          title="Undo the last change"
+          @click="store.undo()"
+        />
+      </header>
+      <p v-if="store.problem && !isAdding" class="problem" role="alert">{{ store.problem }}</p>
+      <template v-if="chosen">
+        <CupboardTable :key="chosen.id" />
+        <CupboardFile />
+      </template>
+      <p v-else class="none">No place yet. Add one at the left: a room and its cupboard.</p>
+    </section>
+    <SidePane v-model:open="drawerOpen" label="The place" opener="The place"><PlacePanel v-if="chosen" /></SidePane>
+  </div>
+</template>
+
+<style scoped>
+.places-view {
+  position: relative;
+  display: grid;
+  grid-template-columns: 218px minmax(0, 1fr) 344px;
+  height: 100%;
+}
+.places-view.narrow {
+  grid-template-columns: 200px minmax(0, 1fr);
+}
+.list {
+  min-height: 0;
+  overflow-y: auto;
+  background: var(--sheet);
+  border-right: 1px solid var(--line);
+}
+h2 {
+  padding: 13px 16px 9px;
+}
+li {
+  border-top: 1px solid var(--line);
+}
+li:last-child {
+  border-bottom: 1px solid var(--line);
+}
+li button {
+  display: block;
+  width: 100%;
+  padding: 8px 16px 9px;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+li button:hover {
+  background: var(--line-soft);
+}
+li button[aria-current] {
+  background: var(--chosen-wash);
+  box-shadow: inset 0 0 0 2px var(--ink);
+}
+li button:focus-visible {
+  outline-offset: -4px;
+}
+.name,
+small {
+  display: block;
+  overflow-wrap: anywhere;
+}
+small {
+  font-size: 14px;
+  color: #4b5854;
+}
+.add {
+  padding: 10px 12px;
+}
+.cupboard {
+  display: grid;
+  align-content: start;
+  gap: 12px;
+  min-height: 0;
+  padding: 12px 22px 40px;
+  overflow-y: auto;
+  background: var(--sheet);
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: start;
+  gap: 14px;
+}
+h1 {
+  overflow-wrap: anywhere;
+}
+.sub,
+.none {
+  color: #4b5854;
+}
+.problem {
+  color: var(--avoid);
+}
+</style>
