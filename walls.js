@@ -14,6 +14,7 @@ export const coreOrder = [
   'session',
   'timeline',
   'fit',
+  'class',
   'cautions',
   'checks',
   'lead',

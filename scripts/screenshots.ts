@@ -89,6 +89,7 @@ const pictures: readonly Picture[] = [
       await page.waitForTimeout(1200)
     },
   },
+  { name: 'cupboard', path: 'places' },
   { name: 'breath', path: 'breath/breath-week-6', act: chooseEven },
   {
     name: 'ladder',

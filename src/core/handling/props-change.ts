@@ -21,7 +21,7 @@ export interface PropsChangeInput {
 }
 
 /** What is carried with the next thing and takes no hand of its own. */
-const goesAlong: ReadonlySet<PropKind> = new Set(['eyePillow', 'strap', 'towel', 'belt', 'scarf'])
+export const goesAlong: ReadonlySet<PropKind> = new Set(['eyePillow', 'strap', 'towel', 'belt', 'scarf'])
 
 type Known = WeakMap<readonly SetUpItem[], WeakMap<readonly SetUpItem[], Map<string, PropsChange>>>
 /** What was computed for these very items: a plan asks for the same few again with every key. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Select from 'primevue/select'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import type { CupboardItem } from '#model/place'
 import type { PropKind } from '#model/prop'
 import { keysOf } from '#core/units'
@@ -21,8 +21,9 @@ const rows = computed(() =>
 )
 const kindChoices = order.map((value) => ({ value, words: propNames[value].many }))
 const what = ref<PropKind | null>(null)
-function add(kind: PropKind | null): void {
+async function add(kind: PropKind | null): Promise<void> {
   if (kind !== null) addItem(kind)
+  await nextTick()
   what.value = null
 }
 
@@ -159,6 +160,7 @@ td > .none {
   padding-top: 6px;
 }
 .add {
+  justify-self: start;
   margin-top: 12px;
   min-width: 220px;
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import type { PropKind } from '#model/prop'
 import type { BodyPart } from '#model/set-up'
 import { isPlaced } from '#core/props'
@@ -66,11 +66,13 @@ const what = ref<PropKind>('blanket')
 const kindChoices = keysOf(propNames).map((value) => ({ value, words: propNames[value].one }))
 const addTo = ref<BodyPart | null>(null)
 const addChoices = bodyParts.map((value) => ({ value, words: partNames[value] }))
-function addAt(part: BodyPart | null): void {
+async function addAt(part: BodyPart | null): Promise<void> {
   if (part === null) return
   const before = new Set(items.value.map(({ id }) => id))
   add(what.value, part)
   openId.value = items.value.find(({ id }) => !before.has(id))?.id
+  // After the list has taken what was chosen.
+  await nextTick()
   addTo.value = null
 }
 </script>

@@ -150,8 +150,9 @@ const drawerOpen = ref(false)
           @update:model-value="chosenView = $event"
         />
       </header>
-      <div v-if="chosen && choices.length > 0" class="choices">
+      <div v-if="chosen" class="choices">
         <SelectButton
+          v-if="choices.length > 0"
           :model-value="chosen.isOwn ? asHere : setUp?.id"
           :options="choices"
           option-label="words"
@@ -161,8 +162,8 @@ const drawerOpen = ref(false)
           aria-label="Which set-up"
           @update:model-value="pick"
         />
+        <StepsRow />
       </div>
-      <StepsRow v-if="chosen" />
       <div ref="frame" class="frame">
         <FigureDrawing v-if="drawing" :drawing="drawing" :words="spoken" />
         <p v-else-if="chosen && !figure" class="nothing">
@@ -246,6 +247,10 @@ h1 {
   flex: none;
 }
 .choices {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 10px;
   padding: 10px 18px 0;
 }
 .frame {

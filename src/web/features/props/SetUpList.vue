@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { blockNameIn } from '#words/blocks'
 import { keyOf } from './used.ts'
@@ -22,8 +22,9 @@ const others = computed(() => {
     .filter(({ value }) => !here.has(value))
 })
 const other = ref<string | null>(null)
-function setUp(key: string | null): void {
+async function setUp(key: string | null): Promise<void> {
   if (key !== null) chosenKey.value = key
+  await nextTick()
   other.value = null
 }
 </script>

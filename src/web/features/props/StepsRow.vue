@@ -22,7 +22,7 @@ const limits = computed(() => ({ leastS: 0, mostS: holdS.value ?? 0 }))
 </script>
 
 <template>
-  <div v-if="holdS !== undefined" class="steps">
+  <template v-if="holdS !== undefined">
     <SelectButton
       v-if="steps.length > 0"
       :model-value="step?.id ?? atStart"
@@ -45,6 +45,7 @@ const limits = computed(() => ({ leastS: 0, mostS: holdS.value ?? 0 }))
     />
     <div v-if="step" class="fields">
       <DurationField
+        class="from"
         label="From"
         :seconds="step.atS"
         :limits="limits"
@@ -65,17 +66,10 @@ const limits = computed(() => ({ leastS: 0, mostS: holdS.value ?? 0 }))
       </div>
       <Button size="small" text severity="secondary" icon="pi pi-times" label="Leave it out" @click="removeStep" />
     </div>
-  </div>
+  </template>
 </template>
 
 <style scoped>
-.steps {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: 4px 10px;
-  padding: 8px 18px 0;
-}
 .fields {
   display: flex;
   flex-wrap: wrap;
@@ -83,16 +77,15 @@ const limits = computed(() => ({ leastS: 0, mostS: holdS.value ?? 0 }))
   gap: 8px;
   flex-basis: 100%;
 }
+.from {
+  flex: 0 0 84px;
+}
 .words label {
   display: block;
-  font-size: 14.5px;
+  font-size: 14px;
+  color: var(--ink-soft);
 }
 .words {
   flex: 1 1 240px;
-}
-@media print {
-  .steps {
-    display: none;
-  }
 }
 </style>

@@ -2,12 +2,14 @@
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import Textarea from 'primevue/textarea'
+import { storeToRefs } from 'pinia'
 import { computed } from 'vue'
 import type { Session } from '#model/session'
 import { sessionLimits } from '#model/limits'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { levelChoices, practiceChoices } from '#words/practices'
 import { extentOf } from '#core/session'
+import type { FieldsOf } from '#core/session'
 import { extentChoices } from '#words/extents'
 import { settingChoices, stageChoices } from '#words/stages'
 import { openDialog, showCompare } from '../dialogs.ts'
@@ -18,6 +20,7 @@ import VersionPart from './VersionPart.vue'
 import WordingPart from './WordingPart.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
 import SettingsRefused from '#web/shared/settings/SettingsRefused.vue'
+import { usePlacesStore } from '#web/shared/house/places-store.ts'
 import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
 import NameField from '#web/shared/ui/NameField.vue'
 import SelectField from '#web/shared/ui/SelectField.vue'
@@ -27,10 +30,20 @@ const hasBreath = computed(() =>
   props.session.blocks.some((block) => block.kind === 'breath' || (block.kind === 'hold' && block.breathOver)),
 )
 const { store } = usePlan()
+const { places } = storeToRefs(usePlacesStore())
+const usualPlace = computed(() => places.value.find(({ usual }) => usual) ?? places.value[0])
+/** A place that is gone is said to be: the session goes by the usual one then. */
+const placeChoices = computed(() => [
+  { value: '', words: usualPlace.value ? `the usual place, ${usualPlace.value.name}` : 'the usual place' },
+  ...places.value.map(({ id, name }) => ({ value: id, words: name })),
+  ...(props.session.placeId !== undefined && !places.value.some(({ id }) => id === props.session.placeId)
+    ? [{ value: props.session.placeId, words: 'a place that is gone' }]
+    : []),
+])
 const settings = useSettingsStore()
 
-const set = (details: Partial<Omit<Session, 'schema' | 'id' | 'blocks'>>, words: string) => {
-  store.edit({ type: 'details', details }, words)
+const set = (details: FieldsOf<Omit<Session, 'schema' | 'id' | 'blocks'>>, words: string) => {
+  store.edit({ type: 'details', details: details as Partial<Session> }, words)
 }
 const print = () => {
   window.print()
@@ -66,6 +79,13 @@ const print = () => {
       :value="session.setting ?? 'room'"
       :options="settingChoices"
       @change="set({ setting: $event }, 'change where it is held')"
+    />
+    <SelectField
+      v-if="places.length > 1 || session.placeId !== undefined"
+      label="Place"
+      :value="session.placeId ?? ''"
+      :options="placeChoices"
+      @change="set({ placeId: $event === '' ? undefined : $event }, 'change the place')"
     />
     <SelectField
       label="Set up with"

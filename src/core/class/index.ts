@@ -1,0 +1,6 @@
+export { fetching, fetchList } from './fetching.ts'
+export type { FetchItem, FetchList, Fetching } from './fetching.ts'
+export { laidIn, piecesByKind } from './laid.ts'
+export type { Laid } from './laid.ts'
+export { ledger } from './ledger.ts'
+export type { LedgerInput, LedgerRow } from './ledger.ts'

@@ -1,0 +1,49 @@
+import type { PropKind } from '#model/prop'
+import type { SetUpItem } from '#model/set-up'
+import { momentS } from '#core/session'
+import type { Resolved } from '#core/session'
+import type { Timeline } from '#core/timeline'
+import { msFromS } from '#core/units'
+import type { Milliseconds } from '#core/units'
+
+/** What lies at everybody's mat over a stretch of the class. */
+export interface Laid {
+  readonly blockId: string
+  readonly startMs: Milliseconds
+  readonly endMs: Milliseconds
+  readonly items: readonly SetUpItem[]
+}
+
+/** What lies there from block to block; a step in mid-hold begins another stretch, on the first side it comes in. */
+export const laidIn = ({ blocks, segments }: Pick<Timeline, 'blocks' | 'segments'>): readonly Laid[] =>
+  blocks.flatMap(({ block, startMs, endMs, firstSegment, endSegment }) => {
+    const items = 'setUp' in block ? block.setUp?.value.items : undefined
+    if (!items) return []
+    const blockId = block.block.id
+    const starts = segments.slice(firstSegment, endSegment).filter(({ doing }) => doing.kind === 'hold')
+    const cuts = stepsOf(block).flatMap((step) => {
+      const beganMs = starts[0]?.startMs
+      return beganMs === undefined ? [] : [{ items: step.items, startMs: beganMs + msFromS(step.atS) }]
+    })
+    return [{ items, startMs }, ...cuts].map((one, at, all) => ({
+      ...one,
+      blockId,
+      endMs: all[at + 1]?.startMs ?? endMs,
+    }))
+  })
+
+function stepsOf(block: Resolved): readonly { readonly items: readonly SetUpItem[]; readonly atS: number }[] {
+  if (block.kind !== 'hold') return []
+  const holdS = block.sides[0]?.holdS ?? 0
+  return (block.block.steps ?? []).map(({ at, items }) => ({ items, atS: momentS(at, holdS) }))
+}
+
+/** What is a place people go to, and nothing to be counted [handling book 1; settled C12]. */
+const places: ReadonlySet<PropKind> = new Set(['wall', 'door', 'sofa'])
+
+/** How many pieces of each kind some items are. */
+export function piecesByKind(items: readonly Pick<SetUpItem, 'kind' | 'count'>[]): ReadonlyMap<PropKind, number> {
+  const counts = new Map<PropKind, number>()
+  for (const { kind, count } of items) if (!places.has(kind)) counts.set(kind, (counts.get(kind) ?? 0) + count)
+  return counts
+}
