@@ -50,3 +50,27 @@ test('what a teacher lists for a pose of their own is fetched and counted, and d
   await expect(plan.getByRole('heading', { name: /^Belly/ })).toBeVisible()
   await expect.poll(() => figure.locator('path.prop').count()).toBeGreaterThan(paths)
 })
+
+test('what a class fetches is the same in Plan, on the sheet and before it is led, and what is short is said', async ({
+  plan,
+  house,
+}) => {
+  await plan.goto(`${house.address}plan/sunday-long-rest`)
+  const each = plan.getByText(/^7 blankets, 3 bolsters, 1 towel, 3 blocks, 1 strap$/)
+  await expect(each).toBeVisible()
+  await plan.getByLabel('For how many people').fill('14')
+  await plan.getByLabel('For how many people').press('Enter')
+  await expect(plan.getByText('42 bolsters wanted, 9 here')).toBeVisible()
+  await plan.getByRole('link', { name: 'Lead', exact: true }).click()
+  await expect(plan.getByLabel('How many are here')).toHaveValue('14')
+  await expect(plan.getByText('42 bolsters wanted, 9 here')).toBeVisible()
+  await expect(plan.getByText(/Each person fetches 7 blankets, 3 bolsters/)).toBeVisible()
+  // Few enough, nothing is.
+  await plan.getByLabel('How many are here').fill('2')
+  await plan.getByLabel('How many are here').press('Enter')
+  await expect(plan.getByText('42 bolsters wanted')).toHaveCount(0)
+  await plan.getByRole('link', { name: 'Back to Plan' }).click()
+  await plan.emulateMedia({ media: 'print' })
+  await expect(plan.getByTestId('sheet')).toContainText('Each fetches: 7 blankets, 3 bolsters')
+  await expect(plan.getByTestId('sheet')).toContainText('For 2: 14 blankets, 6 bolsters')
+})

@@ -1,6 +1,6 @@
 import type { PropKind } from '#model/prop'
 import type { SetUpItem } from '#model/set-up'
-import { momentS } from '#core/session'
+import { momentS, propCounts } from '#core/session'
 import type { Resolved } from '#core/session'
 import type { Timeline } from '#core/timeline'
 import { msFromS } from '#core/units'
@@ -17,7 +17,7 @@ export interface Laid {
 /** What lies there from block to block; a step in mid-hold begins another stretch, on the first side it comes in. */
 export const laidIn = ({ blocks, segments }: Pick<Timeline, 'blocks' | 'segments'>): readonly Laid[] =>
   blocks.flatMap(({ block, startMs, endMs, firstSegment, endSegment }) => {
-    const items = 'setUp' in block ? block.setUp?.value.items : undefined
+    const items = itemsOf(block)
     if (!items) return []
     const blockId = block.block.id
     const starts = segments.slice(firstSegment, endSegment).filter(({ doing }) => doing.kind === 'hold')
@@ -31,6 +31,15 @@ export const laidIn = ({ blocks, segments }: Pick<Timeline, 'blocks' | 'segments
       endMs: all[at + 1]?.startMs ?? endMs,
     }))
   })
+
+/** What a block is set up with; a form of which the counts alone are known takes those, wherever they lie. */
+function itemsOf(block: Resolved): readonly SetUpItem[] | undefined {
+  const items = 'setUp' in block ? block.setUp?.value.items : undefined
+  if (block.kind !== 'hold') return items
+  const { props } = block.pose
+  const isLaid = items !== undefined && JSON.stringify(propCounts(items)) === JSON.stringify(props)
+  return isLaid ? items : props.map(({ kind, count }) => ({ id: kind, kind, count }))
+}
 
 function stepsOf(block: Resolved): readonly { readonly items: readonly SetUpItem[]; readonly atS: number }[] {
   if (block.kind !== 'hold') return []

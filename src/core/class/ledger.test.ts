@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import type { Variant } from '#model/pose'
 import { propKinds } from '#model/prop'
 import type { SetUpItem } from '#model/set-up'
 import { orThrow } from '#core/result'
@@ -123,6 +124,30 @@ describe('fetching', () => {
       ],
       ready: [{ kind: 'chair', count: 1, blockId: 'seat' }],
     })
+  })
+
+  test('is of what each block is set up with: the set-up it names, its own items, or a form’s counts', () => {
+    const listOf = (...blocks: Parameters<typeof aSession>[0] & object) =>
+      fetchList(laidIn(orThrow(compileTimeline(aSession(blocks), shippedCatalog)))).items.map(
+        ({ kind, count }) => `${String(count)} ${kind}`,
+      )
+    const few = { setUpId: 'wide-knee-fold-few' }
+    expect(listOf(aHold('wide-knee-fold', few), aHold('figure-four-at-the-wall'))).toEqual([
+      '1 rectBolster',
+      '1 blanket',
+    ])
+    expect(listOf(aHold('wide-knee-fold', few), aHold('deer', { setUpItems: [item('book', 3)] }))).toEqual([
+      '1 rectBolster',
+      '1 blanket',
+      '3 book',
+    ])
+    expect(listOf(aClosing())).toEqual(['1 rectBolster', '2 blanket', '1 eyePillow'])
+    // A form whose counts alone are known takes those.
+    const isCounted = ({ base, props = [] }: Variant) => !base && props.length === 1 && props[0]?.kind === 'blanket'
+    const pose = [...shippedCatalog.poses.values()].find(({ variants }) => variants.some(isCounted))
+    const form = pose?.variants.find(isCounted)
+    if (!pose || !form) throw new Error('no form with counts')
+    expect(listOf(aHold(pose.id, { variantId: form.id }))).toEqual([`${String(form.props?.[0]?.count)} blanket`])
   })
 
   test('takes 20 s and 15 s a trip, as many at a time as can stand at the cupboard', () => {

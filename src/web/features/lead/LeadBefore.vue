@@ -5,6 +5,8 @@ import { useIntervalFn } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import type { Session } from '#model/session'
 import { formatDuration, formatMs } from '#core/units'
+import type { Timeline } from '#core/timeline'
+import { useFetching } from '#web/shared/house/use-fetching.ts'
 import { teacherPrompt } from '#words/advice'
 import { clockText } from '#words/dates'
 import { ports } from '#web/shared/ports.ts'
@@ -14,7 +16,7 @@ import NumberField from '#web/shared/ui/NumberField.vue'
 const props = defineProps<{
   session: Session
   totalMs: number
-  fetch: readonly string[]
+  timeline: Timeline
   /** What is asked and said before breath work. */
   before: readonly string[]
   /** Whether natural breath stands in it for something that is planned. */
@@ -27,7 +29,7 @@ const emit = defineEmits<{
   soundCheck: []
 }>()
 
-const people = ref<number>()
+const { people, ofOne, ofAll } = useFetching(() => ({ id: props.session.id, timeline: props.timeline }))
 const startText = ref('')
 const moreMin = ref(0)
 const mend = ref('')
@@ -96,7 +98,13 @@ function check(): void {
       <Button severity="secondary" outlined label="−1 min" @click="moreMin -= 1" />
       <Button severity="secondary" outlined label="+1 min" @click="moreMin += 1" />
     </div>
-    <p v-if="fetch.length > 0" class="fetch"><span>Each person fetches</span> {{ fetch.join(', ') }}</p>
+    <div v-if="ofOne.length > 0" class="fetch">
+      <p><span>Each person fetches</span> {{ ofOne.join('; ') }}</p>
+      <template v-if="ofAll">
+        <p class="all">{{ ofAll.words }}</p>
+        <p v-for="line in ofAll.short" :key="line" class="all"><b>Short:</b> {{ line }}</p>
+      </template>
+    </div>
     <section v-if="before.length > 0" class="ask" aria-label="Ask and say first">
       <h2>Ask and say first</h2>
       <ul>
@@ -171,6 +179,9 @@ label {
 }
 .fetch {
   font-size: 22px;
+}
+.fetch .all {
+  font-size: 18px;
 }
 .fetch span {
   color: var(--ink-soft);

@@ -17,7 +17,6 @@ import AskDialog from './AskDialog.vue'
 import AsPlanned from './AsPlanned.vue'
 import LeadBefore from './LeadBefore.vue'
 import LeadEnd from './LeadEnd.vue'
-import { fetchList } from './fetch-list.ts'
 import LeadFoot from './LeadFoot.vue'
 import LeadHeader from './LeadHeader.vue'
 import LeadStage from './LeadStage.vue'
@@ -167,7 +166,7 @@ const press = useLeadPresses({
       v-else-if="at === 'before' && store.document && store.timeline"
       :session="store.document"
       :total-ms="store.timeline.totalMs"
-      :fetch="fetchList(store.timeline)"
+      :timeline="store.timeline"
       :before="beforeIn(store.document, store.timeline)"
       :is-instead="instead.length + insteadUnasked.length > 0"
       :may-be-led="made !== undefined"

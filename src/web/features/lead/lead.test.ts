@@ -1,10 +1,4 @@
-import { orThrow } from '#core/result'
-import { compileTimeline } from '#core/timeline'
-import { shippedCatalog } from '#library/shipped'
 import { clockText } from '#words/dates'
-import type { Block } from '#model/block'
-import { aClosing, aHold, aSession } from '#testing/sessions'
-import { fetchList } from './fetch-list.ts'
 import { leadKey } from './lead-keys.ts'
 import { endOf, nextStart } from './promised-end.ts'
 
@@ -38,17 +32,4 @@ test('while paused, Space goes on and the arrow is: they come out', () => {
   expect([leadKey('ArrowRight', false), leadKey('ArrowRight', true)]).toEqual(['end', 'theyComeOut'])
   expect(['=', 'ArrowUp', '+'].map((key) => leadKey(key, false))).toEqual(['stay', 'stay', 'stay'])
   expect(leadKey('t', false)).toBeUndefined()
-})
-
-test('each person fetches of every kind the most that one hold or the final rest takes, as they are set up', () => {
-  const fetched = (...blocks: Block[]) => fetchList(orThrow(compileTimeline(aSession(blocks), shippedCatalog)))
-  const few = { setUpId: 'wide-knee-fold-few' }
-  expect(fetched(aHold('wide-knee-fold', few), aHold('figure-four-at-the-wall'))).toEqual(['1 bolster', '1 blanket'])
-  const own = [{ id: 'a', kind: 'book' as const, count: 3, under: 'head' as const }]
-  expect(fetched(aHold('wide-knee-fold', few), aHold('deer', { setUpItems: own }))).toEqual([
-    '1 bolster',
-    '1 blanket',
-    '3 books',
-  ])
-  expect(fetched(aClosing())).toEqual(['1 bolster', '2 blankets', '1 eye pillow'])
 })

@@ -6,12 +6,14 @@ import type { Timeline } from '#core/timeline'
 import { formatDuration, formatMs } from '#core/units'
 import { beforeIn } from '#words/before-breath'
 import { stopCard } from '#words/advice'
+import { useFetching } from '#web/shared/house/use-fetching.ts'
 import { sheetRows } from './sheet-rows.ts'
 
 /** The plan on paper, to lie beside the mat: black on white, A4 or Letter. Shown in print only. */
 const props = defineProps<{ session: Session; timeline: Timeline }>()
 const rows = computed(() => sheetRows(props.timeline, props.session))
 const before = computed(() => beforeIn(props.session, props.timeline))
+const { people, ofOne, ofAll } = useFetching(() => ({ id: props.session.id, timeline: props.timeline }))
 const tally = computed(() => tallyTimeline(props.timeline))
 </script>
 
@@ -27,6 +29,10 @@ const tally = computed(() => tallyTimeline(props.timeline))
       </p>
       <p v-if="session.purpose">{{ session.purpose }}</p>
     </header>
+    <p v-if="ofOne.length > 0"><b>Each fetches:</b> {{ ofOne.join('; ') }}</p>
+    <p v-if="ofAll">
+      <b>For {{ people }}:</b> {{ [...ofAll.lines, ...ofAll.short].join('; ') }}
+    </p>
     <p v-if="before.length > 0" class="before"><b>Ask and say first:</b> {{ before.join(' ') }}</p>
     <table>
       <thead>

@@ -4,6 +4,7 @@ import type { Resolved } from '#core/session'
 import { formatDuration, formatMs } from '#core/units'
 import type { BlockSpan, Timeline } from '#core/timeline'
 import { momentWords } from '#words/cues'
+import { takesWords } from '#words/props'
 import { blockDetail, blockName, ribWords } from '#words/blocks'
 
 /** A line of the printed sheet: when, what, how long on which side, what is used and said. */
@@ -60,7 +61,11 @@ function sideLines(resolved: Resolved): string[] {
   }
 }
 
-const usesLine = (resolved: Resolved): string => (resolved.kind === 'hold' ? blockDetail(resolved) : '')
+function usesLine(resolved: Resolved): string {
+  if (resolved.kind === 'hold') return blockDetail(resolved)
+  // What the final rest, breath work or a rest is set up with.
+  return 'setUp' in resolved ? takesWords(resolved.setUp?.value.items ?? []) : ''
+}
 
 function saysLines(resolved: Resolved): string[] {
   switch (resolved.kind) {
