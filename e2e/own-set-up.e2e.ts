@@ -65,10 +65,12 @@ test('what a class fetches is the same in Plan, on the sheet and before it is le
   await expect(plan.getByLabel('How many are here')).toHaveValue('14')
   await expect(plan.getByText('42 bolsters wanted, 9 here')).toBeVisible()
   await expect(plan.getByText(/Each person fetches 7 blankets, 3 bolsters/)).toBeVisible()
-  // Few enough, nothing is.
+  // Few enough, nothing is; and Start stays under the hand.
+  const start = await plan.getByRole('button', { name: 'Start', exact: true }).boundingBox()
   await plan.getByLabel('How many are here').fill('2')
   await plan.getByLabel('How many are here').press('Enter')
   await expect(plan.getByText('42 bolsters wanted')).toHaveCount(0)
+  expect(await plan.getByRole('button', { name: 'Start', exact: true }).boundingBox()).toEqual(start)
   await plan.getByRole('link', { name: 'Back to Plan' }).click()
   await plan.emulateMedia({ media: 'print' })
   await expect(plan.getByTestId('sheet')).toContainText('Each fetches: 7 blankets, 3 bolsters')

@@ -89,7 +89,14 @@ const pictures: readonly Picture[] = [
       await page.waitForTimeout(1200)
     },
   },
-  { name: 'cupboard', path: 'places' },
+  {
+    name: 'cupboard',
+    path: 'plan/sunday-long-rest',
+    act: async (page) => {
+      await page.getByRole('link', { name: 'Cupboard' }).click()
+      await page.getByRole('heading', { name: 'The cupboard of Bellows House' }).waitFor()
+    },
+  },
   { name: 'breath', path: 'breath/breath-week-6', act: chooseEven },
   {
     name: 'ladder',

@@ -98,13 +98,7 @@ function check(): void {
       <Button severity="secondary" outlined label="−1 min" @click="moreMin -= 1" />
       <Button severity="secondary" outlined label="+1 min" @click="moreMin += 1" />
     </div>
-    <div v-if="ofOne.length > 0" class="fetch">
-      <p><span>Each person fetches</span> {{ ofOne.join('; ') }}</p>
-      <template v-if="ofAll">
-        <p class="all">{{ ofAll.words }}</p>
-        <p v-for="line in ofAll.short" :key="line" class="all"><b>Short:</b> {{ line }}</p>
-      </template>
-    </div>
+    <p v-if="ofOne.length > 0" class="fetch"><span>Each person fetches</span> {{ ofOne.join('; ') }}</p>
     <section v-if="before.length > 0" class="ask" aria-label="Ask and say first">
       <h2>Ask and say first</h2>
       <ul>
@@ -122,6 +116,11 @@ function check(): void {
       />
       <RouterLink :to="{ name: 'plan', params: { id: session.id } }">Back to Plan</RouterLink>
     </div>
+    <!-- Under the buttons: what a number brings, typed and left for them, moves nothing under the hand. -->
+    <div v-if="ofAll" class="all">
+      <p>{{ ofAll.words }}</p>
+      <p v-for="line in ofAll.short" :key="line"><b>Short:</b> {{ line }}</p>
+    </div>
     <p class="notice">Say first: “{{ teacherPrompt }}”</p>
     <p class="notice">
       Zovrin gives no medical advice: a doctor or licensed therapist decides. Say the stop signs before you begin; X
@@ -132,12 +131,13 @@ function check(): void {
 
 <style scoped>
 .before {
-  margin: auto;
+  margin: 0 auto;
   width: min(620px, 92vw);
   max-height: 100%;
-  padding-block: 14px;
+  padding-block: clamp(14px, 7vh, 90px) 14px;
   overflow-y: auto;
   display: grid;
+  align-content: start;
   gap: 18px;
 }
 h1 {
@@ -180,7 +180,7 @@ label {
 .fetch {
   font-size: 22px;
 }
-.fetch .all {
+.all {
   font-size: 18px;
 }
 .fetch span {

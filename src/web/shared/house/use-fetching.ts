@@ -11,7 +11,8 @@ const counts = useSessionStorage('zovrin.people', new Map<string, number>())
 
 /** What is fetched for a session by one person and by so many, what is short of it, and how long that takes. */
 export function useFetching(of: () => { readonly id: string; readonly timeline: Timeline } | undefined) {
-  const { cupboard, place } = useHouse()
+  const { place, loadPlaces } = useHouse()
+  void loadPlaces()
   const people = computed({
     get: () => counts.value.get(of()?.id ?? ''),
     set: (count) => {
@@ -35,7 +36,8 @@ export function useFetching(of: () => { readonly id: string; readonly timeline: 
     const { atCupboard } = place.value ?? {}
     return {
       lines: fetchLines(list.value, { people: count, nameOf }),
-      short: shortLines(list.value, count, cupboard.value),
+      // Without a place nobody knows what there is.
+      short: place.value ? shortLines(list.value, count, place.value.cupboard) : [],
       words: fetchingWords(fetching(list.value, { people: count, atCupboard })),
     }
   })
