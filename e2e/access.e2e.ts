@@ -23,6 +23,7 @@ for (const [name, path] of [
   ['Lead before it starts', 'lead/thursday-slow-hour'],
   ['Set-ups', 'props/sunday-long-rest'],
   ['Breath', 'breath/thursday-slow-hour'],
+  ['Cupboard', 'places'],
 ] as const) {
   test(`axe finds nothing serious in ${name}`, async ({ page, house }) => {
     await page.goto(`${house.address}${path}`)
@@ -41,6 +42,26 @@ test('axe finds nothing serious in Plan, with each kind of block chosen, and in 
   }
   await plan.getByRole('button', { name: 'The list of keys' }).click()
   expect(await serious(plan, '[role=dialog]')).toEqual([])
+})
+
+test('axe finds nothing serious in a set-up that is changed, with a step in the hold, and about to be kept', async ({
+  page,
+  house,
+}) => {
+  await page.goto(`${house.address}props/sunday-long-rest`)
+  await page
+    .getByRole('button', { name: /^1 blanket/ })
+    .first()
+    .click()
+  await page.getByRole('button', { name: 'Nearer the body' }).first().waitFor()
+  await page
+    .getByRole('button', { name: /^Take 1 blanket away/ })
+    .first()
+    .click()
+  await page.getByRole('button', { name: 'Keep it for this pose…' }).click()
+  await page.getByRole('button', { name: 'A step in the hold' }).click()
+  await page.getByLabel('What is said').waitFor()
+  expect(await serious(page)).toEqual([])
 })
 
 test('axe finds nothing serious in a class that is led', async ({ page, house }) => {

@@ -70,6 +70,7 @@ test('no view, panel or dialog of the application draws a warning', async ({ pla
     'shelf/even-breath',
     'shelf/new?from=deer',
     'cautions',
+    'places',
   ]) {
     await plan.goto(`${house.address}${path}`)
     await expect(plan.getByRole('heading', { level: 1 })).toBeVisible()

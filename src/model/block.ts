@@ -12,7 +12,7 @@ import {
   sideSchema,
   textSchema,
 } from './common.ts'
-import { breathLimits } from './limits.ts'
+import { breathLimits, mostItems } from './limits.ts'
 import { cueSchema, momentSchema } from './cue.ts'
 import { leastHoldS, phasesSchema } from './phase.ts'
 import { scriptSchema } from './script.ts'
@@ -34,7 +34,7 @@ const aroundIt = {
   changeText: lineSchema.optional(),
 }
 
-const itemsSchema = z.array(setUpItemSchema).max(20)
+const itemsSchema = z.array(setUpItemSchema).max(mostItems)
 /** How the props lie: the block's own items, else the set-up it names, else the usual one; and the words for arranging them. */
 const arranged = {
   setUpId: idSchema.optional(),

@@ -16,6 +16,9 @@ export const sessionLimits: SecondsRange = { leastS: 300, mostS: 14_400 }
 /** Characters of a name, of one line, and of a text. */
 export const textLimits = { name: 120, line: 300, text: 20_000 } as const
 
+/** As many items as a set-up may have. */
+export const mostItems = 20
+
 /** A length or distance in whole millimetres. */
 export const lengthLimitsMm = { least: 1, most: 100_000 } as const
 

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { idSchema, lineSchema, nameSchema } from './common.ts'
 import { figureSchema } from './figure.ts'
 import { propKindSchema } from './prop.ts'
+import { mostItems } from './limits.ts'
 import { told } from './refusal.ts'
 
 export const foldOpSchema = z.union([
@@ -74,7 +75,7 @@ export const setUpSchema = z.strictObject({
   variantId: idSchema.optional(),
   name: nameSchema,
   extent: z.enum(extents),
-  items: z.array(setUpItemSchema).max(20),
+  items: z.array(setUpItemSchema).max(mostItems),
   /** The form of the pose it is made for, where that is drawn otherwise than the pose. */
   figure: figureSchema.optional(),
   note: lineSchema.optional(),

@@ -177,17 +177,19 @@ test('no change is shorter than the least it can be, from wherever people come',
   fc.assert(
     fc.property(sessions(6), (session) => {
       const changes = changesOf(session)
-      let stands: (number | undefined)[] = [undefined]
       const all = [...session.blocks.keys()]
-      for (let round = 0; round < 2; round += 1)
-        stands = [...new Set(stands.flatMap((stand) => all.map((at) => changes.after(at, stand))))]
-      for (const from of all)
-        for (const stand of stands)
-          for (const at of all.filter((one) => one !== from)) {
+      for (const at of all) {
+        // A block comes once: what lies before it is what others left, in any order.
+        const others = all.filter((one) => one !== at)
+        let stands: readonly (number | undefined)[] = [undefined]
+        for (let round = 0; round < 2; round += 1)
+          stands = [...new Set(stands.flatMap((stand) => [stand, ...others.map((one) => changes.after(one, stand))]))]
+        for (const from of others.filter((one) => session.blocks[one]?.kind !== 'talk'))
+          for (const stand of stands) {
             const into = changes.into(at, changes.after(from, stand))
-            if (into && session.blocks[from]?.kind === 'hold')
-              expect(into.changeS.value).toBeGreaterThanOrEqual(changes.leastInto(at, from))
+            if (into) expect(into.changeS.value).toBeGreaterThanOrEqual(changes.leastInto(at, from))
           }
+      }
     }),
     { numRuns: 40 },
   )

@@ -6,7 +6,7 @@ import type { Session } from '#model/session'
 import type { SetUpItem } from '#model/set-up'
 import type { Catalog, ChangeTable } from './catalog.ts'
 import type { Resolved, ResolvedTalk, Sourced } from './resolved.ts'
-import { atStart, enteredFrom, itemsLaid, standAfter } from './stand.ts'
+import { atStart, enteredFrom, itemsLaid, mayTakePosition, standAfter } from './stand.ts'
 import type { Stand } from './stand.ts'
 
 /** How people come into a block: from which base position (`undefined` at the start) to which, and how long it takes. */
@@ -79,7 +79,8 @@ export function changesBetween(resolved: readonly Resolved[], costs: ChangeCosts
       if (!block || block.kind === 'talk' || !other) return 0
       const propsS = leastPropsS.get(at) ?? leastPropsInto(at, resolved, costs)
       leastPropsS.set(at, propsS)
-      return leastInto(block, standAfter(other, atStart).position, propsS, costs)
+      const position = mayTakePosition(other) ? undefined : standAfter(other, atStart).position
+      return leastInto(block, position, propsS, costs)
     },
   }
 }

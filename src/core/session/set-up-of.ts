@@ -13,8 +13,8 @@ type Shelf = Pick<Catalog, 'poses' | 'ownPoses' | 'setUps'>
 
 /**
  * The set-ups made for a pose in a form of it, shipped ones first, so that one the teacher keeps is offered everywhere and
- * changes nothing that is planned; after them, for a pose that was copied, those of the one it was copied from. A form with a base of its own has set-ups of its own, every other uses the pose's after
- * any that were made for it [settled A10].
+ * changes nothing that is planned; after them, for a pose that was copied, those of the one it was copied from. A form
+ * with a base of its own has set-ups of its own, every other uses the pose's after any that were made for it [settled A10].
  */
 export function setUpsFor({ poses, ownPoses, setUps }: Shelf, poseId: string, variantId?: string): readonly SetUp[] {
   const all = withOriginals(poseId, ownPoses).flatMap((id) => setUps.get(id) ?? [])

@@ -22,6 +22,12 @@ function takesPosition(resolved: Resolved, from: BasePosition | undefined): bool
   return resolved.kind === 'rest' && resolved.block.basePosition === undefined
 }
 
+/** Whether a block may be done where people are, wherever that is; it says nothing of where it leaves them then. */
+export const mayTakePosition = (resolved: Resolved): boolean =>
+  resolved.kind === 'movement'
+    ? (resolved.movement.alsoIn?.length ?? 0) > 0
+    : resolved.kind === 'rest' && resolved.block.basePosition === undefined
+
 /** Where a block is done. */
 export function enteredFrom(resolved: Exclude<Resolved, ResolvedTalk>, from: BasePosition | undefined): BasePosition {
   if (takesPosition(resolved, from)) return from ?? unsaid

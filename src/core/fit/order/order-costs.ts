@@ -32,7 +32,7 @@ export function orderCosts(blocks: readonly Resolved[], costs: ChangeCosts): Ord
     const change = changes.into(block, stand)
     if (!change) return nothing
     const isMove = change.from !== undefined && change.from !== change.to
-    return { changeS: change.changeS.value, moves: isMove ? 1 : 0, trips: change.trips }
+    return { changeS: change.changeS.value, moves: isMove ? 1 : 0, trips: Math.min(change.trips, mostTrips) }
   }
   const known = new Map<number, PairCost>()
   const stands = new Map<number, number | undefined>()
@@ -71,8 +71,9 @@ const plus = (a: PairCost, b: PairCost): PairCost => ({
   trips: a.trips + b.trips,
 })
 
-/** Moves and trips of a session stay under this: it has at most 200 blocks. */
-const radix = 2 ** 12
+/** Moves and trips of a session stay under this: it has at most 200 blocks, each of at most so many trips that count. */
+const radix = 2 ** 16
+const mostTrips = 300
 
 /** The cost as one number, so that the first that differs decides. */
 export const rankOf = ({ changeS, moves, trips }: PairCost): number => (changeS * radix + moves) * radix + trips

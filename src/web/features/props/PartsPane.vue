@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Select from 'primevue/select'
 import { computed, nextTick, ref, watch } from 'vue'
+import { mostItems } from '#model/limits'
 import type { PropKind } from '#model/prop'
 import type { BodyPart } from '#model/set-up'
 import { isPlaced } from '#core/props'
@@ -102,7 +103,8 @@ async function addAt(part: BodyPart | null): Promise<void> {
     </ul>
   </section>
   <p v-if="items.length === 0" class="part none">Nothing lies under this one.</p>
-  <div class="part add">
+  <p v-if="items.length >= mostItems" class="part note">A set-up has at most {{ mostItems }} kinds of things.</p>
+  <div v-else class="part add">
     <Select
       v-model="what"
       :options="kindChoices"

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import type { Ref } from 'vue'
 import type { PropKind } from '#model/prop'
 import type { BodyPart, SetUp, SetUpItem } from '#model/set-up'
-import { extentOf, setUpOf, withFields } from '#core/session'
+import { extentOf, isSame, setUpOf, withFields } from '#core/session'
 import type { PropSpecs } from '#core/props'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import type { OwnOutcome } from '#web/shared/own/own-store.ts'
@@ -70,8 +70,7 @@ function putting(chosen: Readonly<Ref<Used | undefined>>) {
 function choosing(chosen: Readonly<Ref<Used | undefined>>) {
   const store = useSessionStore()
   const own = useOwnStore()
-  function name(setUpId: string | undefined, words: string): void {
-    const used = chosen.value
+  function name(setUpId: string | undefined, words: string, used = chosen.value): void {
     if (used)
       store.edit(
         { type: 'replace', block: withFields<SetUpBlock>(used.block, { setUpId, setUpItems: undefined }) },
@@ -109,7 +108,9 @@ function choosing(chosen: Readonly<Ref<Used | undefined>>) {
         ...(figure ? { figure } : {}),
       }
       const outcome = await own.put('setUp', kept)
-      if (outcome.kind === 'done') name(kept.id, 'keep a set-up')
+      // It was asked for of this block, whatever is looked at by now; what was changed meanwhile stays.
+      const isAsItWas = store.document?.blocks.some((block) => isSame(block, used.block)) ?? false
+      if (outcome.kind === 'done' && isAsItWas) name(kept.id, 'keep a set-up', used)
       return outcome
     },
   }

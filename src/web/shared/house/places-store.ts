@@ -18,62 +18,99 @@ function kept(): readonly KeptPlace[] {
 
 const away = 'Zovrin’s server does not answer: nothing was changed. Start it and try again.'
 
+/** One change is written after the other: each is based on the version the one before it made. */
+function turns() {
+  let writing: Promise<unknown> = Promise.resolve()
+  let waiting = 0
+  return {
+    /** Whether others wait for the one that is being written. */
+    isWaiting: (): boolean => waiting > 0,
+    act(act: () => Promise<boolean>): Promise<boolean> {
+      waiting += 1
+      const begun = (): Promise<boolean> => {
+        waiting -= 1
+        return act()
+      }
+      const done = writing.then(begun, begun)
+      writing = done
+      return done
+    },
+  }
+}
+
+/** What is known of the places: as it was read, with what was changed here standing there at once. */
+function placesKnown() {
+  const all = shallowRef(kept())
+  /** How often anything was changed here: what was asked for before a change is older than it. */
+  let changes = 0
+  return {
+    all,
+    versionOf: (id: string): number => all.value.find(({ place }) => place.id === id)?.version ?? 0,
+    async load(): Promise<void> {
+      const before = changes
+      const reply = await listPlaces()
+      if (reply.kind !== 'ok' || changes !== before) return
+      localStorage.setItem(keptAs, JSON.stringify(reply.value))
+      // The same places stay the same objects, so that nothing is computed anew.
+      if (JSON.stringify(reply.value) !== JSON.stringify(all.value)) all.value = reply.value
+    },
+    /** One place otherwise than it is known. */
+    show(id: string, by: Partial<KeptPlace>): void {
+      changes += 1
+      all.value = all.value.map((one) => (one.place.id === id ? { ...one, ...by } : one))
+    },
+  }
+}
+
 /** The places with their rooms and cupboards; each change is written at once, and can be taken back in this window. */
 export const usePlacesStore = defineStore('places', () => {
-  const all = shallowRef(kept())
+  const { all, versionOf, load, show } = placesKnown()
   /** Places as they stood before each change, the last first to come back. */
   const steps = shallowRef<readonly Place[]>([])
   /** Why the last change did not come about; nothing where it did. */
   const problem = shallowRef('')
   const places = computed(() => all.value.map(({ place }) => place))
-  const versionOf = (id: string): number => all.value.find(({ place }) => place.id === id)?.version ?? 0
+  const { act, isWaiting } = turns()
 
-  function take(next: readonly KeptPlace[]): void {
-    localStorage.setItem(keptAs, JSON.stringify(next))
-    // The same places stay the same objects, so that nothing is computed anew.
-    if (JSON.stringify(next) !== JSON.stringify(all.value)) all.value = next
-  }
-  async function load(): Promise<void> {
-    const reply = await listPlaces()
-    if (reply.kind === 'ok') take(reply.value)
-  }
   async function settle(reply: Reply<unknown>): Promise<boolean> {
     problem.value = reply.kind === 'ok' ? '' : reply.kind === 'problem' ? reply.problem.detail : away
-    if (reply.kind !== 'away') await load()
+    // What waits to be written was changed after what would be read now.
+    if (reply.kind !== 'away' && !isWaiting()) await load()
     return reply.kind === 'ok'
   }
-  /** One change is written after the other: each is based on the version the one before it made. */
-  let writing: Promise<unknown> = Promise.resolve()
-  const inTurn = (act: () => Promise<boolean>): Promise<boolean> => {
-    const done = writing.then(act, act)
-    writing = done
-    return done
+  /** Writes a place over the version it has by then, and notes the new one. */
+  async function write(place: Place): Promise<boolean> {
+    const reply = await writePlace(place, versionOf(place.id))
+    if (reply.kind === 'ok') show(place.id, { version: reply.value.version })
+    return settle(reply)
   }
   async function put(place: Place): Promise<boolean> {
     const former = places.value.find(({ id }) => id === place.id)
-    // What is typed stands there at once.
-    all.value = all.value.map((one) => (one.place.id === place.id ? { ...one, place } : one))
+    show(place.id, { place })
     if (former) steps.value = [...steps.value, former].slice(-mostSteps)
-    const isDone = await inTurn(async () => settle(await writePlace(place, versionOf(place.id))))
+    const isDone = await act(() => write(place))
     // What was not written is nothing to take back.
-    if (!isDone) steps.value = steps.value.filter((step) => step !== former)
+    if (!isDone && former) {
+      steps.value = steps.value.filter((step) => step !== former)
+      if (places.value.includes(place)) show(place.id, { place: former })
+    }
     return isDone
   }
+  async function undo(): Promise<void> {
+    const former = steps.value.at(-1)
+    if (!former) return
+    const left = steps.value.slice(0, -1)
+    const written = put(former)
+    steps.value = left
+    await written
+  }
   return {
-    ...{ places, steps, problem, load, put },
+    ...{ places, steps, problem, load, put, undo },
     remove: (id: string): Promise<boolean> =>
-      inTurn(async () => {
+      act(async () => {
         const isGone = await settle(await removePlace(id, versionOf(id)))
         if (isGone) steps.value = steps.value.filter((one) => one.id !== id)
         return isGone
       }),
-    async undo(): Promise<void> {
-      const former = steps.value.at(-1)
-      if (!former) return
-      const left = steps.value.slice(0, -1)
-      const written = put(former)
-      steps.value = left
-      await written
-    },
   }
 })

@@ -15,7 +15,7 @@ import { settingChoices, stageChoices } from '#words/stages'
 import { openDialog, showCompare } from '../dialogs.ts'
 import { usePlan } from '../use-plan.ts'
 import AnswersPart from './AnswersPart.vue'
-import FetchPart from './FetchPart.vue'
+import ClassPart from './ClassPart.vue'
 import Part from './Part.vue'
 import VersionPart from './VersionPart.vue'
 import WordingPart from './WordingPart.vue'
@@ -119,7 +119,7 @@ const print = () => {
       @change="set({ purpose: textOf($event) }, 'change the purpose')"
     />
   </Part>
-  <FetchPart :session="session" />
+  <ClassPart :session="session" />
   <VersionPart :key="session.id" :session="session" />
   <div class="acts">
     <Button size="small" severity="secondary" outlined label="Balance" @click="openDialog = { is: 'balance' }" />

@@ -1,9 +1,12 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Session } from '#model/session'
 import { usePlan } from '../use-plan.ts'
+import { useHouse } from '#web/shared/house/use-house.ts'
 import { useFetching } from '#web/shared/house/use-fetching.ts'
 import NumberField from '#web/shared/ui/NumberField.vue'
 import Part from './Part.vue'
+import RoomPart from './RoomPart.vue'
 
 /** What each person fetches, and what the room takes for so many of them. */
 const props = defineProps<{ session: Session }>()
@@ -11,10 +14,15 @@ const { timeline } = usePlan()
 const { people, ofOne, ofAll } = useFetching(() =>
   timeline.value ? { id: props.session.id, timeline: timeline.value } : undefined,
 )
+/** The largest room of the place. */
+const { place } = useHouse()
+const room = computed(() =>
+  place.value?.rooms.reduce((a, b) => (b.lengthMm * b.widthMm > a.lengthMm * a.widthMm ? b : a)),
+)
 </script>
 
 <template>
-  <Part v-if="ofOne.length > 0" title="To fetch">
+  <Part v-if="timeline" title="The class">
     <p v-for="line in ofOne" :key="line">{{ line }}</p>
     <NumberField
       class="people"
@@ -31,6 +39,7 @@ const { people, ofOne, ofAll } = useFetching(() =>
       <p v-for="line in ofAll.lines" :key="line">{{ line }}</p>
       <p class="note">{{ ofAll.words }}</p>
       <p v-for="line in ofAll.short" :key="line"><b>Short:</b> {{ line }}</p>
+      <RoomPart v-if="room && people && timeline" :room="room" :people="people" :timeline="timeline" />
     </template>
   </Part>
 </template>
