@@ -12,6 +12,7 @@ const type = async (page: Page, label: string, typed: string): Promise<void> => 
 
 test('a size that was measured is kept, the figures go by it, and it is taken back', async ({ page, house }) => {
   await page.goto(`${house.address}props/sunday-long-rest`)
+  await expect(page.getByRole('img', { name: /person of/ })).toBeVisible()
   await page.getByRole('link', { name: 'Cupboard' }).click()
   await expect(page.getByRole('heading', { level: 1, name: 'The cupboard of Bellows House' })).toBeVisible()
   await type(page, 'bolsters: height, cm', '20')

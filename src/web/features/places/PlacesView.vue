@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { useMediaQuery } from '@vueuse/core'
-import { onMounted, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { counted } from '#words/text'
+import SideList from '#web/shared/ui/SideList.vue'
 import SidePane from '#web/shared/ui/SidePane.vue'
 import AskName from '#web/shared/ui/AskName.vue'
 import { useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
@@ -16,6 +17,13 @@ const { store, chosen, choose, add } = usePlaces()
 onMounted(store.load)
 useUndoKeys({ undo: () => void store.undo(), redo: () => undefined })
 
+const things = computed(() =>
+  store.places.map(({ id, name, rooms, usual }) => ({
+    key: id,
+    name,
+    about: [counted(rooms.length, 'room'), ...(usual ? ['the usual place'] : [])].join(' · '),
+  })),
+)
 const isAdding = ref(false)
 async function addNamed(name: string): Promise<void> {
   await add(name)
@@ -27,18 +35,7 @@ const drawerOpen = ref(false)
 
 <template>
   <div class="places-view" :class="{ narrow }">
-    <nav class="list" aria-label="Places">
-      <h2>Places</h2>
-      <ul>
-        <li v-for="place in store.places" :key="place.id">
-          <button type="button" :aria-current="place === chosen ? 'true' : undefined" @click="choose(place.id)">
-            <span class="name">{{ place.name }}</span>
-            <small>{{
-              [counted(place.rooms.length, 'room'), ...(place.usual ? ['the usual place'] : [])].join(' · ')
-            }}</small>
-          </button>
-        </li>
-      </ul>
+    <SideList title="Places" label="Places" :things="things" :current="chosen?.id" @choose="choose">
       <div class="add">
         <Button
           v-if="!isAdding"
@@ -60,7 +57,7 @@ const drawerOpen = ref(false)
           @leave="isAdding = false"
         />
       </div>
-    </nav>
+    </SideList>
     <section class="cupboard" aria-labelledby="cupboard-title">
       <header>
         <div>
@@ -97,51 +94,6 @@ const drawerOpen = ref(false)
 }
 .places-view.narrow {
   grid-template-columns: 200px minmax(0, 1fr);
-}
-.list {
-  min-height: 0;
-  overflow-y: auto;
-  background: var(--sheet);
-  border-right: 1px solid var(--line);
-}
-h2 {
-  padding: 13px 16px 9px;
-}
-li {
-  border-top: 1px solid var(--line);
-}
-li:last-child {
-  border-bottom: 1px solid var(--line);
-}
-li button {
-  display: block;
-  width: 100%;
-  padding: 8px 16px 9px;
-  border: 0;
-  background: none;
-  color: inherit;
-  font: inherit;
-  text-align: left;
-  cursor: pointer;
-}
-li button:hover {
-  background: var(--line-soft);
-}
-li button[aria-current] {
-  background: var(--chosen-wash);
-  box-shadow: inset 0 0 0 2px var(--ink);
-}
-li button:focus-visible {
-  outline-offset: -4px;
-}
-.name,
-small {
-  display: block;
-  overflow-wrap: anywhere;
-}
-small {
-  font-size: 14px;
-  color: #4b5854;
 }
 .add {
   padding: 10px 12px;
