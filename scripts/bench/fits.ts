@@ -4,7 +4,7 @@ import type { Session } from '#model/session'
 import { changeCosts } from '#core/session'
 import { bestSubset, betterOrder, candidatesOf, chooseSession, fewerBlocks, stretchToLength } from '#core/fit'
 import type { Candidate } from '#core/fit'
-import { compileTimeline } from '#core/timeline'
+import { compileToFit } from '#core/timeline'
 import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
 import { benchSession } from '#testing/bench-session'
@@ -46,7 +46,9 @@ function programme(candidates: readonly Candidate[], lengthS: number): string {
   const last = candidates.length - 1
   const timeOf = ({ from, to }: (typeof arcs)[number]) => {
     const candidate = candidates[to]
-    return candidate ? candidate.ownMs / 1000 + candidate.changeS(from) : 0
+    // A hold leaves the same whatever came before it: the change is told by the pair.
+    const stand = from === undefined ? undefined : candidates[from]?.leaves(undefined)
+    return candidate ? candidate.ownMs / 1000 + candidate.changeS(stand) : 0
   }
   const worthOf = ({ to }: (typeof arcs)[number]) =>
     (candidates[to]?.weight ?? 0) * 100_000 + (candidates[to]?.heldS ?? 0)
@@ -91,7 +93,7 @@ async function benchChoice(): Promise<void> {
     let solved = 0
     for (const session of sessions) {
       const candidates = candidatesOf(
-        orThrow(compileTimeline(session, shippedCatalog)),
+        orThrow(compileToFit(session, shippedCatalog)),
         changeCosts(session, shippedCatalog),
       )
       const startMs = performance.now()
