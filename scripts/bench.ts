@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { startServer } from '#server/start'
 import { benchBreath } from './bench/breath.ts'
 import { benchBells, benchChecks, benchCore, benchHandling, benchProps, benchScreening } from './bench/core.ts'
+import { benchClass } from './bench/class.ts'
 import { benchFits } from './bench/fits.ts'
 import { benchJournal, benchUnfinished } from './bench/journal.ts'
 import { benchList, benchLoad, benchPage, benchReload, fill } from './bench/pages.ts'
@@ -44,6 +45,7 @@ const parts: Readonly<Record<string, () => void | Promise<void>>> = {
     benchProps()
     benchHandling()
   },
+  class: benchClass,
   fits: benchFits,
   journal: async () => {
     benchUnfinished()

@@ -9,16 +9,7 @@ import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
 import { benchSession } from '#testing/bench-session'
 import { aClosing, aSession } from '#testing/sessions'
-import { ms, quantile, report, times } from './measure.ts'
-
-/** The same numbers for the same seed [linear congruential generator of Numerical Recipes]. */
-function seeded(seed: number): (below: number) => number {
-  let state = seed
-  return (below) => {
-    state = (state * 1_664_525 + 1_013_904_223) % 2 ** 32
-    return Math.floor((state / 2 ** 32) * below)
-  }
-}
+import { ms, quantile, report, seeded, times } from './measure.ts'
 
 /** So many holds drawn from the shelf, in steps of 15 s, for 90 minutes. */
 function drawnSession(seed: number, count: number): Session {

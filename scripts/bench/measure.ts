@@ -16,3 +16,12 @@ export function times(runs: number, work: () => unknown): number[] {
     return performance.now() - startMs
   })
 }
+
+/** The same numbers for the same seed [linear congruential generator of Numerical Recipes]. */
+export function seeded(seed: number): (below: number) => number {
+  let state = seed
+  return (below) => {
+    state = (state * 1_664_525 + 1_013_904_223) % 2 ** 32
+    return Math.floor((state / 2 ** 32) * below)
+  }
+}

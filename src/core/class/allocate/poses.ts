@@ -1,0 +1,177 @@
+import type { PropKind } from '#model/prop'
+import type { Substitute } from '#model/substitute'
+import type { PoseThere } from './block.ts'
+import { usesText, waysFor } from './ways.ts'
+import type { SetUpsOf, Way } from './ways.ts'
+
+/** A person's pose in a block: the set-ups they may have, and the props their conditions ask for there. */
+export interface PoseOfPerson {
+  readonly blockId: string
+  readonly setUps: SetUpsOf
+  readonly wants?: readonly PropKind[] | undefined
+}
+export interface PersonThere {
+  readonly id: string
+  readonly poses: readonly PoseOfPerson[]
+}
+/** How many there are of each kind; none of a kind that is not named. */
+export type Stock = Readonly<Partial<Record<PropKind, number>>>
+
+/** A block with who does which pose in it, in numbers of the scarce kinds alone. */
+export interface BlockThere {
+  readonly blockId: string
+  readonly scarce: readonly PropKind[]
+  /** The kinds of all own set-ups, as the bits of what there is fewer of count them. */
+  readonly own: readonly PropKind[]
+  readonly stock: readonly number[]
+  readonly poses: readonly PoseThere[]
+  /** By pose: the ways, and who is alike, as numbers in the list of people. */
+  readonly ways: readonly (readonly Way[])[]
+  readonly who: readonly (readonly (readonly number[])[])[]
+  /** In use at once where everybody has their own set-up. */
+  readonly wanted: ReadonlyMap<PropKind, number>
+}
+
+interface Doing {
+  readonly person: number
+  readonly pose: PoseOfPerson
+}
+
+export function blocksThere(
+  people: readonly PersonThere[],
+  stock: Stock,
+  substitutes: readonly Substitute[],
+): readonly BlockThere[] {
+  const byBlock = new Map<string, Doing[]>()
+  for (const [person, { poses }] of people.entries())
+    for (const pose of poses) byBlock.set(pose.blockId, [...(byBlock.get(pose.blockId) ?? []), { person, pose }])
+  return [...byBlock].map(([blockId, doing]) => blockThere(blockId, doing, stock, substitutes))
+}
+
+function blockThere(
+  blockId: string,
+  doing: readonly Doing[],
+  stock: Stock,
+  substitutes: readonly Substitute[],
+): BlockThere {
+  const groups = grouped(doing, ({ pose: { setUps } }) => JSON.stringify(setUps)).map((group) =>
+    grouped(group, ({ pose: { wants = [] } }) => JSON.stringify(wants)),
+  )
+  const waysOf = (scarce: ReadonlySet<PropKind>) =>
+    groups.map((group) =>
+      waysOfPose(
+        group.map(([one]) => one?.pose),
+        { scarce, substitutes },
+      ),
+    )
+  const demand = (
+    ways: (of: readonly Way[], people: number) => readonly (readonly [PropKind, number])[],
+    of: ReturnType<typeof waysOf>,
+  ) => {
+    const sums = new Map<PropKind, number>()
+    for (const [at, pose] of of.entries())
+      for (const [kind, n] of ways(pose.ways, groups[at]?.flat().length ?? 0)) sums.set(kind, (sums.get(kind) ?? 0) + n)
+    return sums
+  }
+  const own = demand(
+    ([mine], people) => [...(mine?.uses ?? [])].map(([kind, n]) => [kind, n * people] as const),
+    waysOf(new Set()),
+  )
+  const short = (sums: ReadonlyMap<PropKind, number>) =>
+    [...sums].filter(([kind, n]) => n > (stock[kind] ?? 0)).map(([kind]) => kind)
+  let scarce = new Set(short(own))
+  let poses = waysOf(scarce)
+  while (scarce.size > 0) {
+    // What stands in may run short in its turn.
+    const next = new Set([...scarce, ...short(demand(mostOfAny, poses))])
+    if (next.size === scarce.size) break
+    scarce = next
+    poses = waysOf(scarce)
+  }
+  const kinds = [...scarce]
+  return {
+    ...{ blockId, wanted: own, scarce: kinds },
+    stock: kinds.map((kind) => stock[kind] ?? 0),
+    ways: poses.map(({ ways }) => ways),
+    who: groups.map((group) => group.map((alike) => alike.map(({ person }) => person))),
+    own: [...own.keys()],
+    poses: poses.map((pose, at) =>
+      inNumbers(pose, groups[at]?.map(({ length }) => length) ?? [], { scarce: kinds, own: [...own.keys()] }),
+    ),
+  }
+}
+
+const mostOfAny = (ways: readonly Way[], people: number): readonly (readonly [PropKind, number])[] => {
+  const kinds = [...new Set(ways.flatMap(({ uses }) => [...uses.keys()]))]
+  return kinds.map((kind) => [kind, people * Math.max(...ways.map(({ uses }) => uses.get(kind) ?? 0))])
+}
+
+interface WaysOfPose {
+  readonly ways: readonly Way[]
+  /** For each who are alike, which of the ways are theirs. */
+  readonly allowed: readonly (readonly number[])[]
+}
+
+/** The ways of all who do a pose, each once. */
+function waysOfPose(
+  alike: readonly (PoseOfPerson | undefined)[],
+  by: { readonly scarce: ReadonlySet<PropKind>; readonly substitutes: readonly Substitute[] },
+): WaysOfPose {
+  const known = new Map<string, number>()
+  const ways: Way[] = []
+  const allowed = alike.map((pose) =>
+    (pose ? waysFor(pose.setUps, { ...by, wants: pose.wants }) : []).map((way) => {
+      const key = `${way.way} ${String(way.penalty)} ${usesText(way.uses)}`
+      const there = known.get(key) ?? ways.length
+      if (there === ways.length) {
+        known.set(key, there)
+        ways.push(way)
+      }
+      return there
+    }),
+  )
+  return { ways, allowed }
+}
+
+/** In numbers, without the ways that another beats for everybody who has them. */
+function inNumbers(
+  { ways, allowed }: WaysOfPose,
+  people: readonly number[],
+  kinds: { readonly scarce: readonly PropKind[]; readonly own: readonly PropKind[] },
+): PoseThere {
+  const own = ways[0]?.uses
+  const numbers = ways.map(({ penalty, uses }) => {
+    const of = (kind: PropKind): number => uses.get(kind) ?? 0
+    const bits = kinds.own.map((kind, bit) => (of(kind) < (own?.get(kind) ?? 0) ? 1 << bit : 0))
+    return { penalty, uses: kinds.scarce.map(of), fewer: bits.reduce((all, bit) => all | bit, 0) }
+  })
+  const beats = (a: number, b: number): boolean => {
+    const [one, other] = [numbers[a], numbers[b]]
+    return (
+      one !== undefined &&
+      other !== undefined &&
+      one.penalty <= other.penalty &&
+      (one.fewer & other.fewer) === one.fewer &&
+      one.uses.every((n, kind) => n <= (other.uses[kind] ?? 0))
+    )
+  }
+  const isBeaten = (way: number): boolean =>
+    ways.some(
+      (_, other) =>
+        other !== way &&
+        beats(other, way) &&
+        (other < way || !beats(way, other)) &&
+        allowed.every((mine) => !mine.includes(way) || mine.includes(other)),
+    )
+  const kept = new Set(ways.flatMap((_, way) => (way === 0 || !isBeaten(way) ? [way] : [])))
+  return {
+    ways: numbers,
+    alike: allowed.map((mine, at) => ({ people: people[at] ?? 0, ways: mine.filter((way) => kept.has(way)) })),
+  }
+}
+
+function grouped<T>(all: readonly T[], keyOf: (one: T) => string): readonly (readonly T[])[] {
+  const groups = new Map<string, T[]>()
+  for (const one of all) groups.set(keyOf(one), [...(groups.get(keyOf(one)) ?? []), one])
+  return [...groups.values()]
+}
