@@ -18,6 +18,7 @@ export interface ProblemFacts {
   UNKNOWN_VERSION: { id: string; version: string | number }
   UNKNOWN_OWN: { kind: OwnKind; id: string }
   UNKNOWN_PLACE: { id: string }
+  UNKNOWN_PLANNED: { id: string }
   IN_USE: { name: string; where: string; sessions: readonly { id: string; name: string }[] }
   UNKNOWN_ADDRESS: { path: string }
   ID_TAKEN: { id: string }

@@ -13,6 +13,8 @@ import { ledClassBody, ledClassRoutes } from './features/led-classes/routes.ts'
 import { ledClassStore } from './features/led-classes/store.ts'
 import { ownRoutes } from './features/own/routes.ts'
 import { ownStore } from './features/own/store.ts'
+import { plannedClassRoutes } from './features/planned-classes/routes.ts'
+import { plannedClassStore } from './features/planned-classes/store.ts'
 import { placeRoutes } from './features/places/routes.ts'
 import { placeStore } from './features/places/store.ts'
 import { refuseUnplannable } from './features/sessions/read-document.ts'
@@ -57,7 +59,8 @@ export function createApp({ database, hosts, pages, clock = systemClock, logger 
   app.use('/api/own', ownRoutes(own))
   app.use('/api/led-classes', ledClassRoutes(ledClassStore(database)))
   app.use('/api/settings', settingsRoutes(settingsStore(database)))
-  app.use('/api/places', placeRoutes(placeStore(database)))
+  app.use('/api/places', placeRoutes(placeStore(database, clock)))
+  app.use('/api/planned-classes', plannedClassRoutes(plannedClassStore(database)))
   app.use('/api', (request) => {
     throw new ProblemError('UNKNOWN_ADDRESS', { path: request.originalUrl })
   })

@@ -20,6 +20,7 @@ export const problemStatus: Readonly<Record<ProblemCode, number>> = {
   UNKNOWN_VERSION: 404,
   UNKNOWN_OWN: 404,
   UNKNOWN_PLACE: 404,
+  UNKNOWN_PLANNED: 404,
   IN_USE: 409,
   UNKNOWN_ADDRESS: 404,
   ID_TAKEN: 409,

@@ -71,6 +71,10 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     title: 'No such place',
     detail: `There is no place “${id}”: it may have been taken away. Reload the page.`,
   }),
+  UNKNOWN_PLANNED: ({ id }) => ({
+    title: 'No such planned class',
+    detail: `There is no planned class “${id}”: it may have been taken away. Reload the page.`,
+  }),
   IN_USE: ({ name, where }) => ({
     title: 'Still in use',
     detail: `“${name}” is used in ${where}: change it there first.`,

@@ -13,6 +13,7 @@ import { ownSetUpsMigration } from './migrations/009-own-set-ups.ts'
 import { breathAnswersMigration } from './migrations/010-breath-answers.ts'
 import { settingsMigration } from './migrations/011-settings.ts'
 import { placesKeptMigration } from './migrations/012-places-kept.ts'
+import { plannedClassesMigration } from './migrations/013-planned-classes.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -35,6 +36,7 @@ export const migrations: readonly Migration[] = [
   breathAnswersMigration,
   settingsMigration,
   placesKeptMigration,
+  plannedClassesMigration,
 ]
 
 const migrationsTable = 'migrations'

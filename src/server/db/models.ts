@@ -58,6 +58,16 @@ export interface PersonRow extends Row<PersonRow> {
   document: string
 }
 
+export interface PlannedClassRow extends Row<PlannedClassRow> {
+  id: string
+  sessionId: string
+  placeId: string
+  day: string
+  isLed: boolean
+  version: number
+  document: string
+}
+
 export interface LedClassRow extends Row<LedClassRow> {
   id: string
   sessionId: string
@@ -112,6 +122,7 @@ export interface Models {
   readonly places: ModelStatic<PlaceRow>
   readonly cupboard: ModelStatic<CupboardRow>
   readonly people: ModelStatic<PersonRow>
+  readonly plannedClasses: ModelStatic<PlannedClassRow>
   readonly ledClasses: ModelStatic<LedClassRow>
   readonly ledEvents: ModelStatic<LedEventRow>
   readonly ownThings: ModelStatic<OwnThingRow>
@@ -183,6 +194,14 @@ export function defineModels(sequelize: Sequelize): Models {
         document: text(),
       },
       plain('people'),
+    ),
+    plannedClasses: sequelize.define<PlannedClassRow>(
+      'plannedClass',
+      {
+        ...{ id: key(), sessionId: short(), placeId: short(), day: short(), version: whole(), document: text() },
+        isLed: { type: DataTypes.BOOLEAN, allowNull: false },
+      },
+      plain('plannedClasses'),
     ),
     ledClasses: sequelize.define<LedClassRow>(
       'ledClass',

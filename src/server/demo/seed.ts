@@ -5,14 +5,16 @@ import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { ledClassStore } from '#server/features/led-classes/store'
 import { peopleStore } from '#server/features/people/store'
+import { plannedClassStore } from '#server/features/planned-classes/store'
 import { placeStore } from '#server/features/places/store'
 import { sessionStore } from '#server/features/sessions/store'
 import { bellowsHouse, bellowsPeople } from './bellows-house.ts'
 import { demoClasses } from './led-classes.ts'
+import { plannedThursday } from './planned-classes.ts'
 import { demoSessions } from './sessions.ts'
 
 /** Raised whenever the demo data changes: an older demo database is then put aside and made anew. */
-export const seedNumber = 10
+export const seedNumber = 11
 const seedNote = 'demo seed'
 
 const minuteMs = 60_000
@@ -24,7 +26,8 @@ export async function seedDemo(database: Database, clock: Clock): Promise<void> 
     const at = new Date(clock.now().getTime() - (demoSessions.length - index) * 90 * minuteMs)
     await sessionStore(database, { now: () => at }).create(document)
   }
-  await placeStore(database).put(bellowsHouse, 0)
+  await placeStore(database, clock).put(bellowsHouse, 0)
+  await plannedClassStore(database).put(plannedThursday(clock.now()), 0)
   for (const person of bellowsPeople(clock.now())) await peopleStore(database).add(person)
   const classes = ledClassStore(database)
   for (const { start, events, end } of demoClasses(clock.now())) {

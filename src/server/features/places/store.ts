@@ -3,12 +3,15 @@ import type { Transaction } from 'sequelize'
 import { placeSchema } from '#model/place'
 import type { KeptPlace, Place } from '#model/place'
 import type { CupboardRow, PlaceRow } from '#server/db/models'
+import type { Clock } from '#server/clock'
 import type { Database } from '#server/db/open'
+import { daysToCome } from '#server/features/planned-classes/to-come'
 import { ProblemError } from '#server/problems'
+import { classOn } from '#words/dates'
 import { placeUses } from './uses.ts'
 
 /** Places with their rooms, and the cupboard's items as rows; each change is based on a version. */
-export function placeStore(database: Database) {
+export function placeStore(database: Database, clock: Clock) {
   const { inTransaction } = database
   return {
     list: (): Promise<KeptPlace[]> => list(database),
@@ -17,7 +20,7 @@ export function placeStore(database: Database) {
       inTransaction((transaction) => put(database, place, based, transaction)),
     /** Takes away a place that nothing to come names. Throws IN_USE with where. */
     remove: (id: string, based: number): Promise<void> =>
-      inTransaction((transaction) => remove(database, id, based, transaction)),
+      inTransaction((transaction) => remove({ database, clock }, id, based, transaction)),
   }
 }
 
@@ -91,16 +94,22 @@ async function put(database: Database, place: Place, based: number, transaction:
   return version
 }
 
-async function remove(database: Database, id: string, based: number, transaction: Transaction): Promise<void> {
+async function remove(
+  { database, clock }: { readonly database: Database; readonly clock: Clock },
+  id: string,
+  based: number,
+  transaction: Transaction,
+): Promise<void> {
   const { models } = database
   const there = await models.places.findByPk(id, { transaction })
   if (!there) throw new ProblemError('UNKNOWN_PLACE', { id })
   if (there.version !== based) throw new ProblemError('VERSION_STALE', { based, current: there.version })
   const sessions = await placeUses(database, id, transaction)
-  if (sessions.length > 0)
+  const days = await daysToCome(models, { placeId: id }, clock, transaction)
+  if (sessions.length + days.length > 0)
     throw new ProblemError('IN_USE', {
       name: there.name,
-      where: sessions.map(({ name }) => name).join(', '),
+      where: [...sessions.map(({ name }) => name), ...days.map(classOn)].join(', '),
       sessions,
     })
   await models.cupboard.destroy({ where: { placeId: id }, transaction })

@@ -4,7 +4,9 @@ import type { Session } from '#model/session'
 import type { Clock } from '#server/clock'
 import type { HistoryRow, Models } from '#server/db/models'
 import type { Database } from '#server/db/open'
+import { daysToCome } from '#server/features/planned-classes/to-come'
 import { ProblemError } from '#server/problems'
+import { classOn } from '#words/dates'
 import { migrateDocument } from './migrate-document.ts'
 import type { PlanCheck } from './read-document.ts'
 
@@ -128,6 +130,7 @@ async function setState(
 ) {
   const row = await models.sessions.findByPk(id, { transaction })
   if (!row || (row.deletedAt && deleted !== false)) throw new ProblemError('UNKNOWN_SESSION', { id })
+  if (deleted) await refuseToCome({ models, clock }, row, transaction)
   const now = clock.now()
   const change = {
     ...(archived === undefined ? {} : { archivedAt: archived ? now : null }),
@@ -136,6 +139,16 @@ async function setState(
   }
   await row.update(change, { transaction })
   if (deleted) await clearDeleted(models, now, transaction)
+}
+
+/** Throws IN_USE where a class to come is planned with it. */
+async function refuseToCome(
+  { models, clock }: Pick<At, 'models' | 'clock'>,
+  { id, name }: { readonly id: string; readonly name: string },
+  transaction: Transaction,
+): Promise<void> {
+  const days = await daysToCome(models, { sessionId: id }, clock, transaction)
+  if (days.length > 0) throw new ProblemError('IN_USE', { name, where: days.map(classOn).join(', '), sessions: [] })
 }
 
 /** A deleted session can be brought back for as long as its history is kept; then it goes. */

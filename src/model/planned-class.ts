@@ -1,0 +1,87 @@
+import { z } from 'zod'
+import { daySchema, idSchema, instantSchema, lineSchema } from './common.ts'
+import { mostItems } from './limits.ts'
+import { propKinds } from './prop.ts'
+import { setAsideSchema } from './session.ts'
+import { setUpItemSchema } from './set-up.ts'
+import type { HouseThing } from './substitute.ts'
+
+const houseThings = ['coat', 'riceBag'] as const satisfies readonly HouseThing[]
+
+/** What some people of a class have in a block in place of its set-up, because there is too little of it. */
+export const substituteTakenSchema = z.strictObject({
+  blockId: idSchema,
+  /** Who: people by id, those without a name as `guest-1` and on; absent: everybody. */
+  who: z.array(idSchema).min(1).max(500).optional(),
+  way: z.enum(['substitutes', 'few', 'household', 'none']),
+  /** How many pieces of a kind are replaced, and by what. */
+  replaced: z
+    .array(
+      z.strictObject({
+        kind: z.enum(propKinds),
+        by: z.enum([...propKinds, ...houseThings, 'nothing']),
+        n: z.int().min(1).max(50),
+      }),
+    )
+    .max(20),
+  /** All they have there, from the floor up. */
+  items: z.array(setUpItemSchema).max(2 * mostItems),
+})
+export type SubstituteTaken = z.infer<typeof substituteTakenSchema>
+
+/** How what a class takes comes to the mats: fetched by all before the class or in the first talk, or laid out by the teacher. */
+export const waysOfFetching = ['talk', 'before', 'byMe'] as const
+export type WayOfFetching = (typeof waysOfFetching)[number]
+
+/** A session on a day at a place with people [settled A11]. Days and times are the place's own, without a zone. */
+export const plannedClassSchema = z.strictObject({
+  id: idSchema,
+  sessionId: idSchema,
+  /** The class of a series it is, from 1. */
+  series: z.strictObject({ id: idSchema, n: z.int().min(1).max(500) }).optional(),
+  placeId: idSchema,
+  /** Absent: the place's largest. */
+  roomId: idSchema.optional(),
+  day: daySchema,
+  /** Hours and minutes; a day may be planned without them. */
+  startsAt: z.iso.time({ precision: -1 }).optional(),
+  people: z
+    .array(
+      z.strictObject({
+        personId: idSchema,
+        away: z.literal(true).optional(),
+        notToday: z.array(lineSchema.min(1)).max(20).optional(),
+      }),
+    )
+    .max(200),
+  /** People who come without a name. */
+  guests: z.int().min(0).max(500),
+  /** What each takes instead; one whose block or pose is gone lapses. */
+  forms: z
+    .array(
+      z.strictObject({
+        personId: idSchema,
+        blockId: idSchema,
+        poseId: idSchema,
+        form: idSchema,
+        by: z.enum(['teacher', 'suggested']),
+        at: instantSchema,
+        why: lineSchema.optional(),
+      }),
+    )
+    .max(2000),
+  substitutes: z.array(substituteTakenSchema).max(500),
+  /** Absent: in the first talk. */
+  fetching: z.enum(waysOfFetching).optional(),
+  /** Findings of the class that were set aside; those of the session alone stand in the session [settled A13]. */
+  setAside: z.array(setAsideSchema).max(200),
+  /** The record of it, once it was led. */
+  ledClassId: idSchema.optional(),
+})
+export type PlannedClass = z.infer<typeof plannedClassSchema>
+
+/** A planned class as it is kept: with the version that guards its writes. */
+export interface KeptPlannedClass {
+  readonly planned: PlannedClass
+  readonly version: number
+}
