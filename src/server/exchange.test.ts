@@ -104,6 +104,9 @@ test('sessions are put away, made templates, deleted and brought back, and say w
   expect((await setState('thursday-slow-hour', { archived: true, template: true })).status).toBe(204)
   expect(await state('thursday-slow-hour')).toMatchObject({ archived: true, template: true })
   await setState('thursday-slow-hour', { archived: false })
+  // A class to come is planned with it.
+  expect((await setState('thursday-slow-hour', { deleted: true })).status).toBe(409)
+  await app().delete('/api/planned-classes/next-thursday').set('If-Match', '"1"').expect(204)
   await setState('thursday-slow-hour', { deleted: true })
   expect(await state('thursday-slow-hour')).toBeUndefined()
   expect((await app().get('/api/sessions/thursday-slow-hour')).status).toBe(404)

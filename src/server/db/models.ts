@@ -201,7 +201,7 @@ export function defineModels(sequelize: Sequelize): Models {
         ...{ id: key(), sessionId: short(), placeId: short(), day: short(), version: whole(), document: text() },
         isLed: { type: DataTypes.BOOLEAN, allowNull: false },
       },
-      plain('plannedClasses'),
+      plain('classPlans'),
     ),
     ledClasses: sequelize.define<LedClassRow>(
       'ledClass',

@@ -1,3 +1,4 @@
+import { goodChoice } from './good-choice.ts'
 import { blockOf, secondSetUp, taking } from './search-block.ts'
 import type { Node, PoseInBlock, SearchBlock, Variable } from './search-block.ts'
 
@@ -46,15 +47,13 @@ export interface Limits {
   readonly mostNodes?: number
 }
 
-/** Looked through for something that makes do at all, and for the best after that. */
-const diveNodes = 20_000
-const usualNodes = 300_000
+const usualNodes = 200_000
 
 /**
  * The least that is lost in a block, exact: each pose either done alike by all, or in more than one set-up, which costs
- * once; within that as many of each way as make do with the stock. A short dive finds something that makes do; then what
- * loses least is looked for from the least that is possible on, one more each time. Stops after `mostNodes` with what the
- * dive found. Undefined where nothing makes do.
+ * once; within that as many of each way as make do with the stock. It is looked for from the least that is possible on,
+ * one more each time, up to a good choice found first; after `mostNodes` that one stands. Undefined where nothing makes
+ * do, or so many nodes found nothing that does.
  */
 export function sumOfBlock(
   poses: readonly PoseThere[],
@@ -63,19 +62,10 @@ export function sumOfBlock(
 ): BlockSum | undefined {
   const block = blockOf(poses, stock)
   const profile = ({ taken, touched, fewer }: Node): Profile => ({ counts: countsOf(taken, poses), touched, fewer })
-  let best: Node | undefined
-  const dive = walked(
-    block,
-    { onlyAlike, mostNodes: Math.min(diveNodes, mostNodes) },
-    {
-      goesOn: (_node, least) => least < (best?.penalty ?? Infinity),
-      found: (node) => (best = node),
-    },
-  )
-  if (!best) return undefined
-  const { penalty } = best
+  const good = (onlyAlike ? undefined : goodChoice(block)) ?? dived(block, { onlyAlike, mostNodes })
+  if (!good) return undefined
   let left = mostNodes
-  for (let least = dive.isWhole ? penalty : boundAtStart(block); least <= penalty; least += 1) {
+  for (let least = boundOf(block, block.start, 0, 0); least <= good.penalty; least += 1) {
     let found: readonly Node[] = []
     const { nodes, isWhole } = walked(
       block,
@@ -87,9 +77,19 @@ export function sumOfBlock(
     )
     left -= nodes
     if (found.length > 0) return { penalty: least, least, profiles: found.map(profile) }
-    if (!isWhole) return { penalty, least, profiles: [profile(best)] }
+    if (!isWhole) return { penalty: good.penalty, least, profiles: [profile(good)] }
   }
-  return { penalty, least: penalty, profiles: [profile(best)] }
+  return { penalty: good.penalty, least: good.penalty, profiles: [profile(good)] }
+}
+
+/** The best of what is come by first. */
+function dived(block: SearchBlock, limits: Required<Limits>): Node | undefined {
+  let best: Node | undefined
+  walked(block, limits, {
+    goesOn: (_node, least) => least < (best?.penalty ?? Infinity),
+    found: (node) => (best = node),
+  })
+  return best
 }
 
 interface Wanted {
@@ -139,8 +139,6 @@ function walked(
   if (isOpen(block.start, 0, 0)) decidePose(block.start, 0)
   return { nodes, isWhole: nodes <= mostNodes }
 }
-
-const boundAtStart = (block: SearchBlock): number => boundOf(block, block.start, 0, 0)
 
 /**
  * No choice loses less from a variable of a pose on: what is lost by now and what is still wanted is worth, less what
