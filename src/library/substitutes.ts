@@ -29,6 +29,8 @@ export const substitutes: readonly Substitute[] = [
   { kind: 'blanket', lies: ['under', 'between', 'behind', 'around'], by: 'towel', n: 2, penalty: 1 },
   { kind: 'blanket', lies: ['under', 'between', 'behind'], by: 'longPillow', n: 1, penalty: 2 },
   { kind: 'blanket', lies: ['over'], by: 'coat', n: 1, penalty: 1 },
+  // Ours, not in the book: many set-ups pad with a towel, and few cupboards have any.
+  { kind: 'towel', lies: ['under', 'between', 'behind'], by: 'blanket', n: 1, folds: namedFolds.standard, penalty: 1 },
   { kind: 'seatCushion', by: 'blanket', n: 2, folds: namedFolds.standard, penalty: 1 },
   { kind: 'seatCushion', by: 'longPillow', n: 1, penalty: 2 },
   { kind: 'strap', at: ['pelvis', 'lowBack'], by: 'belt', n: 2, penalty: 1 },

@@ -15,6 +15,14 @@ export const cupboardItemSchema = z.strictObject({
     .optional(),
 })
 
+/** The sides of a room as the teacher stands in front of the mats and looks at it from above: front is theirs. */
+export const roomSides = ['front', 'right', 'back', 'left'] as const
+export type RoomSide = (typeof roomSides)[number]
+
+/** Something at a side of a room, from the front or from the left on. */
+const spotSchema = z.strictObject({ side: z.enum(roomSides), atMm: z.int().min(0).max(100_000) })
+export type Spot = z.infer<typeof spotSchema>
+
 export const placeSchema = z.strictObject({
   id: idSchema,
   name: nameSchema,
@@ -30,7 +38,22 @@ export const placeSchema = z.strictObject({
         name: nameSchema,
         lengthMm: lengthMmSchema,
         widthMm: lengthMmSchema,
-        walls: z.array(z.strictObject({ id: idSchema, name: nameSchema, freeMm: lengthMmSchema })).max(20),
+        /** Lengths of wall that are free for people; the side, where it is known, to draw them. */
+        walls: z
+          .array(
+            z.strictObject({
+              id: idSchema,
+              name: nameSchema,
+              freeMm: lengthMmSchema,
+              side: z.enum(roomSides).optional(),
+            }),
+          )
+          .max(20),
+        /** Where one comes in, and where the things are. */
+        door: spotSchema.optional(),
+        cupboard: spotSchema.optional(),
+        /** Nothing can be plugged in there. */
+        noSockets: z.literal(true).optional(),
       }),
     )
     .min(1)

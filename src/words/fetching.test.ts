@@ -1,5 +1,5 @@
 import type { FetchList } from '#core/class'
-import { fetchingWords, fetchLines, shortLines } from './fetching.ts'
+import { fetchingWords, fetchLines, shortLines, thereBy } from './fetching.ts'
 
 const list: FetchList = {
   items: [
@@ -17,28 +17,36 @@ test('what is fetched is told for one and for all, with what comes last and what
     'once the body is in place: 1 eye pillow',
     '1 chair standing ready for Calves on a chair',
   ])
-  expect(fetchLines(list, { people: 6, nameOf })[0]).toBe('6 bolsters, 18 blankets')
   expect(fetchLines({ items: [], ready: [] }, { nameOf })).toEqual([])
 })
 
-test('what the cupboard has too little of is told with what is here, all of a kind together', () => {
-  const cupboard = [
-    { kind: 'rectBolster', count: 5 },
-    { kind: 'rectBolster', count: 4 },
-    { kind: 'blanket', count: 40 },
-    { kind: 'chair', count: 10 },
+test('what there is too little of is told with what is here', () => {
+  const rows = [
+    { kind: 'rectBolster', atOnce: 11 },
+    { kind: 'blanket', atOnce: 33 },
+    { kind: 'chair', atOnce: 11 },
   ] as const
-  expect(shortLines(list, 9, cupboard)).toEqual(['9 eye pillows wanted, 0 here'])
-  expect(shortLines(list, 11, cupboard)).toEqual([
+  expect(shortLines(rows, { rectBolster: 9, blanket: 40 })).toEqual([
     '11 bolsters wanted, 9 here',
-    '11 eye pillows wanted, 0 here',
-    '11 chairs wanted, 10 here',
+    '11 chairs wanted, 0 here',
   ])
+})
+
+test('who lays out alone is there in time, to five minutes', () => {
+  const took = { things: 77, trips: 2, s: 140, aloneS: 380 }
+  expect(fetchingWords(took, { fetching: 'byMe', startsAt: '18:45' })).toBe(
+    '77 things, laid out by you in about 6:30: be there 18:35.',
+  )
+  expect(fetchingWords(took, { fetching: 'byMe' })).toBe('77 things, laid out by you in about 6:30.')
+  expect(fetchingWords(took, { fetching: 'before' })).toBe(
+    '77 things, about 2:20 to fetch and as long to put away: before the class and after it.',
+  )
+  expect(thereBy('00:05', 380)).toBe('23:55')
 })
 
 test('the time it takes is about so much', () => {
   expect(fetchingWords({ trips: 2, things: 60, s: 138, aloneS: 380 })).toBe(
-    '60 things, about 2:20 to fetch and as long to put away; laid out by you, about 6:30.',
+    '60 things, about 2:20 to fetch and as long to put away.',
   )
   expect(fetchingWords({ trips: 0, things: 0, s: 0, aloneS: 0 })).toBe('Nothing to fetch.')
 })

@@ -1,43 +1,65 @@
 import type { PropKind } from '#model/prop'
-import type { FetchItem, FetchList, Fetching } from '#core/class'
+import type { FetchItem, FetchList, Fetching, LedgerRow } from '#core/class'
+import type { PlannedClass, WayOfFetching } from '#model/planned-class'
 import { formatDuration } from '#core/units'
 import { countedProp } from './props.ts'
 import { counted } from './text.ts'
 
-const listed = (items: readonly FetchItem[], times: number): string =>
-  items.map(({ kind, count }) => countedProp(kind, count * times)).join(', ')
+/** How what a class takes comes to the mats, to be chosen. */
+export const fetchingNames: Readonly<Record<WayOfFetching, string>> = {
+  talk: 'by all, in the first talk',
+  before: 'by all, before the class',
+  byMe: 'laid out by me',
+}
+
+const listed = (items: readonly FetchItem[]): string =>
+  items.map(({ kind, count }) => countedProp(kind, count)).join(', ')
 
 /** What is fetched, as lines: at the start, what is only wanted once the body is in place, and what stands ready. */
 export function fetchLines(
   { items, ready }: FetchList,
-  { people = 1, nameOf }: { readonly people?: number; readonly nameOf: (blockId: string) => string },
+  { nameOf }: { readonly nameOf: (blockId: string) => string },
 ): readonly string[] {
   const late = items.filter((item) => item.late)
   const first = items.filter((item) => !item.late)
   return [
-    ...(first.length > 0 ? [listed(first, people)] : []),
-    ...(late.length > 0 ? [`once the body is in place: ${listed(late, people)}`] : []),
-    ...ready.map(
-      ({ kind, count, blockId }) => `${countedProp(kind, count * people)} standing ready for ${nameOf(blockId)}`,
-    ),
+    ...(first.length > 0 ? [listed(first)] : []),
+    ...(late.length > 0 ? [`once the body is in place: ${listed(late)}`] : []),
+    ...ready.map(({ kind, count, blockId }) => `${countedProp(kind, count)} standing ready for ${nameOf(blockId)}`),
   ]
 }
 
-/** What the cupboard has too little of for so many people. */
-export function shortLines(
-  { items, ready }: FetchList,
-  people: number,
-  cupboard: readonly { readonly kind: PropKind; readonly count: number }[],
-): readonly string[] {
-  const here = (kind: PropKind): number =>
-    cupboard.reduce((sum, item) => sum + (item.kind === kind ? item.count : 0), 0)
-  return [...items, ...ready].flatMap(({ kind, count }) =>
-    count * people > here(kind) ? [`${countedProp(kind, count * people)} wanted, ${String(here(kind))} here`] : [],
-  )
+/** What there is too little of for what is in use at once. */
+export const shortLines = (
+  rows: readonly Pick<LedgerRow, 'kind' | 'atOnce'>[],
+  stock: Readonly<Partial<Record<PropKind, number>>>,
+): readonly string[] =>
+  rows.flatMap(({ kind, atOnce }) => {
+    const here = stock[kind] ?? 0
+    return atOnce > here ? [`${countedProp(kind, atOnce)} wanted, ${String(here)} here`] : []
+  })
+
+/** How much is carried and how long that takes, or when the teacher is there to lay it out. */
+export function fetchingWords(
+  { things, s, aloneS }: Fetching,
+  planned: Pick<PlannedClass, 'fetching' | 'startsAt'> = {},
+): string {
+  if (things === 0) return 'Nothing to fetch.'
+  const toFetch = `about ${formatDuration(Math.round(s / 5) * 5)} to fetch and as long to put away`
+  const { fetching: way = 'talk', startsAt } = planned
+  if (way === 'byMe') {
+    const by = startsAt === undefined ? undefined : thereBy(startsAt, aloneS)
+    return `${counted(things, 'thing')}, laid out by you in about ${formatDuration(Math.round(aloneS / 30) * 30)}${by === undefined ? '' : `: be there ${by}`}.`
+  }
+  return way === 'before'
+    ? `${counted(things, 'thing')}, ${toFetch}: before the class and after it.`
+    : `${counted(things, 'thing')}, ${toFetch}.`
 }
 
-/** How much is carried and how long that takes, with the teacher's own time to lay it out. */
-export const fetchingWords = ({ things, s, aloneS }: Fetching): string =>
-  things === 0
-    ? 'Nothing to fetch.'
-    : `${counted(things, 'thing')}, about ${formatDuration(Math.round(s / 5) * 5)} to fetch and as long to put away; laid out by you, about ${formatDuration(Math.round(aloneS / 30) * 30)}.`
+/** When one has to be there to lay out before a class begins: to the five minutes before that. */
+export function thereBy(startsAt: string, aloneS: number): string {
+  const [hours = 0, minutes = 0] = startsAt.split(':').map(Number)
+  const at = hours * 60 + minutes - Math.ceil(aloneS / 60)
+  const early = (((Math.floor(at / 5) * 5) % (24 * 60)) + 24 * 60) % (24 * 60)
+  return `${String(Math.floor(early / 60)).padStart(2, '0')}:${String(early % 60).padStart(2, '0')}`
+}

@@ -1,23 +1,31 @@
-import { roomWords } from './room.ts'
+import { roomWords, wallWords } from './room.ts'
 
 const room = { name: 'The loft', walls: [] }
-const floor = { gapCm: 60, chairCm: 0, atWall: [] }
+const floor = { gapCm: 60, chairCm: 0 }
 
 test('says how many mats fit, how far apart, and who is too many', () => {
-  expect(roomWords(room, 12, { most: 16, mostAtWall: 5 }, floor)).toEqual([
-    '12 mats of 16 in The loft.',
-    '60 cm between them.',
-  ])
-  expect(roomWords(room, 17, { most: 16, mostAtWall: 5 }, { ...floor, chairCm: 60 })).toEqual([
+  expect(roomWords(room, 12, { most: 16 }, floor)).toEqual(['12 mats of 16 in The loft.', '60 cm between them.'])
+  expect(roomWords({ ...room, noSockets: true }, 17, { most: 16 }, { ...floor, chairCm: 60 })).toEqual([
     'The loft takes 16 mats: 1 person too many.',
     '60 cm between them, with room for a chair at each.',
+    'No socket there: bring what leads the class charged.',
   ])
 })
 
-test('says how many are at the wall at once, where anything is done there', () => {
-  const last = (mostAtWall: number) =>
-    roomWords(room, 8, { most: 16, mostAtWall }, { ...floor, atWall: ['legs'] }).at(-1)
-  expect(last(5)).toBe('At the wall 5 at once, 3 have to do it without.')
-  expect(last(9)).toBe('All 8 have a place at the wall.')
-  expect(last(0)).toBe('Something is done at the wall, and no wall is free here.')
+test('says how many are at the wall when, and what is offered where it is full', () => {
+  const at = (mostAtWall: number, holdS = 300, without?: string) =>
+    wallWords(
+      8,
+      { mostAtWall },
+      { atWall: [{ blockId: 'legs', startMs: 750_000, holdS }] },
+      { nameOf: () => 'Legs up the wall', withoutWall: () => without },
+    )
+  expect(at(9)).toEqual(['Legs up the wall at 12:30: all 8 have a place at the wall.'])
+  expect(at(5, 300, 'Calves on a chair')).toEqual([
+    'Legs up the wall at 12:30: 5 at the wall at once. Offer it as Calves on a chair first, to those who take it gladly; then another wall, a door or a corner.',
+  ])
+  expect(at(5, 90)[1]).toBe('In 2 waves it would take 3:00, if you choose to.')
+  expect(at(0, 90)).toEqual([
+    'Legs up the wall at 12:30: no wall is free here. Offer it without the wall to all; else at a door that opens away, or a corner.',
+  ])
 })

@@ -1,27 +1,62 @@
 import type { FloorWanted, RoomPlan } from '#core/class'
-import type { Room } from '#model/place'
+import type { Room, RoomSide } from '#model/place'
+import { formatDuration, formatMs } from '#core/units'
 import { counted } from './text.ts'
+
+/** The sides of a room, as one looks at it from above with the teacher in front. */
+export const sideWords: readonly { readonly value: RoomSide; readonly words: string }[] = [
+  { value: 'front', words: 'front' },
+  { value: 'back', words: 'back' },
+  { value: 'left', words: 'left' },
+  { value: 'right', words: 'right' },
+]
 
 /** How a class lies in a room, in a few lines: numbers only, never who. */
 export function roomWords(
-  room: Pick<Room, 'name' | 'walls'>,
+  room: Pick<Room, 'name' | 'noSockets'>,
   people: number,
-  { most, mostAtWall }: Pick<RoomPlan, 'most' | 'mostAtWall'>,
-  { gapCm, chairCm, atWall }: FloorWanted,
+  { most }: Pick<RoomPlan, 'most'>,
+  { gapCm, chairCm }: Pick<FloorWanted, 'gapCm' | 'chairCm'>,
 ): readonly string[] {
   const over = people - most
-  const atOnce = Math.min(people, mostAtWall)
   return [
     over > 0
       ? `${room.name} takes ${counted(most, 'mat')}: ${counted(over, 'person', 'people')} too many.`
       : `${counted(people, 'mat')} of ${String(most)} in ${room.name}.`,
     `${String(gapCm)} cm between them${chairCm > 0 ? ', with room for a chair at each' : ''}.`,
-    ...(atWall.length === 0
-      ? []
-      : mostAtWall === 0
-        ? ['Something is done at the wall, and no wall is free here.']
-        : atOnce < people
-          ? [`At the wall ${String(atOnce)} at once, ${String(people - atOnce)} have to do it without.`]
-          : [`All ${String(people)} have a place at the wall.`]),
+    ...(room.noSockets ? ['No socket there: bring what leads the class charged.'] : []),
   ]
+}
+
+/** Shapes longer than that are not done in waves [handling book 4]. */
+const longestWaveS = 120
+
+/** How many are at the wall when, and what is done where it is full: never decided by the tool. */
+export function wallWords(
+  people: number,
+  { mostAtWall }: Pick<RoomPlan, 'mostAtWall'>,
+  { atWall }: Pick<FloorWanted, 'atWall'>,
+  { nameOf, withoutWall }: WallNames,
+): readonly string[] {
+  return atWall.flatMap(({ blockId, startMs, holdS }) => {
+    const what = `${nameOf(blockId)} at ${formatMs(startMs)}`
+    if (people <= mostAtWall) return [`${what}: all ${String(people)} have a place at the wall.`]
+    const without = withoutWall(blockId)
+    const first = without === undefined ? 'without the wall' : `as ${without}`
+    const waves = Math.ceil(people / Math.max(1, mostAtWall))
+    return [
+      mostAtWall === 0
+        ? `${what}: no wall is free here. Offer it ${first} to all; else at a door that opens away, or a corner.`
+        : `${what}: ${String(mostAtWall)} at the wall at once. Offer it ${first} first, to those who take it gladly; then another wall, a door or a corner.`,
+      ...(mostAtWall > 0 && holdS <= longestWaveS
+        ? [`In ${String(waves)} waves it would take ${formatDuration(waves * holdS)}, if you choose to.`]
+        : []),
+    ]
+  })
+}
+
+export interface WallNames {
+  readonly nameOf: (blockId: string) => string
+  /** The form or set-up of a block that takes no wall, where there is one. */
+  readonly withoutWall: (blockId: string) => string | undefined
 }

@@ -49,7 +49,7 @@ const tripS = 15
 const usuallyAtCupboard = 3
 
 export interface Fetching {
-  /** Ways of one person. */
+  /** Ways of the person who has the most to fetch. */
   readonly trips: number
   /** Things of all people. */
   readonly things: number
@@ -59,16 +59,48 @@ export interface Fetching {
   readonly aloneS: Seconds
 }
 
-/** How long fetching takes with so many people: 20 s, and 15 s a trip for all, as many at a time as can stand there. */
+/** What some people fetch who do alike, and how many they are. */
+export type FetchFor = Pick<FetchList, 'items'> & { readonly people: number }
+
+/** How long fetching takes: 20 s, and 15 s a trip for all, as many at a time as can stand at the cupboard. */
 export function fetching(
-  { items }: Pick<FetchList, 'items'>,
-  { people, atCupboard = usuallyAtCupboard }: { readonly people: number; readonly atCupboard?: number | undefined },
+  all: readonly FetchFor[],
+  { atCupboard = usuallyAtCupboard }: { readonly atCupboard?: number | undefined } = {},
 ): Fetching {
-  const hands = items.reduce((sum, { kind, count }) => sum + (goesAlong.has(kind) ? 0 : count * byHand(kind).hands), 0)
-  const things = people * items.reduce((sum, { count }) => sum + count, 0)
-  // Something light alone takes a way too.
-  const trips = Math.ceil(hands / 2) || (items.length > 0 ? 1 : 0)
-  const all = tripS * trips * people
+  const sum = (of: (one: FetchFor) => number): number => all.reduce((before, one) => before + one.people * of(one), 0)
+  const people = all.reduce((before, one) => before + one.people, 0)
+  const things = sum(({ items }) => items.reduce((count, item) => count + item.count, 0))
+  const ways = tripS * sum(tripsOf)
   const walk = things > 0 ? walkS : 0
-  return { trips, things, s: Math.round(walk + all / Math.max(1, Math.min(people, atCupboard))), aloneS: walk + all }
+  return {
+    things,
+    trips: Math.max(0, ...all.map(tripsOf)),
+    s: Math.round(walk + ways / Math.max(1, Math.min(people, atCupboard))),
+    aloneS: walk + ways,
+  }
+}
+
+function tripsOf({ items }: Pick<FetchList, 'items'>): number {
+  const hands = items.reduce((sum, { kind, count }) => sum + (goesAlong.has(kind) ? 0 : count * byHand(kind).hands), 0)
+  // Something light alone takes a way too.
+  return Math.ceil(hands / 2) || (items.length > 0 ? 1 : 0)
+}
+
+/** What all fetch together, each group its own list; late only where it is for everybody. */
+export function fetchedByAll(all: readonly (FetchList & { readonly people: number })[]): FetchList {
+  const items = new Map<PropKind, FetchItem>()
+  const ready = new Map<PropKind, FetchList['ready'][number]>()
+  for (const one of all) {
+    for (const { kind, count, late } of one.items) {
+      const there = items.get(kind)
+      items.set(kind, {
+        kind,
+        count: (there?.count ?? 0) + one.people * count,
+        late: late && (there?.late ?? true),
+      })
+    }
+    for (const item of one.ready)
+      ready.set(item.kind, { ...item, count: (ready.get(item.kind)?.count ?? 0) + one.people * item.count })
+  }
+  return { items: [...items.values()], ready: [...ready.values()] }
 }

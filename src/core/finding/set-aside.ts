@@ -6,8 +6,9 @@ type SetAside = NonNullable<Session['setAside']>[number]
 /** Where a finding stands, as it is kept with one that was set aside. */
 export const placeOf = ({ place }: Finding): string => place.blockId ?? ''
 
-const isOf = (finding: Finding, { code, place }: SetAside): boolean =>
-  finding.code === code && placeOf(finding) === place
+/** What is short of one kind is another finding than what is short of the next. */
+const isOf = (finding: Finding, { code, place, facts }: SetAside): boolean =>
+  finding.code === code && placeOf(finding) === place && finding.facts['kind'] === facts['kind']
 
 const sameFacts = (a: Finding['facts'], b: Finding['facts']): boolean =>
   Object.keys(a).length === Object.keys(b).length && Object.entries(a).every(([name, value]) => b[name] === value)
@@ -32,11 +33,11 @@ export const withSetAside = <F extends Finding>(
   })
 
 /** The list of those set aside with one more; an older one of the same code and place gives way. */
-export const settingAside = (session: Session, finding: Finding, reason: string, at: string): SetAside[] => [
+export const settingAside = (session: Pick<Session, 'setAside'>, finding: Finding, reason: string, at: string): SetAside[] => [
   ...(session.setAside ?? []).filter((one) => !isOf(finding, one)),
   { code: finding.code, place: placeOf(finding), facts: finding.facts, reason, at },
 ]
 
 /** The list without one that was set aside. */
-export const takingBack = (session: Session, finding: Finding): SetAside[] =>
+export const takingBack = (session: Pick<Session, 'setAside'>, finding: Finding): SetAside[] =>
   (session.setAside ?? []).filter((one) => !isOf(finding, one))

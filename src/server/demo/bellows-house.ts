@@ -13,7 +13,9 @@ export const bellowsHouse: Place = {
       name: 'The old workshop',
       lengthMm: 11_400,
       widthMm: 7_200,
-      walls: [{ id: 'river-wall', name: 'River wall', freeMm: 9200 }],
+      walls: [{ id: 'river-wall', name: 'River wall', freeMm: 9200, side: 'left' }],
+      door: { side: 'back', atMm: 6200 },
+      cupboard: { side: 'right', atMm: 1500 },
     },
   ],
   cupboard: [

@@ -89,6 +89,12 @@ export const router = createRouter({
       meta: { title: 'Cupboard' },
     },
     {
+      path: '/needs/:id',
+      name: 'needs',
+      component: () => import('#web/features/places/NeedsView.vue'),
+      meta: { title: 'What a class needs', within: 'places' },
+    },
+    {
       path: '/cautions',
       name: 'cautions',
       component: () => import('#web/features/shelf/CautionsPage.vue'),

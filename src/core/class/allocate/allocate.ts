@@ -1,6 +1,7 @@
 import type { PropKind } from '#model/prop'
 import type { Substitute } from '#model/substitute'
-import { ok, refused } from '#core/result'
+import type { SetUpItem } from '#model/set-up'
+import { mapResult, ok, refused } from '#core/result'
 import type { Result } from '#core/result'
 import { sumOfBlock } from './block.ts'
 import type { BlockSum, Counts, Limits, Profile } from './block.ts'
@@ -26,6 +27,11 @@ export interface AllocateInput {
   readonly mostNodes?: number
 }
 
+/** The same with all they have there, from the floor up. */
+export interface GivenItems extends Given {
+  readonly items: readonly SetUpItem[]
+}
+
 /** What there is too little of. */
 export interface ShortKind {
   readonly kind: PropKind
@@ -34,8 +40,8 @@ export interface ShortKind {
   readonly here: number
 }
 
-export interface Allocation {
-  readonly given: readonly Given[]
+export interface Allocation<G extends Given = Given> {
+  readonly given: readonly G[]
   readonly penalty: number
   /** How many people have anything but their own set-up somewhere. */
   readonly people: number
@@ -43,7 +49,7 @@ export interface Allocation {
   readonly kinds: number
   readonly short: readonly ShortKind[]
   /** One way for all who do a pose, in every block; absent where none makes do. */
-  readonly forAll?: { readonly given: readonly Given[]; readonly penalty: number }
+  readonly forAll?: { readonly given: readonly G[]; readonly penalty: number }
   /** How much less might be lost at most; 0: nothing, it is exact. */
   readonly gap: number
 }
@@ -54,7 +60,22 @@ export interface Allocation {
  * people touched, nobody twice before everybody once who could take their place; then the fewest kinds; people at the
  * head of the list keep their set-up first. Refuses with STOCK_SHORT and the persons who must have what is not there.
  */
-export function allocate({ people, stock, substitutes, mostNodes }: AllocateInput): Result<Allocation, 'STOCK_SHORT'> {
+export const allocate = (input: AllocateInput): Result<Allocation, 'STOCK_SHORT'> =>
+  mapResult(dealOut(input), ({ given, forAll, ...rest }) => ({
+    ...rest,
+    given: given.map(withoutItems),
+    ...(forAll ? { forAll: { ...forAll, given: forAll.given.map(withoutItems) } } : {}),
+  }))
+
+const withoutItems = ({ personId, blockId, way, replaced }: GivenItems): Given => ({ personId, blockId, way, replaced })
+
+/** The same, with what each person has then. */
+export function dealOut({
+  people,
+  stock,
+  substitutes,
+  mostNodes,
+}: AllocateInput): Result<Allocation<GivenItems>, 'STOCK_SHORT'> {
   const blocks = blocksThere(people, stock, substitutes)
   const limits: Limits = mostNodes === undefined ? {} : { mostNodes }
   const sums: BlockSum[] = []
@@ -147,7 +168,7 @@ function givenBy(
   blocks: readonly BlockThere[],
   counts: readonly Counts[],
   turns: readonly (readonly number[])[],
-): readonly Given[] {
+): readonly GivenItems[] {
   const ways = new Map<string, Way>()
   let alike = 0
   for (const [at, { who, ways: known, blockId }] of blocks.entries())
@@ -163,9 +184,10 @@ function givenBy(
         }
       }
   return people.flatMap(({ id, poses }, person) =>
-    poses.map(({ blockId }): Given => {
-      const { way, replaced } = ways.get(`${String(person)} ${blockId}`) ?? { way: 'setUp', replaced: [] }
-      return { personId: id, blockId, way, replaced }
+    poses.map(({ blockId, setUps }): GivenItems => {
+      const own: Pick<Way, 'way' | 'replaced' | 'items'> = { way: 'setUp', replaced: [], items: setUps.own }
+      const { way, replaced, items } = ways.get(`${String(person)} ${blockId}`) ?? own
+      return { personId: id, blockId, way, replaced, items }
     }),
   )
 }

@@ -119,6 +119,7 @@ function check(): void {
     <!-- Under the buttons: what a number brings, typed and left for them, moves nothing under the hand. -->
     <div v-if="ofAll" class="all">
       <p>{{ ofAll.words }}</p>
+      <p v-for="line in ofAll.instead" :key="line">{{ line }}</p>
       <p v-for="line in ofAll.short" :key="line"><b>Short:</b> {{ line }}</p>
     </div>
     <p class="notice">Say first: “{{ teacherPrompt }}”</p>

@@ -12,6 +12,7 @@ import { beforeIn } from '#words/before-breath'
 import { stageWords, stoppedWords } from '#words/segments'
 import { runningOf } from '#web/shared/lead/running-class.ts'
 import { ports } from '#web/shared/ports.ts'
+import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import AskDialog from './AskDialog.vue'
 import AsPlanned from './AsPlanned.vue'
@@ -30,6 +31,7 @@ import { useLeadPresses } from './use-lead-presses.ts'
 const route = useRoute()
 const router = useRouter()
 const store = useSessionStore()
+const classes = usePlannedClassesStore()
 const { made, askedAtMs, wantsAsking, instead, insteadUnasked, musts } = useLeadable()
 const cardShown = ref(false)
 const leaving = ref(false)
@@ -84,9 +86,10 @@ async function start(details: {
     totalMs: timeline.totalMs,
     moreMs: details.promisedMoreMs,
   })
+  const id = nanoid()
   await lead.begin(
     ledStart(session, timeline, {
-      id: nanoid(),
+      id,
       people: details.people,
       askedAtMs: wantsAsking.value ? askedAtMs.value : undefined,
       startedAtMs,
@@ -98,6 +101,9 @@ async function start(details: {
   at.value = 'led'
   void lead.letSoundThrough()
   void store.keepInHistory('lead')
+  // The planned class it was led for is led; its record holds how many came, and nobody's name.
+  const planned = classes.openFor(session.id)
+  if (planned) void classes.put({ ...planned, ledClassId: id })
 }
 
 async function save(note: string, breath: BreathAnswers): Promise<void> {

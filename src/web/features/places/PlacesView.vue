@@ -6,6 +6,7 @@ import { counted } from '#words/text'
 import SideList from '#web/shared/ui/SideList.vue'
 import SidePane from '#web/shared/ui/SidePane.vue'
 import AskName from '#web/shared/ui/AskName.vue'
+import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
 import CupboardFile from './CupboardFile.vue'
 import CupboardTable from './CupboardTable.vue'
@@ -14,6 +15,7 @@ import { usePlaces } from './use-places.ts'
 
 /** The places with their cupboards and rooms. */
 const { store, chosen, choose, add } = usePlaces()
+const session = useSessionStore()
 onMounted(store.load)
 useUndoKeys({ undo: () => void store.undo(), redo: () => undefined })
 
@@ -62,6 +64,11 @@ const drawerOpen = ref(false)
       <header>
         <div>
           <h1 id="cupboard-title">{{ chosen ? `The cupboard of ${chosen.name}` : 'The cupboard' }}</h1>
+          <p v-if="session.document" class="sub">
+            <RouterLink :to="{ name: 'needs', params: { id: session.document.id } }"
+              >What {{ session.document.name }} needs of it</RouterLink
+            >
+          </p>
           <p class="sub">Figures, heights and what a class takes go by this; sizes left empty are the usual ones.</p>
         </div>
         <Button

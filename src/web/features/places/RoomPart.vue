@@ -1,12 +1,19 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import type { Room } from '#model/place'
+import Checkbox from 'primevue/checkbox'
+import type { Room, RoomSide } from '#model/place'
 import NameField from '#web/shared/ui/NameField.vue'
+import { sideWords } from '#words/room'
+import SelectField from '#web/shared/ui/SelectField.vue'
 import LengthField from './LengthField.vue'
+import SpotField from './SpotField.vue'
 import { usePlaces } from './use-places.ts'
 
 /** A room as it was measured, with the lengths of wall that are free for people. */
-defineProps<{ room: Room; isOnly: boolean }>()
+const props = defineProps<{ room: Room; isOnly: boolean }>()
+const sides = [{ value: '' as const, words: 'not said' }, ...sideWords]
+const halfMm = (side: RoomSide): number =>
+  (side === 'front' || side === 'back' ? props.room.widthMm : props.room.lengthMm) / 2
 const { setRoom, removeRoom, addWall, setWall, removeWall } = usePlaces()
 </script>
 
@@ -33,6 +40,12 @@ const { setRoom, removeRoom, addWall, setWall, removeWall } = usePlaces()
       <li v-for="wall in room.walls" :key="wall.id" class="row">
         <NameField class="name" label="Wall" :name="wall.name" @change="setWall(room.id, wall.id, { name: $event })" />
         <LengthField label="Free" unit="m" :mm="wall.freeMm" @change="setWall(room.id, wall.id, { freeMm: $event })" />
+        <SelectField
+          label="Side"
+          :value="wall.side ?? ''"
+          :options="sides"
+          @change="setWall(room.id, wall.id, { side: $event || undefined })"
+        />
         <Button
           text
           size="small"
@@ -46,6 +59,21 @@ const { setRoom, removeRoom, addWall, setWall, removeWall } = usePlaces()
     </ul>
     <p v-if="room.walls.length === 0" class="none">No wall is free for people here.</p>
     <Button size="small" text severity="secondary" icon="pi pi-plus" label="A free wall" @click="addWall(room.id)" />
+    <SpotField label="Door" :spot="room.door" :half-mm="halfMm" @change="setRoom(room.id, { door: $event })" />
+    <SpotField
+      label="Cupboard"
+      :spot="room.cupboard"
+      :half-mm="halfMm"
+      @change="setRoom(room.id, { cupboard: $event })"
+    />
+    <label class="tick" :for="`sockets-${room.id}`">
+      <Checkbox
+        :model-value="room.noSockets ?? false"
+        :input-id="`sockets-${room.id}`"
+        binary
+        @update:model-value="setRoom(room.id, { noSockets: $event ? true : undefined })"
+      />No socket there
+    </label>
   </section>
 </template>
 
@@ -69,6 +97,11 @@ const { setRoom, removeRoom, addWall, setWall, removeWall } = usePlaces()
 }
 .row > :deep(button) {
   flex: 0 0 32px;
+}
+.tick {
+  display: flex;
+  align-items: center;
+  gap: 8px;
 }
 .none {
   font-size: 14.5px;

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import type { CupboardItem, Place, Room } from '#model/place'
 import type { PropKind } from '#model/prop'
 import { withFields } from '#core/session'
+import type { FieldsOf } from '#core/session'
 import { usualCupboard } from '#library/usual-cupboard'
 import { usePlacesStore } from '#web/shared/house/places-store.ts'
 
@@ -45,8 +46,8 @@ export const usePlaces = createSharedComposable(() => {
     addRoom: (): void => {
       setRooms((rooms) => [...rooms, aRoom(`Room ${String(rooms.length + 1)}`)])
     },
-    setRoom: (id: string, by: Partial<Room>): void => {
-      inRoom(id, (room) => ({ ...room, ...by }))
+    setRoom: (id: string, by: FieldsOf<Room>): void => {
+      inRoom(id, (room) => withFields<Room>(room, by))
     },
     removeRoom: (id: string): void => {
       setRooms((rooms) => rooms.filter((room) => room.id !== id))
@@ -57,10 +58,10 @@ export const usePlaces = createSharedComposable(() => {
         walls: [...room.walls, { id: nanoid(8), name: `Wall ${String(room.walls.length + 1)}`, freeMm: room.lengthMm }],
       }))
     },
-    setWall: (id: string, wallId: string, by: Partial<Wall>): void => {
+    setWall: (id: string, wallId: string, by: FieldsOf<Wall>): void => {
       inRoom(id, (room) => ({
         ...room,
-        walls: room.walls.map((wall) => (wall.id === wallId ? { ...wall, ...by } : wall)),
+        walls: room.walls.map((wall) => (wall.id === wallId ? withFields<Wall>(wall, by) : wall)),
       }))
     },
     removeWall: (id: string, wallId: string): void => {

@@ -10,6 +10,7 @@ import { drawAbove } from '#web/shared/figures/drawing-above.ts'
 import { drawElevation } from '#web/shared/figures/drawing.ts'
 import FigureDrawing from '#web/shared/figures/FigureDrawing.vue'
 import { captionWords } from '#words/measures'
+import { useInstead } from '#web/shared/house/use-instead.ts'
 import SessionAway from '#web/shared/session/SessionAway.vue'
 import { useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
 import SidePane from '#web/shared/ui/SidePane.vue'
@@ -22,6 +23,7 @@ import { keyOf } from './used.ts'
 import { useProps } from './use-props.ts'
 
 const route = useRoute()
+const { insteadIn } = useInstead(() => store.document?.id)
 const router = useRouter()
 const {
   store,
@@ -163,6 +165,7 @@ const drawerOpen = ref(false)
           @update:model-value="pick"
         />
         <StepsRow />
+        <p v-for="line in insteadIn(chosen.block.id)" :key="line" class="instead"><b>This class:</b> {{ line }}</p>
       </div>
       <div ref="frame" class="frame">
         <FigureDrawing v-if="drawing" :drawing="drawing" :words="spoken" />

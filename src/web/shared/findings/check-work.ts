@@ -1,16 +1,19 @@
 import type { Session } from '#model/session'
 import { balanceOf, checkSession, checkWithSetUps, leadable, locksLead } from '#core/checks'
 import type { AnyNoticed, Asked, CheckInput, LyingOn } from '#core/checks'
+import type { ClassNoticed } from '#core/class'
 import type { Catalog } from '#core/session'
 import type { Timeline } from '#core/timeline'
+import { classFindingWords } from '#words/class-findings'
 import { comfortWords } from '#words/comfort'
 import { findingWords } from '#words/findings'
 import type { FindingWords } from '#words/findings'
 import type { LengthUnit } from '#words/lengths'
 import { cautionBook } from '#library/cautions/book'
 
-/** A finding as a teacher reads it, whether of the plan or of a set-up. */
-export function wordsOf(finding: AnyNoticed, catalog: Catalog, unit: LengthUnit): FindingWords {
+/** A finding as a teacher reads it, whether of the plan, of a set-up or of a class. */
+export function wordsOf(finding: AnyNoticed | ClassNoticed, catalog: Catalog, unit: LengthUnit): FindingWords {
+  if ('ofClass' in finding) return classFindingWords(finding)
   if (!('setUp' in finding)) return findingWords(finding, catalog)
   const { title, mend: reason } = comfortWords(finding.setUp, unit)
   return { title, reason, mend: 'Look at the set-up' }

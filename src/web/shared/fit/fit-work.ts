@@ -3,9 +3,14 @@ import type { Target } from '#model/pose'
 import type { Session } from '#model/session'
 import { betterOrder, chooseSession, fewerBlocks, shorterAndFewer, stretchToLength } from '#core/fit'
 import type { ChooserWish, ChosenSession, Fit, OrderSuggestion } from '#core/fit'
+import { dealOut, posesToDeal } from '#core/class'
+import type { Allocation, GivenItems, Stock } from '#core/class'
 import type { Result } from '#core/result'
 import { withOwn } from '#core/session'
+import type { Catalog } from '#core/session'
+import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
+import { substitutes } from '#library/substitutes'
 
 /** What can be asked of the fits, and what comes of it. */
 export interface FitAsked {
@@ -17,6 +22,11 @@ export interface FitAsked {
     readonly gives: Fit
   }
   order: { readonly asks: { readonly session: Session }; readonly gives: OrderSuggestion }
+  /** Who gets what of too little, in a session that is held in a room. */
+  deal: {
+    readonly asks: { readonly session: Session; readonly who: readonly string[]; readonly stock: Stock }
+    readonly gives: Allocation<GivenItems>
+  }
   choose: { readonly asks: { readonly wish: ChooserWish }; readonly gives: ChosenSession }
 }
 export type FitKind = keyof FitAsked
@@ -36,7 +46,21 @@ export function answerFit(question: FitQuestion): Result<FitAsked[FitKind]['give
       return shorterAndFewer(question.session, catalog, question)
     case 'order':
       return betterOrder(question.session, catalog)
+    case 'deal':
+      return deal(question, catalog)
     case 'choose':
       return chooseSession(question.wish, catalog)
   }
+}
+
+function deal({ session, who, stock }: FitAsked['deal']['asks'], catalog: Catalog): Result<Allocation<GivenItems>> {
+  const timeline = compileTimeline(session, catalog)
+  if (!timeline.ok) return timeline
+  const poses = posesToDeal(timeline.value, catalog, session)
+  return dealOut({
+    people: who.map((id) => ({ id, poses })),
+    stock,
+    // What a house has is there in a room only where its cupboard lists it, and these no cupboard can.
+    substitutes: substitutes.filter(({ by }) => by !== 'coat' && by !== 'riceBag'),
+  })
 }

@@ -3,6 +3,7 @@ import { computed, shallowRef } from 'vue'
 import type { KeptPlace, Place } from '#model/place'
 import { listPlaces, removePlace, writePlace } from '#web/shared/api/places.ts'
 import type { Reply } from '#web/shared/api/client.ts'
+import { turns } from '#web/shared/saving/turns.ts'
 
 const keptAs = 'zovrin.places'
 const mostSteps = 200
@@ -17,26 +18,6 @@ function kept(): readonly KeptPlace[] {
 }
 
 const away = 'Zovrin’s server does not answer: nothing was changed. Start it and try again.'
-
-/** One change is written after the other: each is based on the version the one before it made. */
-function turns() {
-  let writing: Promise<unknown> = Promise.resolve()
-  let waiting = 0
-  return {
-    /** Whether others wait for the one that is being written. */
-    isWaiting: (): boolean => waiting > 0,
-    act(act: () => Promise<boolean>): Promise<boolean> {
-      waiting += 1
-      const begun = (): Promise<boolean> => {
-        waiting -= 1
-        return act()
-      }
-      const done = writing.then(begun, begun)
-      writing = done
-      return done
-    },
-  }
-}
 
 /** What is known of the places: as it was read, with what was changed here standing there at once. */
 function placesKnown() {

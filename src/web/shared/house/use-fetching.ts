@@ -1,45 +1,47 @@
-import { useSessionStorage } from '@vueuse/core'
 import { computed } from 'vue'
-import { fetching, fetchList, laidIn } from '#core/class'
+import { fetchedByAll, fetching, fetchList, leftOf, ledger } from '#core/class'
 import type { Timeline } from '#core/timeline'
 import { fetchingWords, fetchLines, shortLines } from '#words/fetching'
 import { blockName } from '#words/blocks'
 import { useHouse } from './use-house.ts'
+import { useInstead } from './use-instead.ts'
+import { useClass } from './use-class.ts'
 
-/** For how many people each session is looked at in this window, by its id. */
-const counts = useSessionStorage('zovrin.people', new Map<string, number>())
-
-/** What is fetched for a session by one person and by so many, what is short of it, and how long that takes. */
+/** What is fetched for a session by one person and by all who come, what is short of it, and how long that takes. */
 export function useFetching(of: () => { readonly id: string; readonly timeline: Timeline } | undefined) {
-  const { place, loadPlaces } = useHouse()
+  const { loadPlaces } = useHouse()
+  const { planned, people, laid, groups, place, classes } = useClass(of)
   void loadPlaces()
-  const people = computed({
-    get: () => counts.value.get(of()?.id ?? ''),
-    set: (count) => {
-      const id = of()?.id
-      if (id === undefined) return
-      if (count === undefined) counts.value.delete(id)
-      else counts.value.set(id, count)
-    },
-  })
-  const list = computed(() => {
-    const now = of()
-    return now ? fetchList(laidIn(now.timeline)) : { items: [], ready: [] }
-  })
+  void classes.load()
+  const { insteadIn } = useInstead(() => of()?.id)
+  const laidBlocks = computed(() => [...new Set(laid.value.map(({ blockId }) => blockId))])
   const nameOf = (blockId: string): string => {
     const block = of()?.timeline.blocks.find((span) => span.block.block.id === blockId)?.block
     return block ? blockName(block) : ''
   }
+  const lists = computed(() => groups.value.map((group) => ({ ...fetchList(group.laid), people: group.who.length })))
+  const took = computed(() => fetching(lists.value, { atCupboard: place.value?.atCupboard }))
+  const rows = computed(() =>
+    ledger({ people: groups.value.map(({ who, laid: theirs }) => ({ count: who.length, laid: theirs })) }),
+  )
   const ofAll = computed(() => {
-    const count = people.value
-    if (count === undefined || count < 1) return undefined
-    const { atCupboard } = place.value ?? {}
+    if (people.value === undefined || people.value < 1) return undefined
     return {
-      lines: fetchLines(list.value, { people: count, nameOf }),
+      lines: fetchLines(fetchedByAll(lists.value), { nameOf }),
       // Without a place nobody knows what there is.
-      short: place.value ? shortLines(list.value, count, place.value.cupboard) : [],
-      words: fetchingWords(fetching(list.value, { people: count, atCupboard })),
+      short: place.value ? shortLines(rows.value, leftOf(place.value, [])) : [],
+      words: fetchingWords(took.value, planned.value),
+      /** What some have in place of a set-up, block by block. */
+      instead: laidBlocks.value.flatMap((id) => insteadIn(id).map((line) => `${nameOf(id)}, ${line}`)),
     }
   })
-  return { people, ofOne: computed(() => fetchLines(list.value, { nameOf })), ofAll }
+  return {
+    planned,
+    people,
+    ofOne: computed(() => fetchLines(fetchList(laid.value), { nameOf })),
+    ofAll,
+    lists,
+    took,
+    rows,
+  }
 }

@@ -3,6 +3,7 @@ import { sizedKinds } from '#core/props'
 import { usualCupboard } from '#library/usual-cupboard'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { usePlacesStore } from './places-store.ts'
+import { usePlannedClassesStore } from './planned-classes-store.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 
 const statureKey = 'zovrin.stature'
@@ -17,9 +18,13 @@ export function useHouse() {
   const own = useOwnStore()
   const session = useSessionStore()
   const kept = usePlacesStore()
+  const classes = usePlannedClassesStore()
+  /** A class that is planned says where itself [settled A21]. */
+  const plannedPlace = computed(() => session.document && classes.openFor(session.document.id)?.placeId)
   /** Where the session is held; where it does not say, the usual place, else the first there is. */
   const place = computed(
     () =>
+      kept.places.find(({ id }) => id === plannedPlace.value) ??
       kept.places.find(({ id }) => id === session.document?.placeId) ??
       kept.places.find(({ usual }) => usual) ??
       kept.places[0],

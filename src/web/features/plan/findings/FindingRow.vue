@@ -2,7 +2,6 @@
 import Button from 'primevue/button'
 import { computed, ref } from 'vue'
 import { locksLead } from '#core/checks'
-import type { AnyNoticed } from '#core/checks'
 import type { Judged } from '#core/finding'
 import { formatMs } from '#core/units'
 import { dayText } from '#words/dates'
@@ -11,9 +10,10 @@ import { usePlan } from '../use-plan.ts'
 import FindingMark from '#web/shared/findings/FindingMark.vue'
 import SetAsideForm from '#web/shared/findings/SetAsideForm.vue'
 import { useFindings } from './use-findings.ts'
+import type { Looked } from './use-findings.ts'
 
 /** A finding: its number, why, where, its mend, and setting it aside with a reason. */
-const props = defineProps<{ judged: Judged<AnyNoticed> }>()
+const props = defineProps<{ judged: Judged<Looked> }>()
 const { nameOf, timeline } = usePlan()
 const { wordsOf, mend, setAside, takeBack, goTo } = useFindings()
 
@@ -47,7 +47,7 @@ const asking = ref(false)
     </div>
     <div class="acts">
       <Button
-        v-if="words.mend && (finding.mend || 'setUp' in finding) && !judged.aside"
+        v-if="words.mend && (finding.mend || 'setUp' in finding || 'ofClass' in finding) && !judged.aside"
         size="small"
         severity="secondary"
         outlined

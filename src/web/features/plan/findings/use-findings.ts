@@ -3,9 +3,11 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { locksLead } from '#core/checks'
 import type { AnyNoticed } from '#core/checks'
-import { countGrades, withSetAside } from '#core/finding'
+import type { ClassNoticed } from '#core/class'
+import { countGrades, withSetAside, worstFirst } from '#core/finding'
 import type { Judged } from '#core/finding'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { useClassFindings } from '#web/shared/house/use-class-findings.ts'
 import { useSetAside } from '#web/shared/findings/use-set-aside.ts'
 import { useHouse } from '#web/shared/house/use-house.ts'
 import { showFits } from '../dialogs.ts'
@@ -17,6 +19,9 @@ import { countWords } from '#words/grades'
 const restsAfterMs = 200
 /** The first look at a plan does not wait for the rules either. */
 const firstAfterMs = 600
+
+/** A finding of the session, of one of its set-ups, or of the class it is opened for. */
+export type Looked = AnyNoticed | ClassNoticed
 
 /** The findings of the session in this window; the same for the foot line and the panel. */
 const findings = shallowRef<readonly AnyNoticed[]>()
@@ -59,12 +64,18 @@ export function watchFindings(): void {
 
 /** The findings with what the teacher set aside, and everything done with one. */
 export function useFindings() {
-  const { document } = usePlan()
+  const { document, timeline } = usePlan()
   const own = useOwnStore()
   const { unit } = useHouse()
-  const judged = computed<readonly Judged<AnyNoticed>[]>(() =>
-    document.value && findings.value ? withSetAside(findings.value, document.value).map(neverAside) : [],
+  const ofClass = useClassFindings(() =>
+    document.value && timeline.value ? { document: document.value, timeline: timeline.value } : undefined,
   )
+  const judged = computed<readonly Judged<Looked>[]>(() => {
+    if (!document.value || !findings.value) return []
+    const ofSession = withSetAside(findings.value, document.value).map(neverAside)
+    const all: readonly Judged<Looked>[] = [...ofSession, ...ofClass.judged.value]
+    return [...all].sort((a, b) => worstFirst()(a.finding, b.finding))
+  })
   /** Before the first check there is nothing to say, not even that nothing was found. */
   const isChecked = computed(() => findings.value !== undefined)
   const open = computed(() => judged.value.filter(({ aside }) => aside === undefined))
@@ -72,14 +83,14 @@ export function useFindings() {
   /** Only what must be mended and what wants a look is counted [decisions]. */
   const counts = computed(() => countGrades(open.value.map(({ finding }) => finding)))
   const toMend = computed(() => countWords(counts.value))
-  const wordsOf = (finding: AnyNoticed): FindingWords =>
+  const wordsOf = (finding: Looked): FindingWords =>
     work.value?.wordsOf(finding, own.catalog, unit.value) ?? { title: '', reason: '' }
 
-  return { shown, isChecked, judged, open, aside, counts, toMend, wordsOf, ...useActs(wordsOf) }
+  return { shown, isChecked, judged, open, aside, counts, toMend, wordsOf, ...useActs(wordsOf, ofClass) }
 }
 
 /** Everything done with a finding. */
-function useActs(wordsOf: (finding: AnyNoticed) => FindingWords) {
+function useActs(wordsOf: (finding: Looked) => FindingWords, ofClass: ReturnType<typeof useClassFindings>) {
   const { store, document, timeline, tell, choose } = usePlan()
   const own = useOwnStore()
   const { lyingOn } = useHouse()
@@ -93,7 +104,11 @@ function useActs(wordsOf: (finding: AnyNoticed) => FindingWords) {
         : undefined
     return now?.find((one) => one.code === code && one.place.blockId === place.blockId)
   }
-  function mend(finding: AnyNoticed): void {
+  function mend(finding: Looked): void {
+    if ('ofClass' in finding) {
+      lookAtClass()
+      return
+    }
     const now = fresh(finding)
     if (now && 'setUp' in now) lookAtSetUp(now)
     else if (now?.mend?.by === 'edits') {
@@ -114,12 +129,21 @@ function useActs(wordsOf: (finding: AnyNoticed) => FindingWords) {
     if (document.value)
       void router.push({ name: 'props', params: { id: document.value.id }, hash: `#${place.blockId ?? ''}` })
   }
-  function setAside(finding: AnyNoticed, reason: string): void {
-    asides.setAside(finding, reason)
+  /** What a class takes, who gets what of it, and how it lies in its room, stand together. */
+  function lookAtClass(): void {
+    if (document.value) void router.push({ name: 'needs', params: { id: document.value.id } })
+  }
+  function setAside(finding: Looked, reason: string): void {
+    if ('ofClass' in finding) ofClass.setAside(finding, reason)
+    else asides.setAside(finding, reason)
     tell('Set aside; it comes back when its numbers change')
   }
-  function goTo(finding: AnyNoticed): void {
+  function takeBack(finding: Looked): void {
+    if ('ofClass' in finding) ofClass.takeBack(finding)
+    else asides.takeBack(finding)
+  }
+  function goTo(finding: Looked): void {
     if (finding.place.blockId !== undefined) choose(finding.place.blockId)
   }
-  return { mend, setAside, takeBack: asides.takeBack, goTo }
+  return { mend, setAside, takeBack, goTo }
 }

@@ -1,55 +1,44 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import type { Session } from '#model/session'
 import { usePlan } from '../use-plan.ts'
-import { useHouse } from '#web/shared/house/use-house.ts'
+import ClassPicker from '#web/shared/house/ClassPicker.vue'
 import { useFetching } from '#web/shared/house/use-fetching.ts'
-import NumberField from '#web/shared/ui/NumberField.vue'
 import Part from './Part.vue'
-import RoomPart from './RoomPart.vue'
 
-/** What each person fetches, and what the room takes for so many of them. */
+/** What each person fetches, and what all take who come. */
 const props = defineProps<{ session: Session }>()
 const { timeline } = usePlan()
-const { people, ofOne, ofAll } = useFetching(() =>
+const { ofOne, ofAll } = useFetching(() =>
   timeline.value ? { id: props.session.id, timeline: timeline.value } : undefined,
-)
-/** The largest room of the place. */
-const { place } = useHouse()
-const room = computed(() =>
-  place.value?.rooms.reduce((a, b) => (b.lengthMm * b.widthMm > a.lengthMm * a.widthMm ? b : a)),
 )
 </script>
 
 <template>
   <Part v-if="timeline" title="The class">
+    <ClassPicker :session="session" :timeline="timeline" />
+    <p class="note">Each fetches</p>
     <p v-for="line in ofOne" :key="line">{{ line }}</p>
-    <NumberField
-      class="people"
-      label="For how many people"
-      :value="people"
-      :least="1"
-      :most="500"
-      can-be-empty
-      small
-      @change="people = $event"
-      @empty="people = undefined"
-    />
     <template v-if="ofAll">
+      <p class="note">All together</p>
       <p v-for="line in ofAll.lines" :key="line">{{ line }}</p>
       <p class="note">{{ ofAll.words }}</p>
+      <p v-for="line in ofAll.instead" :key="line">{{ line }}</p>
       <p v-for="line in ofAll.short" :key="line"><b>Short:</b> {{ line }}</p>
-      <RoomPart v-if="room && people && timeline" :room="room" :people="people" :timeline="timeline" />
     </template>
+    <RouterLink :to="{ name: 'needs', params: { id: session.id } }"
+      >What it needs over its time, and the room</RouterLink
+    >
   </Part>
 </template>
 
 <style scoped>
-.people {
-  margin: 8px 0;
-}
 .note {
+  margin-top: 4px;
   font-size: 15px;
   color: var(--ink-soft);
+}
+a {
+  display: inline-block;
+  margin-top: 8px;
 }
 </style>

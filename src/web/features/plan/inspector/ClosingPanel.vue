@@ -6,7 +6,9 @@ import { finalRestFloorS } from '#core/session'
 import type { FieldsOf, ResolvedClosing } from '#core/session'
 import { betweenLimits, blockLimits } from '#model/limits'
 import { formatDuration, keysOf } from '#core/units'
+import { useInstead } from '#web/shared/house/use-instead.ts'
 import { answerWords } from '#words/answers'
+import { takesWords } from '#words/props'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
@@ -18,6 +20,8 @@ const { document, setFields } = usePlan()
 const set = (fields: FieldsOf<ClosingBlock>, words = 'change the closing') => {
   setFields(props.resolved.block, fields, words)
 }
+const takes = computed(() => takesWords(props.resolved.setUp?.value.items ?? []))
+const { insteadIn } = useInstead(() => document.value?.id)
 const floorS = computed(() => (document.value ? finalRestFloorS(document.value.lengthS, props.resolved.ceilingS) : 0))
 const { answers } = answerWords.roll
 const rolls = keysOf(answers).map((value) => ({ value, words: answers[value] }))
@@ -40,6 +44,10 @@ function setRoll(roll: ClosingBlock['answers']): void {
       @change="set({ finalRestS: $event })"
     />
     <p class="sub">On the back, or the side people prefer. At least {{ formatDuration(floorS) }} for this length.</p>
+  </Part>
+  <Part v-if="takes !== ''" title="Props" note="per person">
+    <p>{{ takes }}</p>
+    <p v-for="line in insteadIn(resolved.block.id)" :key="line"><b>This class:</b> {{ line }}</p>
   </Part>
   <Part title="Coming up">
     <div class="three">

@@ -11,6 +11,7 @@ import { holdLimits } from '#model/limits'
 import { formatDuration } from '#core/units'
 import { basePositionNames } from '#words/positions'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { useInstead } from '#web/shared/house/use-instead.ts'
 import { countedProp } from '#words/props'
 import { targetNames } from '#words/targets'
 import DurationField from '#web/shared/ui/DurationField.vue'
@@ -25,6 +26,7 @@ import { textOf } from '#web/shared/ui/text-of.ts'
 
 const props = defineProps<{ resolved: ResolvedHold }>()
 const { document, setFields, stepTime } = usePlan()
+const { insteadIn } = useInstead(() => document.value?.id)
 
 /** The hold first; what lies around it and is said comes right after, part by part. */
 const stage = useStages(4)
@@ -228,6 +230,7 @@ const under = computed(
         {{ countedProp(prop.kind, prop.count) }}
       </li>
     </ul>
+    <p v-for="line in insteadIn(resolved.block.id)" :key="line"><b>This class:</b> {{ line }}</p>
     <p class="note">Without: {{ mirrorText(pose.withoutProps, resolved.sides[0]?.side ?? 'both') }}</p>
   </Part>
   <Part title="Coming out">

@@ -6,12 +6,14 @@ import type { Timeline } from '#core/timeline'
 import { formatDuration, formatMs } from '#core/units'
 import { beforeIn } from '#words/before-breath'
 import { stopCard } from '#words/advice'
+import { useInstead } from '#web/shared/house/use-instead.ts'
 import { useFetching } from '#web/shared/house/use-fetching.ts'
 import { sheetRows } from './sheet-rows.ts'
 
 /** The plan on paper, to lie beside the mat: black on white, A4 or Letter. Shown in print only. */
 const props = defineProps<{ session: Session; timeline: Timeline }>()
-const rows = computed(() => sheetRows(props.timeline, props.session))
+const { insteadIn } = useInstead(() => props.session.id)
+const rows = computed(() => sheetRows(props.timeline, props.session, insteadIn))
 const before = computed(() => beforeIn(props.session, props.timeline))
 const { people, ofOne, ofAll } = useFetching(() => ({ id: props.session.id, timeline: props.timeline }))
 const tally = computed(() => tallyTimeline(props.timeline))
@@ -31,7 +33,7 @@ const tally = computed(() => tallyTimeline(props.timeline))
     </header>
     <p v-if="ofOne.length > 0"><b>Each fetches:</b> {{ ofOne.join('; ') }}</p>
     <p v-if="ofAll">
-      <b>For {{ people }}:</b> {{ [...ofAll.lines, ...ofAll.short].join('; ') }}
+      <b>For {{ people }}:</b> {{ [...ofAll.lines, ...ofAll.short].join('; ') }}. {{ ofAll.words }}
     </p>
     <p v-if="before.length > 0" class="before"><b>Ask and say first:</b> {{ before.join(' ') }}</p>
     <table>
@@ -53,7 +55,9 @@ const tally = computed(() => tallyTimeline(props.timeline))
           <td>
             <div v-for="side in row.sides" :key="side">{{ side }}</div>
           </td>
-          <td>{{ row.uses }}</td>
+          <td>
+            {{ row.uses }}<small v-for="line in row.instead" :key="line">{{ line }}</small>
+          </td>
           <td>
             <div v-for="(text, index) in row.says" :key="index">{{ text }}</div>
           </td>

@@ -17,11 +17,17 @@ export interface SheetRow {
   readonly before: string
   readonly sides: readonly string[]
   readonly uses: string
+  /** What some of the class have in place of it. */
+  readonly instead: readonly string[]
   readonly says: readonly string[]
 }
 
 /** The session as a sheet that lies beside the mat, block by block. */
-export function sheetRows(timeline: Timeline, session: Pick<Session, 'practice'>): SheetRow[] {
+export function sheetRows(
+  timeline: Timeline,
+  session: Pick<Session, 'practice'>,
+  insteadIn: (blockId: string) => readonly string[] = () => [],
+): SheetRow[] {
   return timeline.blocks.map((span) => ({
     id: span.block.block.id,
     startsAt: formatMs(span.startMs),
@@ -29,6 +35,7 @@ export function sheetRows(timeline: Timeline, session: Pick<Session, 'practice'>
     before: beforeWords(span, timeline, session),
     sides: sideLines(span.block),
     uses: usesLine(span.block),
+    instead: insteadIn(span.block.block.id),
     says: saysLines(span.block),
   }))
 }

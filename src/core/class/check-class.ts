@@ -1,0 +1,163 @@
+import type { PropKind } from '#model/prop'
+import type { PlannedClass } from '#model/planned-class'
+import type { Place, Room } from '#model/place'
+import type { TalkBlock } from '#model/block'
+import { findAll, worstFirst } from '#core/finding'
+import type { Grade, RuleOf } from '#core/finding'
+import type { Timeline } from '#core/timeline'
+import type { Seconds } from '#core/units'
+import { fetching, fetchList } from './fetching.ts'
+import type { LaidFor } from './people.ts'
+import { ledger } from './ledger.ts'
+import { stockOf } from './dealing.ts'
+import { floorWanted, roomPlan } from './room.ts'
+
+/** Another class of the same house whose time touches this one's. */
+export interface BesideClass {
+  readonly name: string
+  readonly startsAt: string
+  readonly inSameRoom: boolean
+  /** What it has of the cupboard. */
+  readonly has: ReadonlyMap<PropKind, number>
+}
+
+/** What is found of a class that is planned, by code. */
+export interface ClassFacts {
+  STOCK_SHORT: { kind: PropKind; wanted: number; here: number }
+  FETCH_NOT_SAID: { why: 'noTalk' | 'unsaid' | 'short'; things: number; s: Seconds; talkS: Seconds }
+  WALL_SHORT: { people: number; places: number; holdS: Seconds }
+  ROOM_SHORT: { people: number; most: number }
+  ROOM_TAKEN: { name: string; startsAt: string; inSameRoom: boolean }
+}
+export type ClassCode = keyof ClassFacts
+
+/** What is looked at. */
+export interface ClassLook {
+  readonly planned: Pick<PlannedClass, 'fetching'>
+  readonly timeline: Timeline
+  readonly groups: readonly LaidFor[]
+  readonly place: Place
+  readonly room: Room | undefined
+  /** Whether the things are the place's; at home each has their own. */
+  readonly isHere: boolean
+  readonly beside: readonly BesideClass[]
+  /** The words by which the things are called, to find them in what is said. */
+  readonly called: (kind: PropKind) => readonly string[]
+}
+
+interface Where {
+  readonly place: { readonly blockId?: string }
+}
+type ClassRule = RuleOf<ClassFacts, ClassLook, Where>
+
+/** Where the whole class is meant. */
+const whole = { place: {} } as const
+const count = (groups: ClassLook['groups']): number => groups.reduce((sum, { who }) => sum + who.length, 0)
+
+/** What there is less what another class has. */
+export const leftOf = (place: Place, beside: readonly BesideClass[]): Readonly<Partial<Record<PropKind, number>>> =>
+  beside.reduce<Partial<Record<PropKind, number>>>(
+    (stock, { has }) =>
+      [...has].reduce((left, [kind, n]) => ({ ...left, [kind]: Math.max(0, (left[kind] ?? 0) - n) }), stock),
+    stockOf(place.cupboard),
+  )
+
+const rules: readonly ClassRule[] = [
+  {
+    code: 'STOCK_SHORT',
+    grade: 'look',
+    find: ({ groups, place, isHere, beside }) => {
+      if (!isHere) return undefined
+      const stock = leftOf(place, beside)
+      return ledger({ people: groups.map(({ who, laid }) => ({ count: who.length, laid })) }).flatMap(
+        ({ kind, atOnce, blockId }) => {
+          const here = stock[kind] ?? 0
+          return atOnce > here
+            ? [{ facts: { kind, wanted: atOnce, here }, place: blockId === undefined ? {} : { blockId } }]
+            : []
+        },
+      )
+    },
+  },
+  { code: 'FETCH_NOT_SAID', grade: 'tip', find: fetchNotSaid },
+  {
+    code: 'WALL_SHORT',
+    grade: 'look',
+    find: ({ timeline, groups, room }) => {
+      if (!room) return undefined
+      const wanted = floorWanted(timeline)
+      const people = count(groups)
+      const { mostAtWall } = roomPlan(room, people, wanted)
+      return people <= mostAtWall
+        ? []
+        : wanted.atWall.map(({ blockId, holdS }) => ({
+            facts: { people, places: mostAtWall, holdS },
+            place: { blockId },
+          }))
+    },
+  },
+  {
+    code: 'ROOM_SHORT',
+    grade: 'look',
+    find: ({ timeline, groups, room }) => {
+      if (!room) return undefined
+      const people = count(groups)
+      const { most } = roomPlan(room, people, floorWanted(timeline))
+      return people > most && { facts: { people, most }, ...whole }
+    },
+  },
+  {
+    code: 'ROOM_TAKEN',
+    grade: 'look',
+    find: ({ beside }) =>
+      beside.map(({ name, startsAt, inSameRoom }) => ({ facts: { name, startsAt, inSameRoom }, ...whole })),
+  },
+]
+
+/** What is fetched in the first talk is said there, and it is long enough for it [handling book 3]. */
+function fetchNotSaid({ planned, timeline, groups, place, called }: ClassLook) {
+  if ((planned.fetching ?? 'talk') !== 'talk') return undefined
+  const lists = groups.map(({ who, laid }) => ({ ...fetchList(laid), people: who.length }))
+  const { things, s } = fetching(lists, { atCupboard: place.atCupboard })
+  if (things === 0) return undefined
+  const talk = firstTalk(timeline, groups)
+  if (!talk) return { facts: { why: 'noTalk' as const, things, s, talkS: 0 }, ...whole }
+  const said = [talk.title, talk.text ?? '', ...(talk.script?.sentences ?? []).map(({ text }) => text)]
+    .join(' ')
+    .toLowerCase()
+  const kinds = lists.flatMap(({ items }) => items.map(({ kind }) => kind))
+  const isSaid = kinds.some((kind) => called(kind).some((word) => said.includes(word.toLowerCase())))
+  const why = !isSaid ? ('unsaid' as const) : talk.s < s ? ('short' as const) : undefined
+  return why && { facts: { why, things, s, talkS: talk.s }, place: { blockId: talk.id } }
+}
+
+/** The talk before anything is laid. */
+export function firstTalk({ blocks }: Pick<Timeline, 'blocks'>, groups: ClassLook['groups']): TalkBlock | undefined {
+  const laid = new Set(
+    groups.flatMap((group) => group.laid.flatMap(({ blockId, items }) => (items.length > 0 ? [blockId] : []))),
+  )
+  for (const { block } of blocks) {
+    if (block.kind === 'talk') return block.block
+    if (laid.has(block.block.id)) return undefined
+  }
+  return undefined
+}
+
+/** What is found of a class, as it stands among the findings of its session. */
+export type ClassNoticed = {
+  readonly [Code in ClassCode]: {
+    readonly code: Code
+    readonly grade: Grade
+    readonly place: { readonly blockId?: string; readonly atMs?: undefined }
+    readonly facts: ClassFacts[Code]
+    /** Set aside in the planned class, and not in the session [settled A13]. */
+    readonly ofClass: true
+    readonly mend: undefined
+  }
+}[ClassCode]
+
+/** Everything in a planned class that needs a look, worst first. */
+export const checkClass = (look: ClassLook): readonly ClassNoticed[] =>
+  findAll(rules, look)
+    .map((found) => ({ ...found, ofClass: true, mend: undefined }) as ClassNoticed)
+    .sort(worstFirst())

@@ -1,0 +1,70 @@
+import type { PlannedClass, SubstituteTaken } from '#model/planned-class'
+import type { Milliseconds } from '#core/units'
+import type { Laid } from './laid.ts'
+
+/** People of a class who have the same set-ups, with what lies at their mats. */
+export interface LaidFor {
+  readonly who: readonly string[]
+  readonly laid: readonly Laid[]
+}
+
+/** Everybody who comes to a planned class: those with a name who are not away, then the others by number. */
+export const comingTo = ({ people, guests }: Pick<PlannedClass, 'people' | 'guests'>): readonly string[] => [
+  ...people.flatMap(({ personId, away }) => (away ? [] : [personId])),
+  ...guestsOf(guests),
+]
+
+/** People without a name, as they are told apart. */
+export const guestsOf = (count: number): readonly string[] =>
+  Array.from({ length: count }, (_, at) => `guest-${String(at + 1)}`)
+
+type Taken = Pick<SubstituteTaken, 'blockId' | 'who' | 'items'>
+
+/**
+ * What lies at the mats of some people, those together who have the same; in a block where somebody has something else
+ * than its set-up they have that all along, steps in mid-hold included.
+ */
+export function laidByPeople(
+  laid: readonly Laid[],
+  who: readonly string[],
+  taken: readonly Taken[],
+): readonly LaidFor[] {
+  const groups = new Map<string, { who: string[]; laid: readonly Laid[] }>()
+  for (const one of who) {
+    const theirs = taken.filter((entry) => entry.who === undefined || entry.who.includes(one))
+    const key = theirs.map((entry) => taken.indexOf(entry)).join()
+    const group = groups.get(key) ?? { who: [], laid: theirs.length > 0 ? laid.map(instead(theirs)) : laid }
+    group.who.push(one)
+    groups.set(key, group)
+  }
+  return [...groups.values()]
+}
+
+const instead =
+  (taken: readonly Taken[]) =>
+  (one: Laid): Laid => {
+    const items = taken.findLast(({ blockId }) => blockId === one.blockId)?.items
+    return items ? { ...one, items } : one
+  }
+
+/** Between two classes of one house, so that one can be put away before the other lays out, min. */
+const betweenClassesMin = 15
+
+interface When {
+  readonly startsAt?: string | undefined
+  readonly totalMs: Milliseconds
+}
+
+/** Whether two classes of one day leave less than a quarter of an hour between them; without a time nobody knows. */
+export function touching(a: When, b: When): boolean {
+  const [fromA, fromB] = [minutesOf(a.startsAt), minutesOf(b.startsAt)]
+  if (fromA === undefined || fromB === undefined) return false
+  const [first, second] = fromA <= fromB ? [a, fromB - fromA] : [b, fromA - fromB]
+  return second < first.totalMs / 60_000 + betweenClassesMin
+}
+
+function minutesOf(time: string | undefined): number | undefined {
+  if (time === undefined) return undefined
+  const [hours = 0, minutes = 0] = time.split(':').map(Number)
+  return hours * 60 + minutes
+}

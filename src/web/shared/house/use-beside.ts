@@ -1,0 +1,59 @@
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { PlannedClass } from '#model/planned-class'
+import type { Session } from '#model/session'
+import { comingTo, laidByPeople, laidIn, ledger, touching } from '#core/class'
+import type { BesideClass } from '#core/class'
+import { compileTimeline } from '#core/timeline'
+import { readSession } from '#web/shared/api/sessions.ts'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { usePlannedClassesStore } from './planned-classes-store.ts'
+
+/** The sessions of other classes, as they were read last. */
+const sessions = shallowRef<ReadonlyMap<string, Session>>(new Map())
+const asked = ref(new Set<string>())
+
+/** The classes of the same house whose time touches a planned one's, with what they have of its cupboard. */
+export function useBeside(of: () => { readonly planned: PlannedClass; readonly totalMs: number } | undefined) {
+  const classes = usePlannedClassesStore()
+  const own = useOwnStore()
+  const onDay = computed(() => {
+    const now = of()?.planned
+    return now
+      ? classes.planned.filter(
+          ({ id, day, placeId, startsAt }) => id !== now.id && day === now.day && placeId === now.placeId && startsAt,
+        )
+      : []
+  })
+  watch(
+    onDay,
+    async (others) => {
+      for (const { sessionId } of others) {
+        if (asked.value.has(sessionId)) continue
+        asked.value.add(sessionId)
+        const reply = await readSession(sessionId)
+        if (reply.kind === 'ok') sessions.value = new Map([...sessions.value, [sessionId, reply.value]])
+        else asked.value.delete(sessionId)
+      }
+    },
+    { immediate: true },
+  )
+  return computed((): readonly BesideClass[] => {
+    const now = of()
+    if (!now) return []
+    return onDay.value.flatMap((other): BesideClass[] => {
+      const session = sessions.value.get(other.sessionId)
+      const compiled = session && compileTimeline(session, own.catalog)
+      if (!session || !compiled?.ok) return []
+      if (!touching({ ...now.planned, totalMs: now.totalMs }, { ...other, totalMs: compiled.value.totalMs })) return []
+      const groups = laidByPeople(laidIn(compiled.value), comingTo(other), other.substitutes)
+      const rows = ledger({ people: groups.map(({ who, laid }) => ({ count: who.length, laid })) })
+      return [
+        {
+          ...{ name: session.name, startsAt: other.startsAt ?? '' },
+          inSameRoom: other.roomId === now.planned.roomId,
+          has: new Map(rows.map(({ kind, atOnce }) => [kind, atOnce])),
+        },
+      ]
+    })
+  })
+}

@@ -1,0 +1,44 @@
+import { computed } from 'vue'
+import { checkClass } from '#core/class'
+import type { ClassNoticed } from '#core/class'
+import { settingAside, takingBack, withSetAside } from '#core/finding'
+import type { Judged } from '#core/finding'
+import type { Session } from '#model/session'
+import type { Timeline } from '#core/timeline'
+import { propNames } from '#words/props'
+import { useBeside } from './use-beside.ts'
+import { useClass } from './use-class.ts'
+
+/** What is found of the planned class a session is opened for, with what was set aside in it [settled A13]. */
+export function useClassFindings(of: () => { readonly document: Session; readonly timeline: Timeline } | undefined) {
+  const { planned, groups, place, room, classes } = useClass(() => {
+    const now = of()
+    return now && { id: now.document.id, timeline: now.timeline }
+  })
+  const beside = useBeside(() => {
+    const now = of()
+    return now && planned.value && { planned: planned.value, totalMs: now.timeline.totalMs }
+  })
+  const judged = computed((): readonly Judged<ClassNoticed>[] => {
+    const now = of()
+    if (!now || !planned.value || !place.value) return []
+    const found = checkClass({
+      ...{ planned: planned.value, timeline: now.timeline, groups: groups.value },
+      ...{ place: place.value, room: room.value, beside: beside.value },
+      isHere: (now.document.setting ?? 'room') === 'room',
+      called: (kind) => [propNames[kind].one, propNames[kind].many],
+    })
+    return withSetAside(found, planned.value)
+  })
+  return {
+    ...{ judged, beside },
+    setAside(finding: ClassNoticed, reason: string): void {
+      if (!planned.value) return
+      const setAside = settingAside(planned.value, finding, reason, new Date().toISOString())
+      void classes.put({ ...planned.value, setAside })
+    },
+    takeBack(finding: ClassNoticed): void {
+      if (planned.value) void classes.put({ ...planned.value, setAside: takingBack(planned.value, finding) })
+    },
+  }
+}

@@ -1,0 +1,46 @@
+import { useSessionStorage } from '@vueuse/core'
+import { computed } from 'vue'
+import { comingTo, guestsOf, laidByPeople, laidIn } from '#core/class'
+import type { Timeline } from '#core/timeline'
+import { useHouse } from './use-house.ts'
+import { usePlannedClassesStore } from './planned-classes-store.ts'
+
+/** For how many people a session is looked at in this window where no class of it is planned, by its id. */
+const counts = useSessionStorage('zovrin.people', new Map<string, number>())
+
+/** The class a session is looked at for: the planned one, or so many people; with what lies at everybody's mat. */
+export function useClass(of: () => { readonly id: string; readonly timeline: Timeline } | undefined) {
+  const classes = usePlannedClassesStore()
+  const { place } = useHouse()
+  const sessionId = computed(() => of()?.id ?? '')
+  const planned = computed(() => classes.openFor(sessionId.value))
+  const people = computed({
+    get: () => (planned.value ? comingTo(planned.value).length : counts.value.get(sessionId.value)),
+    set: (count) => {
+      const now = planned.value
+      if (now) {
+        const named = comingTo({ ...now, guests: 0 }).length
+        void classes.put({ ...now, guests: Math.max(0, (count ?? 0) - named) })
+      } else if (count === undefined) counts.value.delete(sessionId.value)
+      else counts.value.set(sessionId.value, count)
+    },
+  })
+  const who = computed(() => (planned.value ? comingTo(planned.value) : guestsOf(people.value ?? 0)))
+  /** What lies at a mat with nobody's exception. */
+  const laid = computed(() => {
+    const now = of()
+    return now ? laidIn(now.timeline) : []
+  })
+  const groups = computed(() => laidByPeople(laid.value, who.value, planned.value?.substitutes ?? []))
+  const room = computed(() => {
+    const rooms = place.value?.rooms ?? []
+    return (
+      rooms.find(({ id }) => id === planned.value?.roomId) ??
+      rooms.reduce<(typeof rooms)[number] | undefined>(
+        (a, b) => (a && a.lengthMm * a.widthMm >= b.lengthMm * b.widthMm ? a : b),
+        undefined,
+      )
+    )
+  })
+  return { planned, people, who, laid, groups, place, room, classes }
+}

@@ -1,0 +1,19 @@
+/** One change is written after the other: each is based on the version the one before it made. */
+export function turns() {
+  let writing: Promise<unknown> = Promise.resolve()
+  let waiting = 0
+  return {
+    /** Whether others wait for the one that is being written. */
+    isWaiting: (): boolean => waiting > 0,
+    act(act: () => Promise<boolean>): Promise<boolean> {
+      waiting += 1
+      const begun = (): Promise<boolean> => {
+        waiting -= 1
+        return act()
+      }
+      const done = writing.then(begun, begun)
+      writing = done
+      return done
+    },
+  }
+}
