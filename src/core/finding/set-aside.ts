@@ -33,7 +33,12 @@ export const withSetAside = <F extends Finding>(
   })
 
 /** The list of those set aside with one more; an older one of the same code and place gives way. */
-export const settingAside = (session: Pick<Session, 'setAside'>, finding: Finding, reason: string, at: string): SetAside[] => [
+export const settingAside = (
+  session: Pick<Session, 'setAside'>,
+  finding: Finding,
+  reason: string,
+  at: string,
+): SetAside[] => [
   ...(session.setAside ?? []).filter((one) => !isOf(finding, one)),
   { code: finding.code, place: placeOf(finding), facts: finding.facts, reason, at },
 ]

@@ -1,0 +1,40 @@
+import type { PlannedClass } from '#model/planned-class'
+import type { SetUpItem } from '#model/set-up'
+import { comingTo, guestsOf, laidByPeople, touching } from './index.ts'
+import type { Laid } from './index.ts'
+
+const item = (kind: SetUpItem['kind']): SetUpItem => ({ id: kind, kind, count: 1, under: 'knees' })
+const laid: readonly Laid[] = [
+  { blockId: 'fold', startMs: 0, endMs: 60_000, items: [item('rectBolster')] },
+  { blockId: 'fold', startMs: 60_000, endMs: 90_000, items: [] },
+  { blockId: 'rest', startMs: 90_000, endMs: 200_000, items: [item('blanket')] },
+]
+
+test('who is away does not come; people without a name are told apart by number', () => {
+  const people: PlannedClass['people'] = [{ personId: 'ivo' }, { personId: 'mara', away: true }]
+  expect(comingTo({ people, guests: 2 })).toEqual(['ivo', 'guest-1', 'guest-2'])
+  expect(guestsOf(0)).toEqual([])
+})
+
+test('those who have the same stand together, and what they have instead lies there all along', () => {
+  const pillows = [item('longPillow')]
+  const groups = laidByPeople(laid, guestsOf(3), [{ blockId: 'fold', who: ['guest-2', 'guest-9'], items: pillows }])
+  expect(groups.map(({ who }) => who)).toEqual([['guest-1', 'guest-3'], ['guest-2']])
+  expect(groups[0]?.laid).toBe(laid)
+  expect(groups[1]?.laid.map(({ items }) => items)).toEqual([pillows, pillows, laid[2]?.items])
+})
+
+test('what is taken for all is for whoever comes later too', () => {
+  const taken = [{ blockId: 'rest', items: [] }]
+  expect(laidByPeople(laid, guestsOf(2), taken).map(({ who }) => who.length)).toEqual([2])
+  expect(laidByPeople(laid, guestsOf(5), taken)[0]?.laid[2]?.items).toEqual([])
+})
+
+test('two classes of a day touch where less than a quarter of an hour lies between them', () => {
+  const at = (startsAt: string | undefined, minutes = 60) => ({ startsAt, totalMs: minutes * 60_000 })
+  expect(touching(at('18:00'), at('19:14'))).toBe(true)
+  expect(touching(at('18:00'), at('19:15'))).toBe(false)
+  expect(touching(at('19:14'), at('18:00'))).toBe(true)
+  expect(touching(at('18:00'), at('18:00'))).toBe(true)
+  expect(touching(at(undefined), at('18:00'))).toBe(false)
+})
