@@ -24,6 +24,7 @@ for (const [name, path] of [
   ['Set-ups', 'props/sunday-long-rest'],
   ['Breath', 'breath/thursday-slow-hour'],
   ['Cupboard', 'places'],
+  ['What a class needs', 'needs/thursday-slow-hour'],
 ] as const) {
   test(`axe finds nothing serious in ${name}`, async ({ page, house }) => {
     await page.goto(`${house.address}${path}`)
@@ -31,6 +32,14 @@ for (const [name, path] of [
     expect(await serious(page)).toEqual([])
   })
 }
+
+test('axe finds nothing serious in what a class is short of, and in the room', async ({ page, house }) => {
+  await page.goto(`${house.address}needs/sunday-long-rest`)
+  await page.getByLabel('For how many people').fill('14')
+  await page.getByLabel('For how many people').press('Enter')
+  await expect(page.getByText('For all the same')).toBeVisible()
+  expect(await serious(page)).toEqual([])
+})
 
 test('axe finds nothing serious in Plan, with each kind of block chosen, and in its dialog', async ({ plan }) => {
   test.setTimeout(120_000)

@@ -71,6 +71,7 @@ test('no view, panel or dialog of the application draws a warning', async ({ pla
     'shelf/new?from=deer',
     'cautions',
     'places',
+    'needs/thursday-slow-hour',
   ]) {
     await plan.goto(`${house.address}${path}`)
     await expect(plan.getByRole('heading', { level: 1 })).toBeVisible()

@@ -1,7 +1,10 @@
+import type { SubstituteTaken } from '#model/planned-class'
 import { insteadWords, lossWords, takenWords } from './substitutes.ts'
 
-const replaced = (by: 'blanket' | 'nothing' | 'coat', n = 1) =>
-  ({ way: 'substitutes', replaced: [{ kind: by === 'blanket' ? 'rectBolster' : 'eyePillow', by, n }] }) as const
+const replaced = (by: 'blanket' | 'nothing', n = 1): Pick<SubstituteTaken, 'way' | 'replaced'> => ({
+  way: 'substitutes',
+  replaced: [{ kind: by === 'blanket' ? 'rectBolster' : 'eyePillow', by, n }],
+})
 
 test('says what lies there in its place, and how many of it', () => {
   expect(insteadWords(replaced('blanket'))).toBe('2 blankets for the bolster')
