@@ -49,12 +49,17 @@ export function actionWords(action: Action): string {
 }
 
 /** What the seconds of a change are made of, where more than one thing is; nothing where one is. */
-export function partsWords({ positionS, propsS, showS }: ChangeParts): string {
+export function partsWords({ positionS, propsS, showS, factor }: ChangeParts): string {
   const seconds = (s: number) => `${String(Math.round(s * 10) / 10)} s`
-  if (showS > 0) return `${seconds(positionS)} to come over, ${seconds(propsS)} props, ${seconds(showS)} to show it`
-  if (positionS > 0 && propsS > 0)
-    return `${seconds(positionS)} to come over, ${seconds(propsS)} props: the longer of them`
-  return ''
+  const parts =
+    showS > 0
+      ? [`${seconds(positionS)} to come over, ${seconds(propsS)} props, ${seconds(showS)} to show it`]
+      : positionS > 0 && propsS > 0
+        ? [`${seconds(positionS)} to come over, ${seconds(propsS)} props: the longer of them`]
+        : []
+  const more =
+    factor > 1 && positionS + propsS > 0 ? [`${String(Math.round((factor - 1) * 100))} % more for so many people`] : []
+  return [...parts, ...more].join('; ')
 }
 
 /** What takes two hands, and is worth fetching once. */

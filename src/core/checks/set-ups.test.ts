@@ -49,3 +49,15 @@ test('set aside, it stays so until its numbers change: for another person, with 
   const cupboard = { ...usual.kinds, foamBlock: { ...usual.kinds.foamBlock, widthCm: 17 } }
   expect(judge({ ...usual, kinds: cupboard })).toMatchObject({ aside: undefined, isBack: true })
 })
+
+test('what a step in mid-hold brings is found at its block too, and told once where the set-up has it already', () => {
+  const hold = (setUpItems: SetUpItem[]) =>
+    aHold('calves-on-a-chair', {
+      ...{ id: 'calves', setUpItems, hold: { holdS: 600 } },
+      steps: [{ id: 'step', at: { fromStartS: 120 }, items: high }],
+    })
+  const codes = (items: SetUpItem[]) =>
+    setUpsFound(aSession([hold(items)])).flatMap(({ code }) => (code === 'HEAD_PAD_HIGH' ? [code] : []))
+  expect(codes([])).toEqual(['HEAD_PAD_HIGH'])
+  expect(codes(high)).toEqual(['HEAD_PAD_HIGH'])
+})

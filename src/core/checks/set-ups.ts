@@ -1,4 +1,5 @@
 import type { Finding } from '#model/finding'
+import type { SetUpItem } from '#model/set-up'
 import type { Figure } from '#model/figure'
 import { assess } from '#core/comfort'
 import type { ComfortFinding } from '#core/comfort'
@@ -38,8 +39,14 @@ export const setUpFindings = ({ blocks }: Timeline, catalog: Catalog, on: LyingO
 function findingsIn(block: Resolved, catalog: Catalog, { kinds, statureCm }: LyingOn): readonly SetUpNoticed[] {
   const figure = figureIn(block, catalog)
   if (!figure || !('setUp' in block) || !block.setUp) return []
-  return assess({ figure, items: block.setUp.value.items, kinds, who: { statureCm } })
-    .findings.filter(({ grade }) => grade !== 'tip')
+  const found = (items: readonly SetUpItem[]): readonly ComfortFinding[] =>
+    assess({ figure, items, kinds, who: { statureCm } }).findings.filter(({ grade }) => grade !== 'tip')
+  const ofSetUp = found(block.setUp.value.items)
+  // What a step in mid-hold brings besides; what is found of the set-up already is told once.
+  const steps = block.kind === 'hold' ? (block.block.steps ?? []) : []
+  const ofSteps = steps.flatMap(({ items }) => found(items))
+  return [...ofSetUp, ...ofSteps]
+    .filter((one, at, all) => all.findIndex(({ code }) => code === one.code) === at || ofSetUp.includes(one))
     .map((setUp) => noticedIn(block.block.id, setUp))
 }
 

@@ -33,6 +33,8 @@ export interface Catalog {
   readonly propKinds: Readonly<Record<PropKind, PropSpec>>
   readonly ceilings: Ceilings
   readonly changes: ChangeTable
+  /** How many are led, where a class of so many is planned: estimated changes take longer with more. */
+  readonly people?: number | undefined
   /** Times learned from led classes, by pose id. */
   readonly learned: ReadonlyMap<string, SomeTimes>
 }

@@ -47,7 +47,7 @@ describe('the seconds of a change', () => {
   test('where people come up and anything lies under them are coming over, all of it laid anew, and showing it', () => {
     const change = lastChange([supine('a', [bolster]), seated('b', [bolster])])
     const overS = shippedCatalog.changes.supine.seated
-    expect(change?.parts).toEqual({ positionS: overS, propsS: 5, showS: 10 })
+    expect(change?.parts).toEqual({ positionS: overS, propsS: 5, showS: 10, factor: 1 })
     expect(change?.changeS).toEqual({ value: overS + 15, from: 'props' })
     // What lies on the body alone is nothing to be shown.
     expect(lastChange([supine('a', [pillow]), seated('b', [])])).toMatchObject({

@@ -33,6 +33,8 @@ export interface ChangeParts {
   readonly propsS: Seconds
   /** 0 where nothing has to be shown. */
   readonly showS: Seconds
+  /** What the whole of it is multiplied by for the size of the class; 1 where that is not known, or small. */
+  readonly factor: number
 }
 
 /**
@@ -56,10 +58,10 @@ export interface ChangeCosts {
 }
 
 /** What changes cost in a session. */
-export const changeCosts = ({ level }: Pick<Session, 'level'>, { changes }: Pick<Catalog, 'changes'>): ChangeCosts => ({
-  table: changes,
-  level,
-})
+export const changeCosts = (
+  { level }: Pick<Session, 'level'>,
+  { changes, people }: Pick<Catalog, 'changes' | 'people'>,
+): ChangeCosts => ({ table: changes, level, people })
 
 /** The pass between resolving and laying out: what it costs to come to every block from every other. */
 export function changesBetween(resolved: readonly Resolved[], costs: ChangeCosts): Changes {
@@ -121,16 +123,16 @@ function changeInto(block: Exclude<Resolved, ResolvedTalk>, stand: Stand, costs:
   if (block.change.set) return { ...into, changeS: block.change.set }
   const positionS = isMove ? costs.table[from][to] : 0
   const isShown = isMove && propsS > 0 && laid !== undefined && (laidUnder(laid.from) || laidUnder(laid.to))
-  const parts = { positionS, propsS, showS: isShown ? showItS : 0 }
-  return { ...into, changeS: composed(parts, costs), parts }
+  const parts = { positionS, propsS, showS: isShown ? showItS : 0, factor: factorFor(costs.people) }
+  return { ...into, changeS: composed(parts), parts }
 }
 
 const nothingLaid: PropsChange = { s: 0, trips: 0 }
 
 /** All of it where it has to be shown, else the longer of the two; an estimate in whole seconds [handling book 2]. */
-function composed({ positionS, propsS, showS }: ChangeParts, { people }: ChangeCosts): Sourced<Seconds> {
+function composed({ positionS, propsS, showS, factor }: ChangeParts): Sourced<Seconds> {
   const s = showS > 0 ? positionS + propsS + showS : Math.max(positionS, propsS)
-  return { value: Math.round(s * factorFor(people)), from: showS === 0 && positionS >= propsS ? 'position' : 'props' }
+  return { value: Math.round(s * factor), from: showS === 0 && positionS >= propsS ? 'position' : 'props' }
 }
 
 /** The least the props of a block take by hand, after whatever else there is. */
@@ -151,5 +153,5 @@ function leastInto(
   if (block.change.set) return block.change.set.value
   const to = enteredFrom(block, from)
   const positionS = from === undefined || from === to ? 0 : costs.table[from][to]
-  return composed({ positionS, propsS, showS: 0 }, costs).value
+  return composed({ positionS, propsS, showS: 0, factor: factorFor(costs.people) }).value
 }

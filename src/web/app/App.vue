@@ -2,9 +2,11 @@
 import { useRoute } from 'vue-router'
 import AdviceNote from '#web/shared/ui/AdviceNote.vue'
 import AppBar from './AppBar.vue'
+import { useClassSize } from '#web/shared/house/use-class-size.ts'
 import { useKeptFocus } from './keep-focus.ts'
 
 const route = useRoute()
+useClassSize()
 useKeptFocus(() => !route.meta['bare'])
 </script>
 

@@ -37,24 +37,38 @@ const { setRoom, removeRoom, addWall, setWall, removeWall } = usePlaces()
       <LengthField label="Wide" unit="m" :mm="room.widthMm" @change="setRoom(room.id, { widthMm: $event })" />
     </div>
     <ul>
-      <li v-for="wall in room.walls" :key="wall.id" class="row">
-        <NameField class="name" label="Wall" :name="wall.name" @change="setWall(room.id, wall.id, { name: $event })" />
-        <LengthField label="Free" unit="m" :mm="wall.freeMm" @change="setWall(room.id, wall.id, { freeMm: $event })" />
-        <SelectField
-          label="Side"
-          :value="wall.side ?? ''"
-          :options="sides"
-          @change="setWall(room.id, wall.id, { side: $event || undefined })"
-        />
-        <Button
-          text
-          size="small"
-          severity="secondary"
-          icon="pi pi-times"
-          :aria-label="`Take ${wall.name} away`"
-          title="Take this wall away"
-          @click="removeWall(room.id, wall.id)"
-        />
+      <li v-for="wall in room.walls" :key="wall.id" class="wall">
+        <div class="row">
+          <NameField
+            class="name"
+            label="Wall"
+            :name="wall.name"
+            @change="setWall(room.id, wall.id, { name: $event })"
+          />
+          <Button
+            text
+            size="small"
+            severity="secondary"
+            icon="pi pi-times"
+            :aria-label="`Take ${wall.name} away`"
+            title="Take this wall away"
+            @click="removeWall(room.id, wall.id)"
+          />
+        </div>
+        <div class="row">
+          <LengthField
+            label="Free"
+            unit="m"
+            :mm="wall.freeMm"
+            @change="setWall(room.id, wall.id, { freeMm: $event })"
+          />
+          <SelectField
+            label="Side"
+            :value="wall.side ?? ''"
+            :options="sides"
+            @change="setWall(room.id, wall.id, { side: $event || undefined })"
+          />
+        </div>
       </li>
     </ul>
     <p v-if="room.walls.length === 0" class="none">No wall is free for people here.</p>

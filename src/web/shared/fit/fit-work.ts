@@ -31,12 +31,17 @@ export interface FitAsked {
 }
 export type FitKind = keyof FitAsked
 export type FitQuestion = {
-  [K in FitKind]: { readonly kind: K; readonly own: readonly OwnThing[] } & FitAsked[K]['asks']
+  [K in FitKind]: {
+    readonly kind: K
+    readonly own: readonly OwnThing[]
+    /** How many are led, where a class is planned. */
+    readonly people?: number | undefined
+  } & FitAsked[K]['asks']
 }[FitKind]
 
 /** Answers a question; the own things stand before the shipped ones. */
 export function answerFit(question: FitQuestion): Result<FitAsked[FitKind]['gives']> {
-  const catalog = withOwn(shippedCatalog, question.own)
+  const catalog: Catalog = { ...withOwn(shippedCatalog, question.own), people: question.people }
   switch (question.kind) {
     case 'holds':
       return stretchToLength(question.session, catalog)

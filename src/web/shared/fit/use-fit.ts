@@ -47,7 +47,7 @@ export function useFit<K extends FitKind>(kind: K) {
       cancel()
     }
     slow.start()
-    worker.postMessage({ kind, own: toRaw(own.things), ...asks } as unknown as FitQuestion)
+    worker.postMessage({ kind, own: toRaw(own.things), people: own.people, ...asks } as unknown as FitQuestion)
   }
   /** The answer to one question; undefined when it was given up or could not be had. */
   function once(asks: FitAsked[K]['asks']): Promise<Result<Given> | undefined> {

@@ -42,7 +42,7 @@ export function useBeside(of: () => { readonly planned: PlannedClass; readonly t
     if (!now) return []
     return onDay.value.flatMap((other): BesideClass[] => {
       const session = sessions.value.get(other.sessionId)
-      const compiled = session && compileTimeline(session, own.catalog)
+      const compiled = session && compileTimeline(session, { ...own.catalog, people: comingTo(other).length })
       if (!session || !compiled?.ok) return []
       if (!touching({ ...now.planned, totalMs: now.totalMs }, { ...other, totalMs: compiled.value.totalMs })) return []
       const groups = laidByPeople(laidIn(compiled.value), comingTo(other), other.substitutes)

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
+import type { ShallowRef } from 'vue'
 import { answersBefore } from '#model/answers'
 import type { OwnDocuments, OwnKind, OwnThing } from '#model/own'
 import type { Piece } from '#model/piece'
@@ -54,13 +55,15 @@ const piecesIn = (things: readonly OwnThing[]): Piece[] =>
     .flatMap((thing) => (thing.kind === 'piece' && !thing.hidden ? [thing.document] : []))
     .sort((a, b) => a.name.localeCompare(b.name))
 
-/** The teacher's own poses, variants, schools, pieces and set-ups, and the whole shelf with them in it. */
-export const useOwnStore = defineStore('own', () => {
-  const things = shallowRef(kept())
-  /** What was deleted last in this window: it can be brought back. */
-  const removed = shallowRef<{ readonly kind: OwnKind; readonly id: string; readonly name: string }>()
+/** The shelf with the teacher's own things in it, once they are there. */
+function catalogsOf(things: ShallowRef<readonly OwnThing[]>) {
   /** All a session may name; and what the shelf shows of it, without what was deleted and is still named. */
-  const catalog = computed(() => withOwn(shippedCatalog, things.value))
+  const withThings = computed(() => withOwn(shippedCatalog, things.value))
+  /** How many are led in the class that is looked at; undefined where none is planned. */
+  const people = ref<number>()
+  const catalog = computed(() =>
+    people.value === undefined ? withThings.value : { ...withThings.value, people: people.value },
+  )
   const shelf = computed(() =>
     things.value.some(({ hidden }) => hidden)
       ? withOwn(
@@ -69,7 +72,15 @@ export const useOwnStore = defineStore('own', () => {
         )
       : catalog.value,
   )
+  return { people, catalog, shelf }
+}
 
+/** The teacher's own poses, variants, schools, pieces and set-ups, and the whole shelf with them in it. */
+export const useOwnStore = defineStore('own', () => {
+  const things = shallowRef(kept())
+  /** What was deleted last in this window: it can be brought back. */
+  const removed = shallowRef<{ readonly kind: OwnKind; readonly id: string; readonly name: string }>()
+  const { people, catalog, shelf } = catalogsOf(things)
   const pieces = computed(() => piecesIn(things.value))
   const setUps = computed(() => setUpsIn(things.value))
 
@@ -112,5 +123,5 @@ export const useOwnStore = defineStore('own', () => {
     return { kind: 'done' }
   }
 
-  return { things, catalog, shelf, pieces, setUps, removed, load, find, put, remove, bringBack }
+  return { things, people, catalog, shelf, pieces, setUps, removed, load, find, put, remove, bringBack }
 })
