@@ -384,7 +384,10 @@ test('a step in mid-hold has its moment, its own props and words, and is looked 
     .getByRole('contentinfo')
     .getByRole('button', { name: /to look at/ })
     .click()
-  await expect(page.getByTestId('first-finding')).toHaveText('A step of the set-up begins with 0:30 left')
+  const findings = page.getByRole('region', { name: 'Findings' })
+  await expect(findings.getByText('A step of the set-up begins with 0:30 left')).toBeVisible()
+  // Without its blanket the head lies bare from then on.
+  await expect(findings.getByText('No head pad')).toBeVisible()
 })
 
 test('what another order would save is worked out when it is asked for, and taken as one step', async ({

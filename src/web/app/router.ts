@@ -25,7 +25,7 @@ export const router = createRouter({
       name: 'props',
       components: {
         default: () => import('#web/features/props/PropsView.vue'),
-        bar: () => import('#web/features/props/PropsBar.vue'),
+        bar: () => import('#web/shared/session/StepsBar.vue'),
         foot: () => import('#web/features/props/PropsFoot.vue'),
       },
       meta: { title: 'Set-ups' },
@@ -35,7 +35,7 @@ export const router = createRouter({
       name: 'breath',
       components: {
         default: () => import('#web/features/breath/BreathView.vue'),
-        bar: () => import('#web/features/breath/BreathBar.vue'),
+        bar: () => import('#web/shared/session/StepsBar.vue'),
         foot: () => import('#web/features/breath/BreathFoot.vue'),
       },
       meta: { title: 'Breath' },
@@ -91,7 +91,10 @@ export const router = createRouter({
     {
       path: '/needs/:id',
       name: 'needs',
-      component: () => import('#web/features/places/NeedsView.vue'),
+      components: {
+        default: () => import('#web/features/places/NeedsView.vue'),
+        bar: () => import('#web/shared/session/StepsBar.vue'),
+      },
       meta: { title: 'What a class needs', within: 'places' },
     },
     {

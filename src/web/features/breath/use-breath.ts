@@ -6,11 +6,10 @@ import type { Section } from '#model/section'
 import { insertionIndex, withFields, withSection } from '#core/session'
 import type { FieldsOf } from '#core/session'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
+import { told, useTurns } from '#web/shared/session/use-turns.ts'
 
 /** Which section of the block is looked at; the same for every part of the view. */
 const sectionAt = ref(0)
-/** What a screen reader hears of the last move. */
-const told = ref('')
 
 /** What plays now: the page has one audio device, so that of a block that is heard and a count that is tapped one ends. */
 const sounding = ref<Sounding>()
@@ -35,7 +34,7 @@ export function useBreath() {
   return {
     ...seen,
     ...acts,
-    told,
+    ...useTurns(),
     sounding,
     chooseBlock: (id: string): void => {
       store.chosenId = id
@@ -46,14 +45,6 @@ export function useBreath() {
     },
     addBlock: (made: readonly Section[], name: string): void => {
       addBlock(store, made, name)
-    },
-    undo: (): void => {
-      const words = store.undo()
-      told.value = words === undefined ? 'Nothing to undo' : `Undone: ${words}`
-    },
-    redo: (): void => {
-      const words = store.redo()
-      told.value = words === undefined ? 'Nothing to redo' : `Done again: ${words}`
     },
   }
 }

@@ -11,6 +11,8 @@ import { blockName } from '#words/blocks'
 import { propNames } from '#words/props'
 import { wallWords } from '#words/room'
 import { capital, counted } from '#words/text'
+import { useTurns } from '#web/shared/session/use-turns.ts'
+import { useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
 import SessionAway from '#web/shared/session/SessionAway.vue'
 import SidePane from '#web/shared/ui/SidePane.vue'
 import ClassPicker from '#web/shared/house/ClassPicker.vue'
@@ -37,6 +39,8 @@ watch(
   { immediate: true },
 )
 onMounted(usePlacesStore().load)
+const { told, undo, redo } = useTurns()
+useUndoKeys({ undo, redo })
 
 const compiled = computed(() =>
   store.document && store.timeline ? { id: store.document.id, timeline: store.timeline } : undefined,
@@ -101,7 +105,7 @@ function say(): void {
     s: took.value.s,
     newId: nanoid,
   })
-  store.edit(edit, 'say what is fetched')
+  if (store.edit(edit, 'say what is fetched')) told.value = 'The first talk says what is fetched'
 }
 const print = () => {
   window.print()
@@ -120,6 +124,7 @@ const drawerOpen = ref(false)
         </div>
         <Button size="small" severity="secondary" outlined icon="pi pi-print" label="Print" @click="print" />
       </header>
+      <p class="visually-hidden" aria-live="polite">{{ told }}</p>
       <p v-if="!people" class="none">For how many people? Say it at the right, or plan a class.</p>
       <template v-else>
         <p v-if="!isHere" class="none">Held where each has their own things: nothing is counted against a cupboard.</p>

@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { Ref } from 'vue'
 import type { PropKind } from '#model/prop'
 import type { BodyPart, SetUp, SetUpItem } from '#model/set-up'
@@ -8,12 +8,10 @@ import type { PropSpecs } from '#core/props'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import type { OwnOutcome } from '#web/shared/own/own-store.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
+import { told, useTurns } from '#web/shared/session/use-turns.ts'
 import { broughtTo, changed, stepped, withItem, without } from './item-edits.ts'
 import type { SetUpBlock, Used } from './used.ts'
 import { useSteps } from './use-steps.ts'
-
-/** What a screen reader hears of the last change. */
-const told = ref('')
 
 /** Every change of the set-up that is looked at: an edit of the session, undone and done again as in Plan. */
 export function useSetUpEdits(chosen: Readonly<Ref<Used | undefined>>, kinds: Readonly<Ref<PropSpecs>>) {
@@ -118,18 +116,3 @@ function choosing(chosen: Readonly<Ref<Used | undefined>>) {
 
 /** What Vue watches over cannot be cloned; its plain copy can. */
 const structuredCloneOf = (items: readonly SetUpItem[]): SetUpItem[] => JSON.parse(JSON.stringify(items)) as SetUpItem[]
-
-/** Steps back and forth over the whole session, whatever view they were made in. */
-function useTurns() {
-  const store = useSessionStore()
-  return {
-    undo: (): void => {
-      const words = store.undo()
-      told.value = words === undefined ? 'Nothing to undo' : `Undone: ${words}`
-    },
-    redo: (): void => {
-      const words = store.redo()
-      told.value = words === undefined ? 'Nothing to redo' : `Done again: ${words}`
-    },
-  }
-}
