@@ -91,10 +91,9 @@ const pictures: readonly Picture[] = [
   },
   {
     name: 'cupboard',
-    path: 'plan/sunday-long-rest',
+    path: 'needs/thursday-slow-hour',
     act: async (page) => {
-      await page.getByRole('link', { name: 'Cupboard' }).click()
-      await page.getByRole('heading', { name: 'The cupboard of Bellows House' }).waitFor()
+      await page.getByText('For all the same').waitFor()
     },
   },
   { name: 'breath', path: 'breath/breath-week-6', act: chooseEven },

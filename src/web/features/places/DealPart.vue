@@ -157,6 +157,8 @@ li {
   align-items: center;
   gap: 8px;
   min-height: 30px;
+  padding: 3px 0;
+  line-height: 1.2;
 }
 li :deep(button) {
   flex: none;
