@@ -16,6 +16,8 @@ test('a finding of a class says its numbers', () => {
     'The first talk has 1:00, fetching takes about 2:20',
   )
   expect(title('WALL_SHORT', { people: 11, places: 7, holdS: 300 })).toBe('At the wall: 11 people, 7 places')
+  const short = classFindingWords(noticed('WALL_SHORT', { people: 11, places: 7, holdS: 90 }))
+  expect(short.reason).toMatch(/In 2 waves it would take 3:00, if you choose to\.$/)
   expect(title('WALL_SHORT', { people: 11, places: 0, holdS: 300 })).toBe('No wall is free here for 11 people')
   expect(title('ROOM_SHORT', { people: 17, most: 16 })).toBe('17 people in a room for 16 mats')
   expect(title('ROOM_TAKEN', { name: 'Choir', startsAt: '18:30', inSameRoom: true })).toBe(

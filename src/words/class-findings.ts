@@ -2,6 +2,7 @@ import type { ClassCode, ClassFacts, ClassNoticed } from '#core/class'
 import { formatDuration } from '#core/units'
 import type { FindingWords } from './findings.ts'
 import { propNames } from './props.ts'
+import { wavesWords } from './room.ts'
 import { capital, counted } from './text.ts'
 
 const words: { readonly [Code in ClassCode]: (facts: ClassFacts[Code]) => FindingWords } = {
@@ -19,12 +20,17 @@ const words: { readonly [Code in ClassCode]: (facts: ClassFacts[Code]) => Findin
     reason: 'Everything is fetched once, at the start: said there, or before the class.',
     mend: 'See what is fetched',
   }),
-  WALL_SHORT: ({ people, places }) => ({
+  WALL_SHORT: ({ people, places, holdS }) => ({
     title:
       places === 0
         ? `No wall is free here for ${counted(people, 'person', 'people')}`
         : `At the wall: ${counted(people, 'person', 'people')}, ${counted(places, 'place')}`,
-    reason: 'The others are offered it without the wall, or another wall, a door, a corner.',
+    reason: [
+      'The others are offered it without the wall, or another wall, a door, a corner.',
+      wavesWords({ people, places, holdS }),
+    ]
+      .filter((part) => part !== '')
+      .join(' '),
     mend: 'See the room',
   }),
   ROOM_SHORT: ({ people, most }) => ({

@@ -31,6 +31,21 @@ export function roomWords(
 /** Shapes longer than that are not done in waves [handling book 4]. */
 const longestWaveS = 120
 
+/** How long a shape takes in waves, where it is short enough for them; they are never chosen by the tool. */
+export function wavesWords({
+  people,
+  places,
+  holdS,
+}: {
+  readonly people: number
+  readonly places: number
+  readonly holdS: number
+}): string {
+  if (places === 0 || holdS > longestWaveS) return ''
+  const waves = Math.ceil(people / places)
+  return `In ${String(waves)} waves it would take ${formatDuration(waves * holdS)}, if you choose to.`
+}
+
 /** How many are at the wall when, and what is done where it is full: never decided by the tool. */
 export function wallWords(
   people: number,
@@ -43,14 +58,11 @@ export function wallWords(
     if (people <= mostAtWall) return [`${what}: all ${String(people)} have a place at the wall.`]
     const without = withoutWall(blockId)
     const first = without === undefined ? 'without the wall' : `as ${without}`
-    const waves = Math.ceil(people / Math.max(1, mostAtWall))
     return [
       mostAtWall === 0
         ? `${what}: no wall is free here. Offer it ${first} to all; else at a door that opens away, or a corner.`
         : `${what}: ${String(mostAtWall)} at the wall at once. Offer it ${first} first, to those who take it gladly; then another wall, a door or a corner.`,
-      ...(mostAtWall > 0 && holdS <= longestWaveS
-        ? [`In ${String(waves)} waves it would take ${formatDuration(waves * holdS)}, if you choose to.`]
-        : []),
+      ...[wavesWords({ people, places: mostAtWall, holdS })].filter((line) => line !== ''),
     ]
   })
 }

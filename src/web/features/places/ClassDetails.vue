@@ -116,4 +116,9 @@ label {
   font-size: 14px;
   color: var(--ink-soft);
 }
+@media print {
+  .details {
+    display: none;
+  }
+}
 </style>

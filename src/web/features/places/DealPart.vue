@@ -168,4 +168,11 @@ li :deep(button) {
   font-size: 14.5px;
   color: var(--ink-soft);
 }
+@media print {
+  .way,
+  .note,
+  .deal :deep(button) {
+    display: none;
+  }
+}
 </style>

@@ -40,15 +40,31 @@ const lines = computed(() =>
     })
     .sort((a, b) => Number(b.missing > 0) - Number(a.missing > 0)),
 )
-const blocks = computed(() =>
-  props.timeline.blocks.map(({ block, startMs, endMs }) => ({
+/** Names stand no closer than that, in shares of the width. */
+const leastApart = 2.6
+
+/** The blocks under the chart, each with its name where there is room for it: those that take things first. */
+const blocks = computed(() => {
+  const taking = new Set(props.rows.flatMap(({ over }) => over.flatMap(({ blockId, n }) => (n > 0 ? [blockId] : []))))
+  const all = props.timeline.blocks.map(({ block, startMs, endMs }) => ({
     id: block.block.id,
     name: blockName(block),
     at: formatMs(startMs),
     left: (x(startMs) / width) * 100,
     share: ((x(endMs) - x(startMs)) / width) * 100,
-  })),
-)
+  }))
+  const named: number[] = []
+  const isNamed = new Set<string>()
+  for (const { id, left } of [
+    ...all.filter((one) => taking.has(one.id)),
+    ...all.filter((one) => !taking.has(one.id)),
+  ]) {
+    if (named.some((other) => Math.abs(other - left) < leastApart)) continue
+    named.push(left)
+    isNamed.add(id)
+  }
+  return all.map((one) => ({ ...one, isNamed: isNamed.has(one.id) }))
+})
 const verdict = ({ missing, here }: { readonly missing: number; readonly here: number | undefined }): string =>
   here === undefined ? '' : missing > 0 ? `${String(missing)} missing` : 'enough'
 </script>
@@ -110,7 +126,7 @@ const verdict = ({ missing, here }: { readonly missing: number; readonly here: n
               :style="{ left: `${block.left}%`, width: `${block.share}%` }"
               :title="`${block.at} ${block.name}`"
             >
-              <span>{{ block.name }}</span>
+              <span :class="{ 'visually-hidden': !block.isNamed }">{{ block.name }}</span>
             </li>
           </ol>
         </td>
@@ -156,7 +172,7 @@ tbody tr {
   border-top: 1px solid var(--line-soft);
 }
 tr.missing {
-  background: var(--modify-ground, #fbe9c8);
+  background: var(--modify-wash);
 }
 tr.missing .verdict {
   font-weight: 650;
@@ -181,10 +197,12 @@ svg {
   height: 44px;
 }
 .step {
-  fill: #cfd9d5;
+  fill: var(--prop-bolster);
+  fill-opacity: 0.5;
 }
 .step.too {
-  fill: #e9b75d;
+  fill: var(--chosen);
+  fill-opacity: 1;
 }
 .floor,
 .here {

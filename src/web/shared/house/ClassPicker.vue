@@ -72,4 +72,9 @@ const named = computed(() => (planned.value ? planned.value.people.filter(({ awa
 .problem {
   color: var(--avoid);
 }
+@media print {
+  .picker {
+    display: none;
+  }
+}
 </style>

@@ -94,7 +94,7 @@ svg {
 }
 .mat,
 .chair {
-  fill: var(--prop, #9db0aa);
+  fill: var(--prop-bolster);
   stroke: var(--ink);
   stroke-width: 3;
 }

@@ -1,9 +1,9 @@
 <script setup lang="ts" generic="T extends string | number">
 import Select from 'primevue/select'
-import { useId } from 'vue'
+import { computed, useId } from 'vue'
 
 /** One of several, chosen under a label. */
-defineProps<{
+const props = defineProps<{
   label: string
   /** Told to those who hear the page alone. */
   hideLabel?: boolean
@@ -12,6 +12,15 @@ defineProps<{
 }>()
 const emit = defineEmits<{ change: [value: T] }>()
 const id = useId()
+
+/** The control shows nothing for a value of no characters: an option that stands for nothing is another one to it. */
+const nothing = ' '
+const known = computed(() =>
+  props.options.map(({ value, words }) => ({ value: value === '' ? nothing : value, words })),
+)
+const toChange = (value: T | typeof nothing): void => {
+  emit('change', value === nothing ? ('' as T) : (value as T))
+}
 </script>
 
 <template>
@@ -20,11 +29,11 @@ const id = useId()
     <Select
       fluid
       :aria-labelledby="id"
-      :model-value="value"
-      :options="[...options]"
+      :model-value="value === '' ? nothing : value"
+      :options="known"
       option-label="words"
       option-value="value"
-      @update:model-value="emit('change', $event)"
+      @update:model-value="toChange"
     />
   </div>
 </template>
