@@ -24,6 +24,8 @@ export const substituteTakenSchema = z.strictObject({
       }),
     )
     .max(20),
+  /** The set-up they have it in place of: with another one it lapses. */
+  from: z.array(setUpItemSchema).max(mostItems),
   /** All they have there, from the floor up. */
   items: z.array(setUpItemSchema).max(2 * mostItems),
 })

@@ -38,7 +38,13 @@ test('a class is planned, changed over its version, and taken away', async () =>
   await put({ ...thursday, id: 'sooner', day: '2026-12-01', startsAt: undefined }).expect(200)
   expect((await list()).map(({ planned }) => planned.id)).toEqual(['sooner', 'thursday'])
   const substitutes: PlannedClass['substitutes'] = [
-    { blockId: 'fold', way: 'substitutes', replaced: [{ kind: 'rectBolster', by: 'blanket', n: 1 }], items: [] },
+    {
+      blockId: 'fold',
+      way: 'substitutes',
+      replaced: [{ kind: 'rectBolster', by: 'blanket', n: 1 }],
+      from: [],
+      items: [],
+    },
   ]
   expect((await put({ ...thursday, substitutes }, 1).expect(200)).headers['etag']).toBe('"2"')
   expect((await list())[1]).toEqual({ planned: { ...thursday, substitutes }, version: 2 })

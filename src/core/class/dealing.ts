@@ -47,11 +47,11 @@ export function stockOf(cupboard: Place['cupboard']): Stock {
  */
 export function takenOf(given: readonly GivenItems[]): readonly SubstituteTaken[] {
   const groups = new Map<string, Omit<SubstituteTaken, 'who'> & { who: string[] }>()
-  for (const { personId, blockId, way, replaced, items } of given) {
+  for (const { personId, blockId, way, replaced, items, from } of given) {
     if (way === 'setUp') continue
-    const key = JSON.stringify([blockId, way, items])
+    const key = JSON.stringify([blockId, way, items, from])
     const group: Omit<SubstituteTaken, 'who'> & { who: string[] } = groups.get(key) ?? {
-      ...{ blockId, way, replaced: [...replaced], items: [...items], who: [] },
+      ...{ blockId, way, replaced: [...replaced], from: [...from], items: [...items], who: [] },
     }
     group.who.push(personId)
     groups.set(key, group)

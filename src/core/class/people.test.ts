@@ -1,6 +1,6 @@
 import type { PlannedClass } from '#model/planned-class'
 import type { SetUpItem } from '#model/set-up'
-import { comingTo, guestsOf, laidByPeople, touching } from './index.ts'
+import { comingTo, guestsOf, laidByPeople, stillTaken, touching } from './index.ts'
 import type { Laid } from './index.ts'
 
 const item = (kind: SetUpItem['kind']): SetUpItem => ({ id: kind, kind, count: 1, under: 'knees' })
@@ -28,6 +28,15 @@ test('what is taken for all is for whoever comes later too', () => {
   const taken = [{ blockId: 'rest', items: [] }]
   expect(laidByPeople(laid, guestsOf(2), taken).map(({ who }) => who.length)).toEqual([2])
   expect(laidByPeople(laid, guestsOf(5), taken)[0]?.laid[2]?.items).toEqual([])
+})
+
+test('what was taken lapses with its block, and with another set-up of it', () => {
+  const fold = { blockId: 'fold', from: [item('rectBolster')] }
+  expect(stillTaken([fold, { blockId: 'gone', from: [] }], laid)).toEqual([fold])
+  expect(stillTaken([{ ...fold, from: [item('blanket')] }], laid)).toEqual([])
+  // Written in another order it is the same.
+  const { kind, ...rest } = item('rectBolster')
+  expect(stillTaken([{ ...fold, from: [{ ...rest, kind }] }], laid)).toHaveLength(1)
 })
 
 test('two classes of a day touch where less than a quarter of an hour lies between them', () => {

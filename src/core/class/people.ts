@@ -1,5 +1,6 @@
 import type { PlannedClass, SubstituteTaken } from '#model/planned-class'
 import type { Milliseconds } from '#core/units'
+import { isSame } from '#core/session'
 import type { Laid } from './laid.ts'
 
 /** People of a class who have the same set-ups, with what lies at their mats. */
@@ -17,6 +18,16 @@ export const comingTo = ({ people, guests }: Pick<PlannedClass, 'people' | 'gues
 /** People without a name, as they are told apart. */
 export const guestsOf = (count: number): readonly string[] =>
   Array.from({ length: count }, (_, at) => `guest-${String(at + 1)}`)
+
+/** Those that still stand: their block is there, set up as it was when they were taken; the others lapse. */
+export const stillTaken = <T extends Pick<SubstituteTaken, 'blockId' | 'from'>>(
+  taken: readonly T[],
+  laid: readonly Laid[],
+): readonly T[] =>
+  taken.filter(({ blockId, from }) => {
+    const now = laid.find((one) => one.blockId === blockId)?.items
+    return now !== undefined && isSame(now, from)
+  })
 
 type Taken = Pick<SubstituteTaken, 'blockId' | 'who' | 'items'>
 

@@ -27,8 +27,9 @@ export interface AllocateInput {
   readonly mostNodes?: number
 }
 
-/** The same with all they have there, from the floor up. */
+/** The same with all they have there, from the floor up, and the set-up it is in place of. */
 export interface GivenItems extends Given {
+  readonly from: readonly SetUpItem[]
   readonly items: readonly SetUpItem[]
 }
 
@@ -187,7 +188,7 @@ function givenBy(
     poses.map(({ blockId, setUps }): GivenItems => {
       const own: Pick<Way, 'way' | 'replaced' | 'items'> = { way: 'setUp', replaced: [], items: setUps.own }
       const { way, replaced, items } = ways.get(`${String(person)} ${blockId}`) ?? own
-      return { personId: id, blockId, way, replaced, items }
+      return { personId: id, blockId, way, replaced, items, from: setUps.own }
     }),
   )
 }

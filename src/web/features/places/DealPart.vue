@@ -14,6 +14,8 @@ import { counted } from '#words/text'
 const props = defineProps<{
   session: Session
   planned: PlannedClass | undefined
+  /** What was taken and still stands. */
+  taken: readonly SubstituteTaken[]
   who: readonly string[]
   stock: Stock
   /** Whether anything is missing as it stands. */
@@ -65,9 +67,8 @@ function takePart(part: SubstituteTaken): void {
   const isOther = (one: SubstituteTaken): boolean =>
     one.blockId !== part.blockId ||
     (one.who !== undefined && part.who !== undefined && !one.who.some((id) => part.who?.includes(id)))
-  keep([...(props.planned?.substitutes ?? []).filter(isOther), part])
+  keep([...props.taken.filter(isOther), part])
 }
-const taken = computed(() => props.planned?.substitutes ?? [])
 </script>
 
 <template>
@@ -103,6 +104,9 @@ const taken = computed(() => props.planned?.substitutes ?? [])
           @click="keep(way.taken)"
         />
       </div>
+      <p v-if="dealt?.ok && dealt.value.gap > 0" class="note">
+        The best that was found in the time there is: something a little better may be possible.
+      </p>
       <p v-if="!planned && ways.length > 0" class="note">Plan a class above to take one of them.</p>
     </template>
     <template v-if="taken.length > 0">

@@ -45,7 +45,7 @@ useUndoKeys({ undo, redo })
 const compiled = computed(() =>
   store.document && store.timeline ? { id: store.document.id, timeline: store.timeline } : undefined,
 )
-const { planned, people, who, groups, place, room } = useClass(() => compiled.value)
+const { planned, people, who, taken, groups, place, room } = useClass(() => compiled.value)
 const { ofOne, ofAll, rows, took } = useFetching(() => compiled.value)
 const { judged, beside } = useClassFindings(() =>
   store.document && store.timeline ? { document: store.document, timeline: store.timeline } : undefined,
@@ -159,6 +159,7 @@ const drawerOpen = ref(false)
           v-if="stock"
           :session="store.document"
           :planned="planned"
+          :taken="taken"
           :who="who"
           :stock="stock"
           :is-short="isShort"

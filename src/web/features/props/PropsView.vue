@@ -23,7 +23,9 @@ import { keyOf } from './used.ts'
 import { useProps } from './use-props.ts'
 
 const route = useRoute()
-const { insteadIn } = useInstead(() => store.document?.id)
+const { insteadIn } = useInstead(
+  () => store.document && store.timeline && { id: store.document.id, timeline: store.timeline },
+)
 const router = useRouter()
 const {
   store,

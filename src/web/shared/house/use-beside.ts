@@ -1,7 +1,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { PlannedClass } from '#model/planned-class'
 import type { Session } from '#model/session'
-import { comingTo, laidByPeople, laidIn, ledger, touching } from '#core/class'
+import { comingTo, laidByPeople, laidIn, ledger, stillTaken, touching } from '#core/class'
 import type { BesideClass } from '#core/class'
 import { compileTimeline } from '#core/timeline'
 import { readSession } from '#web/shared/api/sessions.ts'
@@ -45,7 +45,8 @@ export function useBeside(of: () => { readonly planned: PlannedClass; readonly t
       const compiled = session && compileTimeline(session, { ...own.catalog, people: comingTo(other).length })
       if (!session || !compiled?.ok) return []
       if (!touching({ ...now.planned, totalMs: now.totalMs }, { ...other, totalMs: compiled.value.totalMs })) return []
-      const groups = laidByPeople(laidIn(compiled.value), comingTo(other), other.substitutes)
+      const laid = laidIn(compiled.value)
+      const groups = laidByPeople(laid, comingTo(other), stillTaken(other.substitutes, laid))
       const rows = ledger({ people: groups.map(({ who, laid }) => ({ count: who.length, laid })) })
       return [
         {

@@ -1,6 +1,6 @@
 import { useSessionStorage } from '@vueuse/core'
 import { computed } from 'vue'
-import { comingTo, guestsOf, laidByPeople, laidIn } from '#core/class'
+import { comingTo, guestsOf, laidByPeople, laidIn, stillTaken } from '#core/class'
 import type { Timeline } from '#core/timeline'
 import { useHouse } from './use-house.ts'
 import { usePlannedClassesStore } from './planned-classes-store.ts'
@@ -31,7 +31,9 @@ export function useClass(of: () => { readonly id: string; readonly timeline: Tim
     const now = of()
     return now ? laidIn(now.timeline) : []
   })
-  const groups = computed(() => laidByPeople(laid.value, who.value, planned.value?.substitutes ?? []))
+  /** What some have in place of a set-up. */
+  const taken = computed(() => stillTaken(planned.value?.substitutes ?? [], laid.value))
+  const groups = computed(() => laidByPeople(laid.value, who.value, taken.value))
   const room = computed(() => {
     const rooms = place.value?.rooms ?? []
     return (
@@ -42,5 +44,5 @@ export function useClass(of: () => { readonly id: string; readonly timeline: Tim
       )
     )
   })
-  return { planned, people, who, laid, groups, place, room, classes }
+  return { planned, people, who, laid, taken, groups, place, room, classes }
 }

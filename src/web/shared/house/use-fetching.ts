@@ -13,7 +13,7 @@ export function useFetching(of: () => { readonly id: string; readonly timeline: 
   const { planned, people, laid, groups, place, classes } = useClass(of)
   void loadPlaces()
   void classes.load()
-  const { insteadIn } = useInstead(() => of()?.id)
+  const { insteadIn } = useInstead(of)
   const laidBlocks = computed(() => [...new Set(laid.value.map(({ blockId }) => blockId))])
   const nameOf = (blockId: string): string => {
     const block = of()?.timeline.blocks.find((span) => span.block.block.id === blockId)?.block

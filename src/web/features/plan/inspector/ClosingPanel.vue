@@ -16,12 +16,12 @@ import { textOf } from '#web/shared/ui/text-of.ts'
 import SelectField from '#web/shared/ui/SelectField.vue'
 
 const props = defineProps<{ resolved: ResolvedClosing }>()
-const { document, setFields } = usePlan()
+const { document, compiled, setFields } = usePlan()
 const set = (fields: FieldsOf<ClosingBlock>, words = 'change the closing') => {
   setFields(props.resolved.block, fields, words)
 }
 const takes = computed(() => takesWords(props.resolved.setUp?.value.items ?? []))
-const { insteadIn } = useInstead(() => document.value?.id)
+const { insteadIn } = useInstead(compiled)
 const floorS = computed(() => (document.value ? finalRestFloorS(document.value.lengthS, props.resolved.ceilingS) : 0))
 const { answers } = answerWords.roll
 const rolls = keysOf(answers).map((value) => ({ value, words: answers[value] }))

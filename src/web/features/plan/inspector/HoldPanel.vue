@@ -25,8 +25,8 @@ import { useStages } from '#web/shared/ui/stages.ts'
 import { textOf } from '#web/shared/ui/text-of.ts'
 
 const props = defineProps<{ resolved: ResolvedHold }>()
-const { document, setFields, stepTime } = usePlan()
-const { insteadIn } = useInstead(() => document.value?.id)
+const { document, compiled, setFields, stepTime } = usePlan()
+const { insteadIn } = useInstead(compiled)
 
 /** The hold first; what lies around it and is said comes right after, part by part. */
 const stage = useStages(4)
