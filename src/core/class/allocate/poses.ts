@@ -2,7 +2,7 @@ import type { PropKind } from '#model/prop'
 import type { Substitute } from '#model/substitute'
 import type { PoseThere } from './block.ts'
 import { usesText, waysFor } from './ways.ts'
-import type { SetUpsOf, Way } from './ways.ts'
+import type { SetUpsOf, Uses, Way } from './ways.ts'
 
 /** A person's pose in a block: the set-ups they may have, and the props their conditions ask for there. */
 export interface PoseOfPerson {
@@ -57,53 +57,48 @@ function blockThere(
   const groups = grouped(doing, ({ pose: { setUps } }) => JSON.stringify(setUps)).map((group) =>
     grouped(group, ({ pose: { wants = [] } }) => JSON.stringify(wants)),
   )
-  const waysOf = (scarce: ReadonlySet<PropKind>) =>
-    groups.map((group) =>
-      waysOfPose(
-        group.map(([one]) => one?.pose),
-        { scarce, substitutes },
-      ),
-    )
-  const demand = (
-    ways: (of: readonly Way[], people: number) => readonly (readonly [PropKind, number])[],
-    of: ReturnType<typeof waysOf>,
-  ) => {
-    const sums = new Map<PropKind, number>()
-    for (const [at, pose] of of.entries())
-      for (const [kind, n] of ways(pose.ways, groups[at]?.flat().length ?? 0)) sums.set(kind, (sums.get(kind) ?? 0) + n)
-    return sums
-  }
-  const own = demand(
-    ([mine], people) => [...(mine?.uses ?? [])].map(([kind, n]) => [kind, n * people] as const),
-    waysOf(new Set()),
-  )
-  const short = (sums: ReadonlyMap<PropKind, number>) =>
-    [...sums].filter(([kind, n]) => n > (stock[kind] ?? 0)).map(([kind]) => kind)
-  let scarce = new Set(short(own))
+  const people = groups.map((group) => group.flat().length)
+  const waysOf = (scarce: ReadonlySet<PropKind>): readonly WaysOfPose[] =>
+    groups.map((group) => waysOfPose(group, { scarce, substitutes }))
+  const isShort = ([kind, n]: readonly [PropKind, number]): boolean => n > (stock[kind] ?? 0)
+  const wanted = sumOver(waysOf(new Set()), people, (ways) => ways[0]?.uses ?? new Map())
+  let scarce = new Set([...wanted].filter(isShort).map(([kind]) => kind))
   let poses = waysOf(scarce)
   while (scarce.size > 0) {
     // What stands in may run short in its turn.
-    const next = new Set([...scarce, ...short(demand(mostOfAny, poses))])
+    const most = sumOver(poses, people, mostOfAny)
+    const next = new Set([...scarce, ...[...most].filter(isShort).map(([kind]) => kind)])
     if (next.size === scarce.size) break
     scarce = next
     poses = waysOf(scarce)
   }
-  const kinds = [...scarce]
+  const kinds = { scarce: [...scarce], own: [...wanted.keys()] }
   return {
-    ...{ blockId, wanted: own, scarce: kinds },
-    stock: kinds.map((kind) => stock[kind] ?? 0),
+    ...{ blockId, wanted, ...kinds },
+    stock: kinds.scarce.map((kind) => stock[kind] ?? 0),
     ways: poses.map(({ ways }) => ways),
     who: groups.map((group) => group.map((alike) => alike.map(({ person }) => person))),
-    own: [...own.keys()],
-    poses: poses.map((pose, at) =>
-      inNumbers(pose, groups[at]?.map(({ length }) => length) ?? [], { scarce: kinds, own: [...own.keys()] }),
-    ),
+    poses: poses.map((pose, at) => inNumbers(pose, groups[at]?.map(({ length }) => length) ?? [], kinds)),
   }
 }
 
-const mostOfAny = (ways: readonly Way[], people: number): readonly (readonly [PropKind, number])[] => {
-  const kinds = [...new Set(ways.flatMap(({ uses }) => [...uses.keys()]))]
-  return kinds.map((kind) => [kind, people * Math.max(...ways.map(({ uses }) => uses.get(kind) ?? 0))])
+/** By kind over the poses: what one person of a pose takes, as often as there are people who do it. */
+function sumOver(
+  poses: readonly WaysOfPose[],
+  people: readonly number[],
+  usesIn: (ways: readonly Way[]) => Uses,
+): ReadonlyMap<PropKind, number> {
+  const sums = new Map<PropKind, number>()
+  for (const [at, { ways }] of poses.entries())
+    for (const [kind, n] of usesIn(ways)) sums.set(kind, (sums.get(kind) ?? 0) + n * (people[at] ?? 0))
+  return sums
+}
+
+/** The most of each kind that any of some ways takes. */
+function mostOfAny(ways: readonly Way[]): Uses {
+  const most = new Map<PropKind, number>()
+  for (const { uses } of ways) for (const [kind, n] of uses) most.set(kind, Math.max(n, most.get(kind) ?? 0))
+  return most
 }
 
 interface WaysOfPose {
@@ -114,12 +109,12 @@ interface WaysOfPose {
 
 /** The ways of all who do a pose, each once. */
 function waysOfPose(
-  alike: readonly (PoseOfPerson | undefined)[],
+  alike: readonly (readonly Doing[])[],
   by: { readonly scarce: ReadonlySet<PropKind>; readonly substitutes: readonly Substitute[] },
 ): WaysOfPose {
   const known = new Map<string, number>()
   const ways: Way[] = []
-  const allowed = alike.map((pose) =>
+  const allowed = alike.map(([{ pose } = { pose: undefined }]) =>
     (pose ? waysFor(pose.setUps, { ...by, wants: pose.wants }) : []).map((way) => {
       const key = `${way.way} ${String(way.penalty)} ${usesText(way.uses)}`
       const there = known.get(key) ?? ways.length
