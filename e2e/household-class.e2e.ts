@@ -133,3 +133,28 @@ test('what is missing is counted in the foot line, set aside in the class, and g
   await page.getByRole('button', { name: 'Bring it back' }).click()
   await expect.poll(async () => (await planned(house))[0]?.guests).toBe(2)
 })
+
+test('another class of the house whose time touches this one has its things, and says so', async ({ page, house }) => {
+  const today = await page.evaluate(() => new Date().toLocaleDateString('sv'))
+  const at = { day: today, placeId: 'bellows-house', people: [], forms: [], substitutes: [], setAside: [] }
+  const plan = async (id: string, more: object): Promise<void> => {
+    const reply = await fetch(`${house.address}api/planned-classes/${id}`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json', 'If-Match': '"0"' },
+      body: JSON.stringify({ ...at, id, ...more }),
+    })
+    expect(reply.status).toBe(200)
+  }
+  await plan('slow-hour', { sessionId: 'thursday-slow-hour', startsAt: '18:45', guests: 7, roomId: 'workshop' })
+  await plan('long-rest', { sessionId: 'sunday-long-rest', startsAt: '19:30', guests: 1 })
+  await page.goto(`${house.address}needs/thursday-slow-hour`)
+  await expect(page.getByRole('row', { name: /^Bolsters [67] 7 / })).toBeVisible()
+  await page.getByRole('button', { name: 'Bolsters' }).click()
+  await expect(pane(page).getByText(/Sunday long rest at 19:30 has 3 of them/)).toBeVisible()
+  await views(page).getByRole('link', { name: 'Plan' }).click()
+  await page.getByRole('button', { name: /to look at/ }).click()
+  await expect(page.getByText('Sunday long rest at 19:30 has things of the same cupboard')).toBeVisible()
+  await page.goto(`${house.address}needs/thursday-slow-hour`)
+  await page.getByLabel('Begins').fill('16:00')
+  await expect(page.getByRole('row', { name: /^Bolsters 9 7 .*enough/ })).toBeVisible()
+})

@@ -133,7 +133,8 @@ td {
 }
 thead th {
   position: sticky;
-  top: 0;
+  /* Up to the edge of what scrolls, over its padding. */
+  top: -12px;
   z-index: 1;
   background: var(--sheet);
   font-size: 14.5px;
