@@ -158,3 +158,38 @@ test('another class of the house whose time touches this one has its things, and
   await page.getByLabel('Begins').fill('16:00')
   await expect(page.getByRole('row', { name: /^Bolsters 9 7 .*enough/ })).toBeVisible()
 })
+
+test('led on its day, a planned class knows its record; a rehearsal of another day’s leads none', async ({
+  page,
+  house,
+}) => {
+  await page.goto(`${house.address}needs/short-evening-rest`)
+  await pick(page, 'For the class of', 'Plan a class…')
+  await page.getByLabel('For how many people').fill('5')
+  await page.getByLabel('For how many people').press('Enter')
+  const led = async () => (await planned(house)).map(({ guests, ledClassId }) => [guests, ledClassId !== undefined])
+  await expect.poll(led).toEqual([[5, false]])
+  const today = await page.getByLabel('Day').inputValue()
+  const start = async (): Promise<void> => {
+    await page.goto(`${house.address}lead/short-evening-rest`)
+    await expect(page.getByLabel('How many are here')).toHaveValue('5')
+    await page.getByRole('button', { name: 'Start', exact: true }).click()
+    await expect(page.getByTestId('clock')).toBeVisible()
+    await page.getByRole('button', { name: 'Leave' }).click()
+    await page.getByRole('alertdialog', { name: 'Leave' }).getByRole('button', { name: 'Leave' }).click()
+    await page.getByRole('button', { name: 'Save and open the record' }).click()
+    await expect(page.getByRole('heading', { name: 'Meant and done' })).toBeVisible()
+  }
+  await page.getByLabel('Day').fill('2099-12-03')
+  await expect.poll(async () => (await planned(house))[0]?.day).toBe('2099-12-03')
+  await page.goto(`${house.address}lead/short-evening-rest`)
+  await page.getByLabel('How many are here').fill('1')
+  await page.getByLabel('How many are here').press('Enter')
+  await start()
+  expect(await led()).toEqual([[5, false]])
+  await page.goto(`${house.address}needs/short-evening-rest`)
+  await page.getByLabel('Day').fill(today)
+  await expect.poll(async () => (await planned(house))[0]?.day).toBe(today)
+  await start()
+  await expect.poll(led).toEqual([[5, true]])
+})

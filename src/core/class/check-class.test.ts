@@ -39,8 +39,10 @@ describe('too little of something', () => {
     expect(mats?.[1]).toEqual({ kind: 'mat', wanted: 17, here: 16 })
   })
 
-  test('is nothing of a place where each has their own', () => {
-    expect(codes(11, [told, fold], { isHere: false })).toEqual([])
+  test('is nothing where each has their own, nor is a room, nor another class', () => {
+    const beside = [{ name: 'Choir', startsAt: '18:30', inSameRoom: true, has: new Map() }]
+    const wall = aHold('legs-up-the-wall', { setUpItems: [] })
+    expect(codes(40, [told, fold, wall], { isHere: false, beside })).toEqual([])
   })
 
   test('goes by what another class leaves, and that is said', () => {

@@ -38,7 +38,7 @@ export interface ClassLook {
   readonly groups: readonly LaidFor[]
   readonly place: Place
   readonly room: Room | undefined
-  /** Whether the things are the place's; at home each has their own. */
+  /** Whether it is held at the place, with its things; at home each has their own. */
   readonly isHere: boolean
   readonly beside: readonly BesideClass[]
   /** The words by which the things are called, to find them in what is said. */
@@ -83,8 +83,8 @@ const rules: readonly ClassRule[] = [
   {
     code: 'WALL_SHORT',
     grade: 'look',
-    find: ({ timeline, groups, room }) => {
-      if (!room) return undefined
+    find: ({ timeline, groups, room, isHere }) => {
+      if (!room || !isHere) return undefined
       const wanted = floorWanted(timeline)
       const people = count(groups)
       const { mostAtWall } = roomPlan(room, people, wanted)
@@ -99,8 +99,8 @@ const rules: readonly ClassRule[] = [
   {
     code: 'ROOM_SHORT',
     grade: 'look',
-    find: ({ timeline, groups, room }) => {
-      if (!room) return undefined
+    find: ({ timeline, groups, room, isHere }) => {
+      if (!room || !isHere) return undefined
       const people = count(groups)
       const { most } = roomPlan(room, people, floorWanted(timeline))
       return people > most && { facts: { people, most }, ...whole }
@@ -109,8 +109,8 @@ const rules: readonly ClassRule[] = [
   {
     code: 'ROOM_TAKEN',
     grade: 'look',
-    find: ({ beside }) =>
-      beside.map(({ name, startsAt, inSameRoom }) => ({ facts: { name, startsAt, inSameRoom }, ...whole })),
+    find: ({ beside, isHere }) =>
+      isHere && beside.map(({ name, startsAt, inSameRoom }) => ({ facts: { name, startsAt, inSameRoom }, ...whole })),
   },
 ]
 

@@ -8,7 +8,7 @@ import { formatDuration, formatMs } from '#core/units'
 import type { Timeline } from '#core/timeline'
 import { useFetching } from '#web/shared/house/use-fetching.ts'
 import { teacherPrompt } from '#words/advice'
-import { clockText } from '#words/dates'
+import { clockText, dayOf } from '#words/dates'
 import { ports } from '#web/shared/ports.ts'
 import { endOf, nextStart } from './promised-end.ts'
 import NumberField from '#web/shared/ui/NumberField.vue'
@@ -29,7 +29,16 @@ const emit = defineEmits<{
   soundCheck: []
 }>()
 
-const { people, ofOne, ofAll } = useFetching(() => ({ id: props.session.id, timeline: props.timeline }))
+const { planned, people, ofOne, ofAll } = useFetching(() => ({ id: props.session.id, timeline: props.timeline }))
+/** Who is here on another day than the planned one changes nothing of what is planned. */
+const otherwise = ref<number>()
+const here = computed({
+  get: () => otherwise.value ?? people.value,
+  set: (count) => {
+    if (planned.value && planned.value.day !== dayOf(ports().epochMs())) otherwise.value = count
+    else people.value = count
+  },
+})
 const startText = ref('')
 const moreMin = ref(0)
 const mend = ref('')
@@ -54,7 +63,7 @@ function start(): void {
     startField.value?.$el.focus()
     return
   }
-  emit('start', { people: people.value ?? 0, startsAtMs: startsAtMs.value, promisedMoreMs: moreMin.value * 60_000 })
+  emit('start', { people: here.value ?? 0, startsAtMs: startsAtMs.value, promisedMoreMs: moreMin.value * 60_000 })
 }
 function check(): void {
   mend.value =
@@ -70,12 +79,12 @@ function check(): void {
       <div>
         <NumberField
           label="How many are here"
-          :value="people"
+          :value="here"
           :least="0"
           :most="500"
           can-be-empty
-          @change="people = $event"
-          @empty="people = undefined"
+          @change="here = $event"
+          @empty="here = undefined"
         />
       </div>
       <div>

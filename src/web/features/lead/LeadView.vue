@@ -7,6 +7,7 @@ import type { BreathAnswers } from '#model/led-class'
 import { ledStart } from '#core/lead'
 import { formatMs } from '#core/units'
 import { blockName } from '#words/blocks'
+import { dayOf } from '#words/dates'
 import { sectionName } from '#words/sections'
 import { beforeIn } from '#words/before-breath'
 import { stageWords, stoppedWords } from '#words/segments'
@@ -101,9 +102,9 @@ async function start(details: {
   at.value = 'led'
   void lead.letSoundThrough()
   void store.keepInHistory('lead')
-  // The planned class it was led for is led; its record holds how many came, and nobody's name.
+  // The class planned for today is led by this; one of another day is not, by a rehearsal of it.
   const planned = classes.openFor(session.id)
-  if (planned) void classes.put({ ...planned, ledClassId: id })
+  if (planned?.day === dayOf(startedAtMs)) void classes.put({ ...planned, ledClassId: id })
 }
 
 async function save(note: string, breath: BreathAnswers): Promise<void> {
