@@ -1,6 +1,6 @@
 import type { PlannedClass } from '#model/planned-class'
 import type { SetUpItem } from '#model/set-up'
-import { comingTo, guestsOf, laidByPeople, stillTaken, touching } from './index.ts'
+import { comingTo, guestsOf, laidByPeople, roomOf, stillTaken, touching } from './index.ts'
 import type { Laid } from './index.ts'
 
 const item = (kind: SetUpItem['kind']): SetUpItem => ({ id: kind, kind, count: 1, under: 'knees' })
@@ -37,6 +37,15 @@ test('what was taken lapses with its block, and with another set-up of it', () =
   // Written in another order it is the same.
   const { kind, ...rest } = item('rectBolster')
   expect(stillTaken([{ ...fold, from: [{ ...rest, kind }] }], laid)).toHaveLength(1)
+})
+
+test('a class that names no room is held in the largest', () => {
+  const room = (id: string, lengthMm: number) => ({ id, name: id, lengthMm, widthMm: 5000, walls: [] })
+  const rooms = [room('small', 6000), room('large', 9000), room('as-large', 9000)]
+  expect(roomOf({ rooms }, 'small')?.id).toBe('small')
+  expect(roomOf({ rooms }, undefined)?.id).toBe('large')
+  expect(roomOf({ rooms }, 'gone')?.id).toBe('large')
+  expect(roomOf({ rooms: [] }, undefined)).toBeUndefined()
 })
 
 test('two classes of a day touch where less than a quarter of an hour lies between them', () => {

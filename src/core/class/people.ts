@@ -1,3 +1,4 @@
+import type { Place, Room } from '#model/place'
 import type { PlannedClass, SubstituteTaken } from '#model/planned-class'
 import type { Milliseconds } from '#core/units'
 import { isSame } from '#core/session'
@@ -57,6 +58,11 @@ const instead =
     const items = taken.findLast(({ blockId }) => blockId === one.blockId)?.items
     return items ? { ...one, items } : one
   }
+
+/** The room a class is held in: the one it names, else the largest of its place. */
+export const roomOf = ({ rooms }: Pick<Place, 'rooms'>, roomId: string | undefined): Room | undefined =>
+  rooms.find(({ id }) => id === roomId) ??
+  rooms.reduce<Room | undefined>((a, b) => (a && a.lengthMm * a.widthMm >= b.lengthMm * b.widthMm ? a : b), undefined)
 
 /** Between two classes of one house, so that one can be put away before the other lays out, min. */
 const betweenClassesMin = 15

@@ -19,6 +19,7 @@ import ClassPicker from '#web/shared/house/ClassPicker.vue'
 import RoomFromAbove from '#web/shared/house/RoomFromAbove.vue'
 import { usePlacesStore } from '#web/shared/house/places-store.ts'
 import { useClass } from '#web/shared/house/use-class.ts'
+import { readBesideAnew } from '#web/shared/house/use-beside.ts'
 import { useClassFindings } from '#web/shared/house/use-class-findings.ts'
 import { useFetching } from '#web/shared/house/use-fetching.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
@@ -47,6 +48,7 @@ const compiled = computed(() =>
 )
 const { planned, people, who, taken, groups, place, room } = useClass(() => compiled.value)
 const { ofOne, ofAll, rows, took } = useFetching(() => compiled.value)
+readBesideAnew()
 const { judged, beside } = useClassFindings(() =>
   store.document && store.timeline ? { document: store.document, timeline: store.timeline } : undefined,
 )

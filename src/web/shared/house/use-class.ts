@@ -1,6 +1,6 @@
 import { useSessionStorage } from '@vueuse/core'
 import { computed } from 'vue'
-import { comingTo, guestsOf, laidByPeople, laidIn, stillTaken } from '#core/class'
+import { comingTo, guestsOf, laidByPeople, laidIn, roomOf, stillTaken } from '#core/class'
 import type { Timeline } from '#core/timeline'
 import { useHouse } from './use-house.ts'
 import { usePlannedClassesStore } from './planned-classes-store.ts'
@@ -34,15 +34,6 @@ export function useClass(of: () => { readonly id: string; readonly timeline: Tim
   /** What some have in place of a set-up. */
   const taken = computed(() => stillTaken(planned.value?.substitutes ?? [], laid.value))
   const groups = computed(() => laidByPeople(laid.value, who.value, taken.value))
-  const room = computed(() => {
-    const rooms = place.value?.rooms ?? []
-    return (
-      rooms.find(({ id }) => id === planned.value?.roomId) ??
-      rooms.reduce<(typeof rooms)[number] | undefined>(
-        (a, b) => (a && a.lengthMm * a.widthMm >= b.lengthMm * b.widthMm ? a : b),
-        undefined,
-      )
-    )
-  })
+  const room = computed(() => place.value && roomOf(place.value, planned.value?.roomId))
   return { planned, people, who, laid, taken, groups, place, room, classes }
 }

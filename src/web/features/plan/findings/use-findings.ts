@@ -7,6 +7,7 @@ import type { ClassNoticed } from '#core/class'
 import { countGrades, withSetAside, worstFirst } from '#core/finding'
 import type { Judged } from '#core/finding'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { readBesideAnew } from '#web/shared/house/use-beside.ts'
 import { useClassFindings } from '#web/shared/house/use-class-findings.ts'
 import { useSetAside } from '#web/shared/findings/use-set-aside.ts'
 import { useHouse } from '#web/shared/house/use-house.ts'
@@ -37,6 +38,7 @@ const neverAside = (judged: Judged<AnyNoticed>): Judged<AnyNoticed> =>
 
 /** Watches the session and finds what needs a look. To be called once, by the view. */
 export function watchFindings(): void {
+  readBesideAnew()
   const { document, timeline } = usePlan()
   const own = useOwnStore()
   const { lyingOn, loadPlaces } = useHouse()
