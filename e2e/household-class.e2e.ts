@@ -153,7 +153,7 @@ test('another class of the house whose time touches this one has its things, and
   await expect(pane(page).getByText(/Sunday long rest at 19:30 has 3 of them/)).toBeVisible()
   await views(page).getByRole('link', { name: 'Plan' }).click()
   await page.getByRole('button', { name: /to look at/ }).click()
-  await expect(page.getByText('Sunday long rest at 19:30 has things of the same cupboard')).toBeVisible()
+  await expect(page.getByText('The room is taken: Sunday long rest at 19:30')).toBeVisible()
   await page.goto(`${house.address}needs/thursday-slow-hour`)
   await page.getByLabel('Begins').fill('16:00')
   await expect(page.getByRole('row', { name: /^Bolsters 9 7 .*enough/ })).toBeVisible()
