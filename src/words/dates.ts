@@ -5,19 +5,6 @@ const english = { locale: 'en' } as const
 /** A day, as in “Thu 12 Mar 2026”. */
 export const dayText = (instant: string): string => DateTime.fromISO(instant).toFormat('ccc d LLL yyyy', english)
 
-/** The day of a wall time on this machine, as in “2026-03-12”. */
-export const dayOf = (epochMs: number): string => DateTime.fromMillis(epochMs).toISODate() ?? ''
-
-/** A planned class by day and time. */
-export const classWhen = ({
-  day,
-  startsAt,
-}: {
-  readonly day: string
-  readonly startsAt?: string | undefined
-}): string =>
-  [DateTime.fromISO(day).toFormat('ccc d LLL', english), ...(startsAt === undefined ? [] : [startsAt])].join(', ')
-
 /** A class that is planned for a day, as it is told where it stands in the way. */
 export const classOn = (day: string): string => `the class of ${dayText(day)}`
 

@@ -15,7 +15,16 @@ export interface Laid {
 }
 
 /** What lies there from block to block; a step in mid-hold begins another stretch, on the first side it comes in. */
-export const laidIn = ({ blocks, segments }: Pick<Timeline, 'blocks' | 'segments'>): readonly Laid[] =>
+export function laidIn(timeline: Pick<Timeline, 'blocks' | 'segments'>): readonly Laid[] {
+  const found = known.get(timeline.blocks) ?? laidAnew(timeline)
+  known.set(timeline.blocks, found)
+  return found
+}
+
+/** What was worked out for these very blocks: several parts of a view ask for the same with every change. */
+const known = new WeakMap<Timeline['blocks'], readonly Laid[]>()
+
+const laidAnew = ({ blocks, segments }: Pick<Timeline, 'blocks' | 'segments'>): readonly Laid[] =>
   blocks.flatMap(({ block, startMs, endMs, firstSegment, endSegment }) => {
     const items = itemsOf(block)
     if (!items) return []

@@ -32,7 +32,11 @@ export function useClass(of: () => { readonly id: string; readonly timeline: Tim
     return now ? laidIn(now.timeline) : []
   })
   /** What some have in place of a set-up. */
-  const taken = computed(() => stillTaken(planned.value?.substitutes ?? [], laid.value))
+  const taken = computed(() => {
+    const { substitutes = [] } = planned.value ?? {}
+    // Mostly there are none, and what lies there need not be known for that.
+    return substitutes.length === 0 ? [] : stillTaken(substitutes, laid.value)
+  })
   const groups = computed(() => laidByPeople(laid.value, who.value, taken.value))
   const room = computed(() => place.value && roomOf(place.value, planned.value?.roomId))
   return { planned, people, who, laid, taken, groups, place, room, classes }
