@@ -26,10 +26,12 @@ for (const [name, path] of [
   ['Cupboard', 'places'],
   ['What a class needs', 'needs/thursday-slow-hour'],
 ] as const) {
-  test(`axe finds nothing serious in ${name}`, async ({ page, house }) => {
+  test(`axe finds nothing serious in ${name}, and nothing makes it higher than its window`, async ({ page, house }) => {
     await page.goto(`${house.address}${path}`)
     await page.getByRole('heading', { level: 1 }).first().waitFor()
     expect(await serious(page)).toEqual([])
+    const over = await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight)
+    expect(over, 'what is scrolled scrolls in its pane, and the bar stays').toBeLessThanOrEqual(0)
   })
 }
 

@@ -4,18 +4,19 @@ import express from 'express'
 import type { Express, RequestHandler } from 'express'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
+import { placeSchema } from '#model/place'
+import { plannedClassSchema } from '#model/planned-class'
 import { systemClock } from './clock.ts'
 import type { Clock } from './clock.ts'
 import type { Database } from './db/open.ts'
 import { exchangeBody, exchangeRoutes } from './features/exchange/routes.ts'
 import { exchange } from './features/exchange/store.ts'
+import { keptRoutes } from './features/kept-routes.ts'
 import { ledClassBody, ledClassRoutes } from './features/led-classes/routes.ts'
 import { ledClassStore } from './features/led-classes/store.ts'
 import { ownRoutes } from './features/own/routes.ts'
 import { ownStore } from './features/own/store.ts'
-import { plannedClassRoutes } from './features/planned-classes/routes.ts'
 import { plannedClassStore } from './features/planned-classes/store.ts'
-import { placeRoutes } from './features/places/routes.ts'
 import { placeStore } from './features/places/store.ts'
 import { refuseUnplannable } from './features/sessions/read-document.ts'
 import { sessionRoutes } from './features/sessions/routes.ts'
@@ -59,8 +60,8 @@ export function createApp({ database, hosts, pages, clock = systemClock, logger 
   app.use('/api/own', ownRoutes(own))
   app.use('/api/led-classes', ledClassRoutes(ledClassStore(database)))
   app.use('/api/settings', settingsRoutes(settingsStore(database)))
-  app.use('/api/places', placeRoutes(placeStore(database, clock)))
-  app.use('/api/planned-classes', plannedClassRoutes(plannedClassStore(database)))
+  app.use('/api/places', keptRoutes('place', placeSchema, placeStore(database, clock)))
+  app.use('/api/planned-classes', keptRoutes('planned', plannedClassSchema, plannedClassStore(database)))
   app.use('/api', (request) => {
     throw new ProblemError('UNKNOWN_ADDRESS', { path: request.originalUrl })
   })

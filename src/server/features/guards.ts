@@ -12,3 +12,14 @@ export function basedOn(request: Pick<Request, 'get'>): number {
 export function sameId(address: string, document: string): void {
   if (address !== document) throw new ProblemError('ID_MISMATCH', { address, document }, { path: 'id' })
 }
+
+/** What a change is based on must be there, and be the version that is there; throws what is unknown, or VERSION_STALE. */
+export function refuseStale<Row extends { readonly version: number }>(
+  unknown: 'UNKNOWN_PLACE' | 'UNKNOWN_PLANNED',
+  id: string,
+  there: Row | null,
+  based: number,
+): asserts there is Row {
+  if (!there) throw new ProblemError(unknown, { id })
+  if (there.version !== based) throw new ProblemError('VERSION_STALE', { based, current: there.version })
+}

@@ -5,6 +5,7 @@ import type { KeptPlace, Place } from '#model/place'
 import type { CupboardRow, PlaceRow } from '#server/db/models'
 import type { Clock } from '#server/clock'
 import type { Database } from '#server/db/open'
+import { refuseStale } from '#server/features/guards'
 import { daysToCome } from '#server/features/planned-classes/to-come'
 import { ProblemError } from '#server/problems'
 import { classOn } from '#words/dates'
@@ -73,8 +74,7 @@ async function put(database: Database, place: Place, based: number, transaction:
   if (usual) await models.places.update({ isUsual: false }, { where: { isUsual: true }, transaction })
   if (based === 0 && !there) await models.places.create({ id, ...columns }, { transaction })
   else {
-    if (!there) throw new ProblemError('UNKNOWN_PLACE', { id })
-    if (there.version !== based) throw new ProblemError('VERSION_STALE', { based, current: there.version })
+    refuseStale('UNKNOWN_PLACE', id, there, based)
     await models.places.update(columns, { where: { id, version: based }, transaction })
   }
   await models.cupboard.destroy({ where: { placeId: id }, transaction })
@@ -102,8 +102,7 @@ async function remove(
 ): Promise<void> {
   const { models } = database
   const there = await models.places.findByPk(id, { transaction })
-  if (!there) throw new ProblemError('UNKNOWN_PLACE', { id })
-  if (there.version !== based) throw new ProblemError('VERSION_STALE', { based, current: there.version })
+  refuseStale('UNKNOWN_PLACE', id, there, based)
   const sessions = await placeUses(database, id, transaction)
   const days = await daysToCome(models, { placeId: id }, clock, transaction)
   if (sessions.length + days.length > 0)

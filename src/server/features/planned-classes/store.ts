@@ -2,6 +2,7 @@ import type { Transaction } from 'sequelize'
 import { plannedClassSchema } from '#model/planned-class'
 import type { KeptPlannedClass, PlannedClass } from '#model/planned-class'
 import type { Database } from '#server/db/open'
+import { refuseStale } from '#server/features/guards'
 import { ProblemError } from '#server/problems'
 
 /** Planned classes as documents; each change is based on a version. */
@@ -48,17 +49,12 @@ async function put(
     await models.plannedClasses.create({ id, ...columns }, { transaction })
     return version
   }
-  refuseStale(id, there, based)
+  refuseStale('UNKNOWN_PLANNED', id, there, based)
   await models.plannedClasses.update(columns, { where: { id, version: based }, transaction })
   return version
 }
 
 async function remove({ models }: Database, id: string, based: number, transaction: Transaction): Promise<void> {
-  refuseStale(id, await models.plannedClasses.findByPk(id, { transaction }), based)
+  refuseStale('UNKNOWN_PLANNED', id, await models.plannedClasses.findByPk(id, { transaction }), based)
   await models.plannedClasses.destroy({ where: { id }, transaction })
-}
-
-function refuseStale(id: string, there: { readonly version: number } | null, based: number): void {
-  if (!there) throw new ProblemError('UNKNOWN_PLANNED', { id })
-  if (there.version !== based) throw new ProblemError('VERSION_STALE', { based, current: there.version })
 }

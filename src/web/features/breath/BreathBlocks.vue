@@ -72,7 +72,7 @@ const takeProtocol = (name: string, { sections }: BreathBlock): void => {
 </script>
 
 <template>
-  <nav class="left" aria-label="Breath work and techniques">
+  <nav class="left scrolls" aria-label="Breath work and techniques">
     <h2>In this session</h2>
     <ul>
       <li v-for="{ block, startMs, endMs } in spans" :key="block.block.id">
@@ -122,7 +122,6 @@ const takeProtocol = (name: string, { sections }: BreathBlock): void => {
 
 <style scoped>
 .left {
-  overflow-y: auto;
   min-height: 0;
   background: var(--sheet);
   border-right: 1px solid var(--line);

@@ -7,6 +7,7 @@ import { factRows, sectionName } from '#words/sections'
 import SessionAway from '#web/shared/session/SessionAway.vue'
 import { useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
 import SidePane from '#web/shared/ui/SidePane.vue'
+import ViewHead from '#web/shared/ui/ViewHead.vue'
 import BreathBlocks from './BreathBlocks.vue'
 import BreathLadder from './BreathLadder.vue'
 import HearIt from './HearIt.vue'
@@ -45,12 +46,13 @@ const drawerOpen = ref(false)
 <template>
   <div v-if="store.document" class="breath-view" :class="{ narrow }">
     <BreathBlocks />
-    <section class="middle" aria-label="The round and its block">
+    <section class="middle scrolls" aria-label="The round and its block">
       <template v-if="resolved && resolvedSection">
-        <header>
-          <h1>{{ title }}</h1>
-          <p class="sub">{{ sub }}</p>
-        </header>
+        <ViewHead :title="title"
+          ><template #about
+            ><p class="sub">{{ sub }}</p></template
+          ></ViewHead
+        >
         <HearIt><RoundDrawing :section="resolvedSection" @change="drawPart" /></HearIt>
         <SectionForm />
         <SectionStrip />
@@ -87,16 +89,8 @@ const drawerOpen = ref(false)
   flex-direction: column;
   gap: 12px;
   min-width: 0;
-  min-height: 0;
   padding: 14px 20px 18px;
-  overflow-y: auto;
   background: var(--ground);
-}
-h1 {
-  overflow-wrap: anywhere;
-}
-.sub {
-  color: #4b5854;
 }
 .facts {
   display: flex;

@@ -15,6 +15,7 @@ import { useTurns } from '#web/shared/session/use-turns.ts'
 import { useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
 import SessionAway from '#web/shared/session/SessionAway.vue'
 import SidePane from '#web/shared/ui/SidePane.vue'
+import ViewHead from '#web/shared/ui/ViewHead.vue'
 import ClassPicker from '#web/shared/house/ClassPicker.vue'
 import RoomFromAbove from '#web/shared/house/RoomFromAbove.vue'
 import { usePlacesStore } from '#web/shared/house/places-store.ts'
@@ -118,14 +119,13 @@ const drawerOpen = ref(false)
 
 <template>
   <div v-if="store.document && store.timeline" class="needs-view" :class="{ narrow }">
-    <section class="main" aria-labelledby="needs-title">
-      <header>
-        <div>
-          <h1 id="needs-title">What {{ store.document.name }} needs of the cupboard</h1>
-          <p class="sub">{{ sub }}</p>
-        </div>
+    <section class="main scrolls" aria-labelledby="needs-title">
+      <ViewHead title-id="needs-title" :title="`What ${store.document.name} needs of the cupboard`">
+        <template #about
+          ><p class="sub">{{ sub }}</p></template
+        >
         <Button size="small" severity="secondary" outlined icon="pi pi-print" label="Print" @click="print" />
-      </header>
+      </ViewHead>
       <p class="visually-hidden" aria-live="polite">{{ told }}</p>
       <p v-if="!people" class="none">For how many people? Say it at the right, or plan a class.</p>
       <template v-else>
@@ -200,21 +200,9 @@ const drawerOpen = ref(false)
   display: grid;
   align-content: start;
   gap: 14px;
-  min-height: 0;
   padding: 12px 22px 40px;
-  overflow-y: auto;
   background: var(--sheet);
 }
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: start;
-  gap: 14px;
-}
-h1 {
-  overflow-wrap: anywhere;
-}
-.sub,
 .none,
 .note {
   color: var(--ink-soft);
@@ -236,9 +224,6 @@ h1 {
   .main {
     overflow: visible;
     padding: 0;
-  }
-  header :deep(button) {
-    display: none;
   }
 }
 </style>

@@ -5,6 +5,7 @@ import { computed, onMounted, ref } from 'vue'
 import { counted } from '#words/text'
 import SideList from '#web/shared/ui/SideList.vue'
 import SidePane from '#web/shared/ui/SidePane.vue'
+import ViewHead from '#web/shared/ui/ViewHead.vue'
 import AskName from '#web/shared/ui/AskName.vue'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
@@ -60,17 +61,16 @@ const drawerOpen = ref(false)
         />
       </div>
     </SideList>
-    <section class="cupboard" aria-labelledby="cupboard-title">
-      <header>
-        <div>
-          <h1 id="cupboard-title">{{ chosen ? `The cupboard of ${chosen.name}` : 'The cupboard' }}</h1>
+    <section class="cupboard scrolls" aria-labelledby="cupboard-title">
+      <ViewHead title-id="cupboard-title" :title="chosen ? `The cupboard of ${chosen.name}` : 'The cupboard'">
+        <template #about>
           <p v-if="session.document" class="sub">
             <RouterLink :to="{ name: 'needs', params: { id: session.document.id } }"
               >What {{ session.document.name }} needs of it</RouterLink
             >
           </p>
           <p class="sub">Figures, heights and what a class takes go by this; sizes left empty are the usual ones.</p>
-        </div>
+        </template>
         <Button
           text
           severity="secondary"
@@ -80,7 +80,7 @@ const drawerOpen = ref(false)
           title="Undo the last change"
           @click="store.undo()"
         />
-      </header>
+      </ViewHead>
       <p v-if="store.problem && !isAdding" class="problem" role="alert">{{ store.problem }}</p>
       <template v-if="chosen">
         <CupboardTable :key="chosen.id" />
@@ -109,23 +109,11 @@ const drawerOpen = ref(false)
   display: grid;
   align-content: start;
   gap: 12px;
-  min-height: 0;
   padding: 12px 22px 40px;
-  overflow-y: auto;
   background: var(--sheet);
 }
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: start;
-  gap: 14px;
-}
-h1 {
-  overflow-wrap: anywhere;
-}
-.sub,
 .none {
-  color: #4b5854;
+  color: var(--ink-soft);
 }
 .problem {
   color: var(--avoid);

@@ -35,7 +35,7 @@ const schools = computed(() => [...own.shelf.schools.values()])
 </script>
 
 <template>
-  <section v-if="inTheWay.length > 0" class="way" role="alert">
+  <section v-if="inTheWay.length > 0" class="way scrolls" role="alert">
     <template v-if="isMissing">
       <h1>Something this session stands on is not on the shelf</h1>
       <p>Nothing of it is lost. Take out what is missing, or bring it back to the shelf, and the plan shows again.</p>
@@ -79,7 +79,6 @@ const schools = computed(() => [...own.shelf.schools.values()])
 <style scoped>
 .way {
   grid-column: 2 / -1;
-  overflow-y: auto;
   padding: 24px 28px;
   display: grid;
   align-content: start;

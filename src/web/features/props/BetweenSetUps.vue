@@ -57,7 +57,7 @@ const whole = computed(() => {
 </script>
 
 <template>
-  <section v-if="rows.length > 0" class="between" aria-labelledby="between-set-ups">
+  <section v-if="rows.length > 0" class="between scrolls" aria-labelledby="between-set-ups">
     <header>
       <h2 id="between-set-ups">Between set-ups</h2>
       <p>one person, by hand; estimates</p>
@@ -149,7 +149,6 @@ const whole = computed(() => {
 .between {
   min-width: 0;
   padding: 8px 18px 10px;
-  overflow-y: auto;
   border-top: 1px solid var(--line);
   background: var(--sheet);
 }

@@ -14,6 +14,7 @@ import { useInstead } from '#web/shared/house/use-instead.ts'
 import SessionAway from '#web/shared/session/SessionAway.vue'
 import { useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
 import SidePane from '#web/shared/ui/SidePane.vue'
+import ViewHead from '#web/shared/ui/ViewHead.vue'
 import BetweenSetUps from './BetweenSetUps.vue'
 import PartsPane from './PartsPane.vue'
 import SetUpList from './SetUpList.vue'
@@ -136,12 +137,11 @@ const drawerOpen = ref(false)
 <template>
   <div v-if="store.document" class="props-view" :class="{ narrow }">
     <SetUpList />
-    <section class="picture" :aria-label="chosen ? `The set-up of ${chosen.name}` : 'No set-up'">
-      <header v-if="chosen">
-        <div>
-          <h1>{{ chosen.name }}</h1>
-          <p class="sub">{{ sub }}</p>
-        </div>
+    <section class="picture scrolls" :aria-label="chosen ? `The set-up of ${chosen.name}` : 'No set-up'">
+      <ViewHead v-if="chosen" class="head" :title="chosen.name">
+        <template #about
+          ><p class="sub">{{ sub }}</p></template
+        >
         <SelectButton
           class="views"
           :model-value="view"
@@ -153,7 +153,7 @@ const drawerOpen = ref(false)
           aria-label="Seen from"
           @update:model-value="chosenView = $event"
         />
-      </header>
+      </ViewHead>
       <div v-if="chosen" class="choices">
         <SelectButton
           v-if="choices.length > 0"
@@ -230,23 +230,11 @@ const drawerOpen = ref(false)
 .picture {
   display: flex;
   flex-direction: column;
-  min-height: 0;
   min-width: 0;
-  overflow-y: auto;
   background: var(--ground);
 }
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: start;
-  gap: 14px;
+.head {
   padding: 12px 18px 0;
-}
-h1 {
-  overflow-wrap: anywhere;
-}
-.sub {
-  color: #4b5854;
 }
 .views {
   flex: none;

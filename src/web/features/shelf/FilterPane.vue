@@ -52,7 +52,7 @@ function tick(key: string, value: string, on: boolean): void {
       @update:model-value="showList"
     />
     <Button v-if="isFiltered" class="clear" size="small" text severity="secondary" label="Clear all" @click="clear" />
-    <div class="facets">
+    <div class="facets scrolls">
       <details
         v-for="{ facet, counts, on } in groups"
         :key="facet.key"
@@ -103,7 +103,6 @@ header {
 }
 .facets {
   flex: 1;
-  overflow-y: auto;
   border-top: 1px solid var(--line-soft);
 }
 details {

@@ -61,6 +61,7 @@ watch(id, async (now, before) => {
   height: 100%;
 }
 .shown {
+  position: relative;
   min-height: 0;
   overflow-y: auto;
   background: var(--ground);

@@ -10,7 +10,7 @@ const emit = defineEmits<{ choose: [key: string] }>()
 </script>
 
 <template>
-  <nav class="side-list" :aria-label="label">
+  <nav class="side-list scrolls" :aria-label="label">
     <h2>{{ title }}</h2>
     <ul v-if="things.length > 0">
       <li v-for="{ key, name, about } in things" :key="key">
@@ -26,8 +26,6 @@ const emit = defineEmits<{ choose: [key: string] }>()
 
 <style scoped>
 .side-list {
-  min-height: 0;
-  overflow-y: auto;
   background: var(--sheet);
   border-right: 1px solid var(--line);
 }

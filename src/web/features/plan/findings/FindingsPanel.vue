@@ -21,7 +21,13 @@ onMounted(() => panel.value?.focus())
 </script>
 
 <template>
-  <section ref="panel" class="panel findings-strip" tabindex="-1" aria-label="Findings" @keydown.esc="emit('close')">
+  <section
+    ref="panel"
+    class="panel findings-strip scrolls"
+    tabindex="-1"
+    aria-label="Findings"
+    @keydown.esc="emit('close')"
+  >
     <header>
       <h2>What needs a look</h2>
       <span class="counts">{{ title }}</span>
@@ -55,7 +61,6 @@ onMounted(() => panel.value?.focus())
 .panel {
   max-height: 42vh;
   padding: 8px 18px 12px;
-  overflow-y: auto;
   background: var(--sheet);
   border-top: 2px solid var(--ink);
 }

@@ -91,7 +91,7 @@ async function leave(): Promise<void> {
       @keydown.down="walk($event, 1)"
       @keydown.esc="leave"
     />
-    <div ref="list" class="list">
+    <div ref="list" class="list scrolls">
       <template v-for="group in groups" :key="group.name">
         <h3>{{ group.name }}</h3>
         <ul>
@@ -152,7 +152,6 @@ header {
   margin: 8px 16px 10px;
 }
 .list {
-  overflow-y: auto;
   border-top: 1px solid var(--line-soft);
   flex: 1;
 }
