@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import { daySchema, idSchema, instantSchema, lineSchema } from './common.ts'
+import { formTakenSchema } from './form-taken.ts'
 import { mostItems } from './limits.ts'
+import { conditionSchema } from './person.ts'
 import { propKinds } from './prop.ts'
 import { setAsideSchema } from './session.ts'
 import { setUpItemSchema } from './set-up.ts'
@@ -58,14 +60,29 @@ export const plannedClassSchema = z.strictObject({
     .max(200),
   /** People who come without a name. */
   guests: z.int().min(0).max(500),
+  /** What is told of people who come without a name, each of so many of them; who is nobody's. */
+  needs: z
+    .array(
+      z.strictObject({
+        id: idSchema,
+        condition: conditionSchema.pick({ id: true, severe: true, side: true }),
+        people: z.int().min(1).max(100),
+      }),
+    )
+    .max(50)
+    .optional(),
+  /** When it was asked who cannot practise today, and whether anybody told something. */
+  askedToday: z.strictObject({ at: instantSchema, told: z.enum(['nobody', 'somebody']) }).optional(),
   /** What each takes instead; one whose block or pose is gone lapses. */
   forms: z
     .array(
       z.strictObject({
         personId: idSchema,
         blockId: idSchema,
-        poseId: idSchema,
-        form: idSchema,
+        /** The pose of the block it is taken in place of; blocks of breath and rest have none. */
+        poseId: idSchema.optional(),
+        takes: formTakenSchema,
+        /** Who chose it: what was suggested, or the teacher. */
         by: z.enum(['teacher', 'suggested']),
         at: instantSchema,
         why: lineSchema.optional(),
@@ -79,8 +96,12 @@ export const plannedClassSchema = z.strictObject({
   setAside: z.array(setAsideSchema).max(200),
   /** The record of it, once it was led. */
   ledClassId: idSchema.optional(),
+  /** The poses that were practised in it, once it was led. */
+  posesLed: z.array(idSchema).max(300).optional(),
 })
 export type PlannedClass = z.infer<typeof plannedClassSchema>
+export type FormOfPerson = PlannedClass['forms'][number]
+export type NeedOfNobody = NonNullable<PlannedClass['needs']>[number]
 
 /** A planned class as it is kept: with the version that guards its writes. */
 export interface KeptPlannedClass {

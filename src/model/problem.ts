@@ -19,6 +19,7 @@ export interface ProblemFacts {
   UNKNOWN_OWN: { kind: OwnKind; id: string }
   UNKNOWN_PLACE: { id: string }
   UNKNOWN_PLANNED: { id: string }
+  UNKNOWN_PERSON: object
   IN_USE: { name: string; where: string; sessions: readonly { id: string; name: string }[] }
   UNKNOWN_ADDRESS: { path: string }
   ID_TAKEN: { id: string }

@@ -5,6 +5,7 @@ import type { Express, RequestHandler } from 'express'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
 import { placeSchema } from '#model/place'
+import { personSchema } from '#model/person'
 import { plannedClassSchema } from '#model/planned-class'
 import { systemClock } from './clock.ts'
 import type { Clock } from './clock.ts'
@@ -16,6 +17,7 @@ import { ledClassBody, ledClassRoutes } from './features/led-classes/routes.ts'
 import { ledClassStore } from './features/led-classes/store.ts'
 import { ownRoutes } from './features/own/routes.ts'
 import { ownStore } from './features/own/store.ts'
+import { peopleStore } from './features/people/store.ts'
 import { plannedClassStore } from './features/planned-classes/store.ts'
 import { placeStore } from './features/places/store.ts'
 import { refuseUnplannable } from './features/sessions/read-document.ts'
@@ -61,7 +63,8 @@ export function createApp({ database, hosts, pages, clock = systemClock, logger 
   app.use('/api/led-classes', ledClassRoutes(ledClassStore(database)))
   app.use('/api/settings', settingsRoutes(settingsStore(database)))
   app.use('/api/places', keptRoutes('place', placeSchema, placeStore(database, clock)))
-  app.use('/api/planned-classes', keptRoutes('planned', plannedClassSchema, plannedClassStore(database)))
+  app.use('/api/people', keptRoutes('person', personSchema, peopleStore(database)))
+  app.use('/api/planned-classes', keptRoutes('planned', plannedClassSchema, plannedClassStore(database, clock)))
   app.use('/api', (request) => {
     throw new ProblemError('UNKNOWN_ADDRESS', { path: request.originalUrl })
   })

@@ -86,7 +86,7 @@ test('classes planned before they could be changed are there with day, time and 
   const file = join(folder, '012.sqlite')
   copyFileSync(join(import.meta.dirname, 'db', 'fixtures', '012.sqlite'), file)
   const former = await openDatabase(file)
-  const kept = await plannedClassStore(former).list()
+  const kept = await plannedClassStore(former, clock).list()
   await former.close()
   rmSync(folder, { recursive: true })
   const dated = kept.find(({ planned }) => planned.id === 'thursday')

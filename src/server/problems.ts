@@ -21,6 +21,7 @@ export const problemStatus: Readonly<Record<ProblemCode, number>> = {
   UNKNOWN_OWN: 404,
   UNKNOWN_PLACE: 404,
   UNKNOWN_PLANNED: 404,
+  UNKNOWN_PERSON: 404,
   IN_USE: 409,
   UNKNOWN_ADDRESS: 404,
   ID_TAKEN: 409,

@@ -435,7 +435,7 @@ test('the demo data is Bellows House with fourteen people, and its hour comes to
   const demo = await openDatabase(file)
   const people = await peopleStore(demo).list()
   expect(people).toHaveLength(14)
-  expect(people[0]?.conditions[0]?.askedOn).toBe('2026-02-19')
+  expect(people[0]?.person.conditions[0]?.askedOn).toBe('2026-02-19')
   const [kept] = await placeStore(demo, clock).list()
   expect(kept?.place.cupboard.map(({ kind, count }) => [kind, count])).toContainEqual(['blanket', 40])
   const list = await request(createApp({ database: demo, hosts: [] })).get('/api/sessions')

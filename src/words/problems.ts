@@ -75,6 +75,10 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     title: 'No such planned class',
     detail: `There is no planned class “${id}”: it may have been taken away. Reload the page.`,
   }),
+  UNKNOWN_PERSON: () => ({
+    title: 'No such person',
+    detail: 'This person is no longer among your people: they may have been deleted. Reload the page.',
+  }),
   IN_USE: ({ name, where }) => ({
     title: 'Still in use',
     detail: `“${name}” is used in ${where}: change it there first.`,

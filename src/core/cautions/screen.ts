@@ -190,7 +190,7 @@ function screenBlock(
 ): Screened[] {
   const verdict = judgeFor(practised, subjects, judged)
   const capS =
-    held && holdCapS((level) => firstCeilingS(catalog.ceilings, held.pose, level), person.level, verdict, judged.flags)
+    held && holdCapS((level) => firstCeilingS(catalog.ceilings, held.pose, level), person.level ?? 'new', verdict, judged.flags)
   const tooLong = held !== undefined && capS !== undefined && held.s > capS
   const isQuiet = verdict.grade === undefined && verdict.gated.gate === 'none' && verdict.props.length === 0
   if (isQuiet && !tooLong) return []

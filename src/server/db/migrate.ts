@@ -14,6 +14,7 @@ import { breathAnswersMigration } from './migrations/010-breath-answers.ts'
 import { settingsMigration } from './migrations/011-settings.ts'
 import { placesKeptMigration } from './migrations/012-places-kept.ts'
 import { plannedClassesMigration } from './migrations/013-planned-classes.ts'
+import { peopleKeptMigration } from './migrations/014-people-kept.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -37,6 +38,7 @@ export const migrations: readonly Migration[] = [
   settingsMigration,
   placesKeptMigration,
   plannedClassesMigration,
+  peopleKeptMigration,
 ]
 
 const migrationsTable = 'migrations'

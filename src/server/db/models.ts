@@ -53,8 +53,7 @@ export interface CupboardRow extends Row<CupboardRow> {
 export interface PersonRow extends Row<PersonRow> {
   id: string
   name: string
-  level: string
-  statureMm: number | null
+  version: number
   document: string
 }
 
@@ -186,13 +185,7 @@ export function defineModels(sequelize: Sequelize): Models {
     ),
     people: sequelize.define<PersonRow>(
       'person',
-      {
-        id: key(),
-        name: short(),
-        level: short(),
-        statureMm: { type: DataTypes.INTEGER, allowNull: true },
-        document: text(),
-      },
+      { id: key(), name: short(), version: whole(), document: text() },
       plain('people'),
     ),
     plannedClasses: sequelize.define<PlannedClassRow>(

@@ -17,6 +17,8 @@ export interface Database {
   readonly models: Models
   /** Runs work that reads before it writes, so that nobody writes in between; every write goes through here. */
   inTransaction<T>(work: Work<T>): Promise<T>
+  /** What was taken away goes from the journal beside the file as well, as far as nobody reads there just now. */
+  forgetRemoved(): Promise<void>
   close(): Promise<void>
 }
 
@@ -42,6 +44,10 @@ export async function openDatabase(storage: string, clock: Clock = systemClock):
     sequelize,
     models: defineModels(sequelize),
     inTransaction,
+    async forgetRemoved() {
+      await settled()
+      await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)')
+    },
     async close() {
       // A window that was closed in the middle of a save leaves its transaction running: it is let finish.
       await settled()

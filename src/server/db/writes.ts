@@ -13,10 +13,17 @@ export type Work<T> = (transaction: Transaction) => Promise<T>
  */
 export function makeWrites(sequelize: Sequelize, closed: () => Promise<unknown>) {
   refuseOutside(sequelize)
+  /** What is taken away or written over is not left lying in the file. */
+  const sweeping =
+    <T>(work: Work<T>): Work<T> =>
+    async (transaction) => {
+      await sequelize.query('PRAGMA secure_delete = ON', { transaction })
+      return work(transaction)
+    }
   let last: Promise<unknown> = Promise.resolve()
   return {
     inTransaction<T>(work: Work<T>): Promise<T> {
-      const done = last.then(() => sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, work))
+      const done = last.then(() => sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, sweeping(work)))
       last = done.catch(() => undefined)
       return done
     },

@@ -33,53 +33,81 @@ export const bellowsHouse: Place = {
   ],
 }
 
-type Told = readonly [
-  name: string,
-  level: Person['level'],
-  statureMm: number,
-  conditions: readonly Omit<Person['conditions'][number], 'askedOn'>[],
-  askedDaysAgo: number,
-]
+type Told = Omit<Person, 'conditions' | 'consents'> & {
+  readonly conditions: readonly Omit<Person['conditions'][number], 'askedOn'>[]
+  readonly askedDaysAgo: number
+}
 
+/** Ids that say nothing of whom they are. */
 const told: readonly Told[] = [
-  ['Ansgar Tiel', 'regular', 1840, [{ id: 'knee', severe: 'no', side: 'left' }], 21],
-  ['Berit Oosterlo', 'experienced', 1680, [], 14],
-  ['Corvin Maas', 'new', 1770, [{ id: 'htn_ctrl', severe: 'no' }], 7],
-  ['Dunja Ferrel', 'regular', 1630, [{ id: 'hypotension', severe: 'no' }], 35],
-  [
-    'Edda Quint',
-    'regular',
-    1590,
-    [
+  {
+    ...{ id: 'qX7mB2tLr0aV', name: 'Ansgar Tiel', level: 'regular', statureMm: 1840, touch: 'yes', askedDaysAgo: 21 },
+    conditions: [{ id: 'knee', severe: 'no', side: 'left' }],
+  },
+  {
+    ...{ id: 'h4Wc9ZkPe1sN', name: 'Berit Oosterlo', level: 'experienced', statureMm: 1680, touch: 'yes' },
+    ...{ conditions: [], askedDaysAgo: 14 },
+  },
+  {
+    ...{ id: 'Jt8vYd3uMf5G', name: 'Corvin Maas', level: 'new', statureMm: 1770, askedDaysAgo: 7 },
+    conditions: [{ id: 'htn_ctrl', severe: 'no' }],
+  },
+  {
+    ...{ id: 'b0RnKq6xSw2E', name: 'Dunja Ferrel', level: 'regular', statureMm: 1630, touch: 'ask', askedDaysAgo: 35 },
+    conditions: [{ id: 'hypotension', severe: 'no' }],
+  },
+  {
+    ...{ id: 'Zp5gHc1iTo9D', name: 'Edda Quint', level: 'regular', statureMm: 1590, touch: 'ask', askedDaysAgo: 14 },
+    inCase: 'Her son Wim, number on the card at the desk',
+    conditions: [
       { id: 'osteoporosis', severe: 'no' },
       { id: 'elder', severe: 'no' },
     ],
-    14,
-  ],
-  ['Falk Immering', 'new', 1910, [{ id: 'hamstring', severe: 'unsure', side: 'right' }], 7],
-  ['Gesine Palland', 'regular', 1720, [], 49],
-  ['Henk Zuurveld', 'experienced', 1790, [{ id: 'reflux', severe: 'no' }], 28],
-  ['Imke Larrow', 'new', 1660, [{ id: 'preg_t2', severe: 'no' }], 7],
-  ['Joris Bellmann', 'regular', 1870, [{ id: 'disc', severe: 'no' }], 63],
-  ['Katrijn Voss', 'regular', 1700, [{ id: 'knee', severe: 'no', side: 'both' }], 14],
-  ['Lotte Sundermeer', 'experienced', 1640, [{ id: 'hypermobility', severe: 'no' }], 21],
-  ['Mirco Adlung', 'regular', 1750, [{ id: 'asthma_copd', severe: 'no' }], 28],
-  ['Nele Trautwyn', 'new', 1550, [{ id: 'neck', severe: 'no' }], 14],
+  },
+  {
+    ...{ id: 'u3LaFx7yQb4J', name: 'Falk Immering', level: 'new', statureMm: 1910, askedDaysAgo: 7 },
+    conditions: [{ id: 'hamstring', severe: 'unsure', side: 'right' }],
+  },
+  {
+    ...{ id: 'V9eMw2kCn8Rh', name: 'Gesine Palland', level: 'regular', statureMm: 1720, touch: 'no' },
+    ...{ conditions: [], askedDaysAgo: 49 },
+  },
+  {
+    ...{ id: 'd6SjUo0pGz1X', name: 'Henk Zuurveld', level: 'experienced', statureMm: 1790, askedDaysAgo: 28 },
+    conditions: [{ id: 'reflux', severe: 'no' }],
+  },
+  {
+    ...{ id: 'Kf2yTb5vLm7A', name: 'Imke Larrow', level: 'new', statureMm: 1660, touch: 'ask', askedDaysAgo: 7 },
+    conditions: [{ id: 'preg_t2', severe: 'no' }],
+  },
+  {
+    ...{ id: 'w8QhXr3nEd0C', name: 'Joris Bellmann', level: 'regular', statureMm: 1870, askedDaysAgo: 63 },
+    conditions: [{ id: 'disc', severe: 'no' }],
+  },
+  {
+    ...{ id: 'P1zGsk6aVj4U', name: 'Katrijn Voss', calledAs: 'Kat', level: 'regular', statureMm: 1700, touch: 'yes' },
+    ...{ conditions: [{ id: 'knee', severe: 'no', side: 'both' }], askedDaysAgo: 14 },
+  },
+  {
+    ...{ id: 'm7BoNi9cWy2F', name: 'Lotte Sundermeer', level: 'experienced', statureMm: 1640, askedDaysAgo: 21 },
+    conditions: [{ id: 'hypermobility', severe: 'no' }],
+  },
+  {
+    ...{ id: 'Re5tHl0xDq8K', name: 'Mirco Adlung', level: 'regular', statureMm: 1750, askedDaysAgo: 28 },
+    conditions: [{ id: 'asthma_copd', severe: 'no' }],
+  },
+  {
+    ...{ id: 'g3JpZu4sMv6Y', name: 'Nele Trautwyn', level: 'new', statureMm: 1550, askedDaysAgo: 14 },
+    conditions: [{ id: 'neck', severe: 'no' }],
+  },
 ]
 
 const dayMs = 24 * 3_600_000
 
 /** Fourteen invented people with ordinary complaints; days are counted back from the day it is made. */
 export function bellowsPeople(today: Date): readonly Person[] {
-  return told.map(([name, level, statureMm, conditions, daysAgo]) => {
-    const askedOn = new Date(today.getTime() - daysAgo * dayMs).toISOString().slice(0, 10)
-    return {
-      id: name.toLowerCase().replaceAll(' ', '-'),
-      name,
-      level,
-      statureMm,
-      conditions: conditions.map((condition) => ({ ...condition, askedOn })),
-      consents: [],
-    }
+  return told.map(({ conditions, askedDaysAgo, ...person }) => {
+    const askedOn = new Date(today.getTime() - askedDaysAgo * dayMs).toISOString().slice(0, 10)
+    return { ...person, conditions: conditions.map((condition) => ({ ...condition, askedOn })), consents: [] }
   })
 }

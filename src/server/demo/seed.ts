@@ -10,11 +10,11 @@ import { placeStore } from '#server/features/places/store'
 import { sessionStore } from '#server/features/sessions/store'
 import { bellowsHouse, bellowsPeople } from './bellows-house.ts'
 import { demoClasses } from './led-classes.ts'
-import { plannedThursday } from './planned-classes.ts'
+import { plannedClasses } from './planned-classes.ts'
 import { demoSessions } from './sessions.ts'
 
 /** Raised whenever the demo data changes: an older demo database is then put aside and made anew. */
-export const seedNumber = 11
+export const seedNumber = 12
 const seedNote = 'demo seed'
 
 const minuteMs = 60_000
@@ -27,8 +27,8 @@ export async function seedDemo(database: Database, clock: Clock): Promise<void> 
     await sessionStore(database, { now: () => at }).create(document)
   }
   await placeStore(database, clock).put(bellowsHouse, 0)
-  await plannedClassStore(database).put(plannedThursday(clock.now()), 0)
-  for (const person of bellowsPeople(clock.now())) await peopleStore(database).add(person)
+  for (const person of bellowsPeople(clock.now())) await peopleStore(database).put(person, 0)
+  for (const planned of plannedClasses(clock.now())) await plannedClassStore(database, clock).put(planned, 0)
   const classes = ledClassStore(database)
   for (const { start, events, end } of demoClasses(clock.now())) {
     await classes.begin(start)

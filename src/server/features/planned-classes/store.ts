@@ -1,18 +1,24 @@
+import { Op } from 'sequelize'
 import type { Transaction } from 'sequelize'
 import { plannedClassSchema } from '#model/planned-class'
 import type { KeptPlannedClass, PlannedClass } from '#model/planned-class'
+import type { Clock } from '#server/clock'
 import type { Database } from '#server/db/open'
 import { refuseStale } from '#server/features/guards'
 import { ProblemError } from '#server/problems'
+import { today } from './to-come.ts'
 
 /** Planned classes as documents; each change is based on a version. */
-export function plannedClassStore(database: Database) {
+export function plannedClassStore(database: Database, clock: Clock) {
   const { inTransaction } = database
   return {
-    list: (): Promise<KeptPlannedClass[]> => list(database),
+    async list(): Promise<KeptPlannedClass[]> {
+      await inTransaction((transaction) => forgetMarks(database, today(clock.now()), transaction))
+      return list(database)
+    },
     /** Saves over the version it was based on, and says the new one; 0 makes it. Throws VERSION_STALE, UNKNOWN_…. */
     put: (planned: PlannedClass, based: number): Promise<number> =>
-      inTransaction((transaction) => put(database, planned, based, transaction)),
+      inTransaction((transaction) => put(database, withoutOldMarks(planned, today(clock.now())), based, transaction)),
     remove: (id: string, based: number): Promise<void> =>
       inTransaction((transaction) => remove(database, id, based, transaction)),
   }
@@ -41,6 +47,9 @@ async function put(
   if (!session || session.deletedAt) throw new ProblemError('UNKNOWN_SESSION', { id: sessionId })
   if (!(await models.places.findByPk(placeId, { transaction })))
     throw new ProblemError('UNKNOWN_PLACE', { id: placeId })
+  const ids = [...new Set(planned.people.map(({ personId }) => personId))]
+  const known = await models.people.count({ where: { id: ids }, transaction })
+  if (known < ids.length) throw new ProblemError('UNKNOWN_PERSON', {})
   const version = based + 1
   const isLed = ledClassId !== undefined
   const columns = { sessionId, placeId, day, isLed, version, document: JSON.stringify(planned) }
@@ -57,4 +66,26 @@ async function put(
 async function remove({ models }: Database, id: string, based: number, transaction: Transaction): Promise<void> {
   refuseStale('UNKNOWN_PLANNED', id, await models.plannedClasses.findByPk(id, { transaction }), based)
   await models.plannedClasses.destroy({ where: { id }, transaction })
+}
+
+/** Whether what was told for its day alone is past: it was led, or its day is over. */
+const isOver = ({ day, ledClassId }: Pick<PlannedClass, 'day' | 'ledClassId'>, now: string): boolean =>
+  ledClassId !== undefined || day < now
+
+/** "Not today" belongs to the day of the class and goes with it [decisions]. */
+function withoutOldMarks(planned: PlannedClass, now: string): PlannedClass {
+  if (!isOver(planned, now)) return planned
+  return { ...planned, people: planned.people.map(({ notToday: _gone, ...person }) => person) }
+}
+
+/** Takes the marks out of the classes whose day went by with nobody looking. */
+async function forgetMarks({ models }: Database, now: string, transaction: Transaction): Promise<void> {
+  const past = await models.plannedClasses.findAll({
+    where: { day: { [Op.lt]: now }, document: { [Op.like]: '%"notToday"%' } },
+    transaction,
+  })
+  for (const { id, document } of past) {
+    const planned = withoutOldMarks(plannedClassSchema.parse(JSON.parse(document)), now)
+    await models.plannedClasses.update({ document: JSON.stringify(planned) }, { where: { id }, transaction })
+  }
 }

@@ -20,4 +20,6 @@ export async function daysToCome(
 }
 
 const two = (n: number): string => String(n).padStart(2, '0')
-const today = (now: Date): string => `${String(now.getFullYear())}-${two(now.getMonth() + 1)}-${two(now.getDate())}`
+/** The day it is where this machine stands. */
+export const today = (now: Date): string =>
+  `${String(now.getFullYear())}-${two(now.getMonth() + 1)}-${two(now.getDate())}`
