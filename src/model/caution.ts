@@ -98,4 +98,6 @@ export interface CautionBook {
   /** Families whose rules a family takes over. */
   readonly inherits: Readonly<Partial<Record<string, string>>>
   readonly rules: readonly CautionRule[]
+  /** Forms of the shelf that are what a row asks for, by the row's id: a pose, or `pose/form`. */
+  readonly given?: Readonly<Record<string, readonly string[]>>
 }

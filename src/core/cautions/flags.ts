@@ -8,21 +8,24 @@ export interface Flag {
   readonly severe: boolean
   /** Nobody is sure: the severe rows hold, and their clinician is asked [cautions 0]. */
   readonly unsure?: boolean
+  /** A new ache nobody has looked at: the severe rows, and quiet forms only [cautions 0]. */
+  readonly newAche?: boolean
   readonly side?: Side | 'both'
   /** Their clinician's clearance is noted. */
   readonly cleared: boolean
 }
 
-/** A person's conditions as flags: "not sure" takes the severe rows, and some conditions always do. */
+/** A person's conditions as flags: "not sure" and a new ache take the severe rows, some conditions always do. */
 export function flagsOf({ conditions }: Pick<Person, 'conditions'>, book: CautionBook): Flag[] {
-  return conditions.map(({ id, severe, side, clearance }) => {
+  return conditions.map(({ id, severe, side, clearance, newAche = false }) => {
     const { alwaysSevere = false, unsureIsPlain } = book.conditions.get(id) ?? {}
-    const isUnsure = severe === 'unsure'
+    const isUnsure = severe === 'unsure' || (newAche && severe === 'no')
     return {
       id,
       severe: severe === 'yes' || alwaysSevere || (isUnsure && unsureIsPlain !== true),
       cleared: clearance !== undefined,
       ...(isUnsure ? { unsure: true } : {}),
+      ...(newAche ? { newAche: true } : {}),
       ...(side === undefined ? {} : { side }),
     }
   })

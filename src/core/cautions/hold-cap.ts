@@ -8,8 +8,9 @@ const youngestS = 60
 
 /**
  * The longest first hold for somebody, in seconds a side [reference 4.3]: the ceiling of their own level
- * with no flag, the beginner figure with `care`, half of it with `modify` or less where the row has a cap
- * of its own; half of theirs the first time in a pose. `ceilingS` gives the register's figure by level.
+ * with no flag, the beginner figure with `care`; with `modify`, as it stands, half of it in their first two classes and
+ * the whole afterwards, or less where the row has a cap of its own; half of theirs the first time in a pose. `ceilingS`
+ * gives the register's figure by level.
  */
 export function holdCapS(
   ceilingS: (level: Level) => Seconds,
@@ -17,6 +18,7 @@ export function holdCapS(
   { grade, reasons }: Pick<Verdict, 'grade' | 'reasons'>,
   flags: readonly Flag[],
   firstTime = false,
+  firstClasses = true,
 ): Seconds {
   if (grade === 'avoid') return 0
   const own = ceilingS(level)
@@ -25,7 +27,7 @@ export function holdCapS(
   const caps = [
     firstTime ? own / 2 : own,
     ...(grade === 'care' ? [beginner] : []),
-    ...(grade === 'modify' ? [beginner / 2, ...named] : []),
+    ...(grade === 'modify' ? [firstClasses ? beginner / 2 : beginner, ...named] : []),
     ...(flags.some(({ id, severe }) => id === 'minor' && severe) ? [youngestS] : []),
   ]
   return Math.floor(Math.min(...caps))

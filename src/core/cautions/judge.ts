@@ -21,6 +21,8 @@ export interface Verdict {
   readonly gated: Gated
   /** Until clearance: outside the quiet forms that the gate allows. */
   readonly behindGate: boolean
+  /** With a new ache nobody has looked at: more is felt in it than 2 of 10. */
+  readonly tooFelt: boolean
   /** A quiet form the gate allows, but only inclined or on a chair. */
   readonly gateForm: 'inclined' | 'on a chair' | undefined
   /** Worst first, then in the order of the reference. */
@@ -74,7 +76,7 @@ export const asJudged = (
 export function judgeFor(
   practised: Practised,
   subjects: ReadonlySet<CautionSubject>,
-  { matches, gated, consents, book }: Judged,
+  { flags, matches, gated, consents, book }: Judged,
 ): Verdict {
   const [reasons, props]: [Reason[], Reason[]] = [[], []]
   for (const match of matches) {
@@ -86,11 +88,13 @@ export function judgeFor(
   reasons.sort(worstFirst)
   const gateForm = gated.gate === 'clear' ? allowedForm(practised) : undefined
   const behindGate = gated.gate === 'stop' || (gated.gate === 'clear' && gateForm === undefined)
+  const tooFelt = practised.form?.carried === false && flags.some(({ newAche }) => newAche)
   const fromGate = behindGate ? 'avoid' : gateForm === 'inclined' || gateForm === 'on a chair' ? 'modify' : undefined
   return {
-    grade: strictest([fromGate, reasons[0]?.grade]),
+    grade: strictest([fromGate, tooFelt ? 'avoid' : undefined, reasons[0]?.grade]),
     gated,
     behindGate,
+    tooFelt,
     gateForm: gateForm === 'as it is' ? undefined : gateForm,
     reasons,
     props: props.sort(worstFirst),

@@ -17,6 +17,9 @@ const familyOfPosition: Readonly<Record<BasePosition, Family>> = {
   atWall: 'legs_up_flat',
 }
 
+/** Resting in a base position, as the cautions see it. */
+export const restingIn = (position: BasePosition): Practised => ({ families: [familyOfPosition[position]] })
+
 /** What a block asks people to do, as the cautions see it; undefined where nothing is done. */
 export function practisedIn(resolved: Resolved): Practised | undefined {
   switch (resolved.kind) {
@@ -42,7 +45,7 @@ export function practisedIn(resolved: Resolved): Practised | undefined {
         breaths: breathsIn(resolved),
       }
     case 'rest':
-      return { families: [familyOfPosition[resolved.toPosition]] }
+      return restingIn(resolved.toPosition)
     case 'closing':
       return {
         families: ['final_rest'],

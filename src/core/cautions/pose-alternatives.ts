@@ -79,6 +79,7 @@ function mildestOf(poses: readonly Pose[], judgeForm: JudgeForm, isSame: boolean
   return milderFirst.flatMap((grade) => byGrade.get(grade) ?? []).slice(0, mostTold)
 }
 
-const isSameIntent = (a: Pose, b: Pose): boolean =>
+/** Whether two poses work on the same area in the same direction. */
+export const isSameIntent = (a: Pose, b: Pose): boolean =>
   a.targets.some((target) => b.targets.includes(target)) &&
   a.directions.some((direction) => b.directions.includes(direction))

@@ -1,24 +1,24 @@
 import type { CautionBook } from '#model/caution'
-import type { Family } from '#model/family'
 import type { Person } from '#model/person'
-import type { Pose, Variant } from '#model/pose'
+import type { Pose } from '#model/pose'
 import type { Session } from '#model/session'
 import { ok } from '#core/result'
 import type { Result } from '#core/result'
 import { firstCeilingS, resolveSession } from '#core/session'
 import type { Catalog, Resolved } from '#core/session'
 import type { Seconds } from '#core/units'
-import { alternativesFor, judgeFamily } from './alternatives.ts'
+import { alternativesFor } from './alternatives.ts'
 import type { Alternatives } from './alternatives.ts'
-import { flagsOf } from './flags.ts'
+import { asAsked, askedOfForms } from './asked.ts'
+import type { Asked } from './asked.ts'
 import type { Gated } from './flags.ts'
 import { holdCapS } from './hold-cap.ts'
-import { asJudged, judgeFor } from './judge.ts'
-import type { Judged, Verdict } from './judge.ts'
+import { judgeFor } from './judge.ts'
+import type { Verdict } from './judge.ts'
 import { practisedIn } from './of-block.ts'
 import { inPlaceOf, poseAlternatives } from './pose-alternatives.ts'
-import type { InPlace, JudgeForm, PoseAlternative } from './pose-alternatives.ts'
-import { bodyFormOf, subjectsOf } from './practised.ts'
+import type { InPlace, PoseAlternative } from './pose-alternatives.ts'
+import { subjectsOf } from './practised.ts'
 import type { Practised } from './practised.ts'
 import { rollSide } from './roll-side.ts'
 import type { Roll } from './roll-side.ts'
@@ -110,70 +110,6 @@ const rollOf = (blocks: readonly Resolved[]) => {
   return last?.kind === 'closing' ? last.answers.roll : 'right'
 }
 
-/** A person with all that the rules say of them worked out once. */
-interface Asked {
-  readonly person: Person
-  readonly judged: Judged
-  readonly judgeOne: (family: Family) => Verdict
-  readonly judgeForm: JudgeForm
-}
-
-function asAsked(person: Person, book: CautionBook, asks: AskedOfForm, notToday: readonly string[] | undefined): Asked {
-  const consents = new Set(person.consents.map((consent) => consent.for))
-  const judged = asJudged(flagsOf(person, book), book, consents, notToday)
-  const known = new Map<Family, Verdict>()
-  return {
-    person,
-    judged,
-    judgeOne(family) {
-      const verdict = known.get(family) ?? judgeFamily(family, judged, book)
-      known.set(family, verdict)
-      return verdict
-    },
-    judgeForm: judgeFormFor(judged, asks),
-  }
-}
-
-/** Forms of poses as they are judged for one person, those that ask the same once. */
-function judgeFormFor(judged: Judged, asks: AskedOfForm): JudgeForm {
-  const known = new Map<Demand, Verdict>()
-  return (pose, variant) => {
-    const demand = asks(pose, variant)
-    const verdict = known.get(demand) ?? judgeFor(demand.practised, demand.subjects, judged)
-    known.set(demand, verdict)
-    return verdict
-  }
-}
-
-/** What a form asks of everyone; forms that ask the same have one and the same. */
-interface Demand {
-  readonly practised: Practised
-  readonly subjects: ReturnType<typeof subjectsOf>
-}
-type AskedOfForm = (pose: Pose, variant: Variant | undefined) => Demand
-
-function askedOfForms(book: CautionBook): AskedOfForm {
-  const byForm = new Map<Pose | Variant, Demand>()
-  const bySaying = new Map<string, Demand>()
-  const made = (pose: Pose, variant: Variant | undefined): Demand => {
-    const { families = pose.families, sensation = pose.sensation } = variant ?? {}
-    const hinged = variant?.hinged ?? pose.hinged
-    const form = bodyFormOf({ families, sensation, ...(hinged === undefined ? {} : { hinged }) })
-    const saying = [...families, form.carried, form.hinged].join(' ')
-    const demand = bySaying.get(saying) ?? {
-      practised: { families, form },
-      subjects: subjectsOf({ families, form }, book),
-    }
-    bySaying.set(saying, demand)
-    return demand
-  }
-  return (pose, variant) => {
-    const demand = byForm.get(variant ?? pose) ?? made(pose, variant)
-    byForm.set(variant ?? pose, demand)
-    return demand
-  }
-}
-
 /** A block and what it asks of everyone, worked out once. */
 interface Doing {
   readonly block: Resolved
@@ -190,7 +126,8 @@ function screenBlock(
 ): Screened[] {
   const verdict = judgeFor(practised, subjects, judged)
   const capS =
-    held && holdCapS((level) => firstCeilingS(catalog.ceilings, held.pose, level), person.level ?? 'new', verdict, judged.flags)
+    held &&
+    holdCapS((level) => firstCeilingS(catalog.ceilings, held.pose, level), person.level ?? 'new', verdict, judged.flags)
   const tooLong = held !== undefined && capS !== undefined && held.s > capS
   const isQuiet = verdict.grade === undefined && verdict.gated.gate === 'none' && verdict.props.length === 0
   if (isQuiet && !tooLong) return []

@@ -1,5 +1,6 @@
 import type { CautionBook } from '#model/caution'
 import { conditions } from './conditions.ts'
+import { givenForms } from './given-forms.ts'
 import { cautionGroups } from './groups.ts'
 import { inherits } from './register.ts'
 import { breathRules } from './rules-breath.ts'
@@ -13,4 +14,5 @@ export const cautionBook: CautionBook = {
   groups: cautionGroups,
   inherits,
   rules: [...restAndBackRules, ...foldAndTurnRules, ...propRules, ...breathRules],
+  given: givenForms,
 }
