@@ -1,7 +1,9 @@
 import type { KeptPlannedClass, PlannedClass } from '#model/planned-class'
+import { keptAs } from '#web/shared/saving/kept-documents.ts'
 import { ask } from './client.ts'
 
-export const listPlannedClasses = () => ask<readonly KeptPlannedClass[]>('/planned-classes')
+export const listPlannedClasses = async () =>
+  keptAs(await ask<readonly KeptPlannedClass[]>('/planned-classes'), ({ planned }) => planned)
 export const writePlannedClass = (planned: PlannedClass, based: number) =>
   ask<KeptPlannedClass>(`/planned-classes/${planned.id}`, { method: 'PUT', body: planned, based })
 export const removePlannedClass = (id: string, based: number) =>
