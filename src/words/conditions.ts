@@ -21,7 +21,10 @@ const withinText: Readonly<Record<string, string>> = {
 
 /** A text of the reference with every `{id}` in it as a teacher would say it. */
 export const sayCaution = (text: string): string =>
-  text.replace(/\{([a-z0-9_]+)\}/g, (_, id: string) => withinText[id] ?? names.get(id) ?? id)
+  text.replace(marks, '').replace(/\{([a-z0-9_]+)\}/g, (_, id: string) => withinText[id] ?? names.get(id) ?? id)
+
+/** Marks of the reference on how well something is founded, of which the shelf speaks in words of its own. */
+const marks = /\s*\((?:[ABC]d?|[^()]*: d|d)\)/g
 
 /** Groups as one would say them; the others are said condition by condition. */
 const groupNames: Readonly<Record<string, string>> = {

@@ -14,8 +14,9 @@ const folds = useMediaQuery('(max-width: 1179px)')
 
 const always = [
   { name: 'sessions', words: 'Sessions' },
-  { name: 'journal', words: 'Journal' },
+  { name: 'people', words: 'People' },
   { name: 'places', words: 'Cupboard' },
+  { name: 'journal', words: 'Journal' },
 ]
 // Read one by one: a change of the plan that touches none of them does not draw the bar anew.
 const id = computed(() => store.document?.id)
@@ -28,6 +29,7 @@ const views = computed(() =>
         { name: 'plan', words: 'Plan', params: { id: id.value } },
         { name: 'props', words: 'Set-ups', params: { id: id.value } },
         { name: 'breath', words: 'Breath', params: { id: id.value } },
+        { name: 'who', words: 'Who takes what', params: { id: id.value } },
       ],
 )
 /** A view, or what one has come to from it. */
@@ -63,7 +65,9 @@ function toggle(which: 'always' | 'session'): void {
       :aria-expanded="open === 'always'"
       @click="toggle('always')"
     >
-      <i class="pi pi-bars" aria-hidden="true" /><span class="visually-hidden">Sessions, Journal and Cupboard</span>
+      <i class="pi pi-bars" aria-hidden="true" /><span class="visually-hidden"
+        >Sessions, People, Cupboard and Journal</span
+      >
     </button>
     <nav v-else aria-label="Zovrin">
       <RouterLink

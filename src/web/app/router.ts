@@ -83,6 +83,21 @@ export const router = createRouter({
       meta: { title: 'Shelf', stays: 'shelf' },
     },
     {
+      path: '/people/:id?',
+      name: 'people',
+      component: () => import('#web/features/people/PeopleView.vue'),
+      meta: { title: 'People' },
+    },
+    {
+      path: '/who/:id',
+      name: 'who',
+      components: {
+        default: () => import('#web/features/who/WhoView.vue'),
+        bar: () => import('#web/shared/session/StepsBar.vue'),
+      },
+      meta: { title: 'Who takes what' },
+    },
+    {
       path: '/places',
       name: 'places',
       component: () => import('#web/features/places/PlacesView.vue'),

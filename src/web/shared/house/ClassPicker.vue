@@ -11,7 +11,7 @@ import SelectField from '#web/shared/ui/SelectField.vue'
 import { useClass } from './use-class.ts'
 
 /** For which planned class the session is looked at, and for how many people; a new one is planned for today. */
-const props = defineProps<{ session: Session; timeline: Timeline }>()
+const props = defineProps<{ session: Session; timeline: Timeline; withoutCount?: boolean }>()
 const { planned, people, place, classes } = useClass(() => ({ id: props.session.id, timeline: props.timeline }))
 
 const [none, another] = ['', '+'] as const
@@ -45,6 +45,7 @@ const named = computed(() => (planned.value ? planned.value.people.filter(({ awa
   <div class="picker">
     <SelectField v-if="place" label="For the class of" :value="planned?.id ?? none" :options="choices" @change="pick" />
     <NumberField
+      v-if="!withoutCount"
       label="For how many people"
       :value="people"
       :least="named"
@@ -54,7 +55,7 @@ const named = computed(() => (planned.value ? planned.value.people.filter(({ awa
       @change="people = $event"
       @empty="people = undefined"
     />
-    <p v-if="named > 0" class="note">{{ counted(named, 'person', 'people') }} of them by name.</p>
+    <p v-if="named > 0 && !withoutCount" class="note">{{ counted(named, 'person', 'people') }} of them by name.</p>
     <p v-if="classes.problem" class="problem" role="alert">{{ classes.problem }}</p>
   </div>
 </template>

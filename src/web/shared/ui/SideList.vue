@@ -12,6 +12,7 @@ const emit = defineEmits<{ choose: [key: string] }>()
 <template>
   <nav class="side-list scrolls" :aria-label="label">
     <h2>{{ title }}</h2>
+    <slot name="top" />
     <ul v-if="things.length > 0">
       <li v-for="{ key, name, about } in things" :key="key">
         <button type="button" :aria-current="key === current ? 'true' : undefined" @click="emit('choose', key)">

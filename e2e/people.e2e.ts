@@ -1,0 +1,236 @@
+import { readFileSync } from 'node:fs'
+import type { Page } from '@playwright/test'
+import type { KeptPerson } from '#model/person'
+import type { KeptPlannedClass, PlannedClass } from '#model/planned-class'
+import { expect, test } from './fixtures.ts'
+import type { House } from './fixtures.ts'
+
+const people = async ({ address }: House) => (await (await fetch(`${address}api/people`)).json()) as KeptPerson[]
+const classes = async ({ address }: House) =>
+  (await (await fetch(`${address}api/planned-classes`)).json()) as KeptPlannedClass[]
+const plannedIn = async (house: House, id: string) =>
+  (await classes(house)).find((kept) => kept.planned.id === id)?.planned
+const named = async (house: House, name: string) =>
+  (await people(house)).find(({ person }) => person.name === name)?.person
+const page_ = (page: Page) => page.getByRole('main')
+const pick = async (page: Page, label: string, option: string): Promise<void> => {
+  await page.getByRole('combobox', { name: label }).click()
+  await page.getByRole('option', { name: option, exact: true }).click()
+}
+const type = async (page: Page, label: string, typed: string): Promise<void> => {
+  await page.getByLabel(label, { exact: true }).fill(typed)
+  await page.getByLabel(label, { exact: true }).press('Enter')
+}
+
+/** A class of a session far in the future, with some of Bellows House's people. */
+async function planClass(house: House, sessionId: string, names: readonly string[], more: Partial<PlannedClass> = {}) {
+  const all = await people(house)
+  const planned: PlannedClass = {
+    ...{ id: 'our-class', sessionId, placeId: 'bellows-house', day: '2099-01-01', startsAt: '18:45', guests: 0 },
+    people: names.map((name) => ({ personId: all.find(({ person }) => person.name === name)?.person.id ?? '' })),
+    ...{ forms: [], substitutes: [], setAside: [] },
+    ...more,
+  }
+  const reply = await fetch(`${house.address}api/planned-classes/${planned.id}`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json', 'If-Match': '"0"' },
+    body: JSON.stringify(planned),
+  })
+  expect(reply.status).toBe(200)
+  return planned
+}
+
+test('somebody is added by name alone; what they tell is kept, changed, taken back, and found again', async ({
+  page,
+  house,
+}) => {
+  await page.goto(`${house.address}people`)
+  await page.getByRole('button', { name: 'Add somebody' }).click()
+  await type(page, 'Their name', 'Ragna Ödegård')
+  await expect(page.getByRole('heading', { level: 1, name: 'Ragna Ödegård' })).toBeVisible()
+  await expect(page.getByText('Nothing told, or nothing asked.')).toBeVisible()
+  await expect.poll(() => named(house, 'Ragna Ödegård')).toMatchObject({ conditions: [], consents: [] })
+  await pick(page, 'Add what they tell', 'Knee injury')
+  const knee = page.getByRole('article', { name: 'Knee injury' })
+  await pick(page, 'How it is', 'not sure')
+  await pick(page, 'Side', 'left')
+  await expect
+    .poll(async () => (await named(house, 'Ragna Ödegård'))?.conditions)
+    .toMatchObject([{ id: 'knee', severe: 'unsure', side: 'left' }])
+  await expect(page.getByText('Check first (knee)')).toBeVisible()
+  await knee.getByRole('button', { name: 'Note a clearance' }).click()
+  await type(page, 'Cleared by', 'Dr Amundsen')
+  await expect(page.getByText('Check first (knee)')).toBeHidden()
+  await type(page, 'Height, cm', '171,5')
+  await expect.poll(async () => (await named(house, 'Ragna Ödegård'))?.statureMm).toBe(1715)
+  await page.getByRole('button', { name: 'Take away Knee injury' }).click()
+  await expect(page.getByText('Nothing told, or nothing asked.')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo the last change' }).click()
+  await expect(knee).toBeVisible()
+  await page.reload()
+  await expect(page.getByRole('article', { name: 'Knee injury' })).toBeVisible()
+  await page.getByLabel('Find somebody by name').fill('odega')
+  const list = page.getByRole('navigation', { name: 'People' })
+  await expect(list.getByRole('button', { name: /Ragna/ })).toBeVisible()
+  await expect(list.getByRole('button', { name: /Edda Quint/ })).toBeHidden()
+})
+
+test('with the server away what was typed stays in the window, is said to be unsaved, and nothing of it is kept in the browser', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('ERR_CONNECTION_REFUSED')
+  await page.goto(`${house.address}people`)
+  await page.getByRole('button', { name: /Edda Quint/ }).click()
+  await expect(page.getByLabel('Whom to call in an emergency')).toHaveValue(/Her son Wim/)
+  await house.stop()
+  await type(page, 'Whom to call in an emergency', 'Wim Vesterby')
+  await expect(page.getByRole('alert')).toContainText('kept in this window alone')
+  await expect(page.getByLabel('Whom to call in an emergency')).toHaveValue('Wim Vesterby')
+  await house.start()
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByRole('alert')).toBeHidden()
+  expect((await named(house, 'Edda Quint'))?.inCase).toBe('Wim Vesterby')
+  const kept = await page.evaluate(async () => {
+    const texts = [JSON.stringify({ ...localStorage }), JSON.stringify({ ...sessionStorage })]
+    for (const name of await caches.keys())
+      for (const request of await (await caches.open(name)).keys()) texts.push(request.url)
+    for (const { name = '' } of await indexedDB.databases()) {
+      const opened = await new Promise<IDBDatabase>((resolve, reject) => {
+        const request = indexedDB.open(name)
+        request.onsuccess = () => {
+          resolve(request.result)
+        }
+        request.onerror = () => {
+          reject(new Error(name))
+        }
+      })
+      for (const store of opened.objectStoreNames)
+        texts.push(
+          await new Promise<string>((resolve) => {
+            const request = opened.transaction(store).objectStore(store).getAll()
+            request.onsuccess = () => {
+              resolve(JSON.stringify(request.result))
+            }
+          }),
+        )
+      opened.close()
+    }
+    return texts.join('\n')
+  })
+  expect(kept).not.toMatch(/Vesterby|Edda|Quint|osteoporosis|api\/people/)
+})
+
+test('names are covered by H and by themselves, and a page that is covered shows nothing of anybody', async ({
+  page,
+  house,
+}) => {
+  await page.addInitScript(() => {
+    const test = window as unknown as { zovrinPorts: object; laterMs: number }
+    test.laterMs = 0
+    test.zovrinPorts = { steadyMs: () => performance.now() + test.laterMs }
+  })
+  await page.goto(`${house.address}people`)
+  await page.getByRole('button', { name: /Edda Quint/ }).click()
+  await expect(page.getByRole('article', { name: 'Low bone density' })).toBeVisible()
+  const isCovered = async () => {
+    await expect(page.getByRole('button', { name: /^Person 5/ })).toBeVisible()
+    await expect(page_(page)).not.toContainText(/Edda|Quint|bone/)
+  }
+  await page.getByRole('heading', { level: 1 }).click()
+  await page.keyboard.press('h')
+  await isCovered()
+  await page.keyboard.press('h')
+  await expect(page.getByRole('article', { name: 'Low bone density' })).toBeVisible()
+  await page.evaluate(() => {
+    ;(window as unknown as { laterMs: number }).laterMs = 61_000
+  })
+  await isCovered()
+  await expect(page).toHaveTitle('People – Zovrin')
+})
+
+test('somebody’s data is given out in one file, and they are deleted for good after one question', async ({
+  page,
+  house,
+}) => {
+  const { id } = await planClass(house, 'thursday-slow-hour', ['Edda Quint', 'Falk Immering'])
+  await page.goto(`${house.address}people`)
+  await page.getByRole('button', { name: /Edda Quint/ }).click()
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save their data' }).click(),
+  ])
+  expect(download.suggestedFilename()).toBe('zovrin-person.json')
+  const text = readFileSync(await download.path(), 'utf8')
+  expect(JSON.parse(text)).toMatchObject({ person: { name: 'Edda Quint' }, classes: [{}, {}, { day: '2099-01-01' }] })
+  expect(text).not.toContain('Falk')
+  await page.getByRole('button', { name: 'Delete them…' }).click()
+  await page.getByRole('button', { name: 'Keep them' }).click()
+  expect(await named(house, 'Edda Quint')).toBeDefined()
+  await page.getByRole('button', { name: 'Delete them…' }).click()
+  await page.getByRole('button', { name: 'Delete for good' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'People' })).toBeVisible()
+  expect(await named(house, 'Edda Quint')).toBeUndefined()
+  expect((await plannedIn(house, id))?.people).toHaveLength(1)
+})
+
+test('who takes what: worst first, what is suggested is taken, another form is chosen and why', async ({
+  page,
+  house,
+}) => {
+  await planClass(house, 'thursday-slow-hour', ['Berit Oosterlo', 'Katrijn Voss', 'Imke Larrow'])
+  await page.goto(`${house.address}who/thursday-slow-hour`)
+  const table = page.getByRole('table', { name: /Who takes what/ })
+  await expect(table.getByRole('columnheader')).toHaveText([
+    'empty: as planned',
+    'Imke Larrow',
+    'Kat',
+    'and 1 as planned',
+  ])
+  await expect(table.getByRole('rowheader', { name: /^Deer/ })).toContainText('Whoever likes: front leg long.')
+  await table.getByRole('button', { name: 'Imke Larrow, Sphinx: side rest' }).click()
+  const pane = page.getByRole('complementary', { name: 'The class' })
+  await expect(pane).toContainText('Leave out for: pregnancy from week 14.')
+  await expect(pane.getByRole('button', { name: /^As it stands/ })).toBeHidden()
+  await pane.getByRole('button', { name: /^Inclined rest/ }).click()
+  await type(page, 'Why', 'likes to see the room')
+  await expect(pane).toContainText('Chosen by you: likes to see the room.')
+  await page.getByRole('button', { name: /^Take what is suggested/ }).click()
+  await expect(page.getByRole('button', { name: /^Take what is suggested/ })).toBeHidden()
+  const imke = await named(house, 'Imke Larrow')
+  await expect
+    .poll(async () => (await plannedIn(house, 'our-class'))?.forms.find(({ blockId }) => blockId === 'sphinx'))
+    .toMatchObject({ personId: imke?.id, takes: { kind: 'pose', poseId: 'inclined-rest' }, by: 'teacher' })
+  const forms = (await plannedIn(house, 'our-class'))?.forms ?? []
+  expect(forms.filter(({ by }) => by === 'suggested').length).toBeGreaterThan(5)
+  await pane.getByRole('button', { name: 'As suggested again' }).click()
+  await expect(table.getByRole('button', { name: 'Imke Larrow, Sphinx: side rest' })).toBeVisible()
+  await table.getByRole('columnheader').getByRole('button', { name: 'Kat' }).click()
+  await expect(pane).toContainText('Never gets up')
+  await expect(pane).toContainText('Front leg long, 2:00 a side')
+  await table.getByRole('rowheader').getByRole('button', { name: /^Deer/ }).click()
+  await expect(pane).toContainText('1 person as planned')
+})
+
+test('who comes: away for once, one more without a name and what they have, and the people of the class before', async ({
+  page,
+  house,
+}) => {
+  await planClass(house, 'thursday-slow-hour', ['Berit Oosterlo', 'Katrijn Voss'])
+  await page.goto(`${house.address}who/thursday-slow-hour`)
+  await page.getByRole('checkbox', { name: 'Kat' }).click()
+  await expect(page.getByText('everybody does all as planned')).toBeVisible()
+  await page.getByRole('button', { name: 'One more' }).click()
+  await expect(page_(page)).toContainText('2 people')
+  await pick(page, 'Add what somebody has', 'Shoulder injury')
+  await expect(page.getByRole('columnheader', { name: 'Guest 1' })).toBeVisible()
+  await pick(page, 'Add somebody', 'Edda Quint')
+  await expect(page.getByRole('columnheader', { name: 'Edda Quint' })).toBeVisible()
+  await page.getByRole('button', { name: /^The people of/ }).click()
+  await expect.poll(async () => (await plannedIn(house, 'our-class'))?.people.length).toBeGreaterThan(8)
+  const planned = await plannedIn(house, 'our-class')
+  const kat = await named(house, 'Katrijn Voss')
+  expect(planned?.people.filter(({ personId }) => personId === kat?.id)).toEqual([{ personId: kat?.id, away: true }])
+  expect(planned).toMatchObject({ guests: 1, needs: [{ condition: { id: 'shoulder' }, people: 1 }] })
+})

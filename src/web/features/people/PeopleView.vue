@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import { useMediaQuery } from '@vueuse/core'
+import { computed, onMounted, ref } from 'vue'
+import { calledName } from '#words/people'
+import { counted } from '#words/text'
+import { askAgain } from '#core/class'
+import CoverNames from '#web/shared/people/CoverNames.vue'
+import { useNames } from '#web/shared/people/names.ts'
+import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
+import { useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
+import AskName from '#web/shared/ui/AskName.vue'
+import SideList from '#web/shared/ui/SideList.vue'
+import SidePane from '#web/shared/ui/SidePane.vue'
+import ViewHead from '#web/shared/ui/ViewHead.vue'
+import ClassesToCome from './ClassesToCome.vue'
+import PersonForm from './PersonForm.vue'
+import PersonPane from './PersonPane.vue'
+import { usePeople } from './use-people.ts'
+
+/** Who comes: a list to find somebody in, and their page. */
+const { store, chosen, choose, add, today } = usePeople()
+const { covered, called } = useNames()
+useUndoKeys({ undo: () => void store.undo(), redo: () => undefined })
+onMounted(() => {
+  void store.load()
+  void usePlannedClassesStore().load()
+})
+
+const wanted = ref('')
+const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
+const things = computed(() =>
+  store.people.flatMap((person, at) => {
+    const isMeant = plain(`${person.name} ${calledName(person)}`).includes(plain(wanted.value.trim()))
+    const old = askAgain(person, today()).length
+    const about = old > 0 ? 'ask again' : (person.level ?? '')
+    return isMeant || covered.value ? [{ key: person.id, name: called(person, at), about }] : []
+  }),
+)
+const place = computed(() => store.people.findIndex(({ id }) => id === chosen.value?.id))
+const isAdding = ref(false)
+async function addNamed(name: string): Promise<void> {
+  isAdding.value = false
+  wanted.value = ''
+  await add(name)
+}
+const narrow = useMediaQuery('(max-width: 1179px)')
+const drawerOpen = ref(false)
+</script>
+
+<template>
+  <div class="people-view" :class="{ narrow }">
+    <SideList title="People" label="People" :things="things" :current="chosen?.id" @choose="choose">
+      <template #top>
+        <div class="find">
+          <InputText
+            v-model="wanted"
+            fluid
+            size="small"
+            type="search"
+            placeholder="Find somebody"
+            aria-label="Find somebody by name"
+            :disabled="covered"
+          />
+        </div>
+        <div class="add">
+          <Button
+            v-if="!isAdding"
+            size="small"
+            text
+            severity="secondary"
+            icon="pi pi-plus"
+            label="Add somebody"
+            @click="isAdding = true"
+          />
+          <AskName
+            v-else
+            label="Their name"
+            verb="Add"
+            :taken="[]"
+            taken-words=""
+            @named="addNamed"
+            @leave="isAdding = false"
+          />
+          <CoverNames />
+        </div>
+      </template>
+      <p v-if="store.people.length > 0 && things.length === 0" class="none">Nobody of that name.</p>
+    </SideList>
+    <section class="page-of scrolls" aria-labelledby="person-title">
+      <ViewHead title-id="person-title" :title="chosen ? called(chosen, place) : 'People'">
+        <template #about>
+          <p v-if="!chosen" class="sub">
+            {{
+              store.people.length === 0
+                ? 'Nobody yet. Add somebody at the left: a name is enough, all else can be left unsaid.'
+                : `${counted(store.people.length, 'person', 'people')}. Choose one at the left to see their page.`
+            }}
+          </p>
+        </template>
+        <Button
+          v-if="chosen"
+          text
+          severity="secondary"
+          icon="pi pi-undo"
+          :disabled="store.steps.length === 0"
+          :aria-label="store.steps.length > 0 ? 'Undo the last change' : 'Nothing to undo'"
+          title="Undo the last change"
+          @click="store.undo()"
+        />
+      </ViewHead>
+      <p v-if="store.problem" class="problem" role="alert">
+        {{ store.problem }}
+        <Button
+          v-if="store.unsaved.size > 0"
+          size="small"
+          severity="secondary"
+          outlined
+          label="Try again"
+          @click="store.tryAgain()"
+        />
+      </p>
+      <p v-if="chosen && covered">Covered. Press H, or “Show names” at the left.</p>
+      <PersonForm v-else-if="chosen" :key="chosen.id" />
+      <ClassesToCome v-else />
+    </section>
+    <SidePane v-model:open="drawerOpen" label="What follows" opener="What follows"
+      ><PersonPane v-if="chosen && !covered" :key="chosen.id"
+    /></SidePane>
+  </div>
+</template>
+
+<style scoped>
+.people-view {
+  position: relative;
+  display: grid;
+  grid-template-columns: 218px minmax(0, 1fr) 344px;
+  height: 100%;
+}
+.people-view.narrow {
+  grid-template-columns: 200px minmax(0, 1fr);
+}
+.find {
+  padding: 0 14px 10px;
+}
+.add {
+  display: grid;
+  justify-items: start;
+  gap: 4px;
+  padding: 0 12px 8px;
+}
+.none {
+  padding: 10px 16px;
+  color: var(--ink-soft);
+}
+.page-of {
+  display: grid;
+  align-content: start;
+  gap: 12px;
+  padding: 12px 22px 40px;
+  background: var(--sheet);
+}
+.problem {
+  color: var(--avoid);
+}
+</style>

@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { computed } from 'vue'
+import { askAgain } from '#core/class'
+import type { Taking } from '#core/class'
+import { blockName } from '#words/blocks'
+import { takingLine } from '#words/forms'
+import { askAgainWords, gateWords, toldShort } from '#words/people'
+import { counted } from '#words/text'
+import { dayOf } from '#words/class-days'
+import CautionMark from '#web/shared/cautions/CautionMark.vue'
+import { useNames } from '#web/shared/people/names.ts'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { ports } from '#web/shared/ports.ts'
+import { useWhoView } from './use-who-view.ts'
+
+/** One person through the whole class: what they do, their own way through it, and one nest for much of it. */
+const { person, rows, nameOf, look, takeNest, planned } = useWhoView()
+const { covered } = useNames()
+const own = useOwnStore()
+const told = computed(() => (person.value ? toldShort(person.value.comer.person.conditions) : ''))
+const gate = computed(() => (person.value ? gateWords(person.value.gated) : ''))
+const old = computed(() =>
+  person.value?.comer.isNamed
+    ? askAgain(person.value.comer.person, planned.value?.day ?? dayOf(ports().epochMs())).map(askAgainWords)
+    : [],
+)
+const nameIn = (blockId: string): string => {
+  const row = rows.value.find(({ block }) => block.id === blockId)
+  return row ? blockName(row) : ''
+}
+const poseName = (poseId: string): string => own.catalog.poses.get(poseId)?.names.english ?? ''
+const takingsOf = (blockIds: readonly string[]): readonly Taking[] =>
+  person.value?.takings.filter(({ blockId }) => blockIds.includes(blockId)) ?? []
+const way = computed(() => {
+  const { gettingsUp = 0, placeChanges = 0 } = person.value?.way ?? {}
+  const up = gettingsUp === 0 ? 'Never gets up' : `Gets up ${counted(gettingsUp, 'time')}`
+  return `${up}, ${placeChanges === 0 ? 'never changes place' : `changes place ${counted(placeChanges, 'time')}`}.`
+})
+</script>
+
+<template>
+  <template v-if="person">
+    <p class="eyebrow">Through the class</p>
+    <h2>{{ nameOf(person.comer.id) }}</h2>
+    <p v-if="told && !covered">{{ told }}</p>
+    <p v-if="gate" class="gate">{{ gate }}</p>
+    <p v-for="line in old" :key="line">{{ line }}</p>
+    <p class="note">{{ way }}</p>
+    <ul>
+      <li v-for="taking in person.takings" :key="taking.blockId">
+        <button type="button" @click="look(person.comer.id, taking.blockId)">
+          <b>{{ nameIn(taking.blockId) }}</b><span>
+            <CautionMark v-if="taking.planned.verdict.grade" :grade="taking.planned.verdict.grade" />
+            {{ takingLine(taking) }}</span
+          >
+        </button>
+      </li>
+    </ul>
+    <section v-if="person.nests.length > 0" class="part">
+      <h3>One nest</h3>
+      <p class="note">One place and one set-up for several of them.</p>
+      <div v-for="nest in person.nests" :key="nest.poseId" class="nest">
+        <span
+          ><b>{{ poseName(nest.poseId) }}</b> for {{ nest.blockIds.map(nameIn).join(', ') }}</span
+        >
+        <Button
+          size="small"
+          severity="secondary"
+          outlined
+          label="Take"
+          :aria-label="`Take ${poseName(nest.poseId)} for all of them`"
+          @click="takeNest(nest.poseId, takingsOf(nest.blockIds))"
+        />
+      </div>
+    </section>
+  </template>
+</template>
+
+<style scoped>
+.gate {
+  font-weight: 650;
+}
+.note {
+  font-size: 14.5px;
+  color: var(--ink-soft);
+}
+ul {
+  margin-top: 8px;
+}
+li {
+  border-top: 1px solid var(--line-soft);
+}
+li button {
+  display: grid;
+  width: 100%;
+  padding: 5px 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+li button:hover {
+  background: var(--line-soft);
+}
+.part {
+  margin-top: 12px;
+  padding-top: 10px;
+  border-top: 1px solid var(--line);
+}
+.nest {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 10px;
+  margin-top: 6px;
+}
+</style>

@@ -1,0 +1,158 @@
+import type { CautionGrade } from '#model/caution'
+import type { FormOfPerson } from '#model/planned-class'
+import type { Choice, Nearness, Taking } from '#core/class'
+import type { Verdict } from '#core/cautions'
+import type { Resolved } from '#core/session'
+import { formatDuration } from '#core/units'
+import { sayCaution } from './conditions.ts'
+import { shortNames } from './condition-names.ts'
+import { gradeLeads } from './cautions.ts'
+import { capital, joined, lower, namesInWords } from './text.ts'
+
+/** What the rows against something say to do, each once, the strictest first. */
+const askedFor = ({ reasons }: Verdict): readonly string[] => [
+  ...new Set(reasons.filter(({ grade }) => grade === 'modify').map(({ rule }) => sayCaution(rule.instead))),
+]
+
+/** A form as it is called in a list. */
+export function formName({ takes, pose, variant, verdict }: Choice): string {
+  switch (takes.kind) {
+    case 'asItStands':
+      return 'As it stands'
+    case 'setUp':
+      return 'As it stands, in another set-up'
+    case 'changed':
+      return `Changed: ${joined(askedFor(verdict), '; ')}`
+    case 'variant':
+      return variant?.name ?? ''
+    case 'pose': {
+      const name = joined([pose?.names.english ?? '', lower(variant?.name ?? '')], ', ')
+      return takes.breath ? `${name}, breathing naturally` : name
+    }
+    case 'natural':
+      return 'Natural breath'
+    case 'rest':
+      return 'Rest where they are'
+  }
+}
+
+const mostInCell = 24
+
+/** The first thing a row asks for, in its own words. */
+const firstClause = (text: string): string => (text.split(/[,;]|: /)[0] ?? '').trim()
+
+/** The same in a few words, for a cell of the table; nothing where it is done as planned. */
+export function formInCell({ does, shorter }: Pick<Taking, 'does' | 'shorter'>): string {
+  if (!does) return 'no form fits'
+  const time = shorter[0] ? formatDuration(shorter[0].heldS) : ''
+  if (does.takes.kind === 'asItStands') return time
+  if (does.takes.kind === 'changed') {
+    const clause = firstClause(askedFor(does.verdict)[0] ?? '')
+    return clause.length <= mostInCell ? clause : `${clause.slice(0, mostInCell - 1).trimEnd()}…`
+  }
+  if (does.takes.kind === 'natural') return 'natural breath'
+  if (does.takes.kind === 'rest') return 'rest'
+  return lower(does.variant && does.takes.kind === 'variant' ? does.variant.name : (does.pose?.names.english ?? ''))
+}
+
+/** How long somebody holds where that is less than the class, and what comes after it. */
+export const shorterWords = ({ shorter }: Pick<Taking, 'shorter'>): string => {
+  const [first] = shorter
+  if (!first) return ''
+  const sides = shorter.length > 1 ? ' a side' : ''
+  return `${formatDuration(first.heldS)}${sides}, then half way out and the same rest as all.`
+}
+
+/** What somebody does in a block, in a line of a list. */
+export function takingLine({ does, shorter }: Pick<Taking, 'does' | 'shorter'>): string {
+  if (!does) return 'no form fits: ask a professional'
+  const [first] = shorter
+  const time = first ? `${formatDuration(first.heldS)}${shorter.length > 1 ? ' a side' : ''}` : ''
+  return joined([does.takes.kind === 'asItStands' && !first ? 'as planned' : formName(does), time], ', ')
+}
+
+/** Why a form stands where it does among the others. */
+export const nearWords: Readonly<Record<Nearness, string>> = {
+  asPlanned: 'as planned',
+  liked: 'what they like to take',
+  given: 'what the caution asks for',
+  asTheRowSays: 'as the caution says',
+  sameIntent: 'the same intent',
+  named: 'named by the caution',
+  another: 'to rest in',
+  inPart: 'has still to be changed',
+}
+
+/** What is known of a form in a line: why it is offered, and for how long. */
+export function choiceAbout({ near, capS, verdict }: Choice, isSuggested: boolean): string {
+  const listed = verdict.grade === undefined ? 'nothing listed against it' : ''
+  const longest = capS === undefined ? '' : `up to ${formatDuration(capS)}`
+  return joined([isSuggested ? 'suggested' : '', nearWords[near], longest, near === 'asPlanned' ? '' : listed], '; ')
+}
+
+/** What was decided for somebody, as it is told under the forms. */
+export function chosenWords({ chosen, suggested }: Pick<Taking, 'chosen' | 'suggested'>): string {
+  if (!chosen) return suggested ? 'Suggested; nobody has chosen yet.' : 'No form fits: ask a professional.'
+  const who = chosen.by === 'teacher' ? 'Chosen by you' : 'Taken as suggested'
+  return `${who}${chosen.why === undefined ? '' : `: ${chosen.why}`}.`
+}
+
+/** A reason against something, as one reads it: what to do, for what, and why. */
+export interface ReasonLine {
+  readonly grade: CautionGrade
+  readonly lead: string
+  readonly instead: string
+  readonly why: string
+}
+export const reasonLines = ({ reasons }: Verdict): readonly ReasonLine[] =>
+  reasons.map(({ rule, by, grade, consent }) => ({
+    grade,
+    lead: `${gradeLeads[grade]}: ${namesInWords(by.map((id) => shortNames[id] ?? id))}`,
+    instead: capital(sayCaution(rule.instead)),
+    why: `${sayCaution(rule.why)}${consent === 'missing' ? '; only with their clinician’s consent' : consent === 'noted' ? '; their clinician’s consent is noted' : ''}`,
+  }))
+
+/** What one who likes may take in a block, as it is said to everybody: never a number and never a name. */
+function offered({ takes, pose, variant, verdict }: Choice): string {
+  switch (takes.kind) {
+    case 'variant':
+      return lower(variant?.name ?? '')
+    case 'pose':
+      return `${lower(pose?.names.english ?? '')}${takes.breath ? ' with natural breath' : ''}`
+    case 'changed':
+      return joined(askedFor(verdict).map(firstClause), ', or ')
+    case 'natural':
+      return 'natural breath in place of the count'
+    case 'rest':
+      return 'rest where you are'
+    default:
+      return ''
+  }
+}
+
+/** The one sentence for everybody at the set-up of a block; nothing where all do it as planned [teacher's review P1]. */
+export function offerToAll(takings: readonly Pick<Taking, 'does'>[]): string {
+  const all = new Set(takings.flatMap(({ does }) => (does ? offered(does).split(', or ') : [])))
+  const some = [...all].filter((one) => one !== '')
+  return some.length === 0 ? '' : `Whoever likes: ${joined(some, ', or ')}.`
+}
+
+/** How long a block is, under its name. */
+export function blockLength(block: Resolved): string {
+  if (block.kind === 'hold') {
+    const [side] = block.sides
+    return `${formatDuration(side?.holdS ?? 0)}${block.sides.length > 1 ? ' a side' : ''}`
+  }
+  return block.kind === 'closing' ? formatDuration(block.finalRestS.value) : ''
+}
+
+/** The form to be kept of a choice. */
+export const keptForm = (
+  { blockId, personId, planned }: Pick<Taking, 'blockId' | 'personId' | 'planned'>,
+  { takes }: Choice,
+  by: FormOfPerson['by'],
+  at: string,
+): FormOfPerson => ({
+  ...{ personId, blockId, takes, by, at },
+  ...(planned.pose ? { poseId: planned.pose.id } : {}),
+})

@@ -1,0 +1,99 @@
+import type { Gate } from '#model/caution'
+import type { Condition, Person } from '#model/person'
+import type { Level } from '#model/common'
+import type { Roll } from '#core/cautions'
+import type { OldAnswer } from '#core/class'
+import { conditions } from '#library/cautions/conditions'
+import { notToday } from '#library/cautions/not-today'
+import { shortNames } from './condition-names.ts'
+import { sayCaution } from './conditions.ts'
+import { namesInWords } from './text.ts'
+
+/** What somebody wishes to be called. */
+export const calledName = ({ name, calledAs }: Pick<Person, 'name' | 'calledAs'>): string => calledAs ?? name
+
+export const levelChoices: readonly { readonly value: Level | ''; readonly words: string }[] = [
+  { value: '', words: 'not said: as somebody new' },
+  { value: 'new', words: 'new' },
+  { value: 'regular', words: 'regular' },
+  { value: 'experienced', words: 'experienced' },
+]
+
+/** Touch is never assumed: unsaid, nobody is touched. */
+export const touchChoices: readonly { readonly value: NonNullable<Person['touch']> | ''; readonly words: string }[] = [
+  { value: '', words: 'not asked' },
+  { value: 'yes', words: 'yes' },
+  { value: 'ask', words: 'ask each time' },
+  { value: 'no', words: 'no' },
+]
+
+const byId = new Map(conditions.map((condition) => [condition.id, condition]))
+
+/** A condition by its name, as asked in private, with what makes it the severe form. */
+export function conditionWords(id: string) {
+  const condition = byId.get(id)
+  return {
+    name: condition?.name ?? id,
+    short: shortNames[id] ?? condition?.name ?? id,
+    asks: sayCaution(condition?.asks ?? ''),
+    notes: sayCaution(condition?.notes ?? ''),
+    severe: sayCaution(condition?.severe ?? ''),
+    isAlwaysSevere: condition?.alwaysSevere ?? false,
+  }
+}
+
+export const conditionChoices = conditions.map(({ id, name }) => ({ value: id, words: name }))
+
+/** How it is with them, as one chooses it. */
+export const severityChoices: readonly { readonly value: Condition['severe'] | 'newAche'; readonly words: string }[] = [
+  { value: 'no', words: 'as usual' },
+  { value: 'yes', words: 'severe' },
+  { value: 'unsure', words: 'not sure' },
+  { value: 'newAche', words: 'a new ache, not looked at yet' },
+]
+
+export const sideChoices: readonly { readonly value: NonNullable<Condition['side']> | ''; readonly words: string }[] = [
+  { value: '', words: 'no side' },
+  { value: 'left', words: 'left' },
+  { value: 'right', words: 'right' },
+  { value: 'both', words: 'both' },
+]
+
+/** What of someone's conditions is told in a few words, as in “knee, left; neck (not sure)”. */
+export const toldShort = (told: readonly Pick<Condition, 'id' | 'severe' | 'side' | 'newAche'>[]): string =>
+  told
+    .map(({ id, severe, side, newAche }) => {
+      const mark = newAche ? ' (new)' : severe === 'yes' ? ' (severe)' : severe === 'unsure' ? ' (not sure)' : ''
+      const where = side === undefined ? '' : side === 'both' ? ', both' : `, ${side}`
+      return `${shortNames[id] ?? id}${where}${mark}`
+    })
+    .join('; ')
+
+const marksOfTheDay = new Map(notToday.map(({ id, name }) => [id, name]))
+
+/** What stands before any practice of somebody, and what to do about it; nothing where nothing does. */
+export function gateWords({ gate, by }: { readonly gate: Gate; readonly by: readonly string[] }): string {
+  const why = namesInWords(by.map((id) => marksOfTheDay.get(id) ?? shortNames[id] ?? id))
+  switch (gate) {
+    case 'none':
+      return ''
+    case 'ask':
+      return `Check first (${why}): does their clinician know they practise, and set no limits?`
+    case 'clear':
+      return `Until clearance is noted (${why}): only rest on the side, inclined rest or a seat on a chair, with natural breath.`
+    case 'stop':
+      return `No practice today (${why}): medical care first.`
+  }
+}
+
+export const askAgainWords = ({ conditionId, weeks }: OldAnswer): string =>
+  `Ask again: ${shortNames[conditionId] ?? conditionId}, told ${String(weeks)} weeks ago.`
+
+/** Where they roll out of lying, if something of theirs decides it. */
+export function rollWords({ side, by }: Roll): string {
+  if (by.length === 0) return ''
+  const why = namesInWords(by.map((id) => shortNames[id] ?? id))
+  return side === 'either'
+    ? `Rolls out to the side they prefer (${why} pull apart).`
+    : `Rolls out to the ${side} (${why}), or the side they prefer.`
+}
