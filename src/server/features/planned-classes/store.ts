@@ -13,8 +13,11 @@ export function plannedClassStore(database: Database, clock: Clock) {
   const { inTransaction } = database
   return {
     async list(): Promise<KeptPlannedClass[]> {
-      await inTransaction((transaction) => forgetMarks(database, today(clock.now()), transaction))
-      return list(database)
+      const now = today(clock.now())
+      const all = await list(database)
+      const marked = all.filter(({ planned }) => withoutOldMarks(planned, now) !== planned)
+      if (marked.length > 0) await inTransaction((transaction) => forgetMarks(database, now, transaction))
+      return all.map(({ planned, version }) => ({ planned: withoutOldMarks(planned, now), version }))
     },
     /** Saves over the version it was based on, and says the new one; 0 makes it. Throws VERSION_STALE, UNKNOWN_…. */
     put: (planned: PlannedClass, based: number): Promise<number> =>
@@ -74,7 +77,7 @@ const isOver = ({ day, ledClassId }: Pick<PlannedClass, 'day' | 'ledClassId'>, n
 
 /** "Not today" belongs to the day of the class and goes with it [decisions]. */
 function withoutOldMarks(planned: PlannedClass, now: string): PlannedClass {
-  if (!isOver(planned, now)) return planned
+  if (!isOver(planned, now) || planned.people.every(({ notToday }) => notToday === undefined)) return planned
   return { ...planned, people: planned.people.map(({ notToday: _gone, ...person }) => person) }
 }
 
