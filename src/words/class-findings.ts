@@ -5,6 +5,8 @@ import { propNames } from './props.ts'
 import { wavesWords } from './room.ts'
 import { capital, counted } from './text.ts'
 
+const whoMend = 'See who takes what'
+
 const words: { readonly [Code in ClassCode]: (facts: ClassFacts[Code]) => FindingWords } = {
   STOCK_SHORT: ({ kind, wanted, here }) => ({
     title: `${capital(propNames[kind].many)}: ${String(wanted)} needed, ${String(here)} in the cupboard`,
@@ -37,6 +39,45 @@ const words: { readonly [Code in ClassCode]: (facts: ClassFacts[Code]) => Findin
     title: `${counted(people, 'person', 'people')} in a room for ${counted(most, 'mat')}`,
     reason: 'As far apart as the widest shape of the session wants.',
     mend: 'See the room',
+  }),
+  NOTHING_LEFT: ({ people }) => ({
+    title: `No form fits ${counted(people, 'person', 'people')}`,
+    reason: 'Everything on the shelf is left out for what they told: ask a professional.',
+    mend: whoMend,
+  }),
+  MUST_NOT: ({ people }) => ({
+    title: `To be left out for ${counted(people, 'person', 'people')}, and nothing else is chosen`,
+    reason: 'What is suggested in its place stands in the table until it is taken.',
+    mend: whoMend,
+  }),
+  NEEDS_LOOK: ({ people }) => ({
+    title: `To be changed for ${counted(people, 'person', 'people')}, and no form is chosen`,
+    reason: 'It is offered to them in a changed form alone.',
+    mend: whoMend,
+  }),
+  GATE_OPEN: ({ people, gate }) => ({
+    title: {
+      ask: `${counted(people, 'person', 'people')}: check first that their clinician set no limits`,
+      clear: `${counted(people, 'person', 'people')}: quiet rests alone until clearance is noted`,
+      stop: `${counted(people, 'person', 'people')}: no practice today`,
+    }[gate],
+    reason: 'A clearance is noted on their page, with who gave it and when.',
+    mend: whoMend,
+  }),
+  ASK_AGAIN: ({ people }) => ({
+    title: `${counted(people, 'person', 'people')} to be asked again`,
+    reason: 'What they told is some weeks old. Nothing of it lapses.',
+    mend: whoMend,
+  }),
+  CEILING_OF_PERSON: ({ people, leastS }) => ({
+    title: `${counted(people, 'person comes', 'people come')} half way out early, the first after ${formatDuration(leastS)}`,
+    reason: 'Then the same rest as all; it is set with them before the class, and no bell rings for it.',
+    mend: whoMend,
+  }),
+  MIXED_FORMS: ({ forms, people }) => ({
+    title: `${String(forms)} forms at once, for ${counted(people, 'person', 'people')}`,
+    reason: 'More than one can look at. The same form for several of them would do.',
+    mend: whoMend,
   }),
   ROOM_TAKEN: ({ name, startsAt, inSameRoom }) => ({
     title: inSameRoom

@@ -19,7 +19,16 @@ function look(
   const { house, ...rest } = more
   const place = { ...bellowsHouse, ...house }
   return {
-    ...{ planned: {}, timeline, place, room: workshop, isHere: true, beside: [] },
+    ...{
+      planned: { day: '2026-12-03' },
+      through: [],
+      forms: [],
+      timeline,
+      place,
+      room: workshop,
+      isHere: true,
+      beside: [],
+    },
     groups: laidByPeople(laidIn(timeline), guestsOf(people), []),
     called: (kind) => [kind === 'rectBolster' ? 'bolster' : kind],
     ...rest,
@@ -72,8 +81,8 @@ describe('what is fetched', () => {
   })
 
   test('needs no word where it is fetched before the class, or nothing is', () => {
-    expect(found(4, [fold], { planned: { fetching: 'before' } })).toBeUndefined()
-    expect(found(4, [fold], { planned: { fetching: 'byMe' } })).toBeUndefined()
+    expect(found(4, [fold], { planned: { day: '2026-12-03', fetching: 'before' } })).toBeUndefined()
+    expect(found(4, [fold], { planned: { day: '2026-12-03', fetching: 'byMe' } })).toBeUndefined()
     expect(found(4, [aHold('sphinx', { setUpItems: [] })])).toBeUndefined()
   })
 })

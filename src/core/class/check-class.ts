@@ -7,6 +7,10 @@ import type { Grade, RuleOf } from '#core/finding'
 import type { Timeline } from '#core/timeline'
 import type { Seconds } from '#core/units'
 import { fetching, fetchList } from './fetching.ts'
+import { checkPeople } from './forms/check-people.ts'
+import type { PeopleFacts } from './forms/check-people.ts'
+import type { LaidByForm } from './forms/laid-by-form.ts'
+import type { PersonThrough } from './forms/who-takes-what.ts'
 import type { LaidFor } from './people.ts'
 import { ledger } from './ledger.ts'
 import { stockOf } from './dealing.ts'
@@ -21,19 +25,24 @@ export interface BesideClass {
   readonly has: ReadonlyMap<PropKind, number>
 }
 
-/** What is found of a class that is planned, by code. */
-export interface ClassFacts {
+/** What is found of what a class takes and where it is held, by code. */
+interface PlaceFacts {
   STOCK_SHORT: { kind: PropKind; wanted: number; here: number }
   FETCH_NOT_SAID: { why: 'noTalk' | 'unsaid' | 'short'; things: number; s: Seconds; talkS: Seconds }
   WALL_SHORT: { people: number; places: number; holdS: Seconds }
   ROOM_SHORT: { people: number; most: number }
   ROOM_TAKEN: { name: string; startsAt: string; inSameRoom: boolean }
 }
+/** What is found of a class that is planned, by code: of its things and its room, and of its people. */
+export type ClassFacts = PlaceFacts & PeopleFacts
 export type ClassCode = keyof ClassFacts
 
 /** What is looked at. */
 export interface ClassLook {
-  readonly planned: Pick<PlannedClass, 'fetching'>
+  readonly planned: Pick<PlannedClass, 'fetching' | 'day'>
+  /** What each who comes takes; nothing where nobody comes of whom anything is known. */
+  readonly through: readonly PersonThrough[]
+  readonly forms: readonly LaidByForm[]
   readonly timeline: Timeline
   readonly groups: readonly LaidFor[]
   readonly place: Place
@@ -48,11 +57,15 @@ export interface ClassLook {
 interface Where {
   readonly place: { readonly blockId?: string }
 }
-type ClassRule = RuleOf<ClassFacts, ClassLook, Where>
+type ClassRule = RuleOf<PlaceFacts, ClassLook, Where>
 
 /** Where the whole class is meant. */
 const whole = { place: {} } as const
 const count = (groups: ClassLook['groups']): number => groups.reduce((sum, { who }) => sum + who.length, 0)
+
+/** How many of those who come are somewhere else in a block at the wall, since their form is. */
+export const elsewhere = (blockId: string, forms: readonly LaidByForm[]): number =>
+  forms.reduce((sum, form) => sum + (form.blockId === blockId && !form.isAtWall ? form.who.length : 0), 0)
 
 /** What there is less what another class has. */
 export const leftOf = (place: Place, beside: readonly BesideClass[]): Readonly<Partial<Record<PropKind, number>>> =>
@@ -83,17 +96,15 @@ const rules: readonly ClassRule[] = [
   {
     code: 'WALL_SHORT',
     grade: 'look',
-    find: ({ timeline, groups, room, isHere }) => {
+    find: ({ timeline, groups, forms, room, isHere }) => {
       if (!room || !isHere) return undefined
       const wanted = floorWanted(timeline)
-      const people = count(groups)
-      const { mostAtWall } = roomPlan(room, people, wanted)
-      return people <= mostAtWall
-        ? []
-        : wanted.atWall.map(({ blockId, holdS }) => ({
-            facts: { people, places: mostAtWall, holdS },
-            place: { blockId },
-          }))
+      const all = count(groups)
+      const { mostAtWall } = roomPlan(room, all, wanted)
+      return wanted.atWall.flatMap(({ blockId, holdS }) => {
+        const people = all - elsewhere(blockId, forms)
+        return people <= mostAtWall ? [] : [{ facts: { people, places: mostAtWall, holdS }, place: { blockId } }]
+      })
     },
   },
   {
@@ -158,6 +169,6 @@ export type ClassNoticed = {
 
 /** Everything in a planned class that needs a look, worst first. */
 export const checkClass = (look: ClassLook): readonly ClassNoticed[] =>
-  findAll(rules, look)
+  [...findAll(rules, look), ...checkPeople({ through: look.through, day: look.planned.day })]
     .map((found) => ({ ...found, ofClass: true, mend: undefined }) as ClassNoticed)
     .sort(worstFirst())

@@ -1,5 +1,6 @@
 import type { Place, Room } from '#model/place'
 import type { PlannedClass, SubstituteTaken } from '#model/planned-class'
+import type { SetUpItem } from '#model/set-up'
 import type { Milliseconds } from '#core/units'
 import { isSame } from '#core/session'
 import type { Laid } from './laid.ts'
@@ -30,7 +31,12 @@ export const stillTaken = <T extends Pick<SubstituteTaken, 'blockId' | 'from'>>(
     return now !== undefined && isSame(now, from)
   })
 
-type Taken = Pick<SubstituteTaken, 'blockId' | 'who' | 'items'>
+interface Taken {
+  readonly blockId: string
+  /** Absent: everybody. */
+  readonly who?: readonly string[] | undefined
+  readonly items: readonly SetUpItem[]
+}
 
 /**
  * What lies at the mats of some people, those together who have the same; in a block where somebody has something else

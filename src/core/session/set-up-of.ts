@@ -48,7 +48,7 @@ const standsIn: Readonly<Record<SetUp['extent'], readonly SetUp['extent'][]>> = 
 }
 
 /** Of some set-ups the one for an extent. */
-const usualOf = (all: readonly SetUp[], extent: SetUp['extent']): SetUp | undefined =>
+export const usualSetUp = (all: readonly SetUp[], extent: SetUp['extent']): SetUp | undefined =>
   standsIn[extent].flatMap((wanted) => all.find((setUp) => setUp.extent === wanted) ?? [])[0] ?? all[0]
 
 /**
@@ -68,7 +68,7 @@ export function setUpOf(
   if (setUpItems)
     return { value: { items: setUpItems, ...(asked?.figure ? { figure: asked.figure } : {}) }, from: 'block' }
   if (asked) return { value: asked, from: 'block' }
-  const usual = usualOf(all, extentOf(session))
+  const usual = usualSetUp(all, extentOf(session))
   return usual && { value: usual, from: 'shipped' }
 }
 

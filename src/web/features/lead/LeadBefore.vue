@@ -30,7 +30,7 @@ const emit = defineEmits<{
   soundCheck: []
 }>()
 
-const { planned, people, ofOne, ofAll } = useFetching(() => ({ id: props.session.id, timeline: props.timeline }))
+const { planned, people, ofOne, ofAll } = useFetching(() => ({ document: props.session, timeline: props.timeline }))
 /** Who is here on another day than the planned one changes nothing of what is planned. */
 const otherwise = ref<number>()
 const here = computed({

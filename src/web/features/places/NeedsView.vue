@@ -45,14 +45,12 @@ const { told, undo, redo } = useTurns()
 useUndoKeys({ undo, redo })
 
 const compiled = computed(() =>
-  store.document && store.timeline ? { id: store.document.id, timeline: store.timeline } : undefined,
+  store.document && store.timeline ? { document: store.document, timeline: store.timeline } : undefined,
 )
 const { planned, people, who, taken, groups, place, room } = useClass(() => compiled.value)
 const { ofOne, ofAll, rows, took } = useFetching(() => compiled.value)
 readBesideAnew()
-const { judged, beside } = useClassFindings(() =>
-  store.document && store.timeline ? { document: store.document, timeline: store.timeline } : undefined,
-)
+const { judged, beside } = useClassFindings(() => compiled.value)
 /** Things are counted against a cupboard where they are the place's: at home each has their own. */
 const isHere = computed(() => (store.document?.setting ?? 'room') === 'room')
 const stock = computed(() => (isHere.value && place.value ? leftOf(place.value, beside.value) : undefined))

@@ -33,7 +33,7 @@ export function usePlan() {
   const chosenSpan = computed(() => timeline.value?.blocks.find(({ block }) => block.block.id === chosenId.value))
   return {
     /** The session with its timeline, where it has one. */
-    compiled: () => document.value && timeline.value && { id: document.value.id, timeline: timeline.value },
+    compiled: () => document.value && timeline.value && { document: document.value, timeline: timeline.value },
     ...{ store, document, timeline, chosenId, chosen, chosenSpan, chosenIds, told, tell, nameOf },
     run: (command: Command) => {
       run(store, command)

@@ -25,7 +25,7 @@ import { useProps } from './use-props.ts'
 
 const route = useRoute()
 const { insteadIn } = useInstead(
-  () => store.document && store.timeline && { id: store.document.id, timeline: store.timeline },
+  () => store.document && store.timeline && { document: store.document, timeline: store.timeline },
 )
 const router = useRouter()
 const {

@@ -12,7 +12,7 @@ import { useClass } from './use-class.ts'
 
 /** For which planned class the session is looked at, and for how many people; a new one is planned for today. */
 const props = defineProps<{ session: Session; timeline: Timeline; withoutCount?: boolean }>()
-const { planned, people, place, classes } = useClass(() => ({ id: props.session.id, timeline: props.timeline }))
+const { planned, people, place, classes } = useClass(() => ({ document: props.session, timeline: props.timeline }))
 
 const [none, another] = ['', '+'] as const
 const choices = computed(() => {

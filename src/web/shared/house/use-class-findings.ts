@@ -11,10 +11,7 @@ import { useClass } from './use-class.ts'
 
 /** What is found of the planned class a session is opened for, with what was set aside in it [settled A13]. */
 export function useClassFindings(of: () => { readonly document: Session; readonly timeline: Timeline } | undefined) {
-  const { planned, groups, place, room, classes } = useClass(() => {
-    const now = of()
-    return now && { id: now.document.id, timeline: now.timeline }
-  })
+  const { planned, groups, place, room, classes, forms } = useClass(of)
   const beside = useBeside(() => {
     const now = of()
     return now && planned.value && { planned: planned.value, totalMs: now.timeline.totalMs }
@@ -24,6 +21,7 @@ export function useClassFindings(of: () => { readonly document: Session; readonl
     if (!now || !planned.value || !place.value) return []
     const found = checkClass({
       ...{ planned: planned.value, timeline: now.timeline, groups: groups.value },
+      ...{ through: forms.value.through, forms: forms.value.laid },
       ...{ place: place.value, room: room.value, beside: beside.value },
       isHere: (now.document.setting ?? 'room') === 'room',
       called: (kind) => [propNames[kind].one, propNames[kind].many],

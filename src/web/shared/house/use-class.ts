@@ -1,7 +1,9 @@
 import { useSessionStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import { comingTo, guestsOf, laidByPeople, laidIn, roomOf, stillTaken } from '#core/class'
+import type { Session } from '#model/session'
 import type { Timeline } from '#core/timeline'
+import { useForms } from './use-forms.ts'
 import { useHouse } from './use-house.ts'
 import { usePlannedClassesStore } from './planned-classes-store.ts'
 
@@ -9,10 +11,10 @@ import { usePlannedClassesStore } from './planned-classes-store.ts'
 const counts = useSessionStorage('zovrin.people', new Map<string, number>())
 
 /** The class a session is looked at for: the planned one, or so many people; with what lies at everybody's mat. */
-export function useClass(of: () => { readonly id: string; readonly timeline: Timeline } | undefined) {
+export function useClass(of: () => { readonly document: Session; readonly timeline: Timeline } | undefined) {
   const classes = usePlannedClassesStore()
   const { place } = useHouse()
-  const sessionId = computed(() => of()?.id ?? '')
+  const sessionId = computed(() => of()?.document.id ?? '')
   const planned = computed(() => classes.openFor(sessionId.value))
   const people = computed({
     get: () => (planned.value ? comingTo(planned.value).length : counts.value.get(sessionId.value)),
@@ -37,7 +39,12 @@ export function useClass(of: () => { readonly id: string; readonly timeline: Tim
     // Mostly there are none, and what lies there need not be known for that.
     return substitutes.length === 0 ? [] : stillTaken(substitutes, laid.value)
   })
-  const groups = computed(() => laidByPeople(laid.value, who.value, taken.value))
+  const forms = useForms(() => {
+    const now = of()
+    return now && planned.value && { ...now, planned: planned.value }
+  })
+  // What one lies on in another form stands before what all have in place of the planned.
+  const groups = computed(() => laidByPeople(laid.value, who.value, [...taken.value, ...forms.value.laid]))
   const room = computed(() => place.value && roomOf(place.value, planned.value?.roomId))
-  return { planned, people, who, laid, taken, groups, place, room, classes }
+  return { planned, people, who, laid, taken, forms, groups, place, room, classes }
 }

@@ -1,5 +1,6 @@
 import { computed } from 'vue'
 import { fetchedByAll, fetching, fetchList, leftOf, ledger } from '#core/class'
+import type { Session } from '#model/session'
 import type { Timeline } from '#core/timeline'
 import { fetchingWords, fetchLines, shortLines } from '#words/fetching'
 import { blockName } from '#words/blocks'
@@ -8,7 +9,7 @@ import { useInstead } from './use-instead.ts'
 import { useClass } from './use-class.ts'
 
 /** What is fetched for a session by one person and by all who come, what is short of it, and how long that takes. */
-export function useFetching(of: () => { readonly id: string; readonly timeline: Timeline } | undefined) {
+export function useFetching(of: () => { readonly document: Session; readonly timeline: Timeline } | undefined) {
   const { loadPlaces } = useHouse()
   const { planned, people, laid, groups, place, classes } = useClass(of)
   void loadPlaces()

@@ -1,10 +1,11 @@
 import { computed } from 'vue'
 import { takenWords } from '#words/substitutes'
+import type { Session } from '#model/session'
 import type { Timeline } from '#core/timeline'
 import { useClass } from './use-class.ts'
 
 /** What some have in the blocks of a session in place of its set-ups, in the class it is opened for: lines by block. */
-export function useInstead(of: () => { readonly id: string; readonly timeline: Timeline } | undefined) {
+export function useInstead(of: () => { readonly document: Session; readonly timeline: Timeline } | undefined) {
   const { taken, who, classes } = useClass(of)
   void classes.load()
   const byBlock = computed(() => {

@@ -1,5 +1,6 @@
 import { useDebounceFn, useTimeoutFn } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
+import { isOfPeople } from '#core/class'
 import { useRouter } from 'vue-router'
 import { locksLead } from '#core/checks'
 import type { AnyNoticed } from '#core/checks'
@@ -108,7 +109,7 @@ function useActs(wordsOf: (finding: Looked) => FindingWords, ofClass: ReturnType
   }
   function mend(finding: Looked): void {
     if ('ofClass' in finding) {
-      lookAtClass()
+      lookAtClass(isOfPeople(finding.code) ? 'who' : 'needs')
       return
     }
     const now = fresh(finding)
@@ -131,9 +132,9 @@ function useActs(wordsOf: (finding: Looked) => FindingWords, ofClass: ReturnType
     if (document.value)
       void router.push({ name: 'props', params: { id: document.value.id }, hash: `#${place.blockId ?? ''}` })
   }
-  /** What a class takes, who gets what of it, and how it lies in its room, stand together. */
-  function lookAtClass(): void {
-    if (document.value) void router.push({ name: 'needs', params: { id: document.value.id } })
+  /** What a class takes, who gets what of it, and how it lies in its room, stand together; who takes what has its own view. */
+  function lookAtClass(name: 'needs' | 'who'): void {
+    if (document.value) void router.push({ name, params: { id: document.value.id } })
   }
   function setAside(finding: Looked, reason: string): void {
     if ('ofClass' in finding) ofClass.setAside(finding, reason)

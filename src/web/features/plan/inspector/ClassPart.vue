@@ -9,7 +9,7 @@ import Part from './Part.vue'
 const props = defineProps<{ session: Session }>()
 const { timeline } = usePlan()
 const { ofOne, ofAll } = useFetching(() =>
-  timeline.value ? { id: props.session.id, timeline: timeline.value } : undefined,
+  timeline.value ? { document: props.session, timeline: timeline.value } : undefined,
 )
 </script>
 

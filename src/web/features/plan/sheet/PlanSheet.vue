@@ -12,10 +12,10 @@ import { sheetRows } from './sheet-rows.ts'
 
 /** The plan on paper, to lie beside the mat: black on white, A4 or Letter. Shown in print only. */
 const props = defineProps<{ session: Session; timeline: Timeline }>()
-const { insteadIn } = useInstead(() => ({ id: props.session.id, timeline: props.timeline }))
+const { insteadIn } = useInstead(() => ({ document: props.session, timeline: props.timeline }))
 const rows = computed(() => sheetRows(props.timeline, props.session, insteadIn))
 const before = computed(() => beforeIn(props.session, props.timeline))
-const { people, ofOne, ofAll } = useFetching(() => ({ id: props.session.id, timeline: props.timeline }))
+const { people, ofOne, ofAll } = useFetching(() => ({ document: props.session, timeline: props.timeline }))
 const tally = computed(() => tallyTimeline(props.timeline))
 </script>
 
