@@ -35,6 +35,8 @@ export interface Catalog {
   readonly changes: ChangeTable
   /** How many are led, where a class of so many is planned: estimated changes take longer with more. */
   readonly people?: number | undefined
+  /** What is offered to all at the set-up of a block, where a class is planned: sentences by its id. */
+  readonly offers?: ReadonlyMap<string, string> | undefined
   /** Times learned from led classes, by pose id. */
   readonly learned: ReadonlyMap<string, SomeTimes>
 }

@@ -8,6 +8,7 @@ import type { Catalog, ChangeCosts, Resolved } from '#core/session'
 import { msFromS } from '#core/units'
 import { checkTiles } from './check-tiles.ts'
 import { layOut } from './lay-out.ts'
+import { withOffer } from './offer.ts'
 import { place } from './place.ts'
 import { ring } from './ring.ts'
 import type { Timeline } from './timeline.ts'
@@ -22,7 +23,7 @@ export function compileTimeline(session: Session, catalog: Catalog): Result<Time
   if (!resolved.ok) return resolved
   const [past] = pastLimits(resolved.value)
   if (past) return refusedBy(past)
-  const timeline = timelineOf(resolved.value, changeCosts(session, catalog), session)
+  const timeline = timelineOf(resolved.value, changeCosts(session, catalog), { ...session, offers: catalog.offers })
   const [long] = tooLong(timeline)
   return long ? refusedBy(long) : ok(timeline)
 }
@@ -35,7 +36,9 @@ export function compileToFit(session: Session, catalog: Catalog): Result<Timelin
   const resolved = resolveSession(session, catalog)
   if (!resolved.ok) return resolved
   const past = pastLimits(resolved.value).find(({ code }) => code !== 'COMPOSED_LONG')
-  return past ? refusedBy(past) : ok(timelineOf(resolved.value, changeCosts(session, catalog), session))
+  return past
+    ? refusedBy(past)
+    : ok(timelineOf(resolved.value, changeCosts(session, catalog), { ...session, offers: catalog.offers }))
 }
 
 /** All that is past the limits of what may be laid out and led. */
@@ -52,7 +55,7 @@ const refusedBy = ({ code, path, facts }: Refusal) => refused(code, path, { ...f
 function timelineOf(
   resolved: readonly Resolved[],
   costs: ChangeCosts,
-  session: Pick<Session, 'before'> = {},
+  session: Pick<Session, 'before'> & Pick<Catalog, 'offers'> = {},
 ): Timeline {
   const asked = { at: talkBeforeBreath(resolved), lines: beforeBreath(session, resolved) }
   const changes = changesBetween(resolved, costs)
@@ -60,7 +63,8 @@ function timelineOf(
   const laid = resolved.map((block, at) => {
     const change = changes.into(at, before)
     before = changes.after(at, before)
-    return { block, change, pieces: layOut(block, change, at === asked.at ? asked.lines : []) }
+    const pieces = layOut(block, change, at === asked.at ? asked.lines : [])
+    return { block, change, pieces: withOffer(pieces, session.offers?.get(block.block.id)) }
   })
   const placed = place(laid)
   const { segments, blocks, breathOver, totalMs } = placed

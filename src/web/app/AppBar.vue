@@ -177,6 +177,26 @@ nav a.here,
   text-overflow: ellipsis;
   white-space: nowrap;
 }
+/* Everything of both groups and the gauge beside them: closer together where the window is no wider than a laptop's. */
+@media (max-width: 1440px) {
+  .bar {
+    gap: 6px;
+    padding-inline: 12px;
+  }
+  .mark {
+    margin-right: 2px;
+  }
+  nav {
+    gap: 0;
+  }
+  nav a,
+  .opener {
+    padding-inline: 6.5px;
+  }
+  .name {
+    max-width: 176px;
+  }
+}
 .line {
   flex: none;
   width: 1px;

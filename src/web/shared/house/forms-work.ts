@@ -6,6 +6,7 @@ import type { PastClass } from '#core/class'
 import type { Catalog } from '#core/session'
 import type { Timeline } from '#core/timeline'
 import { cautionBook } from '#library/cautions/book'
+import { offerToAll } from '#words/forms'
 
 interface Known {
   readonly people: readonly Person[]
@@ -37,5 +38,11 @@ function formsAnew({ document, timeline, planned }: OfClass, { people, past, cat
   const comers = comersOf(planned, people, past, document.level)
   const blocks = timeline.blocks.map(({ block }) => block)
   const through = whoTakesWhat(blocks, comers, planned.forms, { catalog, book: cautionBook })
-  return { through, laid: laidByForm(through, catalog, document) }
+  const offers = new Map(
+    blocks.flatMap(({ block }) => {
+      const offer = offerToAll(through.flatMap(({ takings }) => takings.filter(({ blockId }) => blockId === block.id)))
+      return offer === '' ? [] : [[block.id, offer] as const]
+    }),
+  )
+  return { through, laid: laidByForm(through, catalog, document), offers }
 }

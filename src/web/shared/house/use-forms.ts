@@ -11,8 +11,10 @@ import { usePlannedClassesStore } from './planned-classes-store.ts'
 export interface Forms {
   readonly through: readonly PersonThrough[]
   readonly laid: readonly LaidByForm[]
+  /** The sentence for everybody at the set-up of a block, by its id. */
+  readonly offers: ReadonlyMap<string, string>
 }
-const nothing: Forms = { through: [], laid: [] }
+const nothing: Forms = { through: [], laid: [], offers: new Map() }
 
 /** Nobody waits for it: it is worked out when a key has been followed by so long a pause. */
 const pauseMs = 120

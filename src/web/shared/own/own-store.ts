@@ -61,8 +61,12 @@ function catalogsOf(things: ShallowRef<readonly OwnThing[]>) {
   const withThings = computed(() => withOwn(shippedCatalog, things.value))
   /** How many are led in the class that is looked at; undefined where none is planned. */
   const people = ref<number>()
+  /** What is offered to all in that class, by block. */
+  const offers = shallowRef<ReadonlyMap<string, string>>()
   const catalog = computed(() =>
-    people.value === undefined ? withThings.value : { ...withThings.value, people: people.value },
+    people.value === undefined && !offers.value
+      ? withThings.value
+      : { ...withThings.value, people: people.value, offers: offers.value },
   )
   const shelf = computed(() =>
     things.value.some(({ hidden }) => hidden)
@@ -72,7 +76,7 @@ function catalogsOf(things: ShallowRef<readonly OwnThing[]>) {
         )
       : catalog.value,
   )
-  return { people, catalog, shelf }
+  return { people, offers, catalog, shelf }
 }
 
 /** The teacher's own poses, variants, schools, pieces and set-ups, and the whole shelf with them in it. */
@@ -80,7 +84,7 @@ export const useOwnStore = defineStore('own', () => {
   const things = shallowRef(kept())
   /** What was deleted last in this window: it can be brought back. */
   const removed = shallowRef<{ readonly kind: OwnKind; readonly id: string; readonly name: string }>()
-  const { people, catalog, shelf } = catalogsOf(things)
+  const { people, offers, catalog, shelf } = catalogsOf(things)
   const pieces = computed(() => piecesIn(things.value))
   const setUps = computed(() => setUpsIn(things.value))
 
@@ -123,5 +127,5 @@ export const useOwnStore = defineStore('own', () => {
     return { kind: 'done' }
   }
 
-  return { things, people, catalog, shelf, pieces, setUps, removed, load, find, put, remove, bringBack }
+  return { things, people, offers, catalog, shelf, pieces, setUps, removed, load, find, put, remove, bringBack }
 })
