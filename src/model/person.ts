@@ -46,6 +46,8 @@ export const personSchema = z.strictObject({
       kneeH0: measureSchema.optional(),
     })
     .optional(),
+  /** The day they were asked in private last, whatever they told; absent: never, as far as is noted. */
+  askedOn: daySchema.optional(),
   conditions: z.array(conditionSchema).max(40),
   /** Practices (families or techniques) their clinician agreed to: what, who, when. */
   consents: z.array(z.strictObject({ for: idSchema, by: nameSchema, on: daySchema })).max(100),

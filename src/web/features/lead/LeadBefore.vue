@@ -12,6 +12,7 @@ import { clockText } from '#words/dates'
 import { dayOf } from '#words/class-days'
 import { ports } from '#web/shared/ports.ts'
 import { endOf, nextStart } from './promised-end.ts'
+import AskedToday from './AskedToday.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
 
 const props = defineProps<{
@@ -109,6 +110,7 @@ function check(): void {
       <Button severity="secondary" outlined label="+1 min" @click="moreMin += 1" />
     </div>
     <p v-if="ofOne.length > 0" class="fetch"><span>Each person fetches</span> {{ ofOne.join('; ') }}</p>
+    <AskedToday :session-id="session.id" />
     <section v-if="before.length > 0" class="ask" aria-label="Ask and say first">
       <h2>Ask and say first</h2>
       <ul>

@@ -5,21 +5,49 @@ import { blockNameIn } from '#words/blocks'
 import { sectionName } from '#words/sections'
 import { leadableOf, mustsOf, wordsOf } from '#web/shared/findings/check-work.ts'
 import { useHouse } from '#web/shared/house/use-house.ts'
+import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
+import { usePeopleStore } from '#web/shared/people/people-store.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 
-/** The people of a planned class come with the people themselves: nobody is marked for the sixth stage yet. */
-const sixthStage = false
+/** So many at most are led in the sixth stage, each of them marked for it [breath book 5]. */
+const mostInSixth = 4
 
-/**
- * The open session as it may be led: what of it is given to natural breath because it may not be led at all, and what
- * because not everybody was asked; and what stands wrong in it and may be led all the same.
- */
-export function useLeadable() {
+/** What is noted of those who come to the class a session is opened for. */
+function useNoted(sessionId: () => string | undefined) {
+  const classes = usePlannedClassesStore()
+  const people = usePeopleStore()
+  const coming = computed(() => {
+    const id = sessionId()
+    const planned = id === undefined ? undefined : classes.openFor(id)
+    if (!planned || planned.guests > 0) return undefined
+    return planned.people.flatMap(({ personId, away }) =>
+      away ? [] : [people.people.find(({ id: theirs }) => theirs === personId)],
+    )
+  })
+  void people.load()
+  return {
+    /** Everybody is there by name, and was asked. */
+    isEverybodyAsked: computed(
+      () =>
+        coming.value !== undefined &&
+        coming.value.length > 0 &&
+        coming.value.every((person) => person && (person.askedOn !== undefined || person.conditions.length > 0)),
+    ),
+    sixthStage: computed(
+      () =>
+        coming.value !== undefined &&
+        coming.value.length > 0 &&
+        coming.value.length <= mostInSixth &&
+        coming.value.every((person) => person?.sixthStageOn !== undefined),
+    ),
+  }
+}
+
+/** What stands in the plan, as it is called. */
+function useNames() {
   const store = useSessionStore()
   const own = useOwnStore()
-  const { lyingOn, unit } = useHouse()
-  const askedAtMs = ref<number>()
   const nameOf = (blockId: string): string => {
     const block = store.document?.blocks.find(({ id }) => id === blockId)
     return block ? blockNameIn(block, own.catalog) : ''
@@ -36,19 +64,38 @@ export function useLeadable() {
         isBreath: block?.kind === 'breath',
       }
     })
+  return { nameOf, named }
+}
+
+/**
+ * The open session as it may be led: what of it is given to natural breath because it may not be led at all, and what
+ * because not everybody was asked; and what stands wrong in it and may be led all the same.
+ */
+export function useLeadable() {
+  const store = useSessionStore()
+  const own = useOwnStore()
+  const { lyingOn, unit } = useHouse()
+  const askedAtMs = ref<number>()
+  const { isEverybodyAsked, sixthStage } = useNoted(() => store.document?.id)
+  const { nameOf, named } = useNames()
 
   const allowed = computed(() =>
     store.document && store.timeline
-      ? leadableOf(store.document, store.timeline, own.catalog, { everybody: true, sixthStage })
+      ? leadableOf(store.document, store.timeline, own.catalog, { everybody: true, sixthStage: sixthStage.value })
       : undefined,
   )
   const unasked = computed(() =>
     allowed.value
-      ? leadableOf(allowed.value.session, allowed.value.timeline, own.catalog, { everybody: false, sixthStage })
+      ? leadableOf(allowed.value.session, allowed.value.timeline, own.catalog, {
+          ...{ everybody: false, sixthStage: sixthStage.value },
+        })
       : undefined,
   )
   const wantsAsking = computed(
-    () => allowed.value !== undefined && (unasked.value === undefined || unasked.value.instead.length > 0),
+    () =>
+      !isEverybodyAsked.value &&
+      allowed.value !== undefined &&
+      (unasked.value === undefined || unasked.value.instead.length > 0),
   )
   const isHeldBack = computed(() => wantsAsking.value && askedAtMs.value === undefined)
   const made = computed(() => (isHeldBack.value ? unasked.value : allowed.value))

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import Checkbox from 'primevue/checkbox'
 import Textarea from 'primevue/textarea'
 import { computed, useId } from 'vue'
 import { textLimits } from '#model/limits'
 import type { Person } from '#model/person'
 import { bodyShares } from '#core/props'
 import { withFields } from '#core/session'
+import { dayText } from '#words/dates'
 import { levelChoices, touchChoices } from '#words/people'
 import { stageChoices } from '#words/stages'
 import { textOf } from '#web/shared/ui/text-of.ts'
@@ -16,7 +18,7 @@ import ToldConditions from './ToldConditions.vue'
 import { usePeople } from './use-people.ts'
 
 /** What is known of somebody: nothing is needed but the name. */
-const { chosen, change } = usePeople()
+const { chosen, change, today } = usePeople()
 const id = useId()
 type Measures = NonNullable<Person['measures']>
 /** Lengths that stand before what is computed from the height, with how each is measured. */
@@ -78,10 +80,25 @@ const hasMeasures = computed(() => chosen.value?.measures !== undefined)
       <SelectField
         label="Stage in breath work"
         :value="chosen.breathStage ?? 2"
-        :options="stageChoices(chosen.breathStage, false)"
+        :options="stageChoices(chosen.breathStage, chosen.sixthStageOn !== undefined)"
         @change="change({ breathStage: $event === 2 ? undefined : $event })"
       />
     </div>
+    <label class="switch">
+      <Checkbox
+        binary
+        :model-value="chosen.sixthStageOn !== undefined"
+        @update:model-value="change({ sixthStageOn: $event ? today() : undefined })"
+      />
+      <span
+        >Marked for the sixth stage of breath work
+        <small>{{
+          chosen.sixthStageOn
+            ? `since ${dayText(chosen.sixthStageOn)}`
+            : 'with personal guidance, in a class of four at most'
+        }}</small></span
+      >
+    </label>
     <details :open="hasMeasures">
       <summary>Measured lengths</summary>
       <div class="row">
@@ -138,6 +155,13 @@ const hasMeasures = computed(() => chosen.value?.measures !== undefined)
   grid-template-columns: 1fr 1fr;
   gap: 10px 16px;
   align-items: start;
+}
+.switch {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  color: inherit;
+  font-size: inherit;
 }
 details .row {
   margin-top: 8px;

@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import Select from 'primevue/select'
 import { computed, useId } from 'vue'
 import { teacherPrompt } from '#words/advice'
+import { dayText } from '#words/dates'
 import { conditionChoices } from '#words/people'
 import ToldCondition from './ToldCondition.vue'
 import { usePeople } from './use-people.ts'
@@ -13,11 +14,17 @@ const id = useId()
 const left = computed(() =>
   conditionChoices.filter(({ value }) => !chosen.value?.conditions.some((told) => told.id === value)),
 )
-const isOld = computed(() => chosen.value?.conditions.some(({ askedOn }) => askedOn !== today()) ?? false)
-/** All of it was asked again and is as it was. */
+const isOld = computed(() => chosen.value?.askedOn !== today())
+/** All of it was asked, or asked again, and is as it stands here. */
 function askedToday(): void {
-  change({ conditions: (chosen.value?.conditions ?? []).map((told) => ({ ...told, askedOn: today() })) })
+  const conditions = (chosen.value?.conditions ?? []).map((told) => ({ ...told, askedOn: today() }))
+  change({ conditions, askedOn: today() })
 }
+const askedWords = computed(() => {
+  const { askedOn, conditions = [] } = chosen.value ?? {}
+  if (askedOn !== undefined) return `Asked in private on ${dayText(askedOn)}.`
+  return conditions.length === 0 ? 'Not asked yet, as far as is noted.' : ''
+})
 </script>
 
 <template>
@@ -29,13 +36,14 @@ function askedToday(): void {
         size="small"
         text
         severity="secondary"
-        label="Asked today, all as before"
+        :label="chosen.conditions.length > 0 ? 'Asked today, all as it stands' : 'Asked today, nothing told'"
         @click="askedToday"
       />
     </header>
     <p class="ask">“{{ teacherPrompt }}”</p>
     <ToldCondition v-for="told in chosen.conditions" :key="told.id" :told="told" />
-    <p v-if="chosen.conditions.length === 0" class="none">Nothing told, or nothing asked.</p>
+    <p v-if="chosen.conditions.length === 0" class="none">Nothing told.</p>
+    <p v-if="askedWords" class="none">{{ askedWords }}</p>
     <div class="add">
       <label :id="id">Add what they tell</label>
       <Select

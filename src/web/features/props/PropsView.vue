@@ -24,9 +24,6 @@ import { keyOf } from './used.ts'
 import { useProps } from './use-props.ts'
 
 const route = useRoute()
-const { insteadIn } = useInstead(
-  () => store.document && store.timeline && { document: store.document, timeline: store.timeline },
-)
 const router = useRouter()
 const {
   store,
@@ -47,6 +44,9 @@ const {
   undo,
   redo,
 } = useProps()
+const { insteadIn } = useInstead(
+  () => store.document && store.timeline && { document: store.document, timeline: store.timeline },
+)
 watch(
   () => String(route.params['id'] ?? ''),
   (id) => void store.open(id),

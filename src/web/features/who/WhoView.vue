@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
-import { useRoute } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { isAsPlanned } from '#core/class'
 import { classWhen } from '#words/class-days'
 import { counted } from '#words/text'
@@ -18,6 +18,7 @@ import SidePane from '#web/shared/ui/SidePane.vue'
 import ViewHead from '#web/shared/ui/ViewHead.vue'
 import BlockPane from './BlockPane.vue'
 import CellPane from './CellPane.vue'
+import NotToday from './NotToday.vue'
 import ThroughPane from './ThroughPane.vue'
 import WhoComes from './WhoComes.vue'
 import WhoTable from './WhoTable.vue'
@@ -50,6 +51,13 @@ const sub = computed(() => {
   if (some === 0) return `${class_} · everybody does all as planned`
   return `${class_} · ${counted(some, 'person takes', 'people take')} something else, ${counted(times.value, 'time')}`
 })
+/** Come to from Lead, it asks at once, and goes back there. */
+const router = useRouter()
+const isAsking = ref(route.query['ask'] === 'today')
+function stopAsking(): void {
+  isAsking.value = false
+  if (route.query['ask'] === 'today') void router.push({ name: 'lead', params: { id: route.params['id'] } })
+}
 const isLooking = computed(() => at.value.personId !== undefined || at.value.blockId !== undefined)
 const narrow = useMediaQuery('(max-width: 1179px)')
 const drawerOpen = ref(false)
@@ -67,6 +75,14 @@ watch(at, () => {
         >
         <span class="acts">
           <CoverNames />
+          <Button
+            v-if="planned && comers.length > 0"
+            size="small"
+            severity="secondary"
+            outlined
+            label="Not today…"
+            @click="isAsking = true"
+          />
           <Button
             v-if="open.length > 0"
             size="small"
@@ -103,6 +119,7 @@ watch(at, () => {
     </SidePane>
   </div>
   <SessionAway v-else />
+  <NotToday v-if="isAsking && planned" @close="stopAsking" />
 </template>
 
 <style scoped>

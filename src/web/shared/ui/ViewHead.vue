@@ -23,8 +23,9 @@ defineProps<{ titleId?: string; title: string }>()
 h1 {
   overflow-wrap: anywhere;
 }
+/* Darker than what stands on paper: a view's middle may be the ground. */
 :slotted(.sub) {
-  color: var(--ink-soft);
+  color: #4b5854;
 }
 @media print {
   .view-head :slotted(button) {
