@@ -14,6 +14,9 @@ const askedFor = ({ reasons }: Verdict): readonly string[] => [
   ...new Set(reasons.filter(({ grade }) => grade === 'modify').map(({ rule }) => sayCaution(rule.instead))),
 ]
 
+/** Why somebody does nothing in a block. */
+const nothingWords = ({ verdict }: Choice): string => (verdict.gated.gate === 'stop' ? 'not today' : 'no form fits')
+
 /** A form as it is called in a list. */
 export function formName({ takes, pose, variant, verdict }: Choice): string {
   switch (takes.kind) {
@@ -42,8 +45,8 @@ const mostInCell = 24
 const firstClause = (text: string): string => (text.split(/[,;]|: /)[0] ?? '').trim()
 
 /** The same in a few words, for a cell of the table; nothing where it is done as planned. */
-export function formInCell({ does, shorter }: Pick<Taking, 'does' | 'shorter'>): string {
-  if (!does) return 'no form fits'
+export function formInCell({ does, shorter, planned }: Pick<Taking, 'does' | 'shorter' | 'planned'>): string {
+  if (!does) return nothingWords(planned)
   const time = shorter[0] ? formatDuration(shorter[0].heldS) : ''
   if (does.takes.kind === 'asItStands') return time
   if (does.takes.kind === 'changed') {
@@ -64,8 +67,8 @@ export const shorterWords = ({ shorter }: Pick<Taking, 'shorter'>): string => {
 }
 
 /** What somebody does in a block, in a line of a list. */
-export function takingLine({ does, shorter }: Pick<Taking, 'does' | 'shorter'>): string {
-  if (!does) return 'no form fits: ask a professional'
+export function takingLine({ does, shorter, planned }: Pick<Taking, 'does' | 'shorter' | 'planned'>): string {
+  if (!does) return nothingWords(planned)
   const [first] = shorter
   const time = first ? `${formatDuration(first.heldS)}${shorter.length > 1 ? ' a side' : ''}` : ''
   return joined([does.takes.kind === 'asItStands' && !first ? 'as planned' : formName(does), time], ', ')

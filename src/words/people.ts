@@ -86,8 +86,12 @@ export function gateWords({ gate, by }: { readonly gate: Gate; readonly by: read
   }
 }
 
-export const askAgainWords = ({ conditionId, weeks }: OldAnswer): string =>
-  `Ask again: ${shortNames[conditionId] ?? conditionId}, told ${String(weeks)} weeks ago.`
+/** What is to be asked again, in a line for all of it; nothing where nothing is. */
+export function askAgainWords(old: readonly OldAnswer[]): string {
+  if (old.length === 0) return ''
+  const names = namesInWords(old.map(({ conditionId }) => shortNames[conditionId] ?? conditionId))
+  return `Ask again: ${names}, told ${String(Math.max(...old.map(({ weeks }) => weeks)))} weeks ago.`
+}
 
 /** Where they roll out of lying, if something of theirs decides it. */
 export function rollWords({ side, by }: Roll): string {

@@ -4,6 +4,7 @@ import type { Block } from '#model/block'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { cautionBook } from '#library/cautions/book'
+import { conditions } from '#library/cautions/conditions'
 import { shippedCatalog } from '#library/shipped'
 import { aClosing, aHold, aSession } from '#testing/sessions'
 import { laidByPeople } from '../people.ts'
@@ -19,8 +20,8 @@ const has = (id: string, more: Partial<Person['conditions'][number]> = {}): Pers
   ...{ id, severe: 'no', askedOn: '2026-11-20' },
   ...more,
 })
-const aPerson = (id: string, conditions: Person['conditions'] = [], more: Partial<Person> = {}): Person => ({
-  ...{ id, name: id, level: 'experienced', conditions, consents: [] },
+const aPerson = (id: string, told: Person['conditions'] = [], more: Partial<Person> = {}): Person => ({
+  ...{ id, name: id, level: 'experienced', conditions: told, consents: [] },
   ...more,
 })
 const day = '2026-12-03'
@@ -84,8 +85,17 @@ describe('what is found of the people of a class', () => {
   })
 
   test('somebody who can do nothing', () => {
-    const stopped = aPerson('a', [has('dvt_suspect')])
-    expect(found([stopped])).toContainEqual(['NOTHING_LEFT', 'must', { people: 1 }, 'sphinx'])
+    const told = conditions.filter(({ severeGate }) => severeGate !== 'stop')
+    const cleared = { clearance: { by: 'their doctor', on: '2026-11-01' } }
+    const everything = aPerson(
+      'a',
+      told.map(({ id }) => has(id, { severe: 'yes', ...cleared })),
+    )
+    expect(found([everything])).toContainEqual(['NOTHING_LEFT', 'must', { people: 1 }, 'sphinx'])
+    // Who does not practise at all is one finding, and not one a block.
+    expect(found([aPerson('a', [has('dvt_suspect')])])).toEqual([
+      ['GATE_OPEN', 'look', { people: 1, gate: 'stop' }, undefined],
+    ])
   })
 
   test('who comes half way out early, the first of them', () => {

@@ -47,11 +47,17 @@ const inBlocks = (through: readonly PersonThrough[], isMeant: (taking: Taking) =
   })
 
 const isLeft = ({ does }: Taking): boolean => does !== undefined
+/** Who does not practise at all is counted once, by what stops them. */
+const isStopped = ({ planned }: Taking): boolean => planned.verdict.gated.gate === 'stop'
 const isOf = (grade: 'avoid' | 'modify') => (taking: Taking) =>
   isLeft(taking) && !taking.chosen && taking.planned.verdict.grade === grade
 
 const rules: readonly PeopleRule[] = [
-  { code: 'NOTHING_LEFT', grade: 'must', find: ({ through }) => inBlocks(through, (taking) => !isLeft(taking)) },
+  {
+    code: 'NOTHING_LEFT',
+    grade: 'must',
+    find: ({ through }) => inBlocks(through, (taking) => !isLeft(taking) && !isStopped(taking)),
+  },
   { code: 'MUST_NOT', grade: 'must', find: ({ through }) => inBlocks(through, isOf('avoid')) },
   { code: 'NEEDS_LOOK', grade: 'look', find: ({ through }) => inBlocks(through, isOf('modify')) },
   {

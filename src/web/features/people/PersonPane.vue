@@ -20,7 +20,7 @@ const classes = usePlannedClassesStore()
 const flags = computed(() => (chosen.value ? flagsOf(chosen.value, cautionBook) : []))
 const follows = computed(() => [
   gateWords(gateOf(flags.value, cautionBook)),
-  ...(chosen.value ? askAgain(chosen.value, today()).map(askAgainWords) : []),
+  chosen.value ? askAgainWords(askAgain(chosen.value, today())) : '',
   rollWords(rollSide(flags.value, 'right')),
 ])
 const lines = computed(() => follows.value.filter((line) => line !== ''))

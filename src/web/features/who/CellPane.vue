@@ -5,7 +5,8 @@ import { textLimits } from '#model/limits'
 import { nearness } from '#core/class'
 import type { Choice } from '#core/class'
 import { blockName } from '#words/blocks'
-import { choiceAbout, chosenWords, formName, offerToAll, reasonLines, shorterWords } from '#words/forms'
+import { choiceAbout, chosenWords, formName, offerToAll, reasonLines, shorterWords, takingLine } from '#words/forms'
+import { capital } from '#words/text'
 import { gateWords } from '#words/people'
 import CautionMark from '#web/shared/cautions/CautionMark.vue'
 import LineField from '#web/shared/ui/LineField.vue'
@@ -31,7 +32,7 @@ const shorter = computed(() => (taking.value ? shorterWords(taking.value) : ''))
 <template>
   <template v-if="taking && block && person">
     <p class="eyebrow">{{ blockName(block) }} · {{ nameOf(person.comer.id) }}</p>
-    <h2>{{ taking.does ? formName(taking.does) : 'No form fits: ask a professional' }}</h2>
+    <h2>{{ taking.does ? formName(taking.does) : capital(takingLine(taking)) }}</h2>
     <p v-if="shorter">{{ shorter }}</p>
     <p v-if="taking.isNew" class="note">New to this pose: half of what is usual at first, shown to them first.</p>
     <p v-if="gate" class="gate">{{ gate }}</p>

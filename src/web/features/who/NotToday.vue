@@ -15,7 +15,6 @@ const emit = defineEmits<{ close: [] }>()
 const { planned, comers, keep, nameOf } = useWhoView()
 const named = computed(() => comers.value.filter(({ isNamed }) => isNamed))
 const marks = notToday.map(({ id, name }) => ({ value: id, words: name }))
-const nameOfMark = new Map(notToday.map(({ id, name }) => [id, name]))
 
 /** Left alone for so long it closes: others may come to see it. */
 const closesAfterMs = 30_000
@@ -62,7 +61,7 @@ function nobody(): void {
 </script>
 
 <template>
-  <Dialog visible modal header="Not today" :style="{ width: '560px' }" @update:visible="emit('close')">
+  <Dialog visible modal header="Not today" :style="{ width: '640px' }" @update:visible="emit('close')">
     <p class="lead">Asked today, in private: fever, drink, low sugar, a wound, a sign of an emergency, sudden pain.</p>
     <ul>
       <li v-for="{ comer } in named.map((comer) => ({ comer }))" :key="comer.id">
@@ -80,9 +79,6 @@ function nobody(): void {
       </li>
     </ul>
     <p v-if="named.length === 0">Nobody comes by name.</p>
-    <p v-for="{ personId, notToday: some = [] } in marked" :key="personId" class="note">
-      {{ nameOf(personId) }}: {{ namesInWords(some.map((id) => nameOfMark.get(id) ?? id)) }}
-    </p>
     <p v-if="followsWords" role="status">{{ followsWords }}</p>
     <template #footer>
       <small>Closes by itself in {{ counted(leftS, 'second') }}. Marks go with the day.</small>
@@ -94,7 +90,6 @@ function nobody(): void {
 
 <style scoped>
 .lead,
-.note,
 small {
   color: var(--ink-soft);
 }

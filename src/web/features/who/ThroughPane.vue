@@ -22,8 +22,8 @@ const told = computed(() => (person.value ? toldShort(person.value.comer.person.
 const gate = computed(() => (person.value ? gateWords(person.value.gated) : ''))
 const old = computed(() =>
   person.value?.comer.isNamed
-    ? askAgain(person.value.comer.person, planned.value?.day ?? dayOf(ports().epochMs())).map(askAgainWords)
-    : [],
+    ? askAgainWords(askAgain(person.value.comer.person, planned.value?.day ?? dayOf(ports().epochMs())))
+    : '',
 )
 const nameIn = (blockId: string): string => {
   const row = rows.value.find(({ block }) => block.id === blockId)
@@ -45,7 +45,7 @@ const way = computed(() => {
     <h2>{{ nameOf(person.comer.id) }}</h2>
     <p v-if="told && !covered">{{ told }}</p>
     <p v-if="gate" class="gate">{{ gate }}</p>
-    <p v-for="line in old" :key="line">{{ line }}</p>
+    <p v-if="old">{{ old }}</p>
     <p class="note">{{ way }}</p>
     <ul>
       <li v-for="taking in person.takings" :key="taking.blockId">

@@ -38,7 +38,12 @@ const spoken = (taking: Taking, row: Resolved): string =>
         <tr>
           <th scope="col" class="first">empty: as planned</th>
           <th v-for="{ comer } in columns" :key="comer.id" scope="col">
-            <button type="button" :aria-pressed="isHere(comer.id, undefined)" @click="look(comer.id, undefined)">
+            <button
+              type="button"
+              :title="nameOf(comer.id)"
+              :aria-pressed="isHere(comer.id, undefined)"
+              @click="look(comer.id, undefined)"
+            >
               {{ nameOf(comer.id) }}
             </button>
           </th>
@@ -153,6 +158,11 @@ button {
   cursor: pointer;
 }
 thead button {
+  display: -webkit-box;
+  overflow: hidden;
+  max-width: 110px;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
   font-weight: 650;
   color: var(--ink);
 }
