@@ -96,6 +96,20 @@ const pictures: readonly Picture[] = [
       await page.getByText('For all the same').waitFor()
     },
   },
+  {
+    name: 'who',
+    path: 'who/thursday-slow-hour',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Imke Larrow, Sphinx: side rest' }).click()
+    },
+  },
+  {
+    name: 'people',
+    path: 'people',
+    act: async (page) => {
+      await page.getByRole('button', { name: /^Ansgar Tiel/ }).click()
+    },
+  },
   { name: 'breath', path: 'breath/breath-week-6', act: chooseEven },
   {
     name: 'ladder',

@@ -4,6 +4,8 @@ import { changeover } from '#core/handling'
 import { findStacks, inventoryFor } from '#core/props'
 import { screen } from '#core/cautions'
 import { checkSession } from '#core/checks'
+import { comersOf, whoTakesWhat } from '#core/class'
+import { resolveSession } from '#core/session'
 import { beginLead, leadPlan, soundsDue } from '#core/lead'
 import { compileTimeline, segmentAt } from '#core/timeline'
 import { orThrow } from '#core/result'
@@ -66,6 +68,11 @@ export function benchScreening(): void {
     `median ${ms(quantile(taken, 0.5))}`,
     '< 10 ms',
   )
+  const planned = { id: 'now', people: people.map(({ id }) => ({ personId: id })), guests: 0 }
+  const comers = comersOf(planned, people, [], session.level)
+  const blocks = orThrow(resolveSession(session, shippedCatalog))
+  const who = times(40, () => whoTakesWhat(blocks, comers, [], books))
+  report('who takes what (20 holds, 30 people)', `median ${ms(quantile(who, 0.5))}`, '—')
 }
 
 /** Every sound of the class handed to a port that notes it, against its compiled instant. */

@@ -2,12 +2,15 @@ import type { Gate } from '#model/caution'
 import type { Condition, Person } from '#model/person'
 import type { Level } from '#model/common'
 import type { Roll } from '#core/cautions'
+import { keysOf } from '#core/units'
 import type { OldAnswer } from '#core/class'
 import { conditions } from '#library/cautions/conditions'
 import { notToday } from '#library/cautions/not-today'
+import { techniques } from '#library/techniques'
 import { shortNames } from './condition-names.ts'
 import { sayCaution } from './conditions.ts'
-import { namesInWords } from './text.ts'
+import { familyNames } from './families.ts'
+import { capital, namesInWords } from './text.ts'
 
 /** What somebody wishes to be called. */
 export const calledName = ({ name, calledAs }: Pick<Person, 'name' | 'calledAs'>): string => calledAs ?? name
@@ -29,6 +32,19 @@ export const touchChoices: readonly { readonly value: NonNullable<Person['touch'
 
 const byId = new Map(conditions.map((condition) => [condition.id, condition]))
 
+/** Who may be touched, in numbers alone: as it is told before Start. */
+export function touchWords(people: readonly Pick<Person, 'touch'>[]): string {
+  const count = (touch: Person['touch']): number => people.filter((person) => person.touch === touch).length
+  const parts = [
+    [count('yes'), 'yes'],
+    [count('ask'), 'ask each time'],
+    [count('no'), 'no'],
+    [count(undefined), 'not asked'],
+  ] as const
+  const told = parts.filter(([n]) => n > 0).map(([n, words]) => `${String(n)} ${words}`)
+  return told.length === 0 ? '' : `Touch: ${told.join(', ')}.`
+}
+
 /** A condition by its name, as asked in private, with what makes it the severe form. */
 export function conditionWords(id: string) {
   const condition = byId.get(id)
@@ -43,6 +59,15 @@ export function conditionWords(id: string) {
 }
 
 export const conditionChoices = conditions.map(({ id, name }) => ({ value: id, words: name }))
+
+/** Practices a clinician may agree to: families of poses and techniques of breath. */
+export const practiceChoices: readonly { readonly value: string; readonly words: string }[] = [
+  ...keysOf(familyNames).map((value) => ({ value, words: capital(familyNames[value]) })),
+  ...[...new Map(techniques.map(({ cautionId, names }) => [cautionId, names.english]))].map(([value, words]) => ({
+    value,
+    words,
+  })),
+]
 
 /** How it is with them, as one chooses it. */
 export const severityChoices: readonly { readonly value: Condition['severe'] | 'newAche'; readonly words: string }[] = [

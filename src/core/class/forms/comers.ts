@@ -1,6 +1,7 @@
 import type { Level } from '#model/common'
 import type { Person } from '#model/person'
 import type { PlannedClass } from '#model/planned-class'
+import type { Timeline } from '#core/timeline'
 import { guestsOf } from '../people.ts'
 
 /** Somebody who comes to a class: by name, or as one of those without. */
@@ -18,6 +19,11 @@ export interface Comer {
 
 /** What is known of classes that were led: who came and what was practised. */
 export type PastClass = Pick<PlannedClass, 'id' | 'people' | 'ledClassId' | 'posesLed'>
+
+/** The poses of a session that are practised, each once. */
+export const posesIn = ({ blocks }: Pick<Timeline, 'blocks'>): string[] => [
+  ...new Set(blocks.flatMap(({ block }) => (block.kind === 'hold' ? [block.pose.id] : []))),
+]
 
 type Comes = Pick<PlannedClass, 'id' | 'people' | 'guests' | 'needs'>
 

@@ -2,8 +2,10 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { dayOf } from '#words/class-days'
+import { touchWords } from '#words/people'
 import { counted } from '#words/text'
 import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
+import { usePeopleStore } from '#web/shared/people/people-store.ts'
 import { ports } from '#web/shared/ports.ts'
 
 /**
@@ -12,6 +14,7 @@ import { ports } from '#web/shared/ports.ts'
  */
 const props = defineProps<{ sessionId: string }>()
 const classes = usePlannedClassesStore()
+const people = usePeopleStore()
 const planned = computed(() => {
   const open = classes.openFor(props.sessionId)
   return open?.day === dayOf(ports().epochMs()) && open.people.length > 0 ? open : undefined
@@ -20,6 +23,10 @@ const marked = computed(() => planned.value?.people.filter(({ notToday }) => not
 const said = computed(() => {
   if (marked.value > 0) return `${counted(marked.value, 'person', 'people')} marked: no practice today.`
   return planned.value?.askedToday ? 'Asked today: nobody told anything.' : 'Ask everybody: is anything new today?'
+})
+const touch = computed(() => {
+  const coming = planned.value?.people.filter(({ away }) => !away) ?? []
+  return touchWords(coming.flatMap(({ personId }) => people.people.find(({ id }) => id === personId) ?? []))
 })
 function nobody(): void {
   if (!planned.value) return
@@ -32,6 +39,7 @@ function nobody(): void {
 <template>
   <section v-if="planned" class="today" aria-label="Not today">
     <p>{{ said }}</p>
+    <p v-if="touch" class="touch">{{ touch }}</p>
     <div class="acts">
       <Button severity="secondary" outlined label="Nobody told me anything" @click="nobody" />
       <RouterLink :to="{ name: 'who', params: { id: sessionId }, query: { ask: 'today' } }">Somebody did</RouterLink>
@@ -44,6 +52,9 @@ function nobody(): void {
   display: grid;
   gap: 8px;
   font-size: 20px;
+}
+.touch {
+  color: var(--ink-soft);
 }
 .acts {
   display: flex;

@@ -7,6 +7,7 @@ import type { BreathAnswers } from '#model/led-class'
 import { ledStart } from '#core/lead'
 import { formatMs } from '#core/units'
 import { blockName } from '#words/blocks'
+import { posesIn } from '#core/class'
 import { dayOf } from '#words/class-days'
 import { sectionName } from '#words/sections'
 import { beforeIn } from '#words/before-breath'
@@ -104,7 +105,7 @@ async function start(details: {
   void store.keepInHistory('lead')
   // The class planned for today is led by this; one of another day is not, by a rehearsal of it.
   const planned = classes.openFor(session.id)
-  if (planned?.day === dayOf(startedAtMs)) void classes.put({ ...planned, ledClassId: id })
+  if (planned?.day === dayOf(startedAtMs)) void classes.put({ ...planned, ledClassId: id, posesLed: posesIn(timeline) })
 }
 
 async function save(note: string, breath: BreathAnswers): Promise<void> {

@@ -15,6 +15,7 @@ import NumberField from '#web/shared/ui/NumberField.vue'
 import SelectField from '#web/shared/ui/SelectField.vue'
 import LineField from '#web/shared/ui/LineField.vue'
 import ToldConditions from './ToldConditions.vue'
+import ToldConsents from './ToldConsents.vue'
 import { usePeople } from './use-people.ts'
 
 /** What is known of somebody: nothing is needed but the name. */
@@ -119,6 +120,7 @@ const hasMeasures = computed(() => chosen.value?.measures !== undefined)
       </div>
     </details>
     <ToldConditions />
+    <ToldConsents />
     <section class="part">
       <h2>Besides</h2>
       <LineField

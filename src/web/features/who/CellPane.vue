@@ -13,7 +13,7 @@ import LineField from '#web/shared/ui/LineField.vue'
 import { useWhoView } from './use-who-view.ts'
 
 /** One person in one block: what is said against it, what else there is, and what was chosen. */
-const { taking, person, block, takingsIn, nameOf, choose, sayWhy, leaveOpen } = useWhoView()
+const { taking, person, block, takingsIn, nameOf, choose, sayWhy, leaveOpen, like } = useWhoView()
 const reasons = computed(() => (taking.value ? reasonLines(taking.value.planned.verdict) : []))
 const gate = computed(() => (person.value ? gateWords(person.value.gated) : ''))
 const isTaken = (choice: Choice): boolean => JSON.stringify(choice.takes) === JSON.stringify(taking.value?.does?.takes)
@@ -26,6 +26,8 @@ const sorted = computed(() => {
 })
 const whole = computed(() => sorted.value.filter(({ near }) => near !== 'inPart'))
 const inPart = computed(() => sorted.value.filter(({ near }) => near === 'inPart'))
+/** Whether it is kept on their page as what they like to take in place of the pose. */
+const isLiked = computed(() => taking.value?.does?.near === 'liked')
 const shorter = computed(() => (taking.value ? shorterWords(taking.value) : ''))
 </script>
 
@@ -73,14 +75,25 @@ const shorter = computed(() => (taking.value ? shorterWords(taking.value) : ''))
         hint="kept with the class"
         @change="sayWhy(taking, $event)"
       />
-      <Button
-        v-if="taking.chosen"
-        size="small"
-        text
-        severity="secondary"
-        label="As suggested again"
-        @click="leaveOpen([taking])"
-      />
+      <span class="acts">
+        <Button
+          v-if="taking.chosen"
+          size="small"
+          text
+          severity="secondary"
+          label="As suggested again"
+          @click="leaveOpen([taking])"
+        />
+        <Button
+          v-if="person.comer.isNamed && taking.planned.pose && taking.does"
+          size="small"
+          text
+          severity="secondary"
+          :label="isLiked ? 'No longer what they like' : 'What they like to take'"
+          title="Kept on their page, and suggested first in every class"
+          @click="like(taking, !isLiked)"
+        />
+      </span>
     </template>
     <section v-if="offer" class="part">
       <h3>Said to everybody at the set-up</h3>
@@ -149,6 +162,10 @@ summary {
   margin-top: 6px;
   font-size: 14.5px;
   color: var(--ink-soft);
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
 }
 .part {
   margin-top: 12px;

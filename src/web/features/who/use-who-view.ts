@@ -1,7 +1,9 @@
 import { createSharedComposable } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import type { Person } from '#model/person'
 import type { PlannedClass } from '#model/planned-class'
 import { isAsPlanned } from '#core/class'
+import { withFields } from '#core/session'
 import type { Choice, Taking } from '#core/class'
 import { keptForm } from '#words/forms'
 import { useNames } from '#web/shared/people/names.ts'
@@ -43,6 +45,14 @@ export const useWhoView = createSharedComposable(() => {
     ...{ ...who, at, rows, columns, person, block, taking, takingsIn, nameOf, keep, open },
     look(personId: string | undefined, blockId: string | undefined): void {
       at.value = { ...(personId === undefined ? {} : { personId }), ...(blockId === undefined ? {} : { blockId }) }
+    },
+    /** Keeps on somebody's page what they like to take in place of a pose, or no longer. */
+    like({ personId, planned: { pose }, does }: Taking, isLiked: boolean): void {
+      const of = who.people.people.find(({ id }) => id === personId)
+      if (!of || !pose || !does) return
+      const others = (of.likes ?? []).filter(({ poseId }) => poseId !== pose.id)
+      const likes = isLiked ? [...others, { poseId: pose.id, takes: does.takes }] : others
+      void who.people.put(withFields<Person>(of, { likes: likes.length > 0 ? likes : undefined }))
     },
     ...choosing(keep, () => open.value),
   }

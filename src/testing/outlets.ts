@@ -1,0 +1,36 @@
+/**
+ * Everywhere something of the house is shown or goes out, and whether people may be told apart by name there. A place that
+ * is not listed here fails the test of the outlets: whoever adds one says what it may show.
+ */
+export const views = {
+  sessions: 'no names',
+  plan: 'no names',
+  props: 'no names',
+  breath: 'no names',
+  lead: 'no names',
+  journal: 'no names',
+  'led-class': 'no names',
+  shelf: 'no names',
+  'own-pose-new': 'no names',
+  'own-pose-edit': 'no names',
+  'shelf-page': 'no names',
+  places: 'no names',
+  needs: 'no names',
+  cautions: 'no names',
+  people: 'names',
+  who: 'names',
+} as const
+
+/** What the server answers, by the path it is asked at. */
+export const answers = {
+  sessions: 'no names',
+  exchange: 'no names',
+  own: 'no names',
+  'led-classes': 'no names',
+  settings: 'no names',
+  places: 'no names',
+  health: 'no names',
+  people: 'names',
+  /** Ids of people, what each takes and why, as the teacher wrote it. */
+  'planned-classes': 'ids',
+} as const
