@@ -235,3 +235,51 @@ test('who comes: away for once, one more without a name and what they have, and 
   expect(planned?.people.filter(({ personId }) => personId === kat?.id)).toEqual([{ personId: kat?.id, away: true }])
   expect(planned).toMatchObject({ guests: 1, needs: [{ condition: { id: 'shoulder' }, people: 1 }] })
 })
+
+test('led on its day, the record keeps how many took what and nobody, and the class what was practised', async ({
+  page,
+  house,
+}) => {
+  const now = new Date()
+  const two = (n: number): string => String(n).padStart(2, '0')
+  const day = `${String(now.getFullYear())}-${two(now.getMonth() + 1)}-${two(now.getDate())}`
+  await planClass(house, 'thursday-slow-hour', ['Katrijn Voss', 'Ansgar Tiel', 'Falk Immering'], { day })
+  await page.goto(`${house.address}lead/thursday-slow-hour`)
+  await expect(page.getByText('Touch: 2 yes, 1 not asked.')).toBeVisible()
+  await page.getByRole('button', { name: 'Nobody told me anything' }).click()
+  await expect(page.getByText('Asked today: nobody told anything.')).toBeVisible()
+  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  await expect(page.getByTestId('clock')).toBeVisible()
+  await expect.poll(async () => (await plannedIn(house, 'our-class'))?.ledClassId).toBeDefined()
+  const planned = await plannedIn(house, 'our-class')
+  expect(planned).toMatchObject({
+    askedToday: { told: 'nobody' },
+    posesLed: expect.arrayContaining(['deer']) as unknown,
+  })
+  const record = async () =>
+    (await (await fetch(`${house.address}api/led-classes/${planned?.ledClassId ?? ''}`)).json()) as { forms?: object[] }
+  await expect
+    .poll(async () => (await record()).forms)
+    .toContainEqual({
+      ...{ blockId: 'deer', form: 'front leg long', people: 2, heldS: 120 },
+    })
+})
+
+test('what somebody likes to take is kept on their page and suggested first in every class', async ({
+  page,
+  house,
+}) => {
+  await planClass(house, 'thursday-slow-hour', ['Katrijn Voss'])
+  await page.goto(`${house.address}who/thursday-slow-hour`)
+  await page.getByRole('button', { name: 'Kat, Deer: front leg long' }).click()
+  const pane = page.getByRole('complementary', { name: 'The class' })
+  await pane.getByRole('button', { name: /^Side rest/ }).click()
+  await pane.getByRole('button', { name: 'What they like to take' }).click()
+  await expect
+    .poll(async () => (await named(house, 'Katrijn Voss'))?.likes)
+    .toEqual([{ poseId: 'deer', takes: { kind: 'pose', poseId: 'side-rest' } }])
+  await pane.getByRole('button', { name: 'As suggested again' }).click()
+  await expect(pane.getByRole('button', { name: /^Side rest suggested; what they like to take/ })).toBeVisible()
+  await pane.getByRole('button', { name: 'No longer what they like' }).click()
+  await expect(page.getByRole('button', { name: 'Kat, Deer: front leg long' })).toBeVisible()
+})

@@ -243,6 +243,17 @@ export const ledBlockSchema = z.strictObject({
 })
 
 /** A class as it begins: its own full copy of what is led, which later edits of the session never change. */
+/** What some take otherwise in a block, by how many: never who. */
+const ledFormSchema = z.strictObject({
+  blockId: idSchema,
+  /** As it is called at a glance; empty where they only come out early. */
+  form: lineSchema,
+  people: z.int().min(1).max(500),
+  /** A side, where they hold it shorter than all: seconds. */
+  heldS: z.int().min(1).max(3600).optional(),
+})
+export type LedForm = z.infer<typeof ledFormSchema>
+
 export const ledStartSchema = z.strictObject({
   id: idSchema,
   sessionId: idSchema,
@@ -255,6 +266,8 @@ export const ledStartSchema = z.strictObject({
   askedAt: instantSchema.optional(),
   document: anySessionSchema,
   blocks: z.record(idSchema, ledBlockSchema),
+  /** In a planned class: the counts of forms, block by block. */
+  forms: z.array(ledFormSchema).max(2000).optional(),
   plan: ledPlanSchema,
 })
 export type LedStart = z.infer<typeof ledStartSchema>

@@ -1,6 +1,8 @@
 import type { CautionGrade } from '#model/caution'
+import type { LedForm } from '#model/led-class'
 import type { FormOfPerson } from '#model/planned-class'
-import type { Choice, Nearness, Taking } from '#core/class'
+import { isAsPlanned } from '#core/class'
+import type { Choice, Nearness, PersonThrough, Taking } from '#core/class'
 import type { Verdict } from '#core/cautions'
 import type { Resolved } from '#core/session'
 import { formatDuration } from '#core/units'
@@ -138,6 +140,37 @@ export function offerToAll(takings: readonly Pick<Taking, 'does'>[]): string {
   const all = new Set(takings.flatMap(({ does }) => (does ? offered(does).split(', or ') : [])))
   const some = [...all].filter((one) => one !== '')
   return some.length === 0 ? '' : `Whoever likes: ${joined(some, ', or ')}.`
+}
+
+/**
+ * What some take otherwise, block by block in the order of the session, the most first: in numbers and a few words, as a
+ * record keeps it and Lead shows it.
+ */
+export function countedForms(through: readonly PersonThrough[]): readonly LedForm[] {
+  const groups = new Map<string, LedForm>()
+  const order = new Set<string>()
+  for (const { takings } of through) {
+    for (const taking of takings) {
+      order.add(taking.blockId)
+      if (isAsPlanned(taking) || !taking.does) continue
+      const { blockId, does, shorter, planned } = taking
+      const form = does.takes.kind === 'asItStands' ? '' : formInCell({ does, planned, shorter: [] })
+      const heldS = shorter[0]?.heldS
+      const key = JSON.stringify([blockId, form, heldS])
+      const people = (groups.get(key)?.people ?? 0) + 1
+      groups.set(key, { blockId, form, people, ...(heldS === undefined ? {} : { heldS }) })
+    }
+  }
+  const blocks = [...order]
+  return [...groups.values()].sort(
+    (a, b) => blocks.indexOf(a.blockId) - blocks.indexOf(b.blockId) || b.people - a.people,
+  )
+}
+
+/** What the teacher looks to in a block: numbers from two up, "some" for one, never who [teacher's review P1]. */
+export const lookToWords = ({ form, people, heldS }: LedForm): string => {
+  const early = heldS === undefined ? '' : `half way out at ${formatDuration(heldS)}`
+  return `${joined([form, early], ', ')} · ${people === 1 ? 'some' : String(people)}`
 }
 
 /** How long a block is, under its name. */

@@ -1,4 +1,4 @@
-import type { LedStart } from '#model/led-class'
+import type { LedForm, LedStart } from '#model/led-class'
 import type { Session } from '#model/session'
 import type { ResolvedSection } from '#core/breath'
 import type { Resolved } from '#core/session'
@@ -13,6 +13,8 @@ export interface StartDetails {
   readonly askedAtMs?: Milliseconds | undefined
   readonly startedAtMs: Milliseconds
   readonly promisedEndMs: Milliseconds
+  /** What some take otherwise, where a class is planned. */
+  readonly forms?: readonly LedForm[] | undefined
   /** What a block is called on the day. */
   readonly nameOf: (block: Resolved) => string
   /** What a section of breath work is called. */
@@ -21,7 +23,7 @@ export interface StartDetails {
 
 /** The record of a class about to be led: its own full copy of the session, what it is called, and the plan. */
 export function ledStart(session: Session, timeline: Timeline, details: StartDetails): LedStart {
-  const { id, people, askedAtMs, startedAtMs, promisedEndMs, nameOf, sectionNameOf } = details
+  const { id, people, forms = [], askedAtMs, startedAtMs, promisedEndMs, nameOf, sectionNameOf } = details
   const ceilingMs: Record<string, Milliseconds> = {}
   for (const { block } of timeline.blocks) {
     if (block.kind === 'hold') ceilingMs[block.block.id] = block.ceilingS * 1000
@@ -41,6 +43,7 @@ export function ledStart(session: Session, timeline: Timeline, details: StartDet
         return [block.block.id, { name: nameOf(block), ...(sides ? { sides } : {}), ...(sections ? { sections } : {}) }]
       }),
     ),
+    ...(forms.length > 0 ? { forms: [...forms] } : {}),
     plan: leadPlan(timeline, ceilingMs),
   }
 }

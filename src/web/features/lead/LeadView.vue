@@ -9,12 +9,14 @@ import { formatMs } from '#core/units'
 import { blockName } from '#words/blocks'
 import { posesIn } from '#core/class'
 import { dayOf } from '#words/class-days'
+import { countedForms } from '#words/forms'
 import { sectionName } from '#words/sections'
 import { beforeIn } from '#words/before-breath'
 import { stageWords, stoppedWords } from '#words/segments'
 import { runningOf } from '#web/shared/lead/running-class.ts'
 import { ports } from '#web/shared/ports.ts'
 import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
+import { formsNow } from '#web/shared/house/use-forms.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import AskDialog from './AskDialog.vue'
 import AsPlanned from './AsPlanned.vue'
@@ -80,6 +82,9 @@ async function start(details: {
 }): Promise<void> {
   const { session, timeline } = made.value ?? {}
   if (!session || !timeline) return
+  const planned = classes.openFor(session.id)
+  // The record keeps how many take what, and nobody.
+  const { through } = planned ? await formsNow({ document: session, timeline, planned }) : { through: [] }
   const startedAtMs = ports().epochMs()
   const promisedEndMs = endOf({
     startsAtMs: details.startsAtMs,
@@ -96,6 +101,7 @@ async function start(details: {
       askedAtMs: wantsAsking.value ? askedAtMs.value : undefined,
       startedAtMs,
       promisedEndMs,
+      forms: countedForms(through),
       nameOf: blockName,
       sectionNameOf: sectionName,
     }),
@@ -104,7 +110,6 @@ async function start(details: {
   void lead.letSoundThrough()
   void store.keepInHistory('lead')
   // The class planned for today is led by this; one of another day is not, by a rehearsal of it.
-  const planned = classes.openFor(session.id)
   if (planned?.day === dayOf(startedAtMs)) void classes.put({ ...planned, ledClassId: id, posesLed: posesIn(timeline) })
 }
 

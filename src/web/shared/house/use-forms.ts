@@ -19,39 +19,47 @@ const nothing: Forms = { through: [], laid: [], offers: new Map() }
 /** Nobody waits for it: it is worked out when a key has been followed by so long a pause. */
 const pauseMs = 120
 
+/** A class as it is looked at: its session, laid out, and who comes. */
+interface LookedAt {
+  readonly document: Session
+  readonly timeline: Timeline
+  readonly planned: PlannedClass
+}
+
+const isAnybodyKnown = ({ people, needs = [] }: PlannedClass): boolean => people.length > 0 || needs.length > 0
+
+/** What each who comes takes, worked out now from what was read of them; nothing where nothing is known of anybody. */
+export async function formsNow(now: LookedAt): Promise<Forms> {
+  if (!isAnybodyKnown(now.planned)) return nothing
+  const { formsOf } = await import('./forms-work.ts')
+  const [{ people }, { planned: past }, { catalog }] = [usePeopleStore(), usePlannedClassesStore(), useOwnStore()]
+  return formsOf(now, { people, past, catalog })
+}
+
 /**
  * What each who comes to a class takes, worked out anew a moment after its session, its people or what was chosen
  * changed: no key in Plan waits for it, and where nothing is known of anybody nothing is fetched for it.
  */
-export function useForms(
-  of: () => { readonly document: Session; readonly timeline: Timeline; readonly planned: PlannedClass } | undefined,
-) {
+export function useForms(of: () => LookedAt | undefined) {
   const forms = shallowRef(nothing)
   const people = usePeopleStore()
-  const classes = usePlannedClassesStore()
   const own = useOwnStore()
   let asked = 0
-  const isKnown = ({ people: named, needs = [] }: PlannedClass): boolean => named.length > 0 || needs.length > 0
-
   watch(
     [of, () => people.people, () => own.catalog],
     ([now], _before, onCleanup) => {
       asked += 1
       const mine = asked
-      if (!now || !isKnown(now.planned)) {
+      if (!now || !isAnybodyKnown(now.planned)) {
         forms.value = nothing
         return
       }
       if (people.people.length === 0 && now.planned.people.length > 0) void people.load()
-      const timer = setTimeout(
-        () => {
-          void import('./forms-work.ts').then(({ formsOf }) => {
-            if (mine === asked)
-              forms.value = formsOf(now, { people: people.people, past: classes.planned, catalog: own.catalog })
-          })
-        },
-        forms.value === nothing ? 0 : pauseMs,
-      )
+      const workOut = async (): Promise<void> => {
+        const found = await formsNow(now)
+        if (mine === asked) forms.value = found
+      }
+      const timer = setTimeout(() => void workOut(), forms.value === nothing ? 0 : pauseMs)
       onCleanup(() => {
         clearTimeout(timer)
       })

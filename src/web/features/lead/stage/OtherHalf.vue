@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { LedStart } from '#model/led-class'
 import type { Stage } from '#core/lead'
 import { formatMs } from '#core/units'
+import LookTo from './LookTo.vue'
 import { otherSideWords, segmentTitle } from '#words/segments'
 
 /** The half that is not lit: what the other side takes, and what comes next. */
@@ -36,6 +37,7 @@ const stopsAtMs = computed(() => ('heldMs' in props.stage ? props.stage.heldMs +
       <p class="next">{{ segmentTitle(led, stage.next.segment) }} {{ formatMs(stage.next.lengthMs) }}</p>
     </div>
     <p v-else class="next">Then the class is over</p>
+    <LookTo :led="led" :stage="stage" />
     <p v-if="led.people > 0" class="label people">{{ led.people }} people</p>
   </section>
 </template>

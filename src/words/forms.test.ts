@@ -1,0 +1,133 @@
+import type { Person } from '#model/person'
+import type { Block } from '#model/block'
+import { comersOf, whoTakesWhat } from '#core/class'
+import { orThrow } from '#core/result'
+import { resolveSession } from '#core/session'
+import { cautionBook } from '#library/cautions/book'
+import { shippedCatalog } from '#library/shipped'
+import { aBreath, aHold, aSession } from '#testing/sessions'
+import { classFindingWords } from './class-findings.ts'
+import {
+  blockLength,
+  chosenWords,
+  countedForms,
+  formInCell,
+  formName,
+  lookToWords,
+  offerToAll,
+  reasonLines,
+  shorterWords,
+  takingLine,
+} from './forms.ts'
+import { askAgainWords, gateWords, rollWords, toldShort, touchWords } from './people.ts'
+
+const has = (id: string, more: Partial<Person['conditions'][number]> = {}): Person['conditions'][number] => ({
+  ...{ id, severe: 'no', askedOn: '2026-11-01' },
+  ...more,
+})
+function takingsOf(blocks: Block[], ...told: Person['conditions'][]) {
+  const people = told.map((conditions, at): Person => ({
+    ...{ id: `p${String(at)}`, name: `Name ${String(at)}`, level: 'regular', conditions, consents: [] },
+  }))
+  const planned = { id: 'now', people: people.map(({ id }) => ({ personId: id })), guests: 0 }
+  const session = aSession(blocks)
+  const resolved = orThrow(resolveSession(session, shippedCatalog))
+  const through = whoTakesWhat(resolved, comersOf(planned, people, [], session.level), [], {
+    catalog: shippedCatalog,
+    book: cautionBook,
+  })
+  return { through, takings: through.map(({ takings }) => takings[0]), resolved }
+}
+const deer = [aHold('deer', { hold: { holdS: 210 } })]
+
+test('a form is told in full, in a cell, in a line, and with its time', () => {
+  const [taking] = takingsOf(deer, [has('knee')]).takings
+  if (!taking?.does) throw new Error('nothing taken')
+  expect(formName(taking.does)).toBe('Front leg long')
+  expect(formInCell(taking)).toBe('front leg long')
+  expect(takingLine(taking)).toBe('Front leg long, 2:00 a side')
+  expect(shorterWords(taking)).toBe('2:00 a side, then half way out and the same rest as all.')
+  expect(chosenWords(taking)).toBe('Suggested; nobody has chosen yet.')
+  expect(reasonLines(taking.planned.verdict)[0]).toMatchObject({
+    grade: 'modify',
+    lead: 'Change for: knee',
+    instead: 'Front leg straight, sit high, or figure four',
+  })
+})
+
+test('what changes the planned pose is told in the words of its caution, the first of them in a cell', () => {
+  const [taking] = takingsOf([aHold('wide-knee-fold', { hold: { holdS: 60 } })], [has('knee')]).takings
+  if (!taking?.does) throw new Error('nothing taken')
+  expect(formName(taking.does)).toBe('Changed: pad behind knees and under ankles, long spine, 2 min')
+  expect(formInCell(taking)).toBe('pad behind knees and un…')
+})
+
+test('what somebody cannot do today is told apart from what fits nobody', () => {
+  const [taking] = takingsOf(deer, [has('dvt_suspect')]).takings
+  expect(taking && [formInCell(taking), takingLine(taking)]).toEqual(['not today', 'not today'])
+})
+
+test('what is said to all is an offer: no number, no name, each form once; nothing where all do the same', () => {
+  const said = (...told: Person['conditions'][]) =>
+    offerToAll(takingsOf(deer, ...told).takings.flatMap((one) => one ?? []))
+  expect(said([], [])).toBe('')
+  expect(said([], [has('knee')], [has('knee')])).toBe('Whoever likes: front leg long.')
+  const several = said([has('knee')], [has('hip_replacement', { severe: 'yes' })])
+  expect(several).toMatch(/^Whoever likes: front leg long, or [a-z ]+\.$/)
+  expect(several).not.toMatch(/\d|Name/)
+})
+
+test('what the teacher looks to: how many of each form, "some" for one, and who comes half way out when', () => {
+  const { through } = takingsOf(deer, [has('knee')], [has('knee')], [])
+  const counted = countedForms(through)
+  expect(counted).toEqual([{ blockId: 'deer', form: 'front leg long', people: 2, heldS: 120 }])
+  expect(counted.map(lookToWords)).toEqual(['front leg long, half way out at 2:00 · 2'])
+  expect(lookToWords({ blockId: 'deer', form: '', people: 1, heldS: 60 })).toBe('half way out at 1:00 · some')
+})
+
+test('breath is offered otherwise by what is breathed and sat on', () => {
+  const [taking] = takingsOf([aBreath('even-breath')], [has('preg_t2')]).takings
+  const natural = taking?.choices.find(({ takes }) => takes.kind === 'natural')
+  const onChair = taking?.choices.find(({ takes }) => takes.kind === 'pose' && takes.breath === 'natural')
+  expect(natural && formName(natural)).toBe('Natural breath')
+  expect(onChair && formName(onChair)).toMatch(/, breathing naturally$/)
+})
+
+test('a block tells how long it is', () => {
+  const { resolved } = takingsOf([...deer, aBreath('even-breath')], [])
+  expect(resolved.map(blockLength)).toEqual(['3:30 a side', ''])
+})
+
+test('what somebody told, what stands before it, and what follows', () => {
+  expect(
+    toldShort([has('knee', { side: 'left' }), has('neck', { severe: 'unsure' }), has('wrist', { newAche: true })]),
+  ).toBe('knee, left; neck (not sure); wrist (new)')
+  expect(gateWords({ gate: 'none', by: [] })).toBe('')
+  expect(gateWords({ gate: 'stop', by: ['fever'] })).toBe(
+    'No practice today (Fever, or a new infection): medical care first.',
+  )
+  expect(gateWords({ gate: 'clear', by: ['heart'] })).toContain('Until clearance is noted (heart)')
+  expect(rollWords({ side: 'left', by: [] })).toBe('')
+  expect(rollWords({ side: 'left', by: ['reflux'] })).toContain('to the left (reflux)')
+  expect(askAgainWords([])).toBe('')
+  const old = ['knee', 'neck'].map((conditionId, at) => ({ conditionId, askedOn: '2026-08-01', weeks: 14 + at }))
+  expect(askAgainWords(old)).toBe('Ask again: knee and neck, told 15 weeks ago.')
+})
+
+test('touch is told in numbers', () => {
+  expect(touchWords([])).toBe('')
+  expect(touchWords([{ touch: 'yes' }, {}, { touch: 'no' }, { touch: 'yes' }])).toBe('Touch: 2 yes, 1 no, 1 not asked.')
+})
+
+test('a finding of people says how many, and sends to where it stands who', () => {
+  const words = (code: 'MUST_NOT' | 'NEEDS_LOOK' | 'CEILING_OF_PERSON' | 'GATE_OPEN', facts: object) =>
+    classFindingWords({ code, facts, grade: 'look', place: {}, ofClass: true, mend: undefined } as Parameters<
+      typeof classFindingWords
+    >[0])
+  expect(words('MUST_NOT', { people: 1 }).title).toBe('To be left out for 1 person, and nothing else is chosen')
+  expect(words('NEEDS_LOOK', { people: 3 }).mend).toBe('See who takes what')
+  expect(words('CEILING_OF_PERSON', { people: 2, leastS: 60 }).title).toBe(
+    '2 people come half way out early, the first after 1:00',
+  )
+  expect(words('GATE_OPEN', { people: 2, gate: 'ask' }).title).toContain('2 people: check first')
+})
