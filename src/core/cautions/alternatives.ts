@@ -19,6 +19,8 @@ export interface Alternatives {
   readonly askProfessional: boolean
 }
 
+const nothingElse: Alternatives = { offered: [], askProfessional: false }
+
 /** What is left when no named alternative holds: these two are tried in turn. */
 const lastResorts: readonly Family[] = ['side_rest', 'seat']
 
@@ -52,6 +54,7 @@ export function alternativesFor(
   inherits: CautionBook['inherits'],
 ): Alternatives {
   if (verdict.gated.gate === 'stop') return { offered: [], askProfessional: true }
+  if (!verdict.behindGate && (verdict.grade === undefined || verdict.grade === 'care')) return nothingElse
   const named = verdict.reasons.filter(({ grade }) => grade !== 'care').flatMap(({ rule }) => familiesIn(rule.instead))
   const gatedForms: readonly Family[] = verdict.behindGate ? ['side_rest', 'sup_rest', 'seat'] : []
   const wanted = [...new Set([...named, ...gatedForms])]

@@ -51,10 +51,18 @@ export const judge = (
   notToday: readonly string[] = [],
 ): Verdict => judgeFor(practised, subjectsOf(practised, book), asJudged(flags, book, consents, notToday))
 
+/** A rule that holds for somebody, with its place in the book. */
+interface Placed {
+  readonly match: Match
+  readonly at: number
+}
+
 /** Somebody as the rules see them, worked out once for all that they are to do. */
 export interface Judged {
   readonly flags: readonly Flag[]
-  readonly matches: readonly Match[]
+  /** The rules that hold for them, by what they speak of, each list in the order of the book. */
+  readonly matches: ReadonlyMap<CautionSubject, readonly Placed[]>
+  readonly hasNewAche: boolean
   readonly gated: Gated
   readonly consents: Consents
   readonly book: CautionBook
@@ -66,21 +74,47 @@ export const asJudged = (
   notToday: readonly string[] = [],
 ): Judged => ({
   flags,
-  matches: holdingFor(flags, book),
+  matches: bySubject(holdingFor(flags, book)),
+  hasNewAche: flags.some(({ newAche }) => newAche),
   gated: gateOf(flags, book, notToday),
   consents,
   book,
 })
 
+function bySubject(matches: readonly Match[]): Judged['matches'] {
+  const by = new Map<CautionSubject, Placed[]>()
+  matches.forEach((match, at) => {
+    for (const subject of match.rule.of) {
+      const some = by.get(subject)
+      if (some) some.push({ match, at })
+      else by.set(subject, [{ match, at }])
+    }
+  })
+  return by
+}
+
+/** The rules that speak of any of the subjects, each once, in the order of the book. */
+function matchesOn(subjects: ReadonlySet<CautionSubject>, matches: Judged['matches']): readonly Match[] {
+  const found: Placed[] = []
+  for (const subject of subjects) for (const placed of matches.get(subject) ?? []) found.push(placed)
+  if (found.length > 1) found.sort((a, b) => a.at - b.at)
+  const each: Match[] = []
+  let last = -1
+  for (const { match, at } of found) {
+    if (at !== last) each.push(match)
+    last = at
+  }
+  return each
+}
+
 /** `judge` with its parts worked out before: the subjects of the practice, and the person. */
 export function judgeFor(
   practised: Practised,
   subjects: ReadonlySet<CautionSubject>,
-  { flags, matches, gated, consents, book }: Judged,
+  { hasNewAche, matches, gated, consents, book }: Judged,
 ): Verdict {
   const [reasons, props]: [Reason[], Reason[]] = [[], []]
-  for (const match of matches) {
-    if (!speaksOf(match.rule, subjects)) continue
+  for (const match of matchesOn(subjects, matches)) {
     const reason = reasonOf(match, practised, isConsented(match.rule, practised, consents, book))
     if (isOfProp(match.rule)) props.push(reason)
     else reasons.push(reason)
@@ -88,7 +122,7 @@ export function judgeFor(
   reasons.sort(worstFirst)
   const gateForm = gated.gate === 'clear' ? allowedForm(practised) : undefined
   const behindGate = gated.gate === 'stop' || (gated.gate === 'clear' && gateForm === undefined)
-  const tooFelt = practised.form?.carried === false && flags.some(({ newAche }) => newAche)
+  const tooFelt = hasNewAche && practised.form?.carried === false
   const fromGate = behindGate ? 'avoid' : gateForm === 'inclined' || gateForm === 'on a chair' ? 'modify' : undefined
   return {
     grade: strictest([fromGate, tooFelt ? 'avoid' : undefined, reasons[0]?.grade]),
