@@ -283,3 +283,27 @@ test('what somebody likes to take is kept on their page and suggested first in e
   await pane.getByRole('button', { name: 'No longer what they like' }).click()
   await expect(page.getByRole('button', { name: 'Kat, Deer: front leg long' })).toBeVisible()
 })
+
+test('a form on paper asks all there is and names nobody; what was ticked on it is ticked in', async ({
+  page,
+  house,
+}) => {
+  await page.goto(`${house.address}people`)
+  await page.getByRole('button', { name: /^Gesine Palland/ }).click()
+  await expect(page.getByRole('heading', { name: 'What they told' })).toBeVisible()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('heading', { name: 'About you' })).toBeVisible()
+  const paper = await page.locator('body').innerText()
+  expect(paper).toContain('About you')
+  expect(paper).toContain('Sacroiliac or pelvic girdle pain')
+  expect(paper).not.toMatch(/Gesine|Palland|Edda|Never ask/)
+  await page.emulateMedia({ media: null })
+  await page.getByText('Tick in what they ticked on paper').click()
+  await page.getByRole('checkbox', { name: 'Migraine' }).click()
+  await page.getByRole('checkbox', { name: 'Vertigo' }).click()
+  await page.getByRole('checkbox', { name: 'Migraine' }).click()
+  await expect
+    .poll(async () => (await named(house, 'Gesine Palland'))?.conditions.map(({ id }) => id))
+    .toEqual(['vertigo'])
+  await expect(page.getByRole('article', { name: 'Vertigo' })).toBeVisible()
+})

@@ -92,7 +92,7 @@ test('on a narrow screen the two groups of the bar fold into two menus', async (
   await plan.getByRole('button', { name: 'Thursday slow hour', exact: true }).click()
   await plan.getByRole('menuitem', { name: 'Set-ups' }).click()
   await expect(plan.getByRole('navigation', { name: 'Set-ups of the session' })).toBeVisible()
-  await plan.getByRole('button', { name: 'Sessions, Journal and Cupboard' }).press('Enter')
+  await plan.getByRole('button', { name: 'Sessions, People, Cupboard and Journal' }).press('Enter')
   await plan.getByRole('menuitem', { name: 'Journal' }).click()
   await expect(plan.getByRole('heading', { name: 'Journal' })).toBeVisible()
 })

@@ -29,3 +29,16 @@ test('says how many are at the wall when, and what is offered where it is full',
     'Legs up the wall at 12:30: no wall is free here. Offer it without the wall to all; else at a door that opens away, or a corner.',
   ])
 })
+
+test('those whose form is somewhere else are not counted at the wall', () => {
+  const at = (elsewhere: number) =>
+    wallWords(
+      8,
+      { mostAtWall: 5 },
+      { atWall: [{ blockId: 'legs', startMs: 750_000, holdS: 300 }] },
+      { nameOf: () => 'Legs up the wall', withoutWall: () => undefined, elsewhereIn: () => elsewhere },
+    )
+  expect(at(3)).toEqual(['Legs up the wall at 12:30: 5 of 8 at the wall, each has a place.'])
+  expect(at(2)[0]).toContain('5 at the wall at once')
+  expect(at(8)).toEqual([])
+})

@@ -48,14 +48,21 @@ export function wavesWords({
 
 /** How many are at the wall when, and what is done where it is full: never decided by the tool. */
 export function wallWords(
-  people: number,
+  all: number,
   { mostAtWall }: Pick<RoomPlan, 'mostAtWall'>,
   { atWall }: Pick<FloorWanted, 'atWall'>,
-  { nameOf, withoutWall }: WallNames,
+  { nameOf, withoutWall, elsewhereIn = () => 0 }: WallNames,
 ): readonly string[] {
   return atWall.flatMap(({ blockId, startMs, holdS }) => {
+    const people = all - elsewhereIn(blockId)
+    if (people <= 0) return []
     const what = `${nameOf(blockId)} at ${formatMs(startMs)}`
-    if (people <= mostAtWall) return [`${what}: all ${String(people)} have a place at the wall.`]
+    if (people <= mostAtWall)
+      return [
+        people < all
+          ? `${what}: ${String(people)} of ${String(all)} at the wall, each has a place.`
+          : `${what}: all ${String(people)} have a place at the wall.`,
+      ]
     const without = withoutWall(blockId)
     const first = without === undefined ? 'without the wall' : `as ${without}`
     return [
@@ -68,6 +75,8 @@ export function wallWords(
 }
 
 export interface WallNames {
+  /** How many are somewhere else in a block, since their form is. */
+  readonly elsewhereIn?: (blockId: string) => number
   readonly nameOf: (blockId: string) => string
   /** The form or set-up of a block that takes no wall, where there is one. */
   readonly withoutWall: (blockId: string) => string | undefined

@@ -210,7 +210,8 @@ describe('what was chosen', () => {
     const [deer] = through([aHold('deer')], aPerson([has('knee')]), [rest]).takings
     expect(deer?.does?.takes).toEqual({ kind: 'pose', poseId: 'side-rest' })
     expect(deer?.chosen).toMatchObject({ by: 'teacher', why: 'tired today' })
-    expect(deer?.suggested).toBeDefined()
+    expect(deer?.suggested?.takes).toEqual({ kind: 'variant', variantId: 'front-leg-long' })
+    expect(deer?.choices).toContain(deer?.suggested)
   })
 
   test('lapses with its block, with another pose in it, and when it is to be left out', () => {

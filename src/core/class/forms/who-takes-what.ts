@@ -66,12 +66,15 @@ export function whoTakesWhat(
 
 function through(doings: readonly Doing[], whom: ForWhom, forms: readonly FormOfPerson[]): PersonThrough {
   const looks = doings.map((block) => lookAt(block, whom, forms))
-  const suggested = easiestWay(looks.map(({ ways }) => ways))
+  const way = easiestWay(looks.map(({ chosen, free }) => (chosen ? [chosen.choice] : free)))
+  /** What would be suggested in a block where something was chosen, with all else as it is. */
+  const suggestedAt = (at: number): Choice | undefined =>
+    easiestWay(looks.map(({ free }, other) => (other === at ? free : [way[other]].flatMap((one) => one ?? []))))[at]
   const takings = looks.map(({ block, planned, choices, chosen }, at): Taking => {
-    const does = chosen?.choice ?? suggested[at]
+    const does = way[at]
     return {
       ...{ blockId: block.block.id, personId: whom.comer.id, planned, choices, chosen, does },
-      suggested: suggested[at],
+      suggested: chosen ? suggestedAt(at) : does,
       shorter: does ? shorterThan(block, does) : [],
       isNew: planned.pose !== undefined && isNewTo(whom.comer, planned.pose.id),
     }
@@ -90,8 +93,8 @@ interface LookedAt {
   readonly planned: Choice
   readonly choices: readonly Choice[]
   readonly chosen: Taking['chosen']
-  /** What a suggestion may be made of. */
-  readonly ways: readonly Choice[]
+  /** What a suggestion may be made of, whatever was chosen. */
+  readonly free: readonly Choice[]
 }
 
 function lookAt(block: Doing, whom: ForWhom, forms: readonly FormOfPerson[]): LookedAt {
@@ -100,8 +103,8 @@ function lookAt(block: Doing, whom: ForWhom, forms: readonly FormOfPerson[]): Lo
   const likes = (whom.comer.person.likes ?? []).some(({ poseId }) => poseId === planned.pose?.id)
   const isSimple = isFree(planned) && !likes
   const choices = isSimple && !chosen ? [] : choicesFor(block, whom)
-  const ways = chosen ? [chosen.choice] : isSimple ? [planned] : likes ? likedFirst(choices) : choices
-  return { block, planned, choices, chosen, ways }
+  const free = isSimple ? [planned] : likes ? likedFirst(choices) : choices
+  return { block, planned, choices, chosen, free }
 }
 
 /** What they like to take is not weighed against anything. */

@@ -14,6 +14,7 @@ import AskName from '#web/shared/ui/AskName.vue'
 import SideList from '#web/shared/ui/SideList.vue'
 import SidePane from '#web/shared/ui/SidePane.vue'
 import ViewHead from '#web/shared/ui/ViewHead.vue'
+import IntakeSheet from './IntakeSheet.vue'
 import ClassesToCome from './ClassesToCome.vue'
 import PersonForm from './PersonForm.vue'
 import PersonPane from './PersonPane.vue'
@@ -39,18 +40,24 @@ const things = computed(() =>
   }),
 )
 const place = computed(() => store.people.findIndex(({ id }) => id === chosen.value?.id))
+const print = (): void => {
+  window.print()
+}
 const isAdding = ref(false)
 async function addNamed(name: string): Promise<void> {
   isAdding.value = false
   wanted.value = ''
   await add(name)
 }
+/** On paper the form stands alone, and is set out only for that. */
+const printing = useMediaQuery('print')
 const narrow = useMediaQuery('(max-width: 1179px)')
 const drawerOpen = ref(false)
 </script>
 
 <template>
   <div class="people-view" :class="{ narrow }">
+    <IntakeSheet v-if="printing" />
     <SideList title="People" label="People" :things="things" :current="chosen?.id" @choose="choose">
       <template #top>
         <div class="find">
@@ -84,6 +91,15 @@ const drawerOpen = ref(false)
             @leave="isAdding = false"
           />
           <CoverNames />
+          <Button
+            size="small"
+            text
+            severity="secondary"
+            icon="pi pi-print"
+            label="A form on paper"
+            title="Print a form that somebody fills in for themselves"
+            @click="print"
+          />
         </div>
       </template>
       <p v-if="store.people.length > 0 && things.length === 0" class="none">Nobody of that name.</p>
@@ -163,5 +179,16 @@ const drawerOpen = ref(false)
 }
 .problem {
   color: var(--avoid);
+}
+/* On paper there is nobody: the form alone. */
+@media print {
+  .people-view,
+  .people-view.narrow {
+    display: block;
+    height: auto;
+  }
+  .people-view > :deep(*:not(.intake)) {
+    display: none !important;
+  }
 }
 </style>

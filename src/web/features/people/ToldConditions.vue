@@ -5,6 +5,7 @@ import { computed, useId } from 'vue'
 import { teacherPrompt } from '#words/advice'
 import { dayText } from '#words/dates'
 import { conditionChoices } from '#words/people'
+import TickConditions from './TickConditions.vue'
 import ToldCondition from './ToldCondition.vue'
 import { usePeople } from './use-people.ts'
 
@@ -60,6 +61,7 @@ const askedWords = computed(() => {
         @update:model-value="addCondition"
       />
     </div>
+    <TickConditions />
   </section>
 </template>
 

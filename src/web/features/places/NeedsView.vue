@@ -5,7 +5,7 @@ import { useMediaQuery } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { PropKind } from '#model/prop'
-import { firstTalk, floorWanted, leftOf, roomPlan } from '#core/class'
+import { elsewhere, firstTalk, floorWanted, leftOf, roomPlan } from '#core/class'
 import { classWhen } from '#words/class-days'
 import { blockName } from '#words/blocks'
 import { propNames } from '#words/props'
@@ -47,7 +47,7 @@ useUndoKeys({ undo, redo })
 const compiled = computed(() =>
   store.document && store.timeline ? { document: store.document, timeline: store.timeline } : undefined,
 )
-const { planned, people, who, taken, groups, place, room } = useClass(() => compiled.value)
+const { planned, people, who, taken, forms, groups, place, room } = useClass(() => compiled.value)
 const { ofOne, ofAll, rows, took } = useFetching(() => compiled.value)
 readBesideAnew()
 const { judged, beside } = useClassFindings(() => compiled.value)
@@ -83,6 +83,7 @@ const wall = computed(() => {
   const wanted = floorWanted(store.timeline)
   return wallWords(people.value, roomPlan(room.value, people.value, wanted), wanted, {
     nameOf,
+    elsewhereIn: (blockId) => elsewhere(blockId, forms.value.laid),
     withoutWall: (blockId) => (store.timeline ? withoutWall(store.timeline, blockId, own.catalog) : undefined),
   })
 })
