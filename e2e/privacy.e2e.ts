@@ -106,3 +106,19 @@ test('a session’s file and a led class’s record hold nobody', async ({ page,
     expect(text, path).not.toContain(planted.id)
   }
 })
+
+test('a name typed into a session is marked, without saying it, and taken out in one step', async ({ page, house }) => {
+  await plant(house)
+  await page.goto(`${house.address}plan/thursday-slow-hour`)
+  const name = page.getByRole('textbox', { name: 'Name', exact: true })
+  await name.fill('Slow hour, with Quirinia')
+  await name.press('Enter')
+  await page.getByRole('button', { name: /to look at/ }).click()
+  const findings = page.getByRole('region', { name: 'Findings' })
+  await expect(findings).toContainText('A name stands in what the session is called or about')
+  expect(await findings.innerText()).not.toMatch(names)
+  await findings.getByRole('button', { name: /^Say “somebody”/ }).click()
+  await expect(name).toHaveValue('Slow hour, with somebody')
+  await page.getByRole('button', { name: /^Undo: say/ }).click()
+  await expect(name).toHaveValue('Slow hour, with Quirinia')
+})

@@ -46,6 +46,12 @@ const words: {
     reason: 'Something will be cut while it is led, most often the second side or the last rest.',
     mend: 'Make it fit',
   }),
+  NAME_TYPED: ({ in: where }) => ({
+    title:
+      where === 'session' ? 'A name stands in what the session is called or about' : 'A name stands in these words',
+    reason: 'It goes into every file and onto every sheet. What is theirs is kept on their page.',
+    mend: 'Say “somebody”',
+  }),
   LENGTH_OUT_OF_RANGE: (facts) => ({
     title: `${spanWords(facts.totalS)} in all`,
     reason: `A session lasts ${spanWords(facts.leastS)} to ${spanWords(facts.mostS)}.`,

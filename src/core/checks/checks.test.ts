@@ -15,7 +15,7 @@ import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 
 const check = (session: Session, asked?: Asked): Noticed[] => {
   const timeline = orThrow(compileTimeline(session, shippedCatalog))
-  return checkSession({ session, timeline, catalog: shippedCatalog, book: cautionBook, asked })
+  return checkSession({ session, timeline, catalog: shippedCatalog, book: cautionBook, asked, names: ['Ilka'] })
 }
 const found = (session: Session, code: string): Noticed | undefined =>
   check(session, code === 'HOLD_UNASKED' ? { everybody: false, sixthStage: true } : undefined).find(
@@ -178,6 +178,10 @@ const cases: Readonly<Record<string, { readonly with: Session; readonly without:
       without: quiet([aHold('sphinx', { times: { afterRestS: 30 } }), breath]),
     },
     ...breathDocuments,
+    NAME_TYPED: {
+      with: quiet([aHold('deer', { note: 'Ilka’s knee' })]),
+      without: quiet([aHold('deer', { note: 'the knee' })]),
+    },
     CAUTIONS_UNSAID: {
       with: aSession([aHold('deer'), aClosing()]),
       without: aSession([told, aHold('deer'), aClosing()]),

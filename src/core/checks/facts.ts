@@ -24,6 +24,7 @@ export interface SessionFacts extends InSections {
   BACK_AND_FORTH: { from: BasePosition; to: BasePosition }
   FINAL_REST_SHORT: { restS: Seconds; floorS: Seconds }
   NO_CLOSING: { blocks: number }
+  NAME_TYPED: { in: 'session' | 'block' }
   SILENT_BEFORE_HOLD: { holdS: Seconds; beforeS: Seconds }
   TALKED_THROUGH: { saidS: Seconds; holdS: Seconds; percent: number }
   LATE_CHANGE: { leftS: Seconds; what: 'phase' | 'support' | 'step' }

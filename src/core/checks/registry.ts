@@ -16,6 +16,7 @@ import { lateChange } from './rules/late-change.ts'
 import { stepInHoldRule } from './rules/step-in-hold.ts'
 import { lengthOutOfRange } from './rules/length-out-of-range.ts'
 import { manyPositionChanges } from './rules/many-position-changes.ts'
+import { nameTyped } from './rules/name-typed.ts'
 import { noAfterRest } from './rules/no-after-rest.ts'
 import { noClosing } from './rules/no-closing.ts'
 import { noNaturalAfter } from './rules/no-natural-after.ts'
@@ -89,4 +90,5 @@ export const rules: readonly Rule[] = [
   stationUneven,
   talkOverHold,
   cautionsUnsaid,
+  nameTyped,
 ]

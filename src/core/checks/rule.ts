@@ -56,6 +56,8 @@ export interface Look {
   readonly blocks: readonly Resolved[]
   readonly holds: readonly Held[]
   readonly book: CautionBook
+  /** The names of the people, none of which is to stand in a session; absent where they are not known. */
+  readonly names?: readonly string[] | undefined
   /** Absent while a session is planned. */
   readonly asked?: Asked | undefined
 }

@@ -28,8 +28,13 @@ const inputOf = (session: Session, timeline: Timeline, catalog: Catalog): CheckI
 })
 
 /** With those of the set-ups, on a person and with the props of a place. */
-export const allFindingsOf = (session: Session, timeline: Timeline, catalog: Catalog, on: LyingOn) =>
-  checkWithSetUps(inputOf(session, timeline, catalog), on)
+export const allFindingsOf = (
+  session: Session,
+  timeline: Timeline,
+  catalog: Catalog,
+  on: LyingOn,
+  names: readonly string[] = [],
+) => checkWithSetUps({ ...inputOf(session, timeline, catalog), names }, on)
 /** Those of the plan alone. */
 export const findingsOf = (session: Session, timeline: Timeline, catalog: Catalog) =>
   checkSession(inputOf(session, timeline, catalog))

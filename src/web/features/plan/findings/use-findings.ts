@@ -1,6 +1,8 @@
 import { useDebounceFn, useTimeoutFn } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { isOfPeople } from '#core/class'
+import { namesOf } from '#core/session'
+import { usePeopleStore } from '#web/shared/people/people-store.ts'
 import { useRouter } from 'vue-router'
 import { locksLead } from '#core/checks'
 import type { AnyNoticed } from '#core/checks'
@@ -43,16 +45,19 @@ export function watchFindings(): void {
   const { document, timeline } = usePlan()
   const own = useOwnStore()
   const { lyingOn, loadPlaces } = useHouse()
+  const people = usePeopleStore()
+  const names = computed(() => namesOf(people.people))
   void loadPlaces()
+  void people.load()
   async function check(): Promise<void> {
     work.value ??= await fetchWork()
     findings.value =
       work.value && document.value && timeline.value
-        ? work.value.allFindingsOf(document.value, timeline.value, own.catalog, lyingOn.value)
+        ? work.value.allFindingsOf(document.value, timeline.value, own.catalog, lyingOn.value, names.value)
         : undefined
   }
   const later = useDebounceFn(check, restsAfterMs)
-  watch([document, timeline, lyingOn], () => (findings.value === undefined ? undefined : later()))
+  watch([document, timeline, lyingOn, names], () => (findings.value === undefined ? undefined : later()))
   // Another session is not spoken of by the findings of the one before.
   const { start: first } = useTimeoutFn(check, firstAfterMs, { immediate: false })
   watch(
@@ -98,12 +103,14 @@ function useActs(wordsOf: (finding: Looked) => FindingWords, ofClass: ReturnType
   const own = useOwnStore()
   const { lyingOn } = useHouse()
   const router = useRouter()
+  const people = usePeopleStore()
+  const names = computed(() => namesOf(people.people))
   const asides = useSetAside()
   /** The finding as the session stands this moment: its mend must not bring back what was changed since it was found. */
   function fresh({ code, place }: AnyNoticed): AnyNoticed | undefined {
     const now =
       document.value && timeline.value
-        ? work.value?.allFindingsOf(document.value, timeline.value, own.catalog, lyingOn.value)
+        ? work.value?.allFindingsOf(document.value, timeline.value, own.catalog, lyingOn.value, names.value)
         : undefined
     return now?.find((one) => one.code === code && one.place.blockId === place.blockId)
   }
