@@ -25,6 +25,8 @@ for (const [name, path] of [
   ['Breath', 'breath/thursday-slow-hour'],
   ['Cupboard', 'places'],
   ['What a class needs', 'needs/thursday-slow-hour'],
+  ['People', 'people'],
+  ['a person’s page', 'people/qX7mB2tLr0aV'],
 ] as const) {
   test(`axe finds nothing serious in ${name}, and nothing makes it higher than its window`, async ({ page, house }) => {
     await page.goto(`${house.address}${path}`)
@@ -34,6 +36,23 @@ for (const [name, path] of [
     expect(over, 'what is scrolled scrolls in its pane, and the bar stays').toBeLessThanOrEqual(0)
   })
 }
+
+test('axe finds nothing serious in who takes what, in somebody’s block, and in what is asked today', async ({
+  page,
+  house,
+}) => {
+  await page.addInitScript(() => {
+    sessionStorage.setItem('zovrin.class', JSON.stringify([['thursday-slow-hour', 'next-thursday']]))
+  })
+  await page.goto(`${house.address}who/thursday-slow-hour`)
+  await page.getByRole('button', { name: 'Imke Larrow, Sphinx: side rest' }).click()
+  await expect(page.getByRole('heading', { name: 'Side rest' })).toBeVisible()
+  expect(await serious(page)).toEqual([])
+  const over = await page.evaluate(() => document.documentElement.scrollHeight - window.innerHeight)
+  expect(over).toBeLessThanOrEqual(0)
+  await page.getByRole('button', { name: 'Not today…' }).click()
+  expect(await serious(page, '[role=dialog]')).toEqual([])
+})
 
 test('axe finds nothing serious in what a class is short of, and in the room', async ({ page, house }) => {
   await page.goto(`${house.address}needs/sunday-long-rest`)

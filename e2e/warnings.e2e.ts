@@ -72,6 +72,9 @@ test('no view, panel or dialog of the application draws a warning', async ({ pla
     'cautions',
     'places',
     'needs/thursday-slow-hour',
+    'people',
+    'people/Zp5gHc1iTo9D',
+    'who/thursday-slow-hour',
   ]) {
     await plan.goto(`${house.address}${path}`)
     await expect(plan.getByRole('heading', { level: 1 })).toBeVisible()

@@ -91,10 +91,7 @@ export const router = createRouter({
     {
       path: '/who/:id',
       name: 'who',
-      components: {
-        default: () => import('#web/features/who/WhoView.vue'),
-        bar: () => import('#web/shared/session/StepsBar.vue'),
-      },
+      component: () => import('#web/features/who/WhoView.vue'),
       meta: { title: 'Who takes what' },
     },
     {

@@ -7,6 +7,7 @@ import { cautionBook } from '#library/cautions/book'
 import { personFile, personFileName } from '#formats/person-file'
 import { disclaimer } from '#words/advice'
 import { classWhen } from '#words/class-days'
+import { counted } from '#words/text'
 import { askAgainWords, gateWords, rollWords } from '#words/people'
 import { listSessions } from '#web/shared/api/sessions.ts'
 import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
@@ -67,7 +68,7 @@ const isDeleting = ref(false)
         >
       </p>
       <p v-if="toCome.length === 0" class="none">No class to come.</p>
-      <p v-if="came > 0" class="none">Came {{ came }} times.</p>
+      <p v-if="came > 0" class="none">Came {{ counted(came, 'time') }}.</p>
     </section>
     <section class="part">
       <h3>Their own data</h3>

@@ -12,7 +12,6 @@ import ClassPicker from '#web/shared/house/ClassPicker.vue'
 import CoverNames from '#web/shared/people/CoverNames.vue'
 import SessionAway from '#web/shared/session/SessionAway.vue'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
-import { useTurns } from '#web/shared/session/use-turns.ts'
 import { useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
 import SidePane from '#web/shared/ui/SidePane.vue'
 import ViewHead from '#web/shared/ui/ViewHead.vue'
@@ -38,8 +37,8 @@ onMounted(() => {
   void people.load()
   void classes.load()
 })
-const { undo, redo } = useTurns()
-useUndoKeys({ undo, redo })
+// What is changed here is the class, and no word of the session.
+useUndoKeys({ undo: () => void classes.undo(), redo: () => undefined })
 
 const times = computed(() =>
   columns.value.reduce((sum, { takings }) => sum + takings.filter((one) => !isAsPlanned(one)).length, 0),
@@ -74,6 +73,16 @@ watch(at, () => {
           ><p class="sub">{{ sub }}</p></template
         >
         <span class="acts">
+          <Button
+            text
+            size="small"
+            severity="secondary"
+            icon="pi pi-undo"
+            :disabled="classes.steps.length === 0"
+            :aria-label="classes.steps.length > 0 ? 'Undo the last change of the class' : 'Nothing to undo'"
+            title="Undo the last change of the class"
+            @click="classes.undo()"
+          />
           <CoverNames />
           <Button
             v-if="planned && comers.length > 0"
@@ -91,6 +100,7 @@ watch(at, () => {
           />
         </span>
       </ViewHead>
+      <p v-if="classes.problem" class="problem" role="alert">{{ classes.problem }}</p>
       <p v-if="!planned" class="none">
         No class is planned with this session yet. Plan one at the right, and say who comes.
       </p>
@@ -147,5 +157,8 @@ watch(at, () => {
 }
 .none {
   color: var(--ink-soft);
+}
+.problem {
+  color: var(--avoid);
 }
 </style>

@@ -15,7 +15,7 @@ const byTime = (a: PlannedClass, b: PlannedClass): number =>
 
 /** The classes that are planned, and for which of them each session is opened; each change is written at once. */
 export const usePlannedClassesStore = defineStore('planned-classes', () => {
-  const { documents, load, problem, put, remove } = keptDocuments({
+  const { documents, load, problem, steps, undo, put, remove } = keptDocuments({
     list: listPlannedClasses,
     write: writePlannedClass,
     remove: removePlannedClass,
@@ -26,7 +26,7 @@ export const usePlannedClassesStore = defineStore('planned-classes', () => {
     return planned.value.filter((one) => one.sessionId === sessionId && one.day >= today && !one.ledClassId)
   }
   return {
-    ...{ planned, problem, load, toComeOf, put, remove },
+    ...{ planned, problem, steps, undo, load, toComeOf, put, remove },
     /** The class a session is opened for: the one that was chosen, else the next to come. */
     openFor(sessionId: string): PlannedClass | undefined {
       const chosen = opened.value.get(sessionId)
