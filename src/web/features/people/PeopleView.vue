@@ -13,6 +13,7 @@ import { useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
 import AskName from '#web/shared/ui/AskName.vue'
 import SideList from '#web/shared/ui/SideList.vue'
 import SidePane from '#web/shared/ui/SidePane.vue'
+import UndoButton from '#web/shared/ui/UndoButton.vue'
 import ViewHead from '#web/shared/ui/ViewHead.vue'
 import IntakeSheet from './IntakeSheet.vue'
 import ClassesToCome from './ClassesToCome.vue'
@@ -115,16 +116,7 @@ const drawerOpen = ref(false)
             }}
           </p>
         </template>
-        <Button
-          v-if="chosen"
-          text
-          severity="secondary"
-          icon="pi pi-undo"
-          :disabled="store.steps.length === 0"
-          :aria-label="store.steps.length > 0 ? 'Undo the last change' : 'Nothing to undo'"
-          title="Undo the last change"
-          @click="store.undo()"
-        />
+        <UndoButton v-if="chosen" :steps="store.steps.length" words="Undo the last change" @undo="store.undo()" />
       </ViewHead>
       <p v-if="store.problem" class="problem" role="alert">
         {{ store.problem }}

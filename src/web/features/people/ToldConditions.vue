@@ -1,17 +1,16 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import Select from 'primevue/select'
-import { computed, useId } from 'vue'
+import { computed } from 'vue'
 import { teacherPrompt } from '#words/advice'
 import { dayText } from '#words/dates'
 import { conditionChoices } from '#words/people'
 import TickConditions from './TickConditions.vue'
 import ToldCondition from './ToldCondition.vue'
+import AddChoice from '#web/shared/ui/AddChoice.vue'
 import { usePeople } from './use-people.ts'
 
 /** What somebody told in private, condition by condition; the words to ask with stand above. */
 const { chosen, addCondition, change, today } = usePeople()
-const id = useId()
 const left = computed(() =>
   conditionChoices.filter(({ value }) => !chosen.value?.conditions.some((told) => told.id === value)),
 )
@@ -45,22 +44,7 @@ const askedWords = computed(() => {
     <ToldCondition v-for="told in chosen.conditions" :key="told.id" :told="told" />
     <p v-if="chosen.conditions.length === 0" class="none">Nothing told.</p>
     <p v-if="askedWords" class="none">{{ askedWords }}</p>
-    <div class="add">
-      <label :id="id">Add what they tell</label>
-      <Select
-        fluid
-        filter
-        auto-filter-focus
-        reset-filter-on-hide
-        :aria-labelledby="id"
-        :model-value="null"
-        :options="left"
-        option-label="words"
-        option-value="value"
-        placeholder="Choose a condition…"
-        @update:model-value="addCondition"
-      />
-    </div>
+    <AddChoice label="Add what they tell" :options="left" placeholder="Choose a condition…" @add="addCondition" />
     <TickConditions />
   </section>
 </template>
@@ -82,15 +66,7 @@ h2 {
   font-size: 18px;
 }
 .ask,
-.none,
-label {
+.none {
   color: var(--ink-soft);
-}
-label {
-  display: block;
-  font-size: 14px;
-}
-.add {
-  max-width: 352px;
 }
 </style>

@@ -1,16 +1,15 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import Select from 'primevue/select'
-import { computed, useId } from 'vue'
+import { computed } from 'vue'
 import { textLimits } from '#model/limits'
 import { practiceChoices } from '#words/people'
 import { dayText } from '#words/dates'
 import LineField from '#web/shared/ui/LineField.vue'
+import AddChoice from '#web/shared/ui/AddChoice.vue'
 import { usePeople } from './use-people.ts'
 
 /** The practices their clinician agreed to: only these soften what is to be left out, and never by themselves. */
 const { chosen, change, today } = usePeople()
-const id = useId()
 const consents = computed(() => chosen.value?.consents ?? [])
 const nameOf = (practice: string): string => practiceChoices.find(({ value }) => value === practice)?.words ?? practice
 const left = computed(() => practiceChoices.filter(({ value }) => !consents.value.some((one) => one.for === value)))
@@ -41,22 +40,12 @@ function setBy(practice: string, by: string): void {
         @click="setBy(consent.for, '')"
       />
     </div>
-    <div class="add">
-      <label :id="id">Add a practice</label>
-      <Select
-        fluid
-        filter
-        auto-filter-focus
-        reset-filter-on-hide
-        :aria-labelledby="id"
-        :model-value="null"
-        :options="left"
-        option-label="words"
-        option-value="value"
-        placeholder="Choose what they agreed to…"
-        @update:model-value="setBy($event, 'their clinician')"
-      />
-    </div>
+    <AddChoice
+      label="Add a practice"
+      :options="left"
+      placeholder="Choose what they agreed to…"
+      @add="setBy($event, 'their clinician')"
+    />
   </section>
 </template>
 
@@ -76,13 +65,5 @@ h2 {
   align-items: end;
   justify-items: start;
   gap: 12px;
-}
-.add {
-  max-width: 352px;
-}
-label {
-  display: block;
-  font-size: 14px;
-  color: var(--ink-soft);
 }
 </style>

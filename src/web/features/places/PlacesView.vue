@@ -5,6 +5,7 @@ import { computed, onMounted, ref } from 'vue'
 import { counted } from '#words/text'
 import SideList from '#web/shared/ui/SideList.vue'
 import SidePane from '#web/shared/ui/SidePane.vue'
+import UndoButton from '#web/shared/ui/UndoButton.vue'
 import ViewHead from '#web/shared/ui/ViewHead.vue'
 import AskName from '#web/shared/ui/AskName.vue'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
@@ -71,15 +72,7 @@ const drawerOpen = ref(false)
           </p>
           <p class="sub">Figures, heights and what a class takes go by this; sizes left empty are the usual ones.</p>
         </template>
-        <Button
-          text
-          severity="secondary"
-          icon="pi pi-undo"
-          :disabled="store.steps.length === 0"
-          :aria-label="store.steps.length > 0 ? 'Undo the last change' : 'Nothing to undo'"
-          title="Undo the last change"
-          @click="store.undo()"
-        />
+        <UndoButton :steps="store.steps.length" words="Undo the last change" @undo="store.undo()" />
       </ViewHead>
       <p v-if="store.problem && !isAdding" class="problem" role="alert">{{ store.problem }}</p>
       <template v-if="chosen">

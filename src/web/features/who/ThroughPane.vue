@@ -4,18 +4,17 @@ import { computed } from 'vue'
 import { askAgain } from '#core/class'
 import type { Taking } from '#core/class'
 import { blockName } from '#words/blocks'
-import { takingLine } from '#words/forms'
 import { askAgainWords, gateWords, toldShort } from '#words/people'
 import { counted } from '#words/text'
 import { dayOf } from '#words/class-days'
-import CautionMark from '#web/shared/cautions/CautionMark.vue'
 import { useNames } from '#web/shared/people/names.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { ports } from '#web/shared/ports.ts'
+import TakingLines from './TakingLines.vue'
 import { useWhoView } from './use-who-view.ts'
 
 /** One person through the whole class: what they do, their own way through it, and one nest for much of it. */
-const { person, rows, nameOf, look, takeNest, planned } = useWhoView()
+const { person, rows, nameOf, takeNest, planned } = useWhoView()
 const { covered } = useNames()
 const own = useOwnStore()
 const told = computed(() => (person.value ? toldShort(person.value.comer.person.conditions) : ''))
@@ -29,6 +28,7 @@ const nameIn = (blockId: string): string => {
   const row = rows.value.find(({ block }) => block.id === blockId)
   return row ? blockName(row) : ''
 }
+const lines = computed(() => (person.value?.takings ?? []).map((taking) => ({ name: nameIn(taking.blockId), taking })))
 const poseName = (poseId: string): string => own.catalog.poses.get(poseId)?.names.english ?? ''
 const takingsOf = (blockIds: readonly string[]): readonly Taking[] =>
   person.value?.takings.filter(({ blockId }) => blockIds.includes(blockId)) ?? []
@@ -47,16 +47,7 @@ const way = computed(() => {
     <p v-if="gate" class="gate">{{ gate }}</p>
     <p v-if="old">{{ old }}</p>
     <p class="note">{{ way }}</p>
-    <ul>
-      <li v-for="taking in person.takings" :key="taking.blockId">
-        <button type="button" @click="look(person.comer.id, taking.blockId)">
-          <b>{{ nameIn(taking.blockId) }}</b><span>
-            <CautionMark v-if="taking.planned.verdict.grade" :grade="taking.planned.verdict.grade" />
-            {{ takingLine(taking) }}</span
-          >
-        </button>
-      </li>
-    </ul>
+    <TakingLines :lines="lines" />
     <section v-if="person.nests.length > 0" class="part">
       <h3>One nest</h3>
       <p class="note">One place and one set-up for several of them.</p>
@@ -84,26 +75,6 @@ const way = computed(() => {
 .note {
   font-size: 14.5px;
   color: var(--ink-soft);
-}
-ul {
-  margin-top: 8px;
-}
-li {
-  border-top: 1px solid var(--line-soft);
-}
-li button {
-  display: grid;
-  width: 100%;
-  padding: 5px 0;
-  border: 0;
-  background: none;
-  color: inherit;
-  font: inherit;
-  text-align: left;
-  cursor: pointer;
-}
-li button:hover {
-  background: var(--line-soft);
 }
 .part {
   margin-top: 12px;

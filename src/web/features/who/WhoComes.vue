@@ -1,20 +1,19 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
-import Select from 'primevue/select'
 import { nanoid } from 'nanoid'
-import { computed, useId } from 'vue'
+import { computed } from 'vue'
 import type { PlannedClass } from '#model/planned-class'
 import { classWhen } from '#words/class-days'
 import { conditionChoices, conditionWords } from '#words/people'
 import { useNames } from '#web/shared/people/names.ts'
+import AddChoice from '#web/shared/ui/AddChoice.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
 import { useWhoView } from './use-who-view.ts'
 
 /** Who is expected: by name, without one, and what was told of some without a name. */
 const { planned, people, classes, keep } = useWhoView()
 const { called, covered } = useNames()
-const id = useId()
 
 const coming = computed(() =>
   (planned.value?.people ?? []).flatMap(({ personId, away }, at) => {
@@ -30,6 +29,9 @@ const others = computed(() => {
 })
 const setPeople = (make: (people: PlannedClass['people']) => PlannedClass['people']): void => {
   keep((now) => ({ ...now, people: make(now.people) }))
+}
+const addPerson = (personId: string): void => {
+  setPeople((all) => [...all, { personId }])
 }
 function setAway(personId: string, isAway: boolean): void {
   setPeople((all) =>
@@ -65,6 +67,9 @@ const setNeeds = (make: (needs: NonNullable<PlannedClass['needs']>) => NonNullab
     return { ...rest, guests: Math.max(rest.guests, told), ...(made.length > 0 ? { needs: made } : {}) }
   })
 }
+const addNeed = (id: string): void => {
+  setNeeds((all) => [...all, { id: nanoid(8), condition: { id, severe: 'no' }, people: 1 }])
+}
 const told = computed(() => needs.value.reduce((sum, { people: some }) => sum + some, 0))
 const setGuests = (guests: number): void => {
   keep((now) => ({ ...now, guests }))
@@ -91,22 +96,12 @@ const setGuests = (guests: number): void => {
         />
       </li>
     </ul>
-    <div>
-      <label :id="`${id}-add`" class="label">Add somebody</label>
-      <Select
-        fluid
-        filter
-        auto-filter-focus
-        reset-filter-on-hide
-        :aria-labelledby="`${id}-add`"
-        :model-value="null"
-        :options="others"
-        option-label="words"
-        option-value="value"
-        :placeholder="covered ? 'Names are covered' : 'Choose by name…'"
-        @update:model-value="setPeople((all) => [...all, { personId: $event }])"
-      />
-    </div>
+    <AddChoice
+      label="Add somebody"
+      :options="others"
+      :placeholder="covered ? 'Names are covered' : 'Choose by name…'"
+      @add="addPerson"
+    />
     <Button
       v-if="before"
       size="small"
@@ -145,24 +140,12 @@ const setGuests = (guests: number): void => {
         @click="setNeeds((all) => all.filter((one) => one.id !== need.id))"
       />
     </div>
-    <div>
-      <label :id="`${id}-need`" class="label">Add what somebody has</label>
-      <Select
-        fluid
-        filter
-        auto-filter-focus
-        reset-filter-on-hide
-        :aria-labelledby="`${id}-need`"
-        :model-value="null"
-        :options="conditionChoices"
-        option-label="words"
-        option-value="value"
-        placeholder="Choose a condition…"
-        @update:model-value="
-          setNeeds((all) => [...all, { id: nanoid(8), condition: { id: $event, severe: 'no' }, people: 1 }])
-        "
-      />
-    </div>
+    <AddChoice
+      label="Add what somebody has"
+      :options="conditionChoices"
+      placeholder="Choose a condition…"
+      @add="addNeed"
+    />
   </section>
 </template>
 
@@ -192,8 +175,7 @@ li label {
   color: var(--ink-soft);
   text-decoration: line-through;
 }
-small,
-.label {
+small {
   font-size: 14px;
   color: var(--ink-soft);
 }

@@ -14,6 +14,7 @@ import SessionAway from '#web/shared/session/SessionAway.vue'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
 import SidePane from '#web/shared/ui/SidePane.vue'
+import UndoButton from '#web/shared/ui/UndoButton.vue'
 import ViewHead from '#web/shared/ui/ViewHead.vue'
 import BlockPane from './BlockPane.vue'
 import CellPane from './CellPane.vue'
@@ -73,16 +74,7 @@ watch(at, () => {
           ><p class="sub">{{ sub }}</p></template
         >
         <span class="acts">
-          <Button
-            text
-            size="small"
-            severity="secondary"
-            icon="pi pi-undo"
-            :disabled="classes.steps.length === 0"
-            :aria-label="classes.steps.length > 0 ? 'Undo the last change of the class' : 'Nothing to undo'"
-            title="Undo the last change of the class"
-            @click="classes.undo()"
-          />
+          <UndoButton :steps="classes.steps.length" words="Undo the last change of the class" @undo="classes.undo()" />
           <CoverNames />
           <Button
             v-if="planned && comers.length > 0"
