@@ -197,3 +197,37 @@ test('what stands wrong and may be led is told before Start; the sixth stage is 
   await page.getByRole('button', { name: 'Start', exact: true }).click()
   await expect(page.getByRole('region', { name: 'Now' })).toBeVisible()
 })
+
+test('the sixth stage is led as planned with people who are all there by name, marked for it and asked', async ({
+  page,
+  house,
+}) => {
+  const even: Section = { kind: 'rounds', id: 'even', techniqueId: 'even-breath', amount: { sets: 1, roundsPerSet: 6 } }
+  const held: Section = { kind: 'retention', id: 'held', held: 'full', half: 32, lead: { in: 8, out: 8 }, times: 1 }
+  await house.create({ ...session([even, { kind: 'natural', id: 'quiet', s: 60 }, held]), stage: 6 })
+  const put = async (path: string, based: number, document: object) => {
+    const reply = await fetch(`${house.address}api/${path}`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json', 'If-Match': `"${String(based)}"` },
+      body: JSON.stringify(document),
+    })
+    expect(reply.status).toBe(200)
+  }
+  const today = new Date().toISOString().slice(0, 10)
+  const person = { id: 'one', name: 'Somebody', conditions: [], consents: [], askedOn: today, sixthStageOn: today }
+  const planned = {
+    ...{ id: 'sixth', sessionId: 'reed-and-bellows', placeId: 'bellows-house', day: '2099-01-01', guests: 1 },
+    ...{ people: [{ personId: 'one' }], forms: [], substitutes: [], setAside: [] },
+  }
+  await put('people/one', 0, person)
+  await put('planned-classes/sixth', 0, planned)
+  const instead = page.getByRole('region', { name: 'Not led as it is planned' })
+  await page.goto(`${house.address}lead/reed-and-bellows`)
+  await expect(instead).toContainText('Stage 6 is led in')
+  // Without the one nobody knows, it is.
+  await put('planned-classes/sixth', 1, { ...planned, guests: 0 })
+  await page.reload()
+  await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeVisible()
+  await expect(instead).toBeHidden()
+  await expect(page.getByRole('region', { name: 'Asked in private' })).toBeHidden()
+})

@@ -10,7 +10,7 @@ import { aClosing, aHold, aSession } from '#testing/sessions'
 import { laidByPeople } from '../people.ts'
 import { laidIn } from '../laid.ts'
 import { ledger } from '../ledger.ts'
-import { askAgain } from './ask-again.ts'
+import { askAgain, isAsked } from './ask-again.ts'
 import { checkPeople } from './check-people.ts'
 import { comersOf } from './comers.ts'
 import { laidByForm } from './laid-by-form.ts'
@@ -127,6 +127,15 @@ describe('what is found of the people of a class', () => {
       'sphinx',
     ])
   })
+})
+
+test('somebody was asked where it is noted and not too old: told or not', () => {
+  const asked = (conditions: Person['conditions'], askedOn?: string) =>
+    isAsked({ conditions, ...(askedOn === undefined ? {} : { askedOn }) }, day)
+  expect([asked([]), asked([], '2026-11-01'), asked([], '2026-08-01')]).toEqual([false, true, false])
+  expect(asked([has('knee')])).toBe(true)
+  expect(asked([has('knee', { askedOn: '2026-08-01' })])).toBe(false)
+  expect(asked([has('knee', { askedOn: '2026-08-01' })], '2026-11-01')).toBe(false)
 })
 
 describe('what lies at the mats', () => {

@@ -1,6 +1,9 @@
 import { computed, ref } from 'vue'
 import type { Instead } from '#core/checks'
+import { isAsked } from '#core/class'
 import { formatMs } from '#core/units'
+import { dayOf } from '#words/class-days'
+import { ports } from '#web/shared/ports.ts'
 import { blockNameIn } from '#words/blocks'
 import { sectionName } from '#words/sections'
 import { leadableOf, mustsOf, wordsOf } from '#web/shared/findings/check-work.ts'
@@ -27,12 +30,12 @@ function useNoted(sessionId: () => string | undefined) {
   })
   void people.load()
   return {
-    /** Everybody is there by name, and was asked. */
+    /** Everybody is there by name, and was asked lately. */
     isEverybodyAsked: computed(
       () =>
         coming.value !== undefined &&
         coming.value.length > 0 &&
-        coming.value.every((person) => person && (person.askedOn !== undefined || person.conditions.length > 0)),
+        coming.value.every((person) => person && isAsked(person, dayOf(ports().epochMs()))),
     ),
     sixthStage: computed(
       () =>

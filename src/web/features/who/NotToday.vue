@@ -64,7 +64,7 @@ function nobody(): void {
   <Dialog visible modal header="Not today" :style="{ width: '640px' }" @update:visible="emit('close')">
     <p class="lead">Asked today, in private: fever, drink, low sugar, a wound, a sign of an emergency, sudden pain.</p>
     <ul>
-      <li v-for="{ comer } in named.map((comer) => ({ comer }))" :key="comer.id">
+      <li v-for="comer in named" :key="comer.id">
         <span>{{ nameOf(comer.id) }}</span>
         <MultiSelect
           :model-value="[...comer.notToday]"

@@ -31,9 +31,11 @@ const isAnybodyKnown = ({ people, needs = [] }: PlannedClass): boolean => people
 /** What each who comes takes, worked out now from what was read of them; nothing where nothing is known of anybody. */
 export async function formsNow(now: LookedAt): Promise<Forms> {
   if (!isAnybodyKnown(now.planned)) return nothing
-  const { formsOf } = await import('./forms-work.ts')
+  // Without it, before it was ever fetched and with the server away, nothing is known of anybody.
+  const work = await import('./forms-work.ts').catch(() => undefined)
+  if (!work) return nothing
   const [{ people }, { planned: past }, { catalog }] = [usePeopleStore(), usePlannedClassesStore(), useOwnStore()]
-  return formsOf(now, { people, past, catalog })
+  return work.formsOf(now, { people, past, catalog })
 }
 
 /**
