@@ -3,7 +3,7 @@ import type { Seconds } from '#core/units'
 import { findAll } from '#core/finding'
 import type { RuleOf } from '#core/finding'
 import { askAgain } from './ask-again.ts'
-import { isAsPlanned } from './who-takes-what.ts'
+import { isAsPlanned } from './as-planned.ts'
 import type { PersonThrough, Taking } from './who-takes-what.ts'
 
 /** What is found of the people of a class, by code: numbers alone, never who. */

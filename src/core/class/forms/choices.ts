@@ -5,6 +5,7 @@ import { familiesIn, isSameIntent, practisedIn, restingIn } from '#core/cautions
 import type { Asked, ScreeningBooks, Verdict } from '#core/cautions'
 import type { Resolved } from '#core/session'
 import type { Seconds } from '#core/units'
+import { isFree } from './as-planned.ts'
 import type { Comer } from './comers.ts'
 import { changedCapS, finalRest, plannedCapS } from './caps.ts'
 import { alikeOf, poseIn, restsOf } from './shelf-for.ts'
@@ -75,10 +76,6 @@ function asTheRowsSay(planned: Choice, whom: ForWhom): Choice[] {
   const capS = planned.capS === undefined ? undefined : changedCapS(planned.pose ?? finalRest, whom, planned.verdict)
   return [{ ...planned, takes: { kind: 'changed' }, near: 'asTheRowSays', capS }]
 }
-
-/** Whether somebody does it with no more than attention: nothing of it has to be changed for them. */
-export const isFree = ({ verdict: { grade, gateForm } }: Pick<Choice, 'verdict'>): boolean =>
-  (grade === undefined || grade === 'care') && gateForm === undefined
 
 /** Whether it is among what may be offered: never what is to be left out, nor what a gate keeps shut. */
 export const isOffered = ({ verdict }: Pick<Choice, 'verdict'>): boolean =>

@@ -18,7 +18,8 @@ import type { PastClass } from './comers.ts'
 import { nearness } from './choices.ts'
 import type { Nearness } from './choices.ts'
 import { costOf, easiestWay } from './route.ts'
-import { isAsPlanned, whoTakesWhat } from './who-takes-what.ts'
+import { isAsPlanned } from './as-planned.ts'
+import { whoTakesWhat } from './who-takes-what.ts'
 
 const books = { catalog: shippedCatalog, book: cautionBook }
 const has = (id: string, more: Partial<Person['conditions'][number]> = {}): Person['conditions'][number] => ({

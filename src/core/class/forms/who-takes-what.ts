@@ -3,7 +3,8 @@ import { asAsked, askedOfForms } from '#core/cautions'
 import type { Asked, Gated, ScreeningBooks } from '#core/cautions'
 import type { HoldSide, Resolved } from '#core/session'
 import type { Seconds } from '#core/units'
-import { asPlanned, choiceOf, choicesFor, isFree, isNewTo, isOffered } from './choices.ts'
+import { isFree } from './as-planned.ts'
+import { asPlanned, choiceOf, choicesFor, isNewTo, isOffered } from './choices.ts'
 import type { Choice, Doing, ForWhom } from './choices.ts'
 import type { Comer } from './comers.ts'
 import { oneNest } from './nest.ts'
@@ -39,10 +40,6 @@ export interface PersonThrough {
   /** One place and set-up for several of the blocks they do otherwise, where there is one. */
   readonly nests: readonly Nest[]
 }
-
-/** A person who simply does a block: nothing to change, nothing to choose, as long as all. */
-export const isAsPlanned = ({ does, planned, shorter }: Taking): boolean =>
-  does?.takes.kind === 'asItStands' && isFree(planned) && shorter.length === 0
 
 /**
  * What everybody who comes does in every block: as planned where nothing speaks against it; else what was chosen and
