@@ -311,3 +311,20 @@ test('a form on paper asks all there is and names nobody; what was ticked on it 
     .toEqual(['vertigo'])
   await expect(page.getByRole('article', { name: 'Vertigo' })).toBeVisible()
 })
+
+test('a consent counts only once it is said who gave it, and is taken away again', async ({ page, house }) => {
+  await page.goto(`${house.address}people`)
+  await page.getByRole('button', { name: /^Imke Larrow/ }).click()
+  await pick(page, 'Add a practice', 'Backbend on the belly')
+  const who = page.getByLabel('Backbend on the belly: who agreed to it')
+  await expect(who).toBeVisible()
+  expect((await named(house, 'Imke Larrow'))?.consents).toEqual([])
+  await who.fill('Midwife Sørbø')
+  await who.press('Enter')
+  await expect
+    .poll(async () => (await named(house, 'Imke Larrow'))?.consents)
+    .toMatchObject([{ for: 'prone_bb', by: 'Midwife Sørbø' }])
+  await expect(who).toBeHidden()
+  await page.getByRole('button', { name: 'Take away the consent for Backbend on the belly' }).click()
+  await expect.poll(async () => (await named(house, 'Imke Larrow'))?.consents).toEqual([])
+})

@@ -3,6 +3,7 @@ import type { FormTaken } from '#model/form-taken'
 import type { Pose, Variant } from '#model/pose'
 import { familiesIn, isSameIntent, practisedIn, restingIn } from '#core/cautions'
 import type { Asked, ScreeningBooks, Verdict } from '#core/cautions'
+import { isSame } from '#core/session'
 import type { Resolved } from '#core/session'
 import type { Seconds } from '#core/units'
 import { isFree } from './as-planned.ts'
@@ -245,8 +246,7 @@ export function choiceOf(
   whom: ForWhom,
   near: Nearness = 'another',
 ): Choice | undefined {
-  const amongAll = () =>
-    choicesFor(block, whom).find((choice) => JSON.stringify(choice.takes) === JSON.stringify(takes))
+  const amongAll = () => choicesFor(block, whom).find((choice) => isSame(choice.takes, takes))
   switch (takes.kind) {
     case 'asItStands':
     case 'setUp':

@@ -6,6 +6,7 @@ import { computed, onMounted, ref } from 'vue'
 import { calledName } from '#words/people'
 import { counted } from '#words/text'
 import { askAgain } from '#core/class'
+import { foldMarks } from '#core/units'
 import CoverNames from '#web/shared/people/CoverNames.vue'
 import { useNames } from '#web/shared/people/names.ts'
 import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
@@ -31,10 +32,9 @@ onMounted(() => {
 })
 
 const wanted = ref('')
-const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase()
 const things = computed(() =>
   store.people.flatMap((person, at) => {
-    const isMeant = plain(`${person.name} ${calledName(person)}`).includes(plain(wanted.value.trim()))
+    const isMeant = foldMarks(`${person.name} ${calledName(person)}`).includes(foldMarks(wanted.value.trim()))
     const old = askAgain(person, today()).length
     const about = old > 0 ? 'ask again' : (person.level ?? '')
     return isMeant || covered.value ? [{ key: person.id, name: called(person, at), about }] : []

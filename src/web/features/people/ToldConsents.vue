@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { textLimits } from '#model/limits'
 import { practiceChoices } from '#words/people'
 import { dayText } from '#words/dates'
@@ -13,6 +13,15 @@ const { chosen, change, today } = usePeople()
 const consents = computed(() => chosen.value?.consents ?? [])
 const nameOf = (practice: string): string => practiceChoices.find(({ value }) => value === practice)?.words ?? practice
 const left = computed(() => practiceChoices.filter(({ value }) => !consents.value.some((one) => one.for === value)))
+/** A practice of which it is not said yet who agreed to it: until then nothing is softened. */
+const asked = ref<string>()
+/** Said once: the field goes with it, and tells what stood in it again as it is left. */
+function saidBy(by: string): void {
+  if (asked.value === undefined) return
+  const practice = asked.value
+  asked.value = undefined
+  setBy(practice, by)
+}
 function setBy(practice: string, by: string): void {
   // There is no consent of nobody.
   const others = consents.value.filter((one) => one.for !== practice)
@@ -40,12 +49,16 @@ function setBy(practice: string, by: string): void {
         @click="setBy(consent.for, '')"
       />
     </div>
-    <AddChoice
-      label="Add a practice"
-      :options="left"
-      placeholder="Choose what they agreed to…"
-      @add="setBy($event, 'their clinician')"
+    <LineField
+      v-if="asked !== undefined"
+      class="asked"
+      :label="`${nameOf(asked)}: who agreed to it`"
+      text=""
+      :most="textLimits.name"
+      hint="doctor, midwife …"
+      @change="saidBy"
     />
+    <AddChoice label="Add a practice" :options="left" placeholder="Choose what they agreed to…" @add="asked = $event" />
   </section>
 </template>
 
@@ -58,6 +71,9 @@ function setBy(practice: string, by: string): void {
 }
 h2 {
   font-size: 18px;
+}
+.asked {
+  max-width: 352px;
 }
 .row {
   display: grid;

@@ -38,7 +38,7 @@ export const usePeople = createSharedComposable(() => {
     addCondition: (id: string): void => {
       setConditions((told) => [...told, { id, severe: 'no', askedOn: today() }])
     },
-    /** What was told of a condition otherwise: whoever changes it has asked today. */
+    /** What was told of a condition otherwise. */
     setCondition: (id: string, by: FieldsOf<Condition>): void => {
       setConditions((told) => told.map((one) => (one.id === id ? withFields<Condition>(one, by) : one)))
     },

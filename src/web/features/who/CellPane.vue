@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import { textLimits } from '#model/limits'
 import { nearness } from '#core/class'
+import { isSame } from '#core/session'
 import type { Choice } from '#core/class'
 import { blockName } from '#words/blocks'
 import { choiceAbout, chosenWords, formName, offerToAll, reasonLines, shorterWords, takingLine } from '#words/forms'
@@ -16,7 +17,7 @@ import { useWhoView } from './use-who-view.ts'
 const { taking, person, block, takingsIn, nameOf, choose, sayWhy, leaveOpen, like } = useWhoView()
 const reasons = computed(() => (taking.value ? reasonLines(taking.value.planned.verdict) : []))
 const gate = computed(() => (person.value ? gateWords(person.value.gated) : ''))
-const isTaken = (choice: Choice): boolean => JSON.stringify(choice.takes) === JSON.stringify(taking.value?.does?.takes)
+const isTaken = (choice: Choice): boolean => isSame(choice.takes, taking.value?.does?.takes)
 const offer = computed(() => (block.value ? offerToAll(takingsIn(block.value.block.id)) : ''))
 /** What is looked at first: what nothing has still to be changed in. */
 const sorted = computed(() => {
