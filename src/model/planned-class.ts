@@ -33,6 +33,17 @@ export const substituteTakenSchema = z.strictObject({
 })
 export type SubstituteTaken = z.infer<typeof substituteTakenSchema>
 
+/** What some people of a class have in a block because of their height, in place of the set-up it has. */
+const setUpForHeightSchema = z.strictObject({
+  blockId: idSchema,
+  /** Who, as in a substitute. */
+  who: z.array(idSchema).min(1).max(500),
+  /** The set-up they have it in place of: with another one it lapses. */
+  from: z.array(setUpItemSchema).max(mostItems),
+  items: z.array(setUpItemSchema).max(mostItems),
+})
+export type SetUpForHeight = z.infer<typeof setUpForHeightSchema>
+
 /** How what a class takes comes to the mats: fetched by all before the class or in the first talk, or laid out by the teacher. */
 export const waysOfFetching = ['talk', 'before', 'byMe'] as const
 export type WayOfFetching = (typeof waysOfFetching)[number]
@@ -90,6 +101,7 @@ export const plannedClassSchema = z.strictObject({
     )
     .max(2000),
   substitutes: z.array(substituteTakenSchema).max(500),
+  setUps: z.array(setUpForHeightSchema).max(500).optional(),
   /** Absent: in the first talk. */
   fetching: z.enum(waysOfFetching).optional(),
   /** Findings of the class that were set aside; those of the session alone stand in the session [settled A13]. */

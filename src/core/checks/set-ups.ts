@@ -1,20 +1,18 @@
 import type { Finding } from '#model/finding'
 import type { SetUpItem } from '#model/set-up'
-import type { Figure } from '#model/figure'
 import { assess } from '#core/comfort'
 import type { ComfortFinding } from '#core/comfort'
 import { worstFirst } from '#core/finding'
+import type { Who } from '#core/figure'
 import type { PropSpecs } from '#core/props'
-import { finalRestPose, poseIn } from '#core/session'
+import { figureIn } from '#core/session'
 import type { Catalog, Resolved } from '#core/session'
 import type { Timeline } from '#core/timeline'
-import type { Centimetres } from '#core/units'
 import { checkSession, startsOf } from './check.ts'
 import type { CheckInput, Noticed } from './check.ts'
 
 /** On whom and with what sizes of props the set-ups are looked at. */
-export interface LyingOn {
-  readonly statureCm: Centimetres
+export interface LyingOn extends Who {
   readonly kinds: PropSpecs
 }
 
@@ -36,11 +34,11 @@ export function checkWithSetUps(input: CheckInput, on: LyingOn): AnyNoticed[] {
 export const setUpFindings = ({ blocks }: Timeline, catalog: Catalog, on: LyingOn): readonly SetUpNoticed[] =>
   blocks.flatMap(({ block }) => findingsIn(block, catalog, on))
 
-function findingsIn(block: Resolved, catalog: Catalog, { kinds, statureCm }: LyingOn): readonly SetUpNoticed[] {
+function findingsIn(block: Resolved, catalog: Catalog, { kinds, ...who }: LyingOn): readonly SetUpNoticed[] {
   const figure = figureIn(block, catalog)
   if (!figure || !('setUp' in block) || !block.setUp) return []
   const found = (items: readonly SetUpItem[]): readonly ComfortFinding[] =>
-    assess({ figure, items, kinds, who: { statureCm } }).findings.filter(({ grade }) => grade !== 'tip')
+    assess({ figure, items, kinds, who }).findings.filter(({ grade }) => grade !== 'tip')
   const ofSetUp = found(block.setUp.value.items)
   // What a step in mid-hold brings besides; what is found of the set-up already is told once.
   const steps = block.kind === 'hold' ? (block.block.steps ?? []) : []
@@ -59,9 +57,3 @@ export function noticedIn(blockId: string, setUp: ComfortFinding): SetUpNoticed 
 /** The numbers of a finding, without what has none. */
 const toldOf = (facts: ComfortFinding['facts']): Finding['facts'] =>
   Object.fromEntries(Object.entries(facts).filter(([, value]) => value !== undefined)) as Finding['facts']
-
-function figureIn(block: Resolved, catalog: Catalog): Figure | undefined {
-  if (block.kind !== 'hold' && block.kind !== 'closing') return undefined
-  const pose = block.kind === 'hold' ? block.pose : poseIn(catalog, finalRestPose)
-  return block.setUp?.value.figure ?? pose?.figure
-}

@@ -1,6 +1,6 @@
 import type { PlannedClass } from '#model/planned-class'
 import type { SetUpItem } from '#model/set-up'
-import { comingTo, guestsOf, laidByPeople, roomOf, stillTaken, touching } from './index.ts'
+import { bodyOfPerson, comingTo, guestsOf, laidByPeople, roomOf, stillTaken, theOne, touching } from './index.ts'
 import type { Laid } from './index.ts'
 
 const item = (kind: SetUpItem['kind']): SetUpItem => ({ id: kind, kind, count: 1, under: 'knees' })
@@ -55,4 +55,21 @@ test('two classes of a day touch where less than a quarter of an hour lies betwe
   expect(touching(at('19:14'), at('18:00'))).toBe(true)
   expect(touching(at('18:00'), at('18:00'))).toBe(true)
   expect(touching(at(undefined), at('18:00'))).toBe(false)
+})
+
+test('somebody comes alone where nobody else does, with a name or without', () => {
+  const ivo = { id: 'ivo', name: 'Ivo', conditions: [], consents: [] }
+  const people: PlannedClass['people'] = [{ personId: 'ivo' }, { personId: 'mara', away: true }]
+  expect(theOne({ people, guests: 0 }, [ivo])).toBe(ivo)
+  expect(theOne({ people, guests: 1 }, [ivo])).toBeUndefined()
+  expect(theOne({ people: [{ personId: 'ivo' }, { personId: 'mara' }], guests: 0 }, [ivo])).toBeUndefined()
+  expect(theOne({ people, guests: 0 }, [])).toBeUndefined()
+})
+
+test('a body is as tall as it is noted, in centimetres, with what was measured of it', () => {
+  expect(bodyOfPerson({})).toBeUndefined()
+  expect(bodyOfPerson({ statureMm: 1595 })).toEqual({ statureCm: 159.5 })
+  expect(bodyOfPerson({ statureMm: 1700, measures: { sitting: 895, kneeH0: 220 } })).toEqual({
+    ...{ statureCm: 170, measured: { sitting: 89.5 }, kneeH0Cm: 22 },
+  })
 })

@@ -1,6 +1,8 @@
+import type { Person } from '#model/person'
 import type { Place, Room } from '#model/place'
 import type { PlannedClass, SubstituteTaken } from '#model/planned-class'
 import type { SetUpItem } from '#model/set-up'
+import type { Who } from '#core/figure'
 import type { Milliseconds } from '#core/units'
 import { isSame } from '#core/session'
 import type { Laid } from './laid.ts'
@@ -90,4 +92,26 @@ function minutesOf(time: string | undefined): number | undefined {
   if (time === undefined) return undefined
   const [hours = 0, minutes = 0] = time.split(':').map(Number)
   return hours * 60 + minutes
+}
+
+/** Somebody's body, as far as it is noted: how tall they are and what was measured, cm. */
+export function bodyOfPerson({ statureMm, measures = {} }: Pick<Person, 'statureMm' | 'measures'>): Who | undefined {
+  if (statureMm === undefined) return undefined
+  const { kneeH0, ...lengths } = measures
+  const measured = Object.fromEntries(Object.entries(lengths).map(([name, mm]) => [name, mm / 10]))
+  return {
+    statureCm: statureMm / 10,
+    ...(Object.keys(measured).length > 0 ? { measured } : {}),
+    ...(kneeH0 === undefined ? {} : { kneeH0Cm: kneeH0 / 10 }),
+  }
+}
+
+/** The only one who comes to a class, by name; undefined where somebody else comes too, or nobody. */
+export function theOne(
+  { people, guests, needs = [] }: Pick<PlannedClass, 'people' | 'guests' | 'needs'>,
+  all: readonly Person[],
+): Person | undefined {
+  const coming = people.filter(({ away }) => !away)
+  if (coming.length !== 1 || guests > 0 || needs.length > 0) return undefined
+  return all.find(({ id }) => id === coming[0]?.personId)
 }

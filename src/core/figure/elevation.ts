@@ -20,7 +20,9 @@ import { standing } from './poses/standing.ts'
 export interface Who {
   readonly statureCm: number
   readonly massKg?: number
-  readonly measured?: Measured
+  readonly measured?: Measured | undefined
+  /** How high their knees are when they sit cross-legged on the floor, where that was measured; else as the figure says. */
+  readonly kneeH0Cm?: number | undefined
 }
 
 export interface ElevationInput {
@@ -70,7 +72,10 @@ export function elevation(input: ElevationInput): Calculated<Elevation> {
   const piles = heightsOf(input)
   if (!piles.ok) return piles
   const frame = frameOf(bodyOf(who.statureCm, who.measured))
-  const scene = { f: frame, piles: piles.value, wall: items.some(({ kind }) => kinds[kind].shape === 'wall') }
+  const scene = {
+    ...{ f: frame, piles: piles.value, wall: items.some(({ kind }) => kinds[kind].shape === 'wall') },
+    kneeH0Cm: who.kneeH0Cm,
+  }
   const drawn = draw(figure, scene)
   if (!drawn.ok) return drawn
   const skeleton = clearArms(drawn.value.skeleton, frame, drawn.value.props)

@@ -165,6 +165,18 @@ describe('the figure follows its set-up', () => {
     expect(chest(inclined.items, 195)).toBeGreaterThan(chest(inclined.items, 150))
   })
 
+  test('knees that were measured cross-legged on the floor stand before the turn of the hips', () => {
+    const sitting = {
+      figure: { kind: 'seated', legs: 'crossed', trunk: 'upright' },
+      items: [],
+      kinds: propKinds,
+    } as const
+    const kneesAt = (kneeH0Cm?: number) =>
+      drawn({ ...sitting, who: { statureCm: 170, kneeH0Cm } }).skeleton.right.knee.y
+    expect(kneesAt(31) - kneesAt(19)).toBeCloseTo(12)
+    expect(kneesAt(31)).toBeGreaterThan(kneesAt())
+  })
+
   test('what was measured stands before the share of the stature', () => {
     const long = drawn({ ...inputOf(inclined, 170), who: { statureCm: 170, measured: { thigh: 46 } } })
     const thigh = bonesOf(long.skeleton, long.frame).find(({ name, side }) => name === 'thigh' && side === 'right')

@@ -37,6 +37,8 @@ export interface Catalog {
   readonly people?: number | undefined
   /** What is offered to all at the set-up of a block, where a class is planned: sentences by its id. */
   readonly offers?: ReadonlyMap<string, string> | undefined
+  /** What is kept for the one who comes, where nobody else does: the items by `keptFor` of a pose and its form. */
+  readonly keptForOne?: ReadonlyMap<string, SetUp['items']> | undefined
   /** Times learned from led classes, by pose id. */
   readonly learned: ReadonlyMap<string, SomeTimes>
 }

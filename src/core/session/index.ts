@@ -6,7 +6,18 @@ export { changeCosts } from './changes.ts'
 export type { Change, ChangeCosts, ChangeParts, Changes, LaidAnew } from './changes.ts'
 export { familyCeilingS, firstCeilingS } from './ceilings.ts'
 export { insertEdits } from './insert-edits.ts'
-export { extentOf, finalRestPose, fullOf, namedSetUp, propCounts, setUpOf, setUpsFor, usualSetUp } from './set-up-of.ts'
+export {
+  extentOf,
+  figureIn,
+  finalRestPose,
+  fullOf,
+  keptFor,
+  namedSetUp,
+  propCounts,
+  setUpOf,
+  setUpsFor,
+  usualSetUp,
+} from './set-up-of.ts'
 export { listedSetUp, splitCounts, splitFormCounts } from './typed-counts.ts'
 export type { IsShipped } from './typed-counts.ts'
 export { formOf } from './form.ts'

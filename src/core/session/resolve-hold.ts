@@ -84,7 +84,8 @@ function changeKnown(pose: Pose, isOwn: boolean, learned: SomeTimes | undefined)
 
 /** The pose with what the set-up of this block takes. A form whose counts alone are known takes those. */
 function takingWhat(setUp: ResolvedHold['setUp'], variant: Variant | undefined, pose: Pose): Pose {
-  const isOfForm = setUp?.from === 'block' || setUp?.value.variantId === variant?.id || !variant?.props
+  const isOfForm =
+    setUp?.from === 'block' || setUp?.from === 'person' || setUp?.value.variantId === variant?.id || !variant?.props
   return setUp && isOfForm ? { ...pose, props: propCounts(setUp.value.items) } : pose
 }
 

@@ -12,7 +12,8 @@ import type { ResolvedSection } from '#core/breath'
 import type { Seconds } from '#core/units'
 
 /** Where a resolved time comes from; the first that has it wins, in this order. */
-export type Source = 'block' | 'session' | 'own pose' | 'learned' | 'shipped' | 'position' | 'props' | 'school' | 'rule'
+export type Source =
+  'block' | 'person' | 'session' | 'own pose' | 'learned' | 'shipped' | 'position' | 'props' | 'school' | 'rule'
 
 export interface Sourced<T> {
   readonly value: T

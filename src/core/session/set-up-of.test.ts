@@ -4,7 +4,16 @@ import type { SetUp } from '#model/set-up'
 import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
 import { aClosing, aHold, aSession } from '#testing/sessions'
-import { finalRestPose, firstCeilingS, propCounts, resolveSession, setUpsFor, withFields, withOwn } from './index.ts'
+import {
+  finalRestPose,
+  firstCeilingS,
+  keptFor,
+  propCounts,
+  resolveSession,
+  setUpsFor,
+  withFields,
+  withOwn,
+} from './index.ts'
 import type { Catalog } from './index.ts'
 
 const setUpIn = (session: Session, catalog: Catalog = shippedCatalog) => {
@@ -68,6 +77,19 @@ describe('the set-up of a block', () => {
     ).toEqual(lying)
     const same = shippedCatalog.poses.get(poseId)?.variants.find(({ base }) => base === undefined)
     expect(setUpIn(aSession([aHold(poseId, { variantId: same?.id ?? '' })]))?.value).toBe(full)
+  })
+
+  test('is what is kept for the one who comes, before what the block names and after its own items', () => {
+    const items = [{ id: 'theirs', kind: 'rectBolster' as const, count: 1, under: 'knees' as const }]
+    const catalog: Catalog = { ...shippedCatalog, keptForOne: new Map([[keptFor(poseId), items]]) }
+    const theirs = { value: { items, ...(full?.figure ? { figure: full.figure } : {}) }, from: 'person' }
+    expect(setUpIn(aSession([aHold(poseId)]), catalog)).toEqual(theirs)
+    expect(setUpIn(aSession([aHold(poseId, { setUpId: few?.id ?? '' })]), catalog)?.value.items).toEqual(items)
+    expect(setUpIn(aSession([aHold(poseId, { setUpItems: [] })]), catalog)).toMatchObject({ from: 'block' })
+    // It is kept for a pose in one form, and what it takes is counted.
+    expect(setUpIn(aSession([aHold('stacked-knees')]), catalog)?.from).toBe('shipped')
+    const [hold] = orThrow(resolveSession(aSession([aHold(poseId)]), catalog))
+    expect(hold?.kind === 'hold' && hold.pose.props).toEqual([{ kind: 'rectBolster', count: 1 }])
   })
 
   test('is what the hold takes: the usual counts, those of the set-up it names, or of its own items', () => {

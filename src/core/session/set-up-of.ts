@@ -1,15 +1,20 @@
 import type { BreathBlock, ClosingBlock, HoldBlock, RestBlock } from '#model/block'
+import type { Figure } from '#model/figure'
 import type { Pose } from '#model/pose'
 import type { PropKind } from '#model/prop'
 import type { Session } from '#model/session'
 import type { SetUp, SetUpItem } from '#model/set-up'
 import type { Catalog } from './catalog.ts'
-import type { SetUpInUse, Sourced } from './resolved.ts'
+import { poseIn } from './own.ts'
+import type { Resolved, SetUpInUse, Sourced } from './resolved.ts'
 
 /** The closing's rest lies as this pose does. */
 export const finalRestPose = 'final-rest-lying'
 
-type Shelf = Pick<Catalog, 'poses' | 'ownPoses' | 'setUps'>
+type Shelf = Pick<Catalog, 'poses' | 'ownPoses' | 'setUps' | 'keptForOne'>
+
+/** By what a set-up that is kept for somebody is found. */
+export const keptFor = (poseId: string, variantId?: string): string => JSON.stringify([poseId, variantId])
 
 /**
  * The set-ups made for a pose in a form of it, shipped ones first, so that one the teacher keeps is offered everywhere and
@@ -52,8 +57,8 @@ export const usualSetUp = (all: readonly SetUp[], extent: SetUp['extent']): SetU
   standsIn[extent].flatMap((wanted) => all.find((setUp) => setUp.extent === wanted) ?? [])[0] ?? all[0]
 
 /**
- * A block's set-up, first found wins: its own items, in the figure of the set-up they were made from; the one it names;
- * that of the pose for the session's extent; undefined without any.
+ * A block's set-up, first found wins: its own items, in the figure of the set-up they were made from; what is kept for the
+ * one who comes; the one it names; that of the pose for the session's extent; undefined without any.
  */
 export function setUpOf(
   block: HoldBlock | ClosingBlock,
@@ -67,8 +72,13 @@ export function setUpOf(
   const asked = setUpId === undefined ? undefined : all.find(({ id }) => id === setUpId)
   if (setUpItems)
     return { value: { items: setUpItems, ...(asked?.figure ? { figure: asked.figure } : {}) }, from: 'block' }
-  if (asked) return { value: asked, from: 'block' }
   const usual = usualSetUp(all, extentOf(session))
+  const kept = catalog.keptForOne?.get(keptFor(poseId, variantId))
+  if (kept) {
+    const figure = (asked ?? usual)?.figure
+    return { value: { items: kept, ...(figure ? { figure } : {}) }, from: 'person' }
+  }
+  if (asked) return { value: asked, from: 'block' }
   return usual && { value: usual, from: 'shipped' }
 }
 
@@ -87,4 +97,11 @@ export function propCounts(items: readonly Pick<SetUpItem, 'kind' | 'count'>[]):
   const counts = new Map<PropKind, number>()
   for (const { kind, count } of items) counts.set(kind, (counts.get(kind) ?? 0) + count)
   return [...counts].map(([kind, count]) => ({ kind, count }))
+}
+
+/** What a block's set-up is drawn with: its own figure, else its pose's; undefined where it is not drawn. */
+export function figureIn(block: Resolved, catalog: Pick<Catalog, 'poses' | 'ownPoses'>): Figure | undefined {
+  if (block.kind !== 'hold' && block.kind !== 'closing') return undefined
+  const pose = block.kind === 'hold' ? block.pose : poseIn(catalog, finalRestPose)
+  return block.setUp?.value.figure ?? pose?.figure
 }

@@ -175,6 +175,15 @@ describe('what lies at the mats', () => {
     expect(laidByForm(through, shippedCatalog, session)).toMatchObject([{ items: [] }])
   })
 
+  test('for a final rest too; what is planned for the one who comes already is not laid besides', () => {
+    const items = [{ id: 'a', kind: 'blanket' as const, count: 2, under: 'knees' as const }]
+    const kept = { ...people[0], setUps: [{ poseId: 'final-rest-lying', items }] } as Person
+    const { session, through } = classOf([kept], [], wall)
+    expect(laidByForm(through, shippedCatalog, session)).toMatchObject([{ blockId: 'closing', who: ['a'], items }])
+    const alone = { ...shippedCatalog, keptForOne: new Map() }
+    expect(laidByForm(through, alone, session)).toEqual([])
+  })
+
   test('stays as planned for who changes the planned pose alone', () => {
     expect(rows([chosen('a', 'legs-up-the-wall', { kind: 'asItStands' })]).laid).toEqual([])
   })

@@ -45,6 +45,8 @@ export interface Scene {
   readonly piles: readonly Pile[]
   /** Whether the set-up names a wall. */
   readonly wall: boolean
+  /** How high the knees are cross-legged on the floor, where that was measured, cm. */
+  readonly kneeH0Cm?: number | undefined
 }
 
 /** A figure at rest on its props. */

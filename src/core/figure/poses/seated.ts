@@ -76,9 +76,14 @@ function legsOf(figure: Seated, scene: Scene, hip: Point3): Legs {
 function crossedLegs(figure: Seated, scene: Scene, hip: Point3): Legs {
   const { f } = scene
   const start = hipJoint(hip, f)
-  const sitting = seatCross({ stature: f.stature, measured: f, thighUpDeg: usualOf(figure).thighUpDeg })
+  const sitting = seatCross({
+    ...{ stature: f.stature, measured: f },
+    ...(scene.kneeH0Cm === undefined ? { thighUpDeg: usualOf(figure).thighUpDeg } : { kneeH0: scene.kneeH0Cm }),
+  })
   const seatH = hip.y - f.hipAboveSeat
-  const kneeH = sitting.ok ? sitting.value.kneeH0 + 0.25 * Math.min(seatH, sitting.value.seatH * 2) : f.kneeR
+  const kneeH = sitting.ok
+    ? sitting.value.kneeH0 + 0.25 * Math.min(seatH, sitting.value.seatH * 2)
+    : (scene.kneeH0Cm ?? f.kneeR)
   const pile = pileUnder(scene, 'knees', 2) ?? pileUnder(scene, 'knees')
   const kneeY = Math.max(f.kneeR, kneeH, (pile?.height ?? 0) + f.kneeR)
   const knee = fromOut(start, asinOf((kneeY - start.y) / f.thigh), 42, f.thigh)

@@ -65,9 +65,13 @@ const without = (planned: PlannedClass, id: string): PlannedClass => ({
   ...planned,
   people: planned.people.filter(({ personId }) => personId !== id),
   forms: planned.forms.filter(({ personId }) => personId !== id),
-  substitutes: planned.substitutes.flatMap((taken) => {
-    if (!taken.who?.includes(id)) return [taken]
-    const who = taken.who.filter((one) => one !== id)
-    return who.length === 0 ? [] : [{ ...taken, who }]
-  }),
+  substitutes: planned.substitutes.flatMap((taken) => withoutOne(taken, id)),
+  ...(planned.setUps ? { setUps: planned.setUps.flatMap((setUp) => withoutOne(setUp, id)) } : {}),
 })
+
+/** What some have, without one of them; nothing where it was theirs alone. */
+function withoutOne<T extends { who?: string[] | undefined }>(some: T, id: string): T[] {
+  if (!some.who?.includes(id)) return [some]
+  const who = some.who.filter((one) => one !== id)
+  return who.length === 0 ? [] : [{ ...some, who }]
+}

@@ -6,10 +6,12 @@ import AskName from '#web/shared/ui/AskName.vue'
 import { useProps } from './use-props.ts'
 
 /** Where the set-up is not the usual one: kept for its pose under a name, or the usual one again. */
-const { chosen, usual, keep, told } = useProps()
+const { chosen, one, hasTheirs, usual, keep, keepForOne, forgetForOne, told } = useProps()
 const isAsking = ref(false)
 const problem = ref('')
-const isUsual = computed(() => !chosen.value?.isOwn && chosen.value?.block.setUpId === undefined)
+const isUsual = computed(
+  () => !chosen.value?.isOwn && !chosen.value?.isTheirs && chosen.value?.block.setUpId === undefined,
+)
 const mayKeep = computed(() => chosen.value?.isOwn && chosen.value.poseId !== undefined)
 watch([() => chosen.value?.key, () => chosen.value?.isOwn], () => (isAsking.value = false))
 
@@ -27,9 +29,33 @@ async function keepAs(name: string): Promise<void> {
 <template>
   <div v-if="!isUsual" class="keep">
     <p v-if="chosen?.isOwn">In this session only, as it lies now.</p>
+    <p v-if="chosen?.isTheirs">Kept for the one who comes: so it lies wherever they take this pose.</p>
     <div v-if="!isAsking" class="acts">
       <Button v-if="mayKeep" size="small" severity="secondary" outlined label="Keep it for this pose…" @click="ask" />
-      <Button size="small" text severity="secondary" label="Back to the usual one" @click="usual" />
+      <Button
+        v-if="mayKeep && one"
+        size="small"
+        severity="secondary"
+        outlined
+        label="Keep it for this person"
+        @click="keepForOne"
+      />
+      <Button
+        v-if="chosen?.isTheirs"
+        size="small"
+        text
+        severity="secondary"
+        label="Keep it for them no longer"
+        @click="forgetForOne"
+      />
+      <Button
+        v-else
+        size="small"
+        text
+        severity="secondary"
+        :label="hasTheirs ? 'Back to theirs' : 'Back to the usual one'"
+        @click="usual"
+      />
     </div>
     <AskName
       v-else

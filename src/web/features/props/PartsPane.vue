@@ -14,6 +14,7 @@ import ItemRow from './ItemRow.vue'
 import KeepSetUp from './KeepSetUp.vue'
 import OwnSetUps from './OwnSetUps.vue'
 import ReachHeight from './ReachHeight.vue'
+import SetUpForHeights from './SetUpForHeights.vue'
 import { useProps } from './use-props.ts'
 
 /** What lies under each part, from the floor up, with its height; what is not comfortable; and a height to reach. */
@@ -126,6 +127,7 @@ async function addAt(part: BodyPart | null): Promise<void> {
       @update:model-value="addAt"
     />
   </div>
+  <SetUpForHeights />
   <div v-if="chosen?.figure" class="part"><ReachHeight /></div>
   <OwnSetUps />
   <section v-if="chosen?.withoutProps" class="part">

@@ -9,6 +9,7 @@ import { basePositionNames } from '#words/positions'
 import { drawAbove } from '#web/shared/figures/drawing-above.ts'
 import { drawElevation } from '#web/shared/figures/drawing.ts'
 import FigureDrawing from '#web/shared/figures/FigureDrawing.vue'
+import { heightsText } from '#words/heights'
 import { captionWords } from '#words/measures'
 import { useInstead } from '#web/shared/house/use-instead.ts'
 import SessionAway from '#web/shared/session/SessionAway.vue'
@@ -31,11 +32,14 @@ const {
   chosen,
   chosenKey,
   choose,
+  usual,
+  hasTheirs,
   items,
   setUp,
   figure,
   statureCm,
-  elevation,
+  picture,
+  looked,
   measures,
   findings,
   kinds,
@@ -94,20 +98,22 @@ const size = computed(() =>
     : { width: Math.max(280, Math.floor(width.value)), height: Math.max(200, Math.floor(height.value)) },
 )
 const drawing = computed(() => {
-  if (!elevation.value || width.value === 0) return undefined
-  const input = { elevation: elevation.value, measures: measures.value, ...size.value, unit: unit.value }
+  if (!picture.value || width.value === 0) return undefined
+  const input = { elevation: picture.value, measures: measures.value, ...size.value, unit: unit.value }
   return view.value === 'above'
     ? drawAbove({ ...input, mat: kinds.value.mat, onSide: figure.value?.kind === 'side' })
     : drawElevation(input)
 })
 
-const asHere = 'as here'
+const [asHere, asTheirs] = ['as here', 'as theirs']
 const choices = computed(() => [
   ...(chosen.value?.isOwn ? [{ value: asHere, words: 'As in this session' }] : []),
+  ...(hasTheirs.value ? [{ value: asTheirs, words: 'Theirs' }] : []),
   ...(chosen.value?.choices.map(({ id, name }) => ({ value: id, words: name })) ?? []),
 ])
 function pick(id: string | null): void {
-  if (id !== null && id !== asHere) choose(id)
+  if (id === asTheirs) usual()
+  else if (id !== null && id !== asHere) choose(id)
 }
 const told = computed(() =>
   measures.value.filter(({ mark }) => mark === undefined).map((measure) => captionWords(measure, unit.value)),
@@ -120,7 +126,12 @@ const standing = computed(() => {
 const sub = computed(() =>
   [
     chosen.value?.base && basePositionNames[chosen.value.base],
-    ...(chosen.value?.figure ? [seenFrom.value, `person of ${String(statureCm.value)} cm`] : []),
+    ...(chosen.value?.figure
+      ? [
+          seenFrom.value,
+          looked.value ? `as for ${heightsText(looked.value, unit.value)}` : `person of ${String(statureCm.value)} cm`,
+        ]
+      : []),
   ]
     .filter((part) => part !== undefined)
     .join(' · '),
@@ -157,7 +168,7 @@ const drawerOpen = ref(false)
       <div v-if="chosen" class="choices">
         <SelectButton
           v-if="choices.length > 0"
-          :model-value="chosen.isOwn ? asHere : setUp?.id"
+          :model-value="chosen.isOwn ? asHere : chosen.isTheirs ? asTheirs : setUp?.id"
           :options="choices"
           option-label="words"
           option-value="value"
@@ -178,7 +189,7 @@ const drawerOpen = ref(false)
               : 'Breath work and rests are not drawn: what they take is listed, fetched and counted.'
           }}
         </p>
-        <p v-else-if="chosen && !elevation" class="nothing">
+        <p v-else-if="chosen && !picture" class="nothing">
           {{ findings.length > 0 ? 'This cannot be drawn as it stands: what is wrong stands at the right.' : '' }}
         </p>
         <p v-else-if="used.length === 0" class="nothing">
@@ -186,7 +197,7 @@ const drawerOpen = ref(false)
           <RouterLink :to="{ name: 'plan', params: { id: store.document.id } }">Add a pose in Plan</RouterLink>.
         </p>
       </div>
-      <footer v-if="chosen && elevation">
+      <footer v-if="chosen && picture">
         <p v-if="told.length > 0" class="told">
           <span v-for="one in told" :key="one.words"
             >{{ one.words }} <b>{{ one.value }}</b></span

@@ -1,7 +1,8 @@
 import { createSharedComposable, watchDebounced } from '@vueuse/core'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { setUpFindings } from '#core/checks'
 import type { SetUpNoticed } from '#core/checks'
+import type { ForHeight } from '#core/class'
 import { assess } from '#core/comfort'
 import { measuresOf } from '#core/figure'
 import { withSetAside } from '#core/finding'
@@ -12,6 +13,8 @@ import { useSetUpEdits } from './use-set-up-edits.ts'
 import { usedIn } from './used.ts'
 
 const chosenKey = ref<string>()
+/** The heights of a class that are looked at in place of the plan, in the set-up they belong to. */
+const lookedAt = shallowRef<ForHeight>()
 
 /** The set-ups of the session that is open, the one that is looked at, and what the sums say of it. */
 export const useProps = createSharedComposable(() => {
@@ -22,22 +25,38 @@ export const useProps = createSharedComposable(() => {
   const chosen = computed(() => used.value.find(({ key }) => key === chosenKey.value) ?? used.value[0])
   const edits = useSetUpEdits(chosen, house.kinds)
 
+  const looked = computed(() => (lookedAt.value?.blockId === chosen.value?.block.id ? lookedAt.value : undefined))
+  // What is looked at was for the set-up as it lay.
+  watch([chosenKey, edits.items], () => (lookedAt.value = undefined))
+
   const input = computed(
     () =>
       chosen.value?.figure && {
         ...{ figure: chosen.value.figure, items: edits.items.value, kinds: house.kinds.value },
-        who: { statureCm: house.statureCm.value },
+        who: house.who.value,
       },
   )
+  /** What the picture shows: the set-up as it is planned, or as it lies for the tallest of those looked at. */
+  const pictured = computed(() => {
+    const { items, mostCm } = looked.value ?? {}
+    return input.value && items && mostCm !== undefined
+      ? { ...input.value, items, who: { statureCm: mostCm } }
+      : input.value
+  })
   const assessed = computed(() => input.value && assess(input.value))
   /** The last that could be drawn stays in view while a change cannot be. */
   const elevation = computed(() => (assessed.value?.elevation.ok ? assessed.value.elevation.value : undefined))
+  const picture = computed(() => {
+    if (pictured.value === input.value) return elevation.value
+    const other = pictured.value && assess(pictured.value).elevation
+    return other?.ok ? other.value : elevation.value
+  })
   return {
-    ...{ store, used, chosen, chosenKey, input, elevation },
+    ...{ store, used, chosen, chosenKey, input, elevation, picture, looked, lookedAt },
     ...house,
     ...edits,
     figure: computed(() => input.value?.figure),
-    measures: computed(() => (input.value && elevation.value ? measuresOf(input.value.figure, elevation.value) : [])),
+    measures: computed(() => (input.value && picture.value ? measuresOf(input.value.figure, picture.value) : [])),
     findings: computed(() => assessed.value?.findings ?? []),
     toLookAt: useToLookAt(),
   }

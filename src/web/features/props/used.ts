@@ -30,6 +30,8 @@ export interface Used {
   readonly items: readonly SetUpItem[]
   /** The block has items of its own. */
   readonly isOwn: boolean
+  /** It lies as it is kept for the one who comes. */
+  readonly isTheirs: boolean
 }
 
 /**
@@ -49,7 +51,15 @@ function usedBy(block: Block, session: Session, catalog: Catalog, wanted: string
     const base = block.kind === 'breath' ? block.basePosition : undefined
     const parts = { figure: undefined, withoutProps: '', base, choices: [], setUpId: undefined }
     const items = used?.value.items ?? []
-    return { key, block, name: blockNameIn(block, catalog), ...parts, items, isOwn: block.setUpItems !== undefined }
+    return {
+      key,
+      block,
+      name: blockNameIn(block, catalog),
+      ...parts,
+      items,
+      isOwn: block.setUpItems !== undefined,
+      isTheirs: false,
+    }
   }
   if (block.kind !== 'hold' && block.kind !== 'closing') return undefined
   return usedByPose(block, session, catalog)
@@ -75,5 +85,6 @@ function usedByPose(block: HoldBlock | ClosingBlock, session: Session, catalog: 
     setUpId: block.setUpItems ? undefined : used?.value.id,
     items: used?.value.items ?? [],
     isOwn: block.setUpItems !== undefined,
+    isTheirs: used?.from === 'person',
   }
 }

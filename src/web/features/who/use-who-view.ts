@@ -42,7 +42,7 @@ export const useWhoView = createSharedComposable(() => {
     through.value.flatMap(({ takings }) => takings.filter((one) => needsForm(one) && !one.chosen && one.suggested)),
   )
   return {
-    ...{ ...who, at, rows, columns, person, block, taking, takingsIn, nameOf, keep, open },
+    ...{ ...who, session, at, rows, columns, person, block, taking, takingsIn, nameOf, keep, open },
     look(personId: string | undefined, blockId: string | undefined): void {
       at.value = { ...(personId === undefined ? {} : { personId }), ...(blockId === undefined ? {} : { blockId }) }
     },

@@ -3,12 +3,14 @@ import type { Target } from '#model/pose'
 import type { Session } from '#model/session'
 import { betterOrder, chooseSession, fewerBlocks, shorterAndFewer, stretchToLength } from '#core/fit'
 import type { ChooserWish, ChosenSession, Fit, OrderSuggestion } from '#core/fit'
-import { dealOut, posesToDeal } from '#core/class'
-import type { Allocation, GivenItems, Stock } from '#core/class'
+import { dealOut, forHeights, posesToDeal } from '#core/class'
+import type { Allocation, ForHeight, ForHeightsInput, GivenItems, Stock } from '#core/class'
+import { ok } from '#core/result'
 import type { Result } from '#core/result'
-import { withOwn } from '#core/session'
+import { resolveSession, withOwn } from '#core/session'
 import type { Catalog } from '#core/session'
 import { compileTimeline } from '#core/timeline'
+import { namedFolds } from '#library/prop-kinds'
 import { shippedCatalog } from '#library/shipped'
 import { substitutes } from '#library/substitutes'
 
@@ -27,6 +29,11 @@ export interface FitAsked {
     readonly asks: { readonly session: Session; readonly who: readonly string[]; readonly stock: Stock }
     readonly gives: Allocation<GivenItems>
   }
+  /** The set-ups of a session for the heights of those who come. */
+  heights: {
+    readonly asks: { readonly session: Session } & Pick<ForHeightsInput, 'bodies' | 'elsewhere' | 'kinds' | 'usual'>
+    readonly gives: readonly ForHeight[]
+  }
   choose: { readonly asks: { readonly wish: ChooserWish }; readonly gives: ChosenSession }
 }
 export type FitKind = keyof FitAsked
@@ -36,12 +43,17 @@ export type FitQuestion = {
     readonly own: readonly OwnThing[]
     /** How many are led, where a class is planned. */
     readonly people?: number | undefined
+    /** What is kept for the one who comes, where nobody else does. */
+    readonly keptForOne?: Catalog['keptForOne']
   } & FitAsked[K]['asks']
 }[FitKind]
 
 /** Answers a question; the own things stand before the shipped ones. */
 export function answerFit(question: FitQuestion): Result<FitAsked[FitKind]['gives']> {
-  const catalog: Catalog = { ...withOwn(shippedCatalog, question.own), people: question.people }
+  const catalog: Catalog = {
+    ...withOwn(shippedCatalog, question.own),
+    ...{ people: question.people, keptForOne: question.keptForOne },
+  }
   switch (question.kind) {
     case 'holds':
       return stretchToLength(question.session, catalog)
@@ -53,6 +65,8 @@ export function answerFit(question: FitQuestion): Result<FitAsked[FitKind]['give
       return betterOrder(question.session, catalog)
     case 'deal':
       return deal(question, catalog)
+    case 'heights':
+      return heights(question, catalog)
     case 'choose':
       return chooseSession(question.wish, catalog)
   }
@@ -68,4 +82,10 @@ function deal({ session, who, stock }: FitAsked['deal']['asks'], catalog: Catalo
     // What a house has is there in a room only where its cupboard lists it, and these no cupboard can.
     substitutes: substitutes.filter(({ by }) => by !== 'coat' && by !== 'riceBag'),
   })
+}
+
+function heights({ session, ...asked }: FitAsked['heights']['asks'], catalog: Catalog): Result<readonly ForHeight[]> {
+  const blocks = resolveSession(session, catalog)
+  if (!blocks.ok) return blocks
+  return ok(forHeights({ ...asked, catalog, blocks: blocks.value, folds: Object.values(namedFolds) }))
 }

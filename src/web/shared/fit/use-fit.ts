@@ -47,7 +47,8 @@ export function useFit<K extends FitKind>(kind: K) {
       cancel()
     }
     slow.start()
-    worker.postMessage({ kind, own: toRaw(own.things), people: own.people, ...asks } as unknown as FitQuestion)
+    const plannedFor = { own: toRaw(own.things), people: own.people, keptForOne: toRaw(own.keptForOne) }
+    worker.postMessage({ kind, ...plannedFor, ...asks } as unknown as FitQuestion)
   }
   /** The answer to one question; undefined when it was given up or could not be had. */
   function once(asks: FitAsked[K]['asks']): Promise<Result<Given> | undefined> {

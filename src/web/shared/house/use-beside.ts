@@ -58,7 +58,11 @@ export function useBeside(of: () => { readonly planned: PlannedClass; readonly t
       if (!session || !compiled?.ok || (session.setting ?? 'room') !== 'room') return []
       if (!touching({ ...now.planned, totalMs: now.totalMs }, { ...other, totalMs: compiled.value.totalMs })) return []
       const laid = laidIn(compiled.value)
-      const groups = laidByPeople(laid, comingTo(other), stillTaken(other.substitutes, laid))
+      const groups = laidByPeople(
+        laid,
+        comingTo(other),
+        stillTaken([...(other.setUps ?? []), ...other.substitutes], laid),
+      )
       const rows = ledger({ people: groups.map(({ who, laid }) => ({ count: who.length, laid })) })
       return [
         {

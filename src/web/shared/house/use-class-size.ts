@@ -1,13 +1,15 @@
 import { computed, watch } from 'vue'
 import { comingTo } from '#core/class'
+import { keptFor } from '#core/session'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { usePlannedClassesStore } from './planned-classes-store.ts'
 import { useForms } from './use-forms.ts'
+import { useTheOne } from './use-the-one.ts'
 
 /**
- * Plans the open session for those who come to the class it is opened for: for so many, and with what is offered to all
- * where some take something else. To be called once, by the application.
+ * Plans the open session for those who come to the class it is opened for: for so many, with what is offered to all where
+ * some take something else, and for somebody who comes alone with the set-ups that are kept for them. To be called once, by the application.
  */
 export function useClassSize(): void {
   const session = useSessionStore()
@@ -18,6 +20,18 @@ export function useClassSize(): void {
   watch(
     () => planned.value && comingTo(planned.value).length,
     (count) => (own.people = count),
+    { immediate: true },
+  )
+  const one = useTheOne(planned)
+  watch(
+    () => JSON.stringify(one.value?.setUps ?? []),
+    () => {
+      const kept = one.value?.setUps ?? []
+      own.keptForOne =
+        kept.length === 0
+          ? undefined
+          : new Map(kept.map(({ poseId, variantId, items }) => [keptFor(poseId, variantId), items]))
+    },
     { immediate: true },
   )
   const forms = useForms(() => {

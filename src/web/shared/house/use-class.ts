@@ -33,6 +33,11 @@ export function useClass(of: () => { readonly document: Session; readonly timeli
     const now = of()
     return now ? laidIn(now.timeline) : []
   })
+  /** What some have of a set-up otherwise, because of their height. */
+  const forHeight = computed(() => {
+    const { setUps = [] } = planned.value ?? {}
+    return setUps.length === 0 ? [] : stillTaken(setUps, laid.value)
+  })
   /** What some have in place of a set-up. */
   const taken = computed(() => {
     const { substitutes = [] } = planned.value ?? {}
@@ -43,8 +48,10 @@ export function useClass(of: () => { readonly document: Session; readonly timeli
     const now = of()
     return now && planned.value && { ...now, planned: planned.value }
   })
-  // What one lies on in another form stands before what all have in place of the planned.
-  const groups = computed(() => laidByPeople(laid.value, who.value, [...taken.value, ...forms.value.laid]))
+  // What is there in place of too little stands before what a height asks for, and what one lies on in another form before both.
+  const groups = computed(() =>
+    laidByPeople(laid.value, who.value, [...forHeight.value, ...taken.value, ...forms.value.laid]),
+  )
   const room = computed(() => place.value && roomOf(place.value, planned.value?.roomId))
-  return { planned, people, who, laid, taken, forms, groups, place, room, classes }
+  return { planned, people, who, laid, taken, forHeight, forms, groups, place, room, classes }
 }

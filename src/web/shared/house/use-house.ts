@@ -1,17 +1,23 @@
 import { computed, ref, watch } from 'vue'
+import { bodyOfPerson } from '#core/class'
+import type { Who } from '#core/figure'
 import { sizedKinds } from '#core/props'
 import { usualCupboard } from '#library/usual-cupboard'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { usePlacesStore } from './places-store.ts'
 import { usePlannedClassesStore } from './planned-classes-store.ts'
+import { useTheOne } from './use-the-one.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 
 const statureKey = 'zovrin.stature'
-const usualStature = 170
+/** For whom set-ups are planned where nobody is known. */
+export const usualStatureCm = 170
 
 const kept = Number(localStorage.getItem(statureKey))
-const statureCm = ref(kept >= 120 && kept <= 220 ? kept : usualStature)
-watch(statureCm, (cm) => localStorage.setItem(statureKey, String(cm)))
+const lookedFor = ref(kept >= 120 && kept <= 220 ? kept : usualStatureCm)
+watch(lookedFor, (cm) => localStorage.setItem(statureKey, String(cm)))
+/** The height somebody's set-ups are looked at with in place of their own, by the class they come to alone. */
+const insteadOfTheirs = ref<{ readonly classId: string; readonly cm: number }>()
 
 /** Who lies on the set-ups and what there is to lie on: the stature looked at, and the place with its cupboard. */
 export function useHouse() {
@@ -19,8 +25,27 @@ export function useHouse() {
   const session = useSessionStore()
   const kept = usePlacesStore()
   const classes = usePlannedClassesStore()
+  const planned = computed(() => session.document && classes.openFor(session.document.id))
   /** A class that is planned says where itself [settled A21]. */
-  const plannedPlace = computed(() => session.document && classes.openFor(session.document.id)?.placeId)
+  const plannedPlace = computed(() => planned.value?.placeId)
+  const one = useTheOne(planned)
+  /** The body of the one who comes, as it is noted on their page. */
+  const theirs = computed(() => one.value && bodyOfPerson(one.value))
+  const statureCm = computed({
+    get: () => {
+      const instead = insteadOfTheirs.value
+      if (theirs.value && instead?.classId === planned.value?.id && instead) return instead.cm
+      return theirs.value?.statureCm ?? lookedFor.value
+    },
+    set: (cm) => {
+      if (theirs.value && planned.value) insteadOfTheirs.value = { classId: planned.value.id, cm }
+      else lookedFor.value = cm
+    },
+  })
+  /** Whose body the sums are made for: with another height than theirs, what was measured is not theirs either. */
+  const who = computed((): Who =>
+    theirs.value?.statureCm === statureCm.value ? theirs.value : { statureCm: statureCm.value },
+  )
   /** Where the session is held; where it does not say, the usual place, else the first there is. */
   const place = computed(
     () =>
@@ -36,12 +61,14 @@ export function useHouse() {
   })
   return {
     statureCm,
+    who,
+    one,
     place,
     kinds,
     unit: computed(() => place.value?.lengthUnit ?? 'cm'),
     cupboard: computed(() => place.value?.cupboard ?? usualCupboard),
     /** What the sums of a set-up are made for. */
-    lyingOn: computed(() => ({ statureCm: statureCm.value, kinds: kinds.value })),
+    lyingOn: computed(() => ({ ...who.value, kinds: kinds.value })),
     loadPlaces: kept.load,
   }
 }

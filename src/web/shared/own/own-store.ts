@@ -7,6 +7,7 @@ import type { Piece } from '#model/piece'
 import type { SetUp } from '#model/set-up'
 import type { Problem } from '#model/problem'
 import { withOwn } from '#core/session'
+import type { Catalog } from '#core/session'
 import { shippedCatalog } from '#library/shipped'
 import { bringBackOwn, listOwn, removeOwn, writeOwn } from '#web/shared/api/own.ts'
 import type { Reply } from '#web/shared/api/client.ts'
@@ -63,10 +64,12 @@ function catalogsOf(things: ShallowRef<readonly OwnThing[]>) {
   const people = ref<number>()
   /** What is offered to all in that class, by block. */
   const offers = shallowRef<ReadonlyMap<string, string>>()
-  const catalog = computed(() =>
-    people.value === undefined && !offers.value
+  /** What is kept for the one who comes to it, where nobody else does. */
+  const keptForOne = shallowRef<Catalog['keptForOne']>()
+  const catalog = computed((): Catalog =>
+    people.value === undefined && !offers.value && !keptForOne.value
       ? withThings.value
-      : { ...withThings.value, people: people.value, offers: offers.value },
+      : { ...withThings.value, people: people.value, offers: offers.value, keptForOne: keptForOne.value },
   )
   const shelf = computed(() =>
     things.value.some(({ hidden }) => hidden)
@@ -76,7 +79,7 @@ function catalogsOf(things: ShallowRef<readonly OwnThing[]>) {
         )
       : catalog.value,
   )
-  return { people, offers, catalog, shelf }
+  return { people, offers, keptForOne, catalog, shelf }
 }
 
 /** The teacher's own poses, variants, schools, pieces and set-ups, and the whole shelf with them in it. */
@@ -84,7 +87,7 @@ export const useOwnStore = defineStore('own', () => {
   const things = shallowRef(kept())
   /** What was deleted last in this window: it can be brought back. */
   const removed = shallowRef<{ readonly kind: OwnKind; readonly id: string; readonly name: string }>()
-  const { people, offers, catalog, shelf } = catalogsOf(things)
+  const { people, offers, keptForOne, catalog, shelf } = catalogsOf(things)
   const pieces = computed(() => piecesIn(things.value))
   const setUps = computed(() => setUpsIn(things.value))
 
@@ -127,5 +130,20 @@ export const useOwnStore = defineStore('own', () => {
     return { kind: 'done' }
   }
 
-  return { things, people, offers, catalog, shelf, pieces, setUps, removed, load, find, put, remove, bringBack }
+  return {
+    things,
+    people,
+    offers,
+    keptForOne,
+    catalog,
+    shelf,
+    pieces,
+    setUps,
+    removed,
+    load,
+    find,
+    put,
+    remove,
+    bringBack,
+  }
 })

@@ -10,6 +10,7 @@ const emit = defineEmits<{ change: [seconds: number]; usual: [] }>()
 
 const sourceWords: Readonly<Record<Source, string>> = {
   block: 'set here',
+  person: 'kept for them',
   session: 'set for the session',
   'own pose': 'your own pose',
   learned: 'learned',
