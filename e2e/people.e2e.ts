@@ -1,17 +1,8 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
-import type { KeptPerson } from '#model/person'
-import type { KeptPlannedClass, PlannedClass } from '#model/planned-class'
+import { named, planClass, plannedIn } from './class-helpers.ts'
 import { expect, test } from './fixtures.ts'
-import type { House } from './fixtures.ts'
 
-const people = async ({ address }: House) => (await (await fetch(`${address}api/people`)).json()) as KeptPerson[]
-const classes = async ({ address }: House) =>
-  (await (await fetch(`${address}api/planned-classes`)).json()) as KeptPlannedClass[]
-const plannedIn = async (house: House, id: string) =>
-  (await classes(house)).find((kept) => kept.planned.id === id)?.planned
-const named = async (house: House, name: string) =>
-  (await people(house)).find(({ person }) => person.name === name)?.person
 const page_ = (page: Page) => page.getByRole('main')
 const pick = async (page: Page, label: string, option: string): Promise<void> => {
   await page.getByRole('combobox', { name: label }).click()
@@ -20,24 +11,6 @@ const pick = async (page: Page, label: string, option: string): Promise<void> =>
 const type = async (page: Page, label: string, typed: string): Promise<void> => {
   await page.getByLabel(label, { exact: true }).fill(typed)
   await page.getByLabel(label, { exact: true }).press('Enter')
-}
-
-/** A class of a session far in the future, with some of Bellows House's people. */
-async function planClass(house: House, sessionId: string, names: readonly string[], more: Partial<PlannedClass> = {}) {
-  const all = await people(house)
-  const planned: PlannedClass = {
-    ...{ id: 'our-class', sessionId, placeId: 'bellows-house', day: '2099-01-01', startsAt: '18:45', guests: 0 },
-    people: names.map((name) => ({ personId: all.find(({ person }) => person.name === name)?.person.id ?? '' })),
-    ...{ forms: [], substitutes: [], setAside: [] },
-    ...more,
-  }
-  const reply = await fetch(`${house.address}api/planned-classes/${planned.id}`, {
-    method: 'PUT',
-    headers: { 'Content-Type': 'application/json', 'If-Match': '"0"' },
-    body: JSON.stringify(planned),
-  })
-  expect(reply.status).toBe(200)
-  return planned
 }
 
 test('somebody is added by name alone; what they tell is kept, changed, taken back, and found again', async ({

@@ -18,6 +18,8 @@ export const views = {
   needs: 'no names',
   cautions: 'no names',
   people: 'names',
+  /** Of one person alone, who holds it. */
+  'own-page': 'names',
   who: 'names',
 } as const
 

@@ -60,6 +60,16 @@ export function conditionWords(id: string) {
 
 export const conditionChoices = conditions.map(({ id, name }) => ({ value: id, words: name }))
 
+/** What somebody ticks for themselves, on paper or on their own page: what is asked, without what a teacher is told besides. */
+export const askedOfThemselves = conditionChoices
+  // Never asked of anybody: who likes tells it under “anything else” [cautions reference 1].
+  .filter(({ value }) => value !== 'menstruation')
+  .map(({ value, words }) => ({ id: value, name: words, asks: questionsIn(conditionWords(value).asks) }))
+
+function questionsIn(asks: string): string {
+  return (asks.match(/[^.?]+\?/g) ?? []).join('').trim()
+}
+
 /** Practices a clinician may agree to: families of poses and techniques of breath. */
 export const practiceChoices: readonly { readonly value: string; readonly words: string }[] = [
   ...keysOf(familyNames).map((value) => ({ value, words: capital(familyNames[value]) })),

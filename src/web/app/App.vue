@@ -1,12 +1,19 @@
 <script setup lang="ts">
-import { useRoute } from 'vue-router'
+import { watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import AdviceNote from '#web/shared/ui/AdviceNote.vue'
 import AppBar from './AppBar.vue'
 import { useClassSize } from '#web/shared/house/use-class-size.ts'
 import { useKeptFocus } from './keep-focus.ts'
+import { useHandedOver } from '#web/shared/people/handed-over.ts'
 
 const route = useRoute()
 useClassSize()
+// What is open in another window of a device that is handed over is covered with it; a class that is led goes on.
+const router = useRouter()
+watch(useHandedOver().personId, (personId) => {
+  if (personId !== undefined && route.name !== 'lead') void router.replace({ name: 'own-page' })
+})
 useKeptFocus(() => !route.meta['bare'])
 </script>
 

@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import { useHandedOver } from '#web/shared/people/handed-over.ts'
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -89,6 +90,12 @@ export const router = createRouter({
       meta: { title: 'People' },
     },
     {
+      path: '/own-page',
+      name: 'own-page',
+      component: () => import('#web/features/people/OwnPageView.vue'),
+      meta: { title: 'Your page', bare: true },
+    },
+    {
       path: '/who/:id',
       name: 'who',
       component: () => import('#web/features/who/WhoView.vue'),
@@ -117,6 +124,13 @@ export const router = createRouter({
     },
     { path: '/:anything(.*)*', redirect: '/' },
   ],
+})
+
+/** On a device that was handed over there is that one page, wherever somebody wants to go. */
+router.beforeEach((to) => {
+  const { personId } = useHandedOver()
+  if (personId.value !== undefined) return to.name === 'own-page' ? true : { name: 'own-page', replace: true }
+  return to.name === 'own-page' ? { name: 'people', replace: true } : true
 })
 
 router.afterEach((to) => {

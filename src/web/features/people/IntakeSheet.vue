@@ -1,16 +1,8 @@
 <script setup lang="ts">
 import { disclaimer, teacherPrompt } from '#words/advice'
-import { conditionChoices, conditionWords, touchChoices } from '#words/people'
+import { askedOfThemselves, touchChoices } from '#words/people'
 
 /** A form on paper that somebody fills in for themselves; what they tick is ticked in on their page. Shown in print only. */
-const asked = conditionChoices
-  // Never asked of anybody: who likes tells it under “anything else” [cautions reference 1].
-  .filter(({ value }) => value !== 'menstruation')
-  .map(({ value, words }) => ({ id: value, name: words, asks: questionsIn(conditionWords(value).asks) }))
-/** What is asked, without what the teacher is told besides. */
-function questionsIn(asks: string): string {
-  return (asks.match(/[^.?]+\?/g) ?? []).join('').trim()
-}
 const touches = touchChoices.filter(({ value }) => value !== '')
 </script>
 
@@ -31,7 +23,7 @@ const touches = touchChoices.filter(({ value }) => value !== '')
     </p>
     <h2>Tick what you have, or had; leave out what you like</h2>
     <ul>
-      <li v-for="{ id, name, asks } in asked" :key="id">
+      <li v-for="{ id, name, asks } in askedOfThemselves" :key="id">
         <span class="tick"
           ><b>{{ name }}</b></span
         >

@@ -16,6 +16,7 @@ import SideList from '#web/shared/ui/SideList.vue'
 import SidePane from '#web/shared/ui/SidePane.vue'
 import UndoButton from '#web/shared/ui/UndoButton.vue'
 import ViewHead from '#web/shared/ui/ViewHead.vue'
+import HandOver from './HandOver.vue'
 import IntakeSheet from './IntakeSheet.vue'
 import ClassesToCome from './ClassesToCome.vue'
 import PersonForm from './PersonForm.vue'
@@ -44,7 +45,7 @@ const place = computed(() => store.people.findIndex(({ id }) => id === chosen.va
 const print = (): void => {
   window.print()
 }
-const isAdding = ref(false)
+const [isAdding, isHanding] = [ref(false), ref(false)]
 async function addNamed(name: string): Promise<void> {
   isAdding.value = false
   wanted.value = ''
@@ -116,6 +117,16 @@ const drawerOpen = ref(false)
             }}
           </p>
         </template>
+        <Button
+          v-if="chosen && !covered"
+          size="small"
+          severity="secondary"
+          outlined
+          icon="pi pi-tablet"
+          label="Hand it over…"
+          title="They fill in their own page on this device; a code brings you back"
+          @click="isHanding = true"
+        />
         <UndoButton v-if="chosen" :steps="store.steps.length" words="Undo the last change" @undo="store.undo()" />
       </ViewHead>
       <p v-if="store.problem" class="problem" role="alert">
@@ -133,6 +144,7 @@ const drawerOpen = ref(false)
       <PersonForm v-else-if="chosen" :key="chosen.id" />
       <ClassesToCome v-else />
     </section>
+    <HandOver v-if="isHanding && chosen" :person-id="chosen.id" @close="isHanding = false" />
     <SidePane v-model:open="drawerOpen" label="What follows" opener="What follows"
       ><PersonPane v-if="chosen && !covered" :key="chosen.id"
     /></SidePane>

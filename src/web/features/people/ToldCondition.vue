@@ -4,10 +4,10 @@ import InputText from 'primevue/inputtext'
 import { computed, ref, useId } from 'vue'
 import { textLimits } from '#model/limits'
 import type { Condition } from '#model/person'
-import { conditionWords, severityChoices, sideChoices } from '#words/people'
+import { conditionWords } from '#words/people'
 import { textOf } from '#web/shared/ui/text-of.ts'
-import SelectField from '#web/shared/ui/SelectField.vue'
 import LineField from '#web/shared/ui/LineField.vue'
+import HowItIs from './HowItIs.vue'
 import { usePeople } from './use-people.ts'
 
 /** One condition as it was told: how it is, on which side, when it was asked, and what their clinician said. */
@@ -15,17 +15,6 @@ const props = defineProps<{ told: Condition }>()
 const { setCondition, removeCondition, today } = usePeople()
 const id = useId()
 const words = computed(() => conditionWords(props.told.id))
-const severity = computed(() => (props.told.newAche ? 'newAche' : props.told.severe))
-const choices = computed(() =>
-  severityChoices.filter(({ value }) => !words.value.isAlwaysSevere || value === 'no' || value === 'newAche'),
-)
-function setSeverity(value: (typeof severityChoices)[number]['value']): void {
-  setCondition(props.told.id, {
-    severe: value === 'newAche' ? 'no' : value,
-    newAche: value === 'newAche' ? true : undefined,
-    askedOn: today(),
-  })
-}
 /** Who cleared it; there is no clearance of nobody. */
 const isClearing = ref(false)
 function setClearance(by: { by?: string; on?: string; limits?: string | undefined }): void {
@@ -52,13 +41,7 @@ function setClearance(by: { by?: string; on?: string; limits?: string | undefine
     <p class="asks">{{ words.asks }}</p>
     <p v-if="words.severe" class="asks">Severe: {{ words.severe }}</p>
     <div class="row">
-      <SelectField label="How it is" :value="severity" :options="choices" @change="setSeverity" />
-      <SelectField
-        label="Side"
-        :value="told.side ?? ''"
-        :options="sideChoices"
-        @change="setCondition(told.id, { side: $event || undefined })"
-      />
+      <HowItIs :told="told" @change="setCondition(told.id, { ...$event, askedOn: today() })" />
       <div>
         <label :for="`${id}-asked`">Asked on</label>
         <InputText

@@ -1,5 +1,7 @@
 import { watchDebounced } from '@vueuse/core'
 import { computed, toRaw } from 'vue'
+import type { Person } from '#model/person'
+import type { PlannedClass } from '#model/planned-class'
 import type { Session } from '#model/session'
 import { bodyOfPerson } from '#core/class'
 import type { ForHeight } from '#core/class'
@@ -13,19 +15,21 @@ import { useHouse, usualStatureCm } from './use-house.ts'
 /** How long the hands rest before the set-ups are fitted to the heights of a class. */
 const restMs = 300
 
+/** The bodies of those who come by name and whose height is noted. */
+const bodiesIn = (planned: PlannedClass | undefined, all: readonly Person[]) =>
+  (planned?.people ?? []).flatMap(({ personId, away }) => {
+    const person = away ? undefined : all.find(({ id }) => id === personId)
+    const body = person && bodyOfPerson(person)
+    return body ? [{ id: personId, who: body }] : []
+  })
+
 /** The set-ups of a session for the heights of those who come to the class it is opened for, and what is taken of it. */
 export function useHeights(of: () => { readonly document: Session; readonly timeline: Timeline } | undefined) {
   const { planned, forms, laid, forHeight, who, classes } = useClass(of)
   const people = usePeopleStore()
   const { kinds } = useHouse()
   const fit = useFit('heights')
-  const bodies = computed(() =>
-    (planned.value?.people ?? []).flatMap(({ personId, away }) => {
-      const person = away ? undefined : people.people.find(({ id }) => id === personId)
-      const body = person && bodyOfPerson(person)
-      return body ? [{ id: personId, who: body }] : []
-    }),
-  )
+  const bodies = computed(() => bodiesIn(planned.value, people.people))
   /** For somebody who comes alone everything lies for their height anyway. */
   const isAsked = computed(() => bodies.value.length > 0 && who.value.length > 1)
   const elsewhere = computed(() => forms.value.laid.map((one) => ({ blockId: one.blockId, who: [...one.who] })))

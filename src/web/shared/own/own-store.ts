@@ -87,7 +87,7 @@ export const useOwnStore = defineStore('own', () => {
   const things = shallowRef(kept())
   /** What was deleted last in this window: it can be brought back. */
   const removed = shallowRef<{ readonly kind: OwnKind; readonly id: string; readonly name: string }>()
-  const { people, offers, keptForOne, catalog, shelf } = catalogsOf(things)
+  const catalogs = catalogsOf(things)
   const pieces = computed(() => piecesIn(things.value))
   const setUps = computed(() => setUpsIn(things.value))
 
@@ -130,20 +130,5 @@ export const useOwnStore = defineStore('own', () => {
     return { kind: 'done' }
   }
 
-  return {
-    things,
-    people,
-    offers,
-    keptForOne,
-    catalog,
-    shelf,
-    pieces,
-    setUps,
-    removed,
-    load,
-    find,
-    put,
-    remove,
-    bringBack,
-  }
+  return { ...catalogs, things, pieces, setUps, removed, load, find, put, remove, bringBack }
 })
