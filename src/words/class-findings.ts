@@ -79,6 +79,22 @@ const words: { readonly [Code in ClassCode]: (facts: ClassFacts[Code]) => Findin
     reason: 'More than one can look at. The same form for several of them would do.',
     mend: whoMend,
   }),
+  HOLD_PAST_STAGE: ({ people, why }) => ({
+    title:
+      why === 'minor'
+        ? `A breath is held, and ${counted(people, 'minor comes', 'minors come')}`
+        : `What is held or pumped is past the stage of ${counted(people, 'person', 'people')}`,
+    reason:
+      why === 'minor'
+        ? 'Nobody is led through a held breath with a minor among them.'
+        : 'They breathe naturally meanwhile; the stage is noted on their page.',
+    mend: whoMend,
+  }),
+  CHANGE_OF_PERSON: ({ people, mostS, hasS }) => ({
+    title: `${counted(people, 'person changes', 'people change')} over in ${formatDuration(mostS)}, the class has ${formatDuration(hasS)}`,
+    reason: 'From their own form, or into it. Begin with them, or give them a form they can stay in.',
+    mend: whoMend,
+  }),
   ROOM_TAKEN: ({ name, startsAt, inSameRoom }) => ({
     title: inSameRoom
       ? `The room is taken: ${name} at ${startsAt}`

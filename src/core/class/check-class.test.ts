@@ -28,6 +28,7 @@ function look(
       room: workshop,
       isHere: true,
       beside: [],
+      changes: shippedCatalog.changes,
     },
     groups: laidByPeople(laidIn(timeline), guestsOf(people), []),
     called: (kind) => [kind === 'rectBolster' ? 'bolster' : kind],

@@ -4,6 +4,7 @@ import type { Place, Room } from '#model/place'
 import type { TalkBlock } from '#model/block'
 import { findAll, worstFirst } from '#core/finding'
 import type { Grade, RuleOf } from '#core/finding'
+import type { ChangeTable } from '#core/session'
 import type { Timeline } from '#core/timeline'
 import type { Seconds } from '#core/units'
 import { fetching, fetchList } from './fetching.ts'
@@ -50,6 +51,8 @@ export interface ClassLook {
   /** Whether it is held at the place, with its things; at home each has their own. */
   readonly isHere: boolean
   readonly beside: readonly BesideClass[]
+  /** How long it takes to come from one position to another. */
+  readonly changes: ChangeTable
   /** The words by which the things are called, to find them in what is said. */
   readonly called: (kind: PropKind) => readonly string[]
 }
@@ -169,6 +172,6 @@ export type ClassNoticed = {
 
 /** Everything in a planned class that needs a look, worst first. */
 export const checkClass = (look: ClassLook): readonly ClassNoticed[] =>
-  [...findAll(rules, look), ...checkPeople({ through: look.through, day: look.planned.day })]
+  [...findAll(rules, look), ...checkPeople({ ...look, day: look.planned.day })]
     .map((found) => ({ ...found, ofClass: true, mend: undefined }) as ClassNoticed)
     .sort(worstFirst())

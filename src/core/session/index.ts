@@ -5,6 +5,7 @@ export { changesBetween } from './changes.ts'
 export { changeCosts } from './changes.ts'
 export type { Change, ChangeCosts, ChangeParts, Changes, LaidAnew } from './changes.ts'
 export { familyCeilingS, firstCeilingS } from './ceilings.ts'
+export { countedBeside } from './counted-beside.ts'
 export { insertEdits } from './insert-edits.ts'
 export {
   extentOf,

@@ -1,5 +1,5 @@
-import type { Pace, Pattern } from '#model/breath'
 import { heldPastStage } from '#core/breath'
+import { countedBeside } from '#core/session'
 import type { Resolved } from '#core/session'
 import { stageOf } from '../breath-look.ts'
 import { foundInSections, withPart } from '../section-look.ts'
@@ -19,7 +19,7 @@ export const holdPastStage: Rule<'HOLD_PAST_STAGE'> = {
 
 function heldElsewhere(look: Look): FoundHere<'HOLD_PAST_STAGE'>[] {
   return look.blocks.flatMap((block) => {
-    const counted = countsIn(block)
+    const counted = countedBeside(block)
     const found = counted ? heldPastStage(counted, stageOf(look)) : []
     const worst = found.find(({ grade }) => grade === 'must') ?? found[0]
     if (!worst) return []
@@ -27,14 +27,6 @@ function heldElsewhere(look: Look): FoundHere<'HOLD_PAST_STAGE'>[] {
     const mend = mendOf(block)
     return [{ blockId: block.block.id, grade, facts: { ...facts, section: 0 }, ...(mend ? { mend } : {}) }]
   })
-}
-
-/** The breath that is counted over a hold, or held in a movement. */
-function countsIn(block: Resolved): { readonly pattern: Pattern; readonly pace: Pace } | undefined {
-  if (block.kind === 'hold') return block.breathOver
-  if (block.kind !== 'movement') return undefined
-  const held = block.movement.parts.filter(({ part }) => part === 'retention').map(({ halfCounts }) => halfCounts)
-  return { pattern: { in: 1, full: Math.max(0, ...held), out: 1, empty: 0 }, pace: block.pace }
 }
 
 /** Over a hold the breath can be counted without its retentions; a movement is as it is. */

@@ -7,6 +7,6 @@ import type { Taking } from './who-takes-what.ts'
 export const isFree = ({ verdict: { grade, gateForm } }: Pick<Choice, 'verdict'>): boolean =>
   (grade === undefined || grade === 'care') && gateForm === undefined
 
-/** A person who simply does a block: nothing to change, nothing to choose, as long as all. */
+/** A person who simply does a block: nothing to change, nothing to choose, within their stage, as long as all. */
 export const isAsPlanned = ({ does, planned, shorter }: Taking): boolean =>
-  does?.takes.kind === 'asItStands' && isFree(planned) && shorter.length === 0
+  does?.takes.kind === 'asItStands' && isFree(planned) && !planned.pastStage && shorter.length === 0

@@ -6,7 +6,7 @@ import { compileTimeline } from '#core/timeline'
 import { cautionBook } from '#library/cautions/book'
 import { conditions } from '#library/cautions/conditions'
 import { shippedCatalog } from '#library/shipped'
-import { aClosing, aHold, aSession } from '#testing/sessions'
+import { aBreath, aClosing, aHold, aSession } from '#testing/sessions'
 import { laidByPeople } from '../people.ts'
 import { laidIn } from '../laid.ts'
 import { ledger } from '../ledger.ts'
@@ -44,8 +44,13 @@ function classOf(people: readonly Person[], forms: FormOfPerson[] = [], planned:
   )
   return { session, timeline, through }
 }
+function lookAt(people: readonly Person[], chosenForms: FormOfPerson[], planned: Block[]) {
+  const { session, timeline, through } = classOf(people, chosenForms, planned)
+  const forms = laidByForm(through, shippedCatalog, session)
+  return { through, day, timeline, forms, changes: shippedCatalog.changes }
+}
 const found = (people: readonly Person[], forms: FormOfPerson[] = [], planned: Block[] = blocks) =>
-  checkPeople({ through: classOf(people, forms, planned).through, day }).map(({ code, grade, facts, place }) => [
+  checkPeople(lookAt(people, forms, planned)).map(({ code, grade, facts, place }) => [
     code,
     grade,
     facts,
@@ -111,6 +116,49 @@ describe('what is found of the people of a class', () => {
     const forms = poses.map((poseId, at) => chosen(people[at]?.id ?? '', 'sphinx', { kind: 'pose', poseId }))
     expect(found(people, forms)).toContainEqual(['MIXED_FORMS', 'look', { forms: 5, people: 4 }, 'sphinx'])
     expect(found(people, forms.slice(1)).map(([code]) => code)).not.toContain('MIXED_FORMS')
+  })
+
+  test('a breath that is held past somebody’s stage and counted all the same; with a minor there, any at all', () => {
+    const held = [aBreath('even-breath', { pattern: { in: 8, full: 8, out: 16, empty: 0 } })]
+    const asked = { askedOn: '2026-11-20' }
+    const people = [aPerson('a', [], asked), aPerson('b', [], { ...asked, breathStage: 4 })]
+    const pastStage = (...given: Parameters<typeof found>) =>
+      found(...given).filter(([code]) => code === 'HOLD_PAST_STAGE')
+    // Whoever breathes naturally is held to nothing.
+    expect(pastStage(people, [], held)).toEqual([])
+    const counts = { ...chosen('a', 'breath', { kind: 'asItStands' }), poseId: undefined }
+    expect(pastStage(people, [counts], held)).toEqual([
+      ['HOLD_PAST_STAGE', 'must', { people: 1, why: 'stage' }, 'breath'],
+    ])
+    const withMinor = [...people, aPerson('c', [has('minor')], asked)]
+    expect(pastStage(withMinor, [], held)).toEqual([['HOLD_PAST_STAGE', 'must', { people: 1, why: 'minor' }, 'breath']])
+    expect(pastStage(withMinor, [], [aBreath('even-breath')])).toEqual([])
+  })
+
+  test('over a hold a breath counted past their stage is found for all who hold', () => {
+    const breathOver = { techniqueId: 'even-breath', pattern: { in: 8, full: 8, out: 8, empty: 0 } }
+    const over = [aHold('inclined-rest', { hold: { holdS: 300 }, breathOver })]
+    const people = [aPerson('a'), aPerson('b', [], { breathStage: 4 })]
+    expect(found(people, [], over)).toContainEqual([
+      ...['HOLD_PAST_STAGE', 'must'],
+      { people: 1, why: 'stage' },
+      'inclined-rest',
+    ])
+  })
+
+  test('a change from a form of their own that takes longer than the class has; as planned nobody has one', () => {
+    const quick = [
+      aHold('sphinx', { hold: { holdS: 60 } }),
+      aHold('deer', { hold: { holdS: 60 }, times: { changeS: 15 } }),
+    ]
+    const people = [aPerson('a'), aPerson('b')]
+    const long = (forms: FormOfPerson[]) =>
+      checkPeople(lookAt(people, forms, quick)).filter(({ code }) => code === 'CHANGE_OF_PERSON')
+    expect(long([])).toEqual([])
+    const onChair = [chosen('a', 'sphinx', { kind: 'pose', poseId: 'calves-on-a-chair' })]
+    expect(long(onChair)).toMatchObject([
+      { grade: 'tip', place: { blockId: 'deer' }, facts: { people: 1, mostS: expect.any(Number) as number, hasS: 15 } },
+    ])
   })
 
   test('old answers are asked again, sooner where they change by the week; nothing lapses', () => {

@@ -2,8 +2,13 @@ import type { Gate } from '#model/caution'
 import type { Seconds } from '#core/units'
 import { findAll } from '#core/finding'
 import type { RuleOf } from '#core/finding'
+import type { ChangeTable, Resolved } from '#core/session'
+import type { Timeline } from '#core/timeline'
 import { askAgain } from './ask-again.ts'
 import { isAsPlanned } from './as-planned.ts'
+import type { LaidByForm } from './laid-by-form.ts'
+import { ownChanges } from './own-changes.ts'
+import { holdsBreath, isPastStage } from './past-stage.ts'
 import type { PersonThrough, Taking } from './who-takes-what.ts'
 
 /** What is found of the people of a class, by code: numbers alone, never who. */
@@ -15,6 +20,10 @@ export interface PeopleFacts {
   ASK_AGAIN: { people: number }
   CEILING_OF_PERSON: { people: number; leastS: Seconds }
   MIXED_FORMS: { forms: number; people: number }
+  /** A breath is held with somebody whom it is too early for: by their stage of the ladder, or by their age [settled B28]. */
+  HOLD_PAST_STAGE: { people: number; why: 'stage' | 'minor' }
+  /** A change that takes some longer than the class has, from their form or into it. */
+  CHANGE_OF_PERSON: { people: number; mostS: Seconds; hasS: Seconds }
 }
 export type PeopleCode = keyof PeopleFacts
 
@@ -22,6 +31,10 @@ export interface PeopleLook {
   readonly through: readonly PersonThrough[]
   /** The day of the class. */
   readonly day: string
+  readonly timeline: Pick<Timeline, 'blocks'>
+  /** What lies at the mats of those in another form. */
+  readonly forms: readonly LaidByForm[]
+  readonly changes: ChangeTable
 }
 interface Where {
   readonly place: { readonly blockId?: string }
@@ -98,7 +111,37 @@ const rules: readonly PeopleRule[] = [
         return forms > mostForms ? [{ facts: { forms, people }, place: { blockId } }] : []
       }),
   },
+  { code: 'HOLD_PAST_STAGE', grade: 'must', find: heldTooEarly },
+  { code: 'CHANGE_OF_PERSON', grade: 'tip', find: changesTooLong },
 ]
+
+/** Whom a held breath in a block is too early for: whoever counts past their stage, and everybody with a minor among them. */
+function heldTooEarly({ through, timeline }: PeopleLook) {
+  const minors = through.filter(({ comer }) => comer.person.conditions.some(({ id }) => id === 'minor')).length
+  return timeline.blocks.flatMap(({ block }) => {
+    const blockId = block.block.id
+    const isMinors = minors > 0 && holdsBreath(block)
+    const people = isMinors ? minors : through.filter((one) => countsPastStage(one, block)).length
+    const why = isMinors ? ('minor' as const) : ('stage' as const)
+    return people > 0 ? [{ facts: { people, why }, place: { blockId } }] : []
+  })
+}
+
+/** Whether somebody counts along in a block that is past their stage. */
+function countsPastStage({ comer, takings }: PersonThrough, block: Resolved): boolean {
+  const does = takings.find(({ blockId }) => blockId === block.block.id)?.does
+  if (block.kind === 'breath') return does?.pastStage === true
+  return does !== undefined && does.takes.kind !== 'rest' && isPastStage(block, comer.person)
+}
+
+function changesTooLong({ through, forms, timeline, changes }: PeopleLook) {
+  const all = ownChanges(through, forms, timeline, changes)
+  return [...new Set(all.map(({ blockId }) => blockId))].map((blockId) => {
+    const here = all.filter((one) => one.blockId === blockId)
+    const mostS = Math.max(...here.map(({ s }) => s))
+    return { facts: { people: here.length, mostS, hasS: here[0]?.hasS ?? 0 }, place: { blockId } }
+  })
+}
 
 /** Whether a finding is of the people of a class, and is looked at where it stands who takes what. */
 export const isOfPeople = (code: string): boolean => rules.some((rule) => rule.code === code)

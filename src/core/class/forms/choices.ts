@@ -9,6 +9,7 @@ import type { Seconds } from '#core/units'
 import { isFree } from './as-planned.ts'
 import type { Comer } from './comers.ts'
 import { changedCapS, finalRest, plannedCapS } from './caps.ts'
+import { isPastStage } from './past-stage.ts'
 import { alikeOf, poseIn, restsOf } from './shelf-for.ts'
 
 /**
@@ -33,6 +34,8 @@ export interface Choice {
   readonly base: { readonly enter: BasePosition; readonly leave: BasePosition }
   /** The longest first hold of it, a side; absent where it is no hold. */
   readonly capS: Seconds | undefined
+  /** What is held or pumped in it is past their stage of the breath ladder. */
+  readonly pastStage?: boolean
 }
 
 /** A block that people do something in. */
@@ -63,10 +66,13 @@ export function asPlanned(block: Doing, whom: ForWhom): Choice {
   const verdict = block.kind === 'hold' ? withItsForm(judged, block.pose) : judged
   const [pose, variant] = block.kind === 'hold' ? [block.pose, block.variant] : []
   const firstTime = pose !== undefined && isNewTo(whom.comer, pose.id)
+  // Over a hold or in a movement there is no other form for it: the breath is left to them, and that is found.
+  const pastStage = block.kind === 'breath' && isPastStage(block, whom.comer.person)
   return {
     ...{ takes: { kind: 'asItStands' }, verdict, pose, variant, base: baseOf(block) },
     // What is only offered in a changed form is nobody's suggestion as it stands.
-    near: isFree({ verdict }) ? 'asPlanned' : 'inPart',
+    near: isFree({ verdict }) && !pastStage ? 'asPlanned' : 'inPart',
+    ...(pastStage ? { pastStage } : {}),
     capS: plannedCapS(block, whom, verdict, firstTime),
   }
 }
@@ -201,10 +207,11 @@ function ofBreath(block: Extract<Doing, { kind: 'breath' }>, planned: Choice, wh
     if (!seat?.pose) return []
     const verdict = withItsForm(asked.judgeThis({ families: seat.pose.families, breaths: breath }), seat.pose)
     const near = breath !== natural && given.has(saying(ref)) ? 'given' : 'another'
+    const isPast = breath !== natural && planned.pastStage === true
     return [
       {
         ...seat,
-        ...{ verdict, capS: undefined, near: needsNoMore(verdict, ref, whom) ? near : 'inPart' },
+        ...{ verdict, capS: undefined, near: needsNoMore(verdict, ref, whom) && !isPast ? near : 'inPart' },
         takes: breath === natural ? { kind: 'pose', poseId: ref.poseId, breath: 'natural' } : seat.takes,
       },
     ]

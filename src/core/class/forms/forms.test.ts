@@ -183,6 +183,25 @@ describe('what somebody takes', () => {
     expect(onChair?.near).toBe('given')
   })
 
+  test('in breath work past their stage: natural breath, until a higher stage is noted', () => {
+    const held = [aBreath('even-breath', { pattern: { in: 8, full: 8, out: 16, empty: 0 } })]
+    const atStage = (breathStage?: Person['breathStage']) =>
+      through(held, aPerson([], breathStage === undefined ? {} : { breathStage }), [], twoBefore).takings[0]
+    expect(atStage()?.does?.takes).toEqual({ kind: 'natural' })
+    expect(atStage(3)?.does?.takes).toEqual({ kind: 'natural' })
+    const fourth = atStage(4)
+    expect(fourth?.does?.takes).toEqual({ kind: 'asItStands' })
+    expect(fourth && isAsPlanned(fourth)).toBe(true)
+    // Taken as it stands all the same, it is not simply done as planned.
+    const chosen: FormOfPerson = {
+      ...{ personId: 'p', blockId: 'breath', takes: { kind: 'asItStands' }, by: 'teacher' },
+      at: '2026-11-29T10:00:00.000Z',
+    }
+    const along = through(held, aPerson(), [chosen], twoBefore).takings[0]
+    expect(along?.does?.pastStage).toBe(true)
+    expect(along && isAsPlanned(along)).toBe(false)
+  })
+
   test('what they like to take comes before anything else, unless it is to be left out', () => {
     const likes = [{ poseId: 'deer', takes: { kind: 'pose' as const, poseId: 'figure-four-lying' } }]
     const holds = [aHold('deer', { hold: { holdS: 60 } })]

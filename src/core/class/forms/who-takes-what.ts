@@ -98,7 +98,7 @@ function lookAt(block: Doing, whom: ForWhom, forms: readonly FormOfPerson[]): Lo
   const planned = asPlanned(block, whom)
   const chosen = forms.flatMap((form) => chosenIn(form, block, whom))[0]
   const likes = (whom.comer.person.likes ?? []).some(({ poseId }) => poseId === planned.pose?.id)
-  const isSimple = isFree(planned) && !likes
+  const isSimple = isFree(planned) && !planned.pastStage && !likes
   const choices = isSimple && !chosen ? [] : choicesFor(block, whom)
   const free = isSimple ? [planned] : likes ? likedFirst(choices) : choices
   return { block, planned, choices, chosen, free }

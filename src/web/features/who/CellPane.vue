@@ -38,6 +38,10 @@ const shorter = computed(() => (taking.value ? shorterWords(taking.value) : ''))
     <h2>{{ taking.does ? formName(taking.does) : capital(takingLine(taking)) }}</h2>
     <p v-if="shorter">{{ shorter }}</p>
     <p v-if="taking.isNew" class="note">New to this pose: half of what is usual at first, shown to them first.</p>
+    <p v-if="taking.planned.pastStage" class="note">
+      What is held or pumped here is past their stage of the breath ladder ({{ person.comer.person.breathStage ?? 2 }}),
+      which is noted on their page.
+    </p>
     <p v-if="gate" class="gate">{{ gate }}</p>
     <div v-for="reason in reasons" :key="`${reason.lead}${reason.instead}`" class="reason" :class="reason.grade">
       <p>

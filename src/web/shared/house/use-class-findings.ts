@@ -6,12 +6,14 @@ import type { Judged } from '#core/finding'
 import type { Session } from '#model/session'
 import type { Timeline } from '#core/timeline'
 import { propNames } from '#words/props'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { useBeside } from './use-beside.ts'
 import { useClass } from './use-class.ts'
 
 /** What is found of the planned class a session is opened for, with what was set aside in it [settled A13]. */
 export function useClassFindings(of: () => { readonly document: Session; readonly timeline: Timeline } | undefined) {
   const { planned, groups, place, room, classes, forms } = useClass(of)
+  const own = useOwnStore()
   const beside = useBeside(() => {
     const now = of()
     return now && planned.value && { planned: planned.value, totalMs: now.timeline.totalMs }
@@ -23,6 +25,7 @@ export function useClassFindings(of: () => { readonly document: Session; readonl
       ...{ planned: planned.value, timeline: now.timeline, groups: groups.value },
       ...{ through: forms.value.through, forms: forms.value.laid },
       ...{ place: place.value, room: room.value, beside: beside.value },
+      changes: own.catalog.changes,
       isHere: (now.document.setting ?? 'room') === 'room',
       called: (kind) => [propNames[kind].one, propNames[kind].many],
     })

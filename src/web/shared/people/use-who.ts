@@ -8,9 +8,9 @@ import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { usePeopleStore } from './people-store.ts'
 
-/** Whether somebody cannot simply do a block as planned: a caution asks for something, not only for less time. */
+/** Whether somebody cannot simply do a block as planned: a caution or their stage asks for something, not only for less time. */
 export const needsForm = ({ planned }: Taking): boolean =>
-  planned.verdict.grade === 'avoid' || planned.verdict.grade === 'modify'
+  planned.verdict.grade === 'avoid' || planned.verdict.grade === 'modify' || planned.pastStage === true
 
 /** How much somebody does otherwise: what is left out weighs before what is changed, and that before less time. */
 const weight = ({ takings }: PersonThrough): number =>
