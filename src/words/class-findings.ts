@@ -95,6 +95,11 @@ const words: { readonly [Code in ClassCode]: (facts: ClassFacts[Code]) => Findin
     reason: 'From their own form, or into it. Begin with them, or give them a form they can stay in.',
     mend: whoMend,
   }),
+  THINGS_SHORT: ({ people, known }) => ({
+    title: `${String(people)} of ${String(known)} lack something at home of what is planned`,
+    reason: 'Of those whose own things are noted on their page.',
+    mend: 'See who gets what',
+  }),
   ROOM_TAKEN: ({ name, startsAt, inSameRoom }) => ({
     title: inSameRoom
       ? `The room is taken: ${name} at ${startsAt}`

@@ -1,6 +1,8 @@
 import type { CautionGrade } from '#model/caution'
 import type { LedForm } from '#model/led-class'
+import type { FormTaken } from '#model/form-taken'
 import type { FormOfPerson } from '#model/planned-class'
+import type { Pose } from '#model/pose'
 import { isAsPlanned } from '#core/class'
 import type { Choice, Nearness, PersonThrough, Taking } from '#core/class'
 import type { Verdict } from '#core/cautions'
@@ -38,6 +40,29 @@ export function formName({ takes, pose, variant, verdict }: Choice): string {
       return 'Natural breath'
     case 'rest':
       return 'Rest where they are'
+  }
+}
+
+/** What somebody likes to take in place of a pose, as their page lists it. */
+export function takenInWords(
+  takes: FormTaken,
+  pose: Pick<Pose, 'variants'> | undefined,
+  poseName: (poseId: string, variantId?: string) => string,
+): string {
+  switch (takes.kind) {
+    case 'asItStands':
+    case 'setUp':
+      return 'the pose as it stands'
+    case 'changed':
+      return 'the pose, changed as its cautions say'
+    case 'variant':
+      return lower(pose?.variants.find(({ id }) => id === takes.variantId)?.name ?? 'a form that is gone')
+    case 'pose':
+      return lower(poseName(takes.poseId, takes.variantId))
+    case 'natural':
+      return 'natural breath'
+    case 'rest':
+      return 'rest where they are'
   }
 }
 

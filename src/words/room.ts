@@ -81,3 +81,11 @@ export interface WallNames {
   /** The form or set-up of a block that takes no wall, where there is one. */
   readonly withoutWall: (blockId: string) => string | undefined
 }
+
+/** How many of those at home have what is planned for them, as far as it is noted. */
+export function homeWords(people: number, known: number, lacking: number): string {
+  if (known === 0) return 'What they have stands on nobody’s page yet: it is taken to be there.'
+  const rest = people - known
+  const unknown = rest > 0 ? ` What ${counted(rest, 'other has', 'others have')} is not noted.` : ''
+  return `${String(known - lacking)} of ${String(known)} have all of it.${unknown}`
+}

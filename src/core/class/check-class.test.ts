@@ -27,6 +27,7 @@ function look(
       place,
       room: workshop,
       isHere: true,
+      atHome: [],
       beside: [],
       changes: shippedCatalog.changes,
     },
@@ -107,4 +108,13 @@ describe('the room', () => {
     const [found] = codes(9, [told, fold], { room: small })
     expect(found).toEqual(['ROOM_SHORT', { people: 9, most: expect.any(Number) as number }])
   })
+})
+
+test('at home it is each one’s own things that may be too few, where they are noted', () => {
+  const atHome = [
+    { id: 'guest-1', stock: { rectBolster: 1, blanket: 9, longPillow: 2 } },
+    { id: 'guest-2', stock: {} },
+  ]
+  expect(codes(3, [told, fold], { isHere: false, atHome })).toEqual([['THINGS_SHORT', { people: 1, known: 2 }]])
+  expect(codes(3, [told, fold], { atHome })).toEqual([])
 })

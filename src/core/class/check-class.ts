@@ -7,6 +7,8 @@ import type { Grade, RuleOf } from '#core/finding'
 import type { ChangeTable } from '#core/session'
 import type { Timeline } from '#core/timeline'
 import type { Seconds } from '#core/units'
+import { lacksAtHome } from './at-home.ts'
+import type { AtHome } from './at-home.ts'
 import { fetching, fetchList } from './fetching.ts'
 import { checkPeople } from './forms/check-people.ts'
 import type { PeopleFacts } from './forms/check-people.ts'
@@ -32,6 +34,8 @@ interface PlaceFacts {
   FETCH_NOT_SAID: { why: 'noTalk' | 'unsaid' | 'short'; things: number; s: Seconds; talkS: Seconds }
   WALL_SHORT: { people: number; places: number; holdS: Seconds }
   ROOM_SHORT: { people: number; most: number }
+  /** At home: those who lack some of what lies at their mat, of those whose own things are noted. */
+  THINGS_SHORT: { people: number; known: number }
   ROOM_TAKEN: { name: string; startsAt: string; inSameRoom: boolean }
 }
 /** What is found of a class that is planned, by code: of its things and its room, and of its people. */
@@ -50,6 +54,8 @@ export interface ClassLook {
   readonly room: Room | undefined
   /** Whether it is held at the place, with its things; at home each has their own. */
   readonly isHere: boolean
+  /** What those who practise at home have of their own, where that is noted. */
+  readonly atHome: readonly AtHome[]
   readonly beside: readonly BesideClass[]
   /** How long it takes to come from one position to another. */
   readonly changes: ChangeTable
@@ -118,6 +124,14 @@ const rules: readonly ClassRule[] = [
       const people = count(groups)
       const { most } = roomPlan(room, people, floorWanted(timeline))
       return people > most && { facts: { people, most }, ...whole }
+    },
+  },
+  {
+    code: 'THINGS_SHORT',
+    grade: 'look',
+    find: ({ groups, atHome, isHere }) => {
+      const people = isHere ? 0 : lacksAtHome(groups, atHome).length
+      return people > 0 && { facts: { people, known: atHome.length }, ...whole }
     },
   },
   {

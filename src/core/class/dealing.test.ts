@@ -31,7 +31,7 @@ test('once it is taken, nothing is in use that is not there', () => {
   const { timeline, who, stock, dealt } = dealtFor(14)
   expect(dealt.short.map(({ kind }) => kind)).toContain('rectBolster')
   for (const given of [dealt.given, dealt.forAll?.given ?? []]) {
-    const groups = laidByPeople(laidIn(timeline), who, takenOf(given))
+    const groups = laidByPeople(laidIn(timeline), who, takenOf(given, who.length))
     const rows = ledger({ people: groups.map(({ who: theirs, laid }) => ({ count: theirs.length, laid })) })
     for (const { kind, atOnce } of rows) expect([kind, atOnce <= (stock[kind] ?? 0)]).toEqual([kind, true])
   }
@@ -39,10 +39,10 @@ test('once it is taken, nothing is in use that is not there', () => {
 
 test('what all have is kept for all, what some have with who they are', () => {
   const { dealt } = dealtFor(14)
-  const spread = takenOf(dealt.given)
+  const spread = takenOf(dealt.given, 14)
   expect(spread.length).toBeGreaterThan(0)
   expect(spread.every(({ who, blockId }) => blockId !== '' && (who === undefined || who.length < 14))).toBe(true)
-  expect(takenOf(dealt.forAll?.given ?? []).every(({ who }) => who === undefined)).toBe(true)
+  expect(takenOf(dealt.forAll?.given ?? [], 14).every(({ who }) => who === undefined)).toBe(true)
 })
 
 test('two sizes of a kind are counted together', () => {

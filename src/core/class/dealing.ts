@@ -42,10 +42,10 @@ export function stockOf(cupboard: Place['cupboard']): Stock {
 }
 
 /**
- * What is kept for a class of a deal: what each group has in a block, block by block, the largest first; for all where
- * everybody has the same.
+ * What is kept for a class of so many of a deal: what each group has in a block, block by block, the largest first; for
+ * all where everybody has the same.
  */
-export function takenOf(given: readonly GivenItems[]): readonly SubstituteTaken[] {
+export function takenOf(given: readonly GivenItems[], count: number): readonly SubstituteTaken[] {
   const groups = new Map<string, Omit<SubstituteTaken, 'who'> & { who: string[] }>()
   for (const { personId, blockId, way, replaced, items, from } of given) {
     if (way === 'setUp') continue
@@ -56,11 +56,10 @@ export function takenOf(given: readonly GivenItems[]): readonly SubstituteTaken[
     group.who.push(personId)
     groups.set(key, group)
   }
-  const everybody = new Set(given.map(({ personId }) => personId)).size
   const order = [...new Set(given.map(({ blockId }) => blockId))]
   const inOrder = [...groups.values()].sort(
     (a, b) => order.indexOf(a.blockId) - order.indexOf(b.blockId) || b.who.length - a.who.length,
   )
   // Whoever comes later has it too, where all have it.
-  return inOrder.map(({ who, ...taken }) => (who.length === everybody ? taken : { ...taken, who }))
+  return inOrder.map(({ who, ...taken }) => (who.length === count ? taken : { ...taken, who }))
 }

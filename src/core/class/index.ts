@@ -1,3 +1,5 @@
+export { dealAtHome, lacksAtHome, thingsOf } from './at-home.ts'
+export type { AtHome } from './at-home.ts'
 export { checkClass, elsewhere, firstTalk, leftOf } from './check-class.ts'
 export type { BesideClass, ClassCode, ClassFacts, ClassLook, ClassNoticed } from './check-class.ts'
 export { posesToDeal, stockOf, takenOf } from './dealing.ts'

@@ -14,6 +14,8 @@ import NameField from '#web/shared/ui/NameField.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
 import SelectField from '#web/shared/ui/SelectField.vue'
 import LineField from '#web/shared/ui/LineField.vue'
+import KeptForThem from './KeptForThem.vue'
+import TheirThings from './TheirThings.vue'
 import ToldConditions from './ToldConditions.vue'
 import ToldConsents from './ToldConsents.vue'
 import { usePeople } from './use-people.ts'
@@ -121,6 +123,8 @@ const hasMeasures = computed(() => chosen.value?.measures !== undefined)
     </details>
     <ToldConditions />
     <ToldConsents />
+    <KeptForThem />
+    <TheirThings />
     <section class="part">
       <h2>Besides</h2>
       <LineField

@@ -4,7 +4,7 @@ import { computed, toRaw, watch } from 'vue'
 import type { PlannedClass, SubstituteTaken } from '#model/planned-class'
 import type { Session } from '#model/session'
 import { takenOf } from '#core/class'
-import type { Stock } from '#core/class'
+import type { AtHome, Stock } from '#core/class'
 import { useFit } from '#web/shared/fit/use-fit.ts'
 import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
 import { lossWords, takenWords } from '#words/substitutes'
@@ -18,6 +18,8 @@ const props = defineProps<{
   taken: readonly SubstituteTaken[]
   who: readonly string[]
   stock: Stock
+  /** At home: what each has of their own, in place of it. */
+  atHome?: readonly AtHome[] | undefined
   /** Whether anything is missing as it stands. */
   isShort: boolean
   nameOf: (blockId: string) => string
@@ -25,9 +27,11 @@ const props = defineProps<{
 const classes = usePlannedClassesStore()
 const deal = useFit('deal')
 watch(
-  [() => props.session, () => props.who, () => props.stock, () => props.isShort],
+  [() => props.session, () => props.who, () => props.stock, () => props.atHome, () => props.isShort],
   () => {
-    if (props.isShort) deal.ask({ session: toRaw(props.session), who: [...props.who], stock: { ...props.stock } })
+    if (!props.isShort) return
+    const atHome = props.atHome?.map(({ id, stock }) => ({ id, stock: { ...stock } }))
+    deal.ask({ session: toRaw(props.session), who: [...props.who], stock: { ...props.stock }, atHome })
   },
   { immediate: true },
 )
@@ -46,12 +50,12 @@ const ways = computed((): readonly Way[] => {
   const spread: Way = {
     title: `Spread: ${counted(people, 'person', 'people')} otherwise`,
     loss: lossWords(penalty / Math.max(1, people)),
-    taken: takenOf(given),
+    taken: takenOf(given, props.who.length),
   }
   const all: Way | undefined = forAll && {
     title: 'For all the same',
     loss: lossWords(forAll.penalty / Math.max(1, props.who.length)),
-    taken: takenOf(forAll.given),
+    taken: takenOf(forAll.given, props.who.length),
   }
   // Where spreading comes to the same there is one way alone.
   if (all && JSON.stringify(all.taken) === JSON.stringify(spread.taken)) return [all]

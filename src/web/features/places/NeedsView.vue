@@ -5,11 +5,11 @@ import { useMediaQuery } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { PropKind } from '#model/prop'
-import { elsewhere, firstTalk, floorWanted, leftOf, roomPlan } from '#core/class'
+import { elsewhere, firstTalk, floorWanted, lacksAtHome, leftOf, roomPlan } from '#core/class'
 import { classWhen } from '#words/class-days'
 import { blockName } from '#words/blocks'
 import { propNames } from '#words/props'
-import { wallWords } from '#words/room'
+import { homeWords, wallWords } from '#words/room'
 import { capital, counted } from '#words/text'
 import { useTurns } from '#web/shared/session/use-turns.ts'
 import { useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
@@ -47,7 +47,7 @@ useUndoKeys({ undo, redo })
 const compiled = computed(() =>
   store.document && store.timeline ? { document: store.document, timeline: store.timeline } : undefined,
 )
-const { planned, people, who, taken, forms, groups, place, room } = useClass(() => compiled.value)
+const { planned, people, who, taken, forms, groups, atHome, place, room } = useClass(() => compiled.value)
 const { ofOne, ofAll, rows, took } = useFetching(() => compiled.value)
 readBesideAnew()
 const { judged, beside } = useClassFindings(() => compiled.value)
@@ -56,7 +56,9 @@ const isHere = computed(() => (store.document?.setting ?? 'room') === 'room')
 const stock = computed(() => (isHere.value && place.value ? leftOf(place.value, beside.value) : undefined))
 const isMissing = ({ kind, atOnce }: { readonly kind: PropKind; readonly atOnce: number }): boolean =>
   stock.value !== undefined && atOnce > (stock.value[kind] ?? 0)
-const isShort = computed(() => rows.value.some(isMissing))
+/** At home what somebody lacks is lacked of their own things. */
+const lacking = computed(() => (isHere.value ? [] : lacksAtHome(groups.value, atHome.value)))
+const isShort = computed(() => lacking.value.length > 0 || rows.value.some(isMissing))
 const chosen = ref<PropKind>()
 const row = computed(
   () => rows.value.find(({ kind }) => kind === chosen.value) ?? rows.value.find(isMissing) ?? rows.value[0],
@@ -128,7 +130,9 @@ const drawerOpen = ref(false)
       <p class="visually-hidden" aria-live="polite">{{ told }}</p>
       <p v-if="!people" class="none">For how many people? Say it at the right, or plan a class.</p>
       <template v-else>
-        <p v-if="!isHere" class="none">Held where each has their own things: nothing is counted against a cupboard.</p>
+        <p v-if="!isHere" class="none">
+          Held where each has their own things. {{ homeWords(people, atHome.length, lacking.length) }}
+        </p>
         <LedgerTable
           :model-value="row?.kind"
           @update:model-value="chosen = $event"
@@ -157,12 +161,13 @@ const drawerOpen = ref(false)
           </p>
         </section>
         <DealPart
-          v-if="stock"
+          v-if="stock || atHome.length > 0"
           :session="store.document"
           :planned="planned"
           :taken="taken"
           :who="who"
-          :stock="stock"
+          :stock="stock ?? {}"
+          :at-home="isHere ? undefined : atHome"
           :is-short="isShort"
           :name-of="nameOf"
         />

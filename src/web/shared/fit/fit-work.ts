@@ -3,8 +3,8 @@ import type { Target } from '#model/pose'
 import type { Session } from '#model/session'
 import { betterOrder, chooseSession, fewerBlocks, shorterAndFewer, stretchToLength } from '#core/fit'
 import type { ChooserWish, ChosenSession, Fit, OrderSuggestion } from '#core/fit'
-import { dealOut, forHeights, posesToDeal } from '#core/class'
-import type { Allocation, ForHeight, ForHeightsInput, GivenItems, Stock } from '#core/class'
+import { dealAtHome, dealOut, forHeights, posesToDeal } from '#core/class'
+import type { Allocation, AtHome, ForHeight, ForHeightsInput, GivenItems, Stock } from '#core/class'
 import { ok } from '#core/result'
 import type { Result } from '#core/result'
 import { resolveSession, withOwn } from '#core/session'
@@ -24,9 +24,16 @@ export interface FitAsked {
     readonly gives: Fit
   }
   order: { readonly asks: { readonly session: Session }; readonly gives: OrderSuggestion }
-  /** Who gets what of too little, in a session that is held in a room. */
+  /** Who gets what of too little: of the cupboard, or at home of their own things. */
   deal: {
-    readonly asks: { readonly session: Session; readonly who: readonly string[]; readonly stock: Stock }
+    readonly asks: {
+      readonly session: Session
+      readonly who: readonly string[]
+      /** What all have together. */
+      readonly stock: Stock
+      /** At home: what each has of their own, in place of it. */
+      readonly atHome?: readonly AtHome[] | undefined
+    }
     readonly gives: Allocation<GivenItems>
   }
   /** The set-ups of a session for the heights of those who come. */
@@ -72,10 +79,18 @@ export function answerFit(question: FitQuestion): Result<FitAsked[FitKind]['give
   }
 }
 
-function deal({ session, who, stock }: FitAsked['deal']['asks'], catalog: Catalog): Result<Allocation<GivenItems>> {
+function deal(
+  { session, who, stock, atHome }: FitAsked['deal']['asks'],
+  catalog: Catalog,
+): Result<Allocation<GivenItems>> {
   const timeline = compileTimeline(session, catalog)
   if (!timeline.ok) return timeline
   const poses = posesToDeal(timeline.value, catalog, session)
+  if (atHome)
+    return dealAtHome(
+      atHome.map((one) => ({ ...one, poses })),
+      substitutes,
+    )
   return dealOut({
     people: who.map((id) => ({ id, poses })),
     stock,

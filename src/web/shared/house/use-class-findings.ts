@@ -12,7 +12,7 @@ import { useClass } from './use-class.ts'
 
 /** What is found of the planned class a session is opened for, with what was set aside in it [settled A13]. */
 export function useClassFindings(of: () => { readonly document: Session; readonly timeline: Timeline } | undefined) {
-  const { planned, groups, place, room, classes, forms } = useClass(of)
+  const { planned, groups, place, room, classes, forms, atHome } = useClass(of)
   const own = useOwnStore()
   const beside = useBeside(() => {
     const now = of()
@@ -25,7 +25,7 @@ export function useClassFindings(of: () => { readonly document: Session; readonl
       ...{ planned: planned.value, timeline: now.timeline, groups: groups.value },
       ...{ through: forms.value.through, forms: forms.value.laid },
       ...{ place: place.value, room: room.value, beside: beside.value },
-      changes: own.catalog.changes,
+      ...{ changes: own.catalog.changes, atHome: atHome.value },
       isHere: (now.document.setting ?? 'room') === 'room',
       called: (kind) => [propNames[kind].one, propNames[kind].many],
     })

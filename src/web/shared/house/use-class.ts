@@ -1,8 +1,9 @@
 import { useSessionStorage } from '@vueuse/core'
 import { computed } from 'vue'
-import { comingTo, guestsOf, laidByPeople, laidIn, roomOf, stillTaken } from '#core/class'
+import { comingTo, guestsOf, laidByPeople, laidIn, roomOf, stillTaken, thingsOf } from '#core/class'
 import type { Session } from '#model/session'
 import type { Timeline } from '#core/timeline'
+import { usePeopleStore } from '#web/shared/people/people-store.ts'
 import { useForms } from './use-forms.ts'
 import { useHouse } from './use-house.ts'
 import { usePlannedClassesStore } from './planned-classes-store.ts'
@@ -52,6 +53,8 @@ export function useClass(of: () => { readonly document: Session; readonly timeli
   const groups = computed(() =>
     laidByPeople(laid.value, who.value, [...forHeight.value, ...taken.value, ...forms.value.laid]),
   )
+  const known = usePeopleStore()
+  const atHome = computed(() => thingsOf(who.value, known.people))
   const room = computed(() => place.value && roomOf(place.value, planned.value?.roomId))
-  return { planned, people, who, laid, taken, forHeight, forms, groups, place, room, classes }
+  return { planned, people, who, laid, taken, forHeight, forms, groups, atHome, place, room, classes }
 }
