@@ -1,6 +1,7 @@
 import Papa from 'papaparse'
 import type { LedClass } from '#model/led-class'
 import type { BreathRow, MeantAndDone } from '#core/journal'
+import { peopleHere } from '#core/lead'
 
 const seconds = (ms: number): number => Math.round(ms / 1000)
 
@@ -16,7 +17,7 @@ export function ledClassCsv(
   { holds, others }: MeantAndDone,
   breaths: readonly BreathRow[] = [],
 ): string {
-  const common = { class: led.id, started: led.startedAt, session: led.document.name, people: led.people }
+  const common = { class: led.id, started: led.startedAt, session: led.document.name, people: peopleHere({ start: led, events: led.events }) }
   const rows = [
     ...holds.map(({ blockId, side, plannedMs, heldMs, attempts }) => ({
       ...common,

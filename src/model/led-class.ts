@@ -201,6 +201,8 @@ export const plainEventTypes = [
   'stoppedThen',
   /** After a stop sign: what is counted and not held is led again. */
   'countAgain',
+  /** Somebody came after Start. */
+  'cameLate',
 ] as const
 
 const anEvent = { atMs: runMsSchema }

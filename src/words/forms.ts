@@ -177,9 +177,11 @@ export function countedForms(through: readonly PersonThrough[]): readonly LedFor
   for (const { takings } of through) {
     for (const taking of takings) {
       order.add(taking.blockId)
-      if (isAsPlanned(taking) || !taking.does) continue
-      const { blockId, does, shorter, planned } = taking
-      const form = does.takes.kind === 'asItStands' ? '' : formInCell({ does, planned, shorter: [] })
+      const { blockId, does, shorter, planned, isNew } = taking
+      if ((isAsPlanned(taking) && !isNew) || !does) continue
+      const otherwise = does.takes.kind === 'asItStands' ? '' : formInCell({ does, planned, shorter: [] })
+      // What somebody does in the place of a pose that is new to them is what they are shown.
+      const form = joined([otherwise, isNew ? 'new to it: show it first' : ''], ', ')
       const heldS = shorter[0]?.heldS
       const key = JSON.stringify([blockId, form, heldS])
       const people = (groups.get(key)?.people ?? 0) + 1

@@ -8,11 +8,15 @@ import type { Look } from './rule.ts'
 const usualStage: Stage = 2
 const stages: readonly Stage[] = [1, 2, 3, 4, 5, 6]
 
+/** The first: any held breath is past it. */
+const nothingHeld: Stage = 1
+
 /** The sixth is led only with few people who are marked for it [breath book 5]. */
 const lastForAnybody: Stage = 5
 
 /** The stage of the breath ladder a session is planned for; before it is led, as far as the people may go. */
 export function stageOf({ session, asked }: Pick<Look, 'session' | 'asked'>): Stage {
+  if (asked?.minors) return nothingHeld
   const planned = stages.find((stage) => stage === session.stage) ?? usualStage
   return planned > lastForAnybody && asked && !asked.sixthStage ? lastForAnybody : planned
 }

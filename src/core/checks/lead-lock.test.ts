@@ -74,6 +74,14 @@ test('the sixth stage is planned, and led at the fifth where nobody is marked fo
   expect(leadable({ ...inputOf(session), asked: { everybody: true, sixthStage: true } })?.session).toBe(session)
 })
 
+test('with somebody who is not of age no breath is held, whatever the stage', () => {
+  const session = breathing([someRounds(), aRetention({ half: 8, times: 1 })], { stage: 5 })
+  expect(leadable({ ...inputOf(session), asked })?.session).toBe(session)
+  expect(leadable({ ...inputOf(session), asked: { ...asked, minors: true } })?.session.blocks[1]).toMatchObject({
+    sections: [{ kind: 'rounds' }, { kind: 'natural' }],
+  })
+})
+
 test('counted breath over a hold that may not be led is left away, and the hold stays', () => {
   const over = { techniqueId: 'long-exhale', pace: second, pattern: inCounts(4, 4, 6, 0) }
   const session = aSession([aHold('knees-to-chest', { hold: { holdS: 120 }, breathOver: over })])

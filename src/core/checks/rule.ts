@@ -46,6 +46,8 @@ export interface Asked {
   readonly everybody: boolean
   /** Whether it is a planned class of at most four named people, each marked for the sixth stage. */
   readonly sixthStage: boolean
+  /** Whether somebody comes who is not of age: then no breath is held at all [settled B28]. */
+  readonly minors?: boolean
 }
 
 /** What the rules look at: the session and what it compiles to, prepared once for all of them. */

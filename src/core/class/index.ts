@@ -20,7 +20,7 @@ export type { AllocateInput, Allocation, Given, GivenItems, ShortKind } from './
 export type { PersonThere, PoseOfPerson, Stock } from './allocate/poses.ts'
 export { waysFor } from './allocate/ways.ts'
 export type { Replaced, SetUpsOf, Way, WayOfSetUp } from './allocate/ways.ts'
-export { comersOf, posesIn } from './forms/comers.ts'
+export { comersOf, isMinor, posesIn } from './forms/comers.ts'
 export type { Comer, PastClass } from './forms/comers.ts'
 export { isAsPlanned, isFree } from './forms/as-planned.ts'
 export { nearness } from './forms/choices.ts'

@@ -49,6 +49,7 @@ export const acts: Readonly<Record<LeadEventType, Act>> = {
   freely,
   stopCard: stopSign,
   countAgain,
+  cameLate: same,
   leave,
   wentOn,
   stoppedThen,

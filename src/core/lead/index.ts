@@ -1,5 +1,6 @@
 export { leadPlan } from './lead-plan.ts'
 export type { LeadCue, LeadPlan, LeadSegment } from './lead-plan.ts'
+export { peopleHere } from './here.ts'
 export { ledStart } from './led-start.ts'
 export type { StartDetails } from './led-start.ts'
 export { clockAt, epochAt, readClock, runAt, takenUpClock } from './clock.ts'

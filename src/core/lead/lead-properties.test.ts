@@ -47,6 +47,7 @@ const commands: Command[] = [
   'countAgain',
   'mark',
   'bell',
+  'cameLate',
   'wentOn',
 ]
 const asked = ['tick', 'gap', ...commands] as const

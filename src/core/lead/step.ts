@@ -79,6 +79,7 @@ const keys: Partial<Record<LeadEvent['type'], string>> = {
   countAgain: 'c',
   mark: 'm',
   bell: 'b',
+  cameLate: 'n',
 }
 
 function isRepeat({ pressed }: LeadState, type: LeadEvent['type'], atMs: Milliseconds): boolean {
@@ -87,9 +88,9 @@ function isRepeat({ pressed }: LeadState, type: LeadEvent['type'], atMs: Millise
 }
 
 /** What is told though it changes nothing in the class. */
-const told: ReadonlySet<LeadEvent['type']> = new Set(['mark', 'bell', 'missed', 'anchor', 'stopCard'])
+const told: ReadonlySet<LeadEvent['type']> = new Set(['mark', 'bell', 'missed', 'anchor', 'stopCard', 'cameLate'])
 
-const unscheduled: ReadonlySet<LeadEvent['type']> = new Set(['mark', 'bell', 'missed', 'anchor'])
+const unscheduled: ReadonlySet<LeadEvent['type']> = new Set(['mark', 'bell', 'missed', 'anchor', 'cameLate'])
 
 function effectsOf(type: LeadEvent['type'], before: LeadState, after: LeadState): LeadEffect[] {
   return [

@@ -4,6 +4,7 @@ import { findAll } from '#core/finding'
 import type { RuleOf } from '#core/finding'
 import type { ChangeTable, Resolved } from '#core/session'
 import type { Timeline } from '#core/timeline'
+import { isMinor } from './comers.ts'
 import { askAgain } from './ask-again.ts'
 import { isAsPlanned } from './as-planned.ts'
 import type { LaidByForm } from './laid-by-form.ts'
@@ -117,7 +118,7 @@ const rules: readonly PeopleRule[] = [
 
 /** Whom a held breath in a block is too early for: whoever counts past their stage, and everybody with a minor among them. */
 function heldTooEarly({ through, timeline }: PeopleLook) {
-  const minors = through.filter(({ comer }) => comer.person.conditions.some(({ id }) => id === 'minor')).length
+  const minors = through.filter(({ comer }) => isMinor(comer)).length
   return timeline.blocks.flatMap(({ block }) => {
     const blockId = block.block.id
     const isMinors = minors > 0 && holdsBreath(block)

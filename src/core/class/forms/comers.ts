@@ -17,6 +17,10 @@ export interface Comer {
   readonly notToday: readonly string[]
 }
 
+/** Whether somebody is not of age, as far as it was told. */
+export const isMinor = ({ person }: Pick<Comer, 'person'>): boolean =>
+  person.conditions.some(({ id }) => id === 'minor')
+
 /** What is known of classes that were led: who came and what was practised. */
 export type PastClass = Pick<PlannedClass, 'id' | 'people' | 'ledClassId' | 'posesLed'>
 

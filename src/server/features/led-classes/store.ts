@@ -115,6 +115,8 @@ async function append(
   const fresh = events.filter(({ n }) => n > kept)
   if (fresh.length > 0 && row.endedAt) throw new ProblemError('CLASS_ENDED', { id })
   await addEvents(models, id, fresh, transaction)
+  const late = fresh.filter(({ event }) => event.type === 'cameLate').length
+  if (late > 0) await row.update({ people: row.people + late }, { transaction })
   if (!row.endedAt && conductedMs > row.conductedMs)
     await row.update({ conductedMs, ledS: Math.round(conductedMs / 1000) }, { transaction })
   return kept + fresh.length

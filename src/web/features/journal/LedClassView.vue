@@ -5,11 +5,13 @@ import { useRoute } from 'vue-router'
 import type { LedClass } from '#model/led-class'
 import { breathOf, meantAndDone, visitsOf } from '#core/journal'
 import type { HeldRow } from '#core/journal'
+import { peopleHere } from '#core/lead'
 import { formatMs } from '#core/units'
 import { readLedClass } from '#web/shared/api/led-classes.ts'
 import { download } from '#web/shared/ui/download.ts'
 import { otherNames } from '#words/kinds-of-time'
 import { clockText, dayTimeText } from '#words/dates'
+import { counted } from '#words/text'
 import BreathOfClass from './BreathOfClass.vue'
 import NoteOfClass from './NoteOfClass.vue'
 
@@ -52,6 +54,7 @@ async function exportCsv(): Promise<void> {
     'text/csv;charset=utf-8',
   )
 }
+const people = computed(() => (led.value ? peopleHere({ start: led.value, events: led.value.events }) : 0))
 </script>
 
 <template>
@@ -63,7 +66,7 @@ async function exportCsv(): Promise<void> {
           <h1>{{ led.document.name }}</h1>
           <p>
             {{ formatMs(done.ledMs) }} led, {{ formatMs(done.plannedMs) }} planned{{
-              led.people > 0 ? `, ${String(led.people)} people` : ''
+              people > 0 ? `, ${counted(people, 'person', 'people')}` : ''
             }}{{ led.left ? '; left early' : '' }}{{ led.endedAt === null ? '; not finished' : '' }}
           </p>
         </div>

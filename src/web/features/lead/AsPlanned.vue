@@ -24,10 +24,12 @@ const props = defineProps<{
   wantsAsking: boolean
   musts: readonly { readonly title: string; readonly where: string }[]
   mayBeLed: boolean
+  /** Whether it is found of the people of the class, and told in Plan alone. */
+  isOfPeople: boolean
 }>()
 const askedAtMs = defineModel<number | undefined>('askedAtMs', { required: true })
 /** A breath over a hold, or one held in a movement, stands in Plan. */
-const why = computed(() => (props.instead.every(({ isBreath }) => isBreath) ? 'breath' : 'plan'))
+const why = computed(() => (!props.isOfPeople && props.instead.every(({ isBreath }) => isBreath) ? 'breath' : 'plan'))
 const ask = (): void => {
   askedAtMs.value = askedAtMs.value === undefined ? ports().epochMs() : undefined
 }

@@ -78,7 +78,7 @@ function check(): void {
     <h1>{{ session.name }}</h1>
     <p class="sum">{{ formatMs(totalMs) }} planned of {{ formatDuration(session.lengthS) }}</p>
     <div class="fields">
-      <div>
+      <div class="here">
         <NumberField
           label="How many are here"
           :value="here"
@@ -87,6 +87,14 @@ function check(): void {
           can-be-empty
           @change="here = $event"
           @empty="here = undefined"
+        />
+        <Button
+          severity="secondary"
+          outlined
+          label="+1"
+          aria-label="One more is here"
+          title="One more is here"
+          @click="here = (here ?? 0) + 1"
         />
       </div>
       <div>
@@ -183,6 +191,12 @@ label {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
   gap: 16px;
+}
+.here {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: end;
+  gap: 8px;
 }
 .promise {
   display: flex;

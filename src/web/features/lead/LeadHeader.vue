@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { behindMs, wallTime } from '#core/lead'
+import { behindMs, peopleHere, wallTime } from '#core/lead'
 import type { Conducted, OutboxState, Stage } from '#core/lead'
 import { formatMs } from '#core/units'
 import { clockText } from '#words/dates'
@@ -15,8 +15,10 @@ const props = defineProps<{
   refusal: string
   dim: number
 }>()
-const emit = defineEmits<{ dim: []; leave: [] }>()
+const emit = defineEmits<{ dim: []; leave: []; cameLate: [] }>()
 
+/** How many are here, with those who came after Start. */
+const here = computed(() => peopleHere(props.conducted))
 /** Less than this is not said. */
 const saidFromMs = 30_000
 
@@ -38,6 +40,15 @@ const promised = computed(() => clockText(wallTime(props.conducted, props.stage.
     <i />
     <span class="awake">{{ staysAwake ? 'screen stays on' : 'the screen may go dark: keep it awake by hand' }}</span>
     <span v-if="record !== ''" :role="saveState === 'refused' ? 'alert' : undefined">{{ record }}</span>
+    <button
+      type="button"
+      tabindex="-1"
+      title="Somebody came late: one more is here (N)"
+      @pointerdown.prevent
+      @click="emit('cameLate')"
+    >
+      {{ here }} here <b>+1</b>
+    </button>
     <button type="button" @pointerdown.prevent @click="emit('dim')">dim {{ dim + 1 }} of 4</button>
     <button type="button" @pointerdown.prevent @click="emit('leave')">Leave</button>
   </header>

@@ -5,6 +5,7 @@ import { computed, onMounted, onScopeDispose, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { BreathAnswers } from '#model/led-class'
 import { ledStart } from '#core/lead'
+import type { Command } from '#core/lead'
 import { formatMs } from '#core/units'
 import { blockName } from '#words/blocks'
 import { posesIn } from '#core/class'
@@ -36,7 +37,7 @@ const route = useRoute()
 const router = useRouter()
 const store = useSessionStore()
 const classes = usePlannedClassesStore()
-const { made, askedAtMs, wantsAsking, instead, insteadUnasked, musts } = useLeadable()
+const { made, askedAtMs, wantsAsking, instead, insteadUnasked, minors, musts } = useLeadable()
 const cardShown = ref(false)
 const leaving = ref(false)
 const dim = ref(0)
@@ -118,11 +119,19 @@ async function save(note: string, breath: BreathAnswers): Promise<void> {
     await router.push({ name: 'led-class', params: { id: conducted.value.start.id } })
 }
 
+function tell(command: Command): void {
+  const told = conducted.value?.events.length
+  lead.tell(command)
+  // Whoever comes late is one more without a name in the class that is led.
+  if (command !== 'cameLate' || conducted.value?.events.length === told) return
+  const planned = classes.planned.find(({ ledClassId }) => ledClassId === conducted.value?.start.id)
+  if (planned) void classes.put({ ...planned, guests: planned.guests + 1 })
+}
 const press = useLeadPresses({
   takes: () => at.value === 'led' && running.value !== undefined && !asking.value && !leaving.value,
   isPaused: () => running.value?.is === 'paused',
   isHeard: () => isHeard.value,
-  tell: lead.tell,
+  tell,
   letSoundThrough: () => void lead.letSoundThrough(),
 })
 </script>
@@ -139,6 +148,7 @@ const press = useLeadPresses({
         :dim="dim"
         @dim="dim = (dim + 1) % 4"
         @leave="leaving = true"
+        @came-late="press('cameLate')"
       />
       <p class="visually-hidden" role="status">{{ stageWords(conducted.start, running.segment) }}</p>
       <div v-if="!isHeard" class="hush" role="alert">
@@ -193,6 +203,7 @@ const press = useLeadPresses({
         :instead-unasked="insteadUnasked"
         :wants-asking="wantsAsking"
         :musts="musts"
+        :is-of-people="minors"
         :may-be-led="made !== undefined"
       />
     </LeadBefore>

@@ -17,6 +17,8 @@ const keys: Readonly<Record<string, Command>> = {
   M: 'mark',
   b: 'bell',
   B: 'bell',
+  n: 'cameLate',
+  N: 'cameLate',
   c: 'countAgain',
   C: 'countAgain',
 }

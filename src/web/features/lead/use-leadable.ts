@@ -1,6 +1,6 @@
 import { computed, ref } from 'vue'
 import type { Instead } from '#core/checks'
-import { isAsked } from '#core/class'
+import { comersOf, isAsked, isMinor } from '#core/class'
 import { formatMs } from '#core/units'
 import { dayOf } from '#words/class-days'
 import { ports } from '#web/shared/ports.ts'
@@ -29,7 +29,13 @@ function useNoted(sessionId: () => string | undefined) {
     )
   })
   void people.load()
+  const isMinors = computed(() => {
+    const id = sessionId()
+    const planned = id === undefined ? undefined : classes.openFor(id)
+    return planned !== undefined && comersOf(planned, people.people, [], 'new').some(isMinor)
+  })
   return {
+    minors: isMinors,
     /** Everybody is there by name, and was asked lately. */
     isEverybodyAsked: computed(
       () =>
@@ -79,18 +85,20 @@ export function useLeadable() {
   const own = useOwnStore()
   const { lyingOn, unit } = useHouse()
   const askedAtMs = ref<number>()
-  const { isEverybodyAsked, sixthStage } = useNoted(() => store.document?.id)
+  const { isEverybodyAsked, sixthStage, minors } = useNoted(() => store.document?.id)
   const { nameOf, named } = useNames()
 
   const allowed = computed(() =>
     store.document && store.timeline
-      ? leadableOf(store.document, store.timeline, own.catalog, { everybody: true, sixthStage: sixthStage.value })
+      ? leadableOf(store.document, store.timeline, own.catalog, {
+          ...{ everybody: true, sixthStage: sixthStage.value, minors: minors.value },
+        })
       : undefined,
   )
   const unasked = computed(() =>
     allowed.value
       ? leadableOf(allowed.value.session, allowed.value.timeline, own.catalog, {
-          ...{ everybody: false, sixthStage: sixthStage.value },
+          ...{ everybody: false, sixthStage: sixthStage.value, minors: minors.value },
         })
       : undefined,
   )
@@ -116,6 +124,7 @@ export function useLeadable() {
     made,
     askedAtMs,
     wantsAsking,
+    minors,
     /** In place of what may not be led at all. */
     instead: computed(() => named(allowed.value?.instead ?? [])),
     /** In place of what waits for everybody to be asked. */
