@@ -228,6 +228,10 @@ test('led on its day, the record keeps how many took what and nobody, and the cl
   await page.getByRole('button', { name: 'Start', exact: true }).click()
   await expect(page.getByTestId('clock')).toBeVisible()
   await expect.poll(async () => (await plannedIn(house, 'our-class'))?.ledClassId).toBeDefined()
+  // Somebody comes late, with one tap.
+  await page.getByRole('button', { name: '3 here +1' }).click()
+  await expect(page.getByRole('button', { name: '4 here +1' })).toBeVisible()
+  await expect.poll(async () => (await plannedIn(house, 'our-class'))?.guests).toBe(1)
   const planned = await plannedIn(house, 'our-class')
   expect(planned).toMatchObject({
     askedToday: { told: 'nobody' },

@@ -11,6 +11,7 @@ import {
   ledStart,
   lookAtClass,
   missBells,
+  peopleHere,
   stageOf,
   takeUpClass,
   tellClass,
@@ -44,6 +45,12 @@ test('events are numbered and carry the device; what only passes time is not kep
     [1, 'window-1', 'stay', 10],
     [2, 'window-1', 'mark', 12],
   ])
+})
+
+test('who comes late is counted with those at Start, and changes nothing else', () => {
+  const now = told(begun, [10, 'cameLate'], [12, 'cameLate'])
+  expect(peopleHere(now)).toBe(begun.start.people + 2)
+  expect(now.state).toMatchObject({ index: begun.state.index, lengths: begun.state.lengths, pause: null })
 })
 
 test('what changes nothing is not kept: the same key twice, or matching where nothing was capped', () => {

@@ -31,5 +31,6 @@ test('while paused, Space goes on and the arrow is: they come out', () => {
   expect([leadKey(' ', false), leadKey(' ', true)]).toEqual(['pause', 'resume'])
   expect([leadKey('ArrowRight', false), leadKey('ArrowRight', true)]).toEqual(['end', 'theyComeOut'])
   expect(['=', 'ArrowUp', '+'].map((key) => leadKey(key, false))).toEqual(['stay', 'stay', 'stay'])
+  expect(['n', 'N'].map((key) => leadKey(key, true))).toEqual(['cameLate', 'cameLate'])
   expect(leadKey('t', false)).toBeUndefined()
 })
