@@ -8,6 +8,11 @@ interface Thing {
 }
 const problem = (detail: string) => ({ kind: 'problem', problem: { detail } }) as Reply<never>
 
+const staleReply = {
+  kind: 'problem',
+  problem: { code: 'VERSION_STALE', detail: 'It was changed elsewhere.' },
+} as Reply<never>
+
 /** A server that keeps things, and can be away or refuse. */
 function aServer(first: readonly KeptDocument<Thing>[] = []) {
   const kept = new Map(first.map((one) => [one.document.id, one]))
@@ -109,4 +114,67 @@ test('a list is read out of what the server has each in', () => {
   const thingOf = ({ thing }: { readonly thing: Thing; readonly version: number }) => thing
   expect(keptAs(reply, thingOf)).toMatchObject({ value: [one] })
   expect(keptAs({ kind: 'away' }, thingOf)).toEqual({ kind: 'away' })
+})
+
+test('what was changed elsewhere meanwhile stays, and what was typed here with it; what is typed next goes on from both', async () => {
+  const { server, api } = aServer([one])
+  const elsewhere = { document: { id: 'a', name: 'One', about: 'told elsewhere' }, version: 4 }
+  let kept: KeptDocument<Thing & { about?: string; note?: string }> = elsewhere
+  const guarded = {
+    ...api,
+    list: () => Promise.resolve({ kind: 'ok' as const, value: [kept], version: 0 }),
+    write: (document: typeof kept.document, based: number) => {
+      if (based !== kept.version) return Promise.resolve(staleReply)
+      kept = { document, version: based + 1 }
+      server.written.push([document.name, based])
+      return Promise.resolve({ kind: 'ok' as const, value: { version: kept.version }, version: 0 })
+    },
+  }
+  const {
+    documents,
+    load,
+    put,
+    undo,
+    problem: why,
+  } = keptDocuments<Thing & { note?: string }>(guarded, {
+    known: [one],
+  })
+  expect(await Promise.all([put({ id: 'a', name: 'Two' }), put({ id: 'a', name: 'Two', note: 'typed' })])).toEqual([
+    true,
+    true,
+  ])
+  expect(kept).toEqual({ document: { id: 'a', name: 'Two', about: 'told elsewhere', note: 'typed' }, version: 6 })
+  expect([documents.value[0], why.value]).toEqual([kept.document, ''])
+  await load()
+  expect(documents.value).toEqual([kept.document])
+  // Only what was typed here is taken back.
+  await undo()
+  await undo()
+  expect(kept).toEqual({ document: { id: 'a', name: 'One', about: 'told elsewhere' }, version: 8 })
+})
+
+test('what could not be written is put over what was changed elsewhere meanwhile, once it can be', async () => {
+  let kept: KeptDocument<Thing & { about?: string; note?: string }> = one
+  let isAway = true
+  const guarded = {
+    list: () => Promise.resolve({ kind: 'ok' as const, value: [kept], version: 0 }),
+    write: (document: typeof kept.document, based: number): Promise<Reply<{ version: number }>> => {
+      if (isAway) return Promise.resolve({ kind: 'away' })
+      if (based !== kept.version) return Promise.resolve(staleReply)
+      kept = { document, version: based + 1 }
+      return Promise.resolve({ kind: 'ok', value: { version: kept.version }, version: 0 })
+    },
+    remove: () => Promise.resolve({ kind: 'away' as const }),
+  }
+  const { documents, put, tryAgain, unsaved } = keptDocuments<Thing & { note?: string }>(guarded, {
+    ...{ known: [one], keepsUnsaved: true },
+  })
+  await put({ id: 'a', name: 'Two' })
+  await put({ id: 'a', name: 'Two', note: 'typed' })
+  expect([...unsaved.value]).toEqual(['a'])
+  isAway = false
+  kept = { document: { id: 'a', name: 'One', about: 'told elsewhere' }, version: 4 }
+  await tryAgain()
+  expect(kept.document).toEqual({ id: 'a', name: 'Two', about: 'told elsewhere', note: 'typed' })
+  expect([documents.value, unsaved.value.size]).toEqual([[kept.document], 0])
 })

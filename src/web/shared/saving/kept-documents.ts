@@ -1,4 +1,5 @@
 import { computed, shallowRef } from 'vue'
+import { rebased } from '#core/saving'
 import type { Reply } from '#web/shared/api/client.ts'
 import { turns } from './turns.ts'
 
@@ -32,12 +33,16 @@ function shownDocuments<D extends { readonly id: string }>(api: KeptApi<D>, { kn
   const all = shallowRef(known)
   /** What is shown and could not be written. */
   const unsaved = shallowRef<ReadonlySet<string>>(new Set())
+  /** Each document as the server has it, as far as is known here. */
+  let synced = new Map(known.map(({ document }) => [document.id, document]))
   /** How often anything was changed here: what was asked for before a change is older than it. */
   let changes = 0
   const find = (id: string): KeptDocument<D> | undefined => all.value.find(({ document }) => document.id === id)
   return {
     ...{ all, unsaved, find },
     versionOf: (id: string): number => find(id)?.version ?? 0,
+    syncedOf: (id: string): D | undefined => synced.get(id),
+    sync: (document: D): unknown => synced.set(document.id, document),
     show(id: string, kept: KeptDocument<D> | undefined): void {
       changes += 1
       all.value = find(id)
@@ -55,20 +60,74 @@ function shownDocuments<D extends { readonly id: string }>(api: KeptApi<D>, { kn
       onRead?.(reply.value)
       // The same documents stay the same objects, so that nothing is computed anew.
       if (JSON.stringify(reply.value) !== JSON.stringify(all.value)) all.value = reply.value
+      synced = new Map(all.value.map(({ document }) => [document.id, document]))
+    },
+  }
+}
+
+/**
+ * Writes a change, from a document as it stood here to one as it was typed. Where the document was changed elsewhere
+ * meanwhile, what was changed here is put over what it has become, and both stand there.
+ */
+function writer<D extends { readonly id: string }>(api: KeptApi<D>, shown: ReturnType<typeof shownDocuments<D>>) {
+  const { find, versionOf, syncedOf, sync, show, unsaved } = shown
+  return async (typed: D, former: D | undefined): Promise<Reply<{ readonly version: number }>> => {
+    const { id } = typed
+    const base = syncedOf(id)
+    // What could not be written before goes along whole; else what stood here may have been put over what came between.
+    const isWhole = base === undefined || former === undefined || unsaved.value.has(id)
+    const document = isWhole ? typed : rebased(former, typed, base)
+    const first = await api.write(document, versionOf(id))
+    if (first.kind === 'ok') sync(document)
+    if (!base || first.kind !== 'problem' || first.problem.code !== 'VERSION_STALE') return first
+    const read = await api.list()
+    const now = read.kind === 'ok' ? read.value.find((kept) => kept.document.id === id) : undefined
+    if (!now) return first
+    const both = rebased(base, document, now.document)
+    show(id, { document: rebased(typed, find(id)?.document ?? typed, both), version: now.version })
+    const second = await api.write(both, now.version)
+    if (second.kind === 'ok') sync(both)
+    return second
+  }
+}
+
+/** Documents as they stood before each change and after it, the last first to come back. */
+function stepsBack<D extends { readonly id: string }>() {
+  const steps = shallowRef<readonly { readonly from: D; readonly to: D }[]>([])
+  return {
+    steps,
+    add(from: D | undefined, to: D): void {
+      if (from) steps.value = [...steps.value, { from, to }].slice(-mostSteps)
+    },
+    /** What takes the last change back, and nothing that was changed elsewhere since. */
+    stepBack(find: (id: string) => D | undefined): D | undefined {
+      const last = steps.value.at(-1)
+      const now = last && find(last.from.id)
+      return last && now ? rebased(last.to, last.from, now) : last?.from
+    },
+    /** A change that did not come about. */
+    drop(to: D): void {
+      steps.value = steps.value.filter((step) => step.to !== to)
+    },
+    /** All of a document that is gone. */
+    forget(id: string): void {
+      steps.value = steps.value.filter(({ from }) => from.id !== id)
     },
   }
 }
 
 /**
  * Documents that are written one by one, at once: what was changed stands there before it is written, goes back where it
- * was refused, and can be taken back afterwards. What is known at first may come from elsewhere (`known`) and is told on
- * whenever it was read (`onRead`). With `keepsUnsaved` what could not be written stays as it was typed, to be tried again.
+ * was refused, and can be taken back afterwards. What was changed elsewhere meanwhile stays beside it. What is known at
+ * first may come from elsewhere (`known`) and is told on whenever it was read (`onRead`). With `keepsUnsaved` what could
+ * not be written stays as it was typed, to be tried again.
  */
 export function keptDocuments<D extends { readonly id: string }>(api: KeptApi<D>, options: KeptOptions<D> = {}) {
   const { keepsUnsaved = false, readsAgain = false } = options
-  const { all, unsaved, find, versionOf, show, mark, load } = shownDocuments(api, options)
-  /** Documents as they stood before each change, the last first to come back. */
-  const steps = shallowRef<readonly D[]>([])
+  const shown = shownDocuments(api, options)
+  const { all, unsaved, find, versionOf, show, mark, load } = shown
+  const written = writer(api, shown)
+  const { steps, add, drop, forget, stepBack } = stepsBack<D>()
   /** Why the last change did not come about; nothing where it did. */
   const problem = shallowRef('')
   const { act, isWaiting } = turns()
@@ -83,12 +142,12 @@ export function keptDocuments<D extends { readonly id: string }>(api: KeptApi<D>
   const write = (document: D, former: KeptDocument<D> | undefined): Promise<boolean> =>
     act(async () => {
       const { id } = document
-      const reply = await api.write(document, versionOf(id))
+      const reply = await written(document, former?.document)
       const stays = reply.kind === 'away' && keepsUnsaved
       mark(id, stays)
       if (reply.kind === 'ok') show(id, { document: find(id)?.document ?? document, version: reply.value.version })
       else if (!stays) {
-        steps.value = steps.value.filter((step) => step !== former?.document)
+        drop(document)
         if (find(id)?.document === document) show(id, former)
       }
       return settle(reply, keepsUnsaved ? unsavedWords : away)
@@ -96,18 +155,17 @@ export function keptDocuments<D extends { readonly id: string }>(api: KeptApi<D>
   function put(document: D): Promise<boolean> {
     const former = find(document.id)
     show(document.id, { document, version: former?.version ?? 0 })
-    if (former) steps.value = [...steps.value, former.document].slice(-mostSteps)
+    add(former?.document, document)
     return write(document, former)
   }
   return {
     ...{ documents: computed(() => all.value.map(({ document }) => document)), steps, problem, unsaved, load, put },
     async undo(): Promise<void> {
-      const former = steps.value.at(-1)
-      if (!former) return
+      const former = stepBack((id) => find(id)?.document)
       const left = steps.value.slice(0, -1)
-      const written = put(former)
+      const done = former && put(former)
       steps.value = left
-      await written
+      await done
     },
     /** Writes once more what could not be written. */
     async tryAgain(): Promise<void> {
@@ -118,7 +176,7 @@ export function keptDocuments<D extends { readonly id: string }>(api: KeptApi<D>
         const reply = await api.remove(id, versionOf(id))
         if (reply.kind !== 'ok') return settle(reply)
         show(id, undefined)
-        steps.value = steps.value.filter((one) => one.id !== id)
+        forget(id)
         return settle(reply)
       }),
   }
