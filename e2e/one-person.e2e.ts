@@ -94,3 +94,34 @@ test('a set-up is fitted to the heights of a class, and counted as it is taken',
   await page.getByRole('button', { name: 'As it lies for 155–159 cm' }).click()
   await expect.poll(async () => (await plannedIn(house, 'our-class'))?.setUps).toEqual([])
 })
+
+test('at home it is their own things that are counted, and dealt with what they have', async ({ page, house }) => {
+  await page.goto(`${house.address}people/${edda}`)
+  const add = async (thing: string) => {
+    await page.getByRole('combobox', { name: 'Add a thing' }).click()
+    await page.getByRole('option', { name: thing, exact: true }).click()
+  }
+  await add('blankets')
+  await page.getByLabel('How many blankets').fill('4')
+  await page.getByLabel('How many blankets').press('Enter')
+  await expect.poll(async () => (await named(house, 'Edda Quint'))?.things).toEqual([{ kind: 'blanket', count: 4 }])
+  await planClass(house, 'sunday-long-rest', ['Edda Quint', 'Ansgar Tiel'])
+  const path = `${house.address}api/sessions/sunday-long-rest`
+  const read = await fetch(path)
+  const put = await fetch(path, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json', 'If-Match': read.headers.get('ETag') ?? '' },
+    body: JSON.stringify({ ...((await read.json()) as object), setting: 'online', extent: 'full' }),
+  })
+  expect(put.status).toBe(200)
+  await page.goto(`${house.address}needs/sunday-long-rest`)
+  await expect(page.getByText('0 of 1 have all of it. What 1 other has is not noted.')).toBeVisible()
+  await page.getByRole('button', { name: /^Take: Spread|^Take: For all/ }).click()
+  await expect(page.getByText('1 of 1 have all of it.')).toBeVisible()
+  await expect
+    .poll(async () => (await plannedIn(house, 'our-class'))?.substitutes.every(({ who }) => who?.join() === edda))
+    .toBe(true)
+  await page.goto(`${house.address}who/sunday-long-rest`)
+  await page.getByRole('button', { name: 'Edda Quint', exact: true }).click()
+  await expect(page.getByText('Has all of it at home.')).toBeVisible()
+})

@@ -305,3 +305,45 @@ test('a consent counts only once it is said who gave it, and is taken away again
   await page.getByRole('button', { name: 'Take away the consent for Backbend on the belly' }).click()
   await expect.poll(async () => (await named(house, 'Imke Larrow'))?.consents).toEqual([])
 })
+
+test('people are added from a list that is looked at first; who is there already is not added again', async ({
+  page,
+  house,
+}) => {
+  await page.goto(`${house.address}people`)
+  const list = 'name,level,height_cm,knee\nRagna Ödegård,new,171,left\nedda quint,new,,\nIvo Harms,often,,\n'
+  await page
+    .getByLabel('People as CSV')
+    .setInputFiles({ name: 'people.csv', mimeType: 'text/csv', buffer: Buffer.from(list) })
+  const read = page.getByRole('status').filter({ hasText: 'to add' })
+  await expect(read).toContainText('2 people to add: Ragna Ödegård and Ivo Harms.')
+  await expect(read).toContainText('1 other is there already.')
+  await expect(read).toContainText('Not read: knee.')
+  await expect(read).toContainText('Line 4, “often”: the level is new, regular or experienced; left unsaid.')
+  await read.getByRole('button', { name: 'Add them' }).click()
+  await expect
+    .poll(() => named(house, 'Ragna Ödegård'))
+    .toMatchObject({ level: 'new', statureMm: 1710, conditions: [] })
+  await expect.poll(() => named(house, 'Ivo Harms')).toMatchObject({ conditions: [] })
+})
+
+test('what is changed of somebody in two windows at once stands in both', async ({ page, house, expectFailures }) => {
+  expectFailures('412')
+  const address = `${house.address}people/Zp5gHc1iTo9D`
+  const other = await page.context().newPage()
+  await page.goto(address)
+  await other.goto(address)
+  await expect(page.getByLabel('Height, cm', { exact: true })).toHaveValue('159')
+  await expect(other.getByLabel('Height, cm', { exact: true })).toHaveValue('159')
+  await type(other, 'Height, cm', '160')
+  await pick(other, 'Add what they tell', 'Knee injury')
+  await expect.poll(async () => (await named(house, 'Edda Quint'))?.conditions.map(({ id }) => id)).toContain('knee')
+  await type(page, 'Wishes to be called', 'Eddi')
+  await pick(page, 'Add what they tell', 'Neck pain or injury')
+  await expect
+    .poll(async () => (await named(house, 'Edda Quint'))?.conditions.map(({ id }) => id))
+    .toEqual(expect.arrayContaining(['knee', 'neck']))
+  expect(await named(house, 'Edda Quint')).toMatchObject({ statureMm: 1600, calledAs: 'Eddi' })
+  await expect(page.getByLabel('Height, cm', { exact: true })).toHaveValue('160')
+  await expect(page.getByRole('article', { name: 'Knee injury' })).toBeVisible()
+})

@@ -17,7 +17,12 @@ export function ledClassCsv(
   { holds, others }: MeantAndDone,
   breaths: readonly BreathRow[] = [],
 ): string {
-  const common = { class: led.id, started: led.startedAt, session: led.document.name, people: peopleHere({ start: led, events: led.events }) }
+  const common = {
+    class: led.id,
+    started: led.startedAt,
+    session: led.document.name,
+    people: peopleHere({ start: led, events: led.events }),
+  }
   const rows = [
     ...holds.map(({ blockId, side, plannedMs, heldMs, attempts }) => ({
       ...common,

@@ -136,3 +136,30 @@ export function rollWords({ side, by }: Roll): string {
     ? `Rolls out to the side they prefer (${why} pull apart).`
     : `Rolls out to the ${side} (${why}), or the side they prefer.`
 }
+
+/** What was not understood of a list of people, and the mend. */
+export function peopleSlipWords({
+  line,
+  text,
+  why,
+}: {
+  readonly line: number
+  readonly text: string
+  readonly why: 'name' | 'long' | 'level' | 'height' | 'touch' | 'columns'
+}): string {
+  const at = `Line ${String(line)}${text === '' ? '' : `, “${text.length > 40 ? `${text.slice(0, 40)}…` : text}”`}`
+  switch (why) {
+    case 'columns':
+      return `The first line has to name the columns, at least name; it says “${text}”.`
+    case 'name':
+      return `${at}: no name, so nobody is added.`
+    case 'long':
+      return `${at}: too long, left out.`
+    case 'level':
+      return `${at}: the level is new, regular or experienced; left unsaid.`
+    case 'height':
+      return `${at}: a height is a number of centimetres, as 171; left unsaid.`
+    case 'touch':
+      return `${at}: touch is yes, ask or no; left unsaid.`
+  }
+}

@@ -19,6 +19,7 @@ import ViewHead from '#web/shared/ui/ViewHead.vue'
 import HandOver from './HandOver.vue'
 import IntakeSheet from './IntakeSheet.vue'
 import ClassesToCome from './ClassesToCome.vue'
+import PeopleFile from './PeopleFile.vue'
 import PersonForm from './PersonForm.vue'
 import PersonPane from './PersonPane.vue'
 import { usePeople } from './use-people.ts'
@@ -92,6 +93,7 @@ const drawerOpen = ref(false)
             @named="addNamed"
             @leave="isAdding = false"
           />
+          <PeopleFile v-if="!covered" />
           <CoverNames />
           <Button
             size="small"

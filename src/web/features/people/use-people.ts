@@ -51,6 +51,9 @@ export const usePeople = createSharedComposable(() => {
       await router.replace({ name: 'people', params: { id: person.id } })
       await written
     },
+    /** Adds those of a list, one after the other. */
+    addListed: (listed: readonly Omit<Person, 'id' | 'conditions' | 'consents'>[]) =>
+      Promise.all(listed.map((one) => store.put({ ...one, id: nanoid(), conditions: [], consents: [] }))),
     async remove(): Promise<void> {
       if (chosen.value && (await store.remove(chosen.value.id))) await router.replace({ name: 'people' })
     },

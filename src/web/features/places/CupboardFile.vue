@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { ref, useTemplateRef, watch } from 'vue'
+import { ref, watch } from 'vue'
 import { cupboardCsv, readCupboardCsv } from '#formats/cupboard-csv'
 import type { CupboardRead } from '#formats/cupboard-csv'
 import { slipWords } from '#words/cupboard'
 import { counted } from '#words/text'
 import { download, fileName } from '#web/shared/ui/download.ts'
+import ReadFile from '#web/shared/ui/ReadFile.vue'
 import { usePlaces } from './use-places.ts'
 
 /** The cupboard as a file of rows, written and read; what is read is shown before it takes the place of what there is. */
 const { chosen, replaceAll } = usePlaces()
-const picker = useTemplateRef<HTMLInputElement>('picker')
 const read = ref<CupboardRead>()
 watch(
   () => chosen.value?.id,
@@ -20,11 +20,6 @@ watch(
 function save(): void {
   if (chosen.value)
     download(cupboardCsv(chosen.value.cupboard), fileName(`${chosen.value.name} cupboard`, 'csv'), 'text/csv')
-}
-async function open(event: Event): Promise<void> {
-  const [file] = event.target instanceof HTMLInputElement ? (event.target.files ?? []) : []
-  if (file) read.value = readCupboardCsv(await file.text())
-  if (picker.value) picker.value.value = ''
 }
 function take(): void {
   if (read.value) replaceAll(read.value.items)
@@ -36,22 +31,11 @@ function take(): void {
   <div class="file">
     <div class="acts">
       <Button size="small" severity="secondary" outlined icon="pi pi-download" label="Save as CSV" @click="save" />
-      <Button
-        size="small"
-        severity="secondary"
-        outlined
-        icon="pi pi-upload"
+      <ReadFile
         label="Read a CSV…"
-        @click="picker?.click()"
-      />
-      <input
-        ref="picker"
-        class="visually-hidden"
-        type="file"
         accept=".csv,text/csv"
-        tabindex="-1"
-        aria-label="A cupboard as CSV"
-        @change="open"
+        what="A cupboard as CSV"
+        @read="read = readCupboardCsv($event)"
       />
     </div>
     <div v-if="read" class="read" role="status">
