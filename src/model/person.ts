@@ -87,3 +87,8 @@ export interface KeptPerson {
   readonly person: Person
   readonly version: number
 }
+
+/** Where a name of somebody stands besides, as a teacher typed it: in a session, or in the note of a led class. */
+export type Mention =
+  | { readonly kind: 'session'; readonly id: string; readonly name: string }
+  | { readonly kind: 'note'; readonly id: string; readonly name: string; readonly startedAt: string }

@@ -17,6 +17,7 @@ import { ledClassBody, ledClassRoutes } from './features/led-classes/routes.ts'
 import { ledClassStore } from './features/led-classes/store.ts'
 import { ownRoutes } from './features/own/routes.ts'
 import { ownStore } from './features/own/store.ts'
+import { mentionRoutes } from './features/people/mentions.ts'
 import { peopleStore } from './features/people/store.ts'
 import { plannedClassStore } from './features/planned-classes/store.ts'
 import { placeStore } from './features/places/store.ts'
@@ -63,6 +64,7 @@ export function createApp({ database, hosts, pages, clock = systemClock, logger 
   app.use('/api/led-classes', ledClassRoutes(ledClassStore(database)))
   app.use('/api/settings', settingsRoutes(settingsStore(database)))
   app.use('/api/places', keptRoutes('place', placeSchema, placeStore(database, clock)))
+  app.use('/api/people', mentionRoutes(database))
   app.use('/api/people', keptRoutes('person', personSchema, peopleStore(database)))
   app.use('/api/planned-classes', keptRoutes('planned', plannedClassSchema, plannedClassStore(database, clock)))
   app.use('/api', (request) => {

@@ -9,11 +9,13 @@ import { bellowsHouse } from '#server/demo/bellows-house'
 import { peopleKeptMigration } from '#server/db/migrations/014-people-kept'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
+import { demoClasses } from '#server/demo/led-classes'
+import { ledClassStore } from '#server/features/led-classes/store'
 import { peopleStore } from '#server/features/people/store'
 import { placeStore } from '#server/features/places/store'
 import { plannedClassStore } from '#server/features/planned-classes/store'
 import { sessionStore } from '#server/features/sessions/store'
-import { aSession } from '#testing/sessions'
+import { aSession, aTalk } from '#testing/sessions'
 
 const clock = { now: () => new Date(2026, 10, 29, 12) }
 let folder: string
@@ -60,6 +62,7 @@ const thursday = (by: Partial<PlannedClass> = {}): PlannedClass => ({
       ...{ by: 'teacher', at: '2026-11-29T11:00:00.000Z', why: 'the knee' },
     },
   ],
+  setUps: [{ blockId: 'deer', who: [ilka.id, 'guest-1'], from: [], items: [] }],
   substitutes: [
     { blockId: 'deer', who: [ilka.id], way: 'none', replaced: [], from: [], items: [] },
     { blockId: 'fold', who: [ilka.id, 'guest-1'], way: 'none', replaced: [], from: [], items: [] },
@@ -104,7 +107,7 @@ test('whoever is deleted is gone from every planned class, and nothing of them i
   expect(kept?.version).toBe(2)
   expect(kept?.planned).toEqual(
     thursday({
-      ...{ people: [], forms: [] },
+      ...{ people: [], forms: [], setUps: [{ blockId: 'deer', who: ['guest-1'], from: [], items: [] }] },
       substitutes: [{ blockId: 'fold', who: ['guest-1'], way: 'none', replaced: [], from: [], items: [] }],
     }),
   )
@@ -114,6 +117,28 @@ test('whoever is deleted is gone from every planned class, and nothing of them i
   })
   expect(left).toEqual([])
   expect((await remove(3)).body).toMatchObject({ code: 'UNKNOWN_PERSON' })
+})
+
+test('before somebody is deleted it is told where else a teacher typed their name', async () => {
+  await put('people', ilka.id, ilka).expect(200)
+  await put('people', 'x1', { id: 'x1', name: 'Ole Brandt', conditions: [], consents: [] }).expect(200)
+  const [led] = demoClasses(clock.now())
+  if (!led) throw new Error('the demo has classes')
+  const sessions = sessionStore(database, clock)
+  await sessions.create({ ...aSession([]), id: 'told', name: 'For Ilka' })
+  await sessions.create({ ...aSession([{ ...aTalk(), text: 'Morgenroth’s hips' }]), id: 'in-a-talk', name: 'Hips' })
+  await sessions.create({ ...aSession([]), id: 'other', name: 'Ilkaland' })
+  const records = ledClassStore(database)
+  await records.begin(led.start)
+  await records.end(led.start.id, { ...led.end, note: 'Ilka slept.' })
+  const mentions = async (id: string) => (await app().get(`/api/people/${id}/mentions`).expect(200)).body as unknown
+  expect(await mentions(ilka.id)).toEqual([
+    { kind: 'session', id: 'told', name: 'For Ilka' },
+    { kind: 'session', id: 'in-a-talk', name: 'Hips' },
+    { kind: 'note', id: led.start.id, name: led.start.document.name, startedAt: led.start.startedAt },
+  ])
+  expect(await mentions('x1')).toEqual([])
+  expect((await app().get('/api/people/nobody/mentions')).body).toMatchObject({ code: 'UNKNOWN_PERSON' })
 })
 
 test('a class is planned only with people who are there', async () => {

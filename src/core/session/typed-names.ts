@@ -1,5 +1,6 @@
 import type { Block } from '#model/block'
 import type { Person } from '#model/person'
+import type { Session } from '#model/session'
 
 /** So short a name is no name to find in a text. */
 const leastLetters = 3
@@ -32,6 +33,15 @@ export const withoutNames = (text: string, names: readonly string[]): string =>
   names.length === 0
     ? text
     : text.replace(patternOf(names), (name) => (/[’']s$/.test(name) ? 'somebody’s' : 'somebody'))
+
+/** What of a session itself a teacher types. */
+export const typedOfSession = ['name', 'purpose', 'theme'] as const
+
+/** Whether any of some names stands in what was typed into a session. */
+export const tellsOf = (session: Session, names: readonly string[]): boolean =>
+  names.length > 0 &&
+  (typedOfSession.some((field) => withoutNames(session[field] ?? '', names) !== (session[field] ?? '')) ||
+    session.blocks.some((block) => blockWithoutNames(block, names) !== block))
 
 /** The fields of a block that hold what a teacher typed. */
 const typed: ReadonlySet<string> = new Set([

@@ -1,9 +1,6 @@
 import type { Edit } from '#core/session'
-import { blockWithoutNames, withoutNames } from '#core/session'
+import { blockWithoutNames, typedOfSession, withoutNames } from '#core/session'
 import type { Rule } from '../rule.ts'
-
-/** What of a session itself a teacher types. */
-const ofSession = ['name', 'purpose', 'theme'] as const
 
 /** The name of one of the people stands in what was typed into a session: it is kept in files and read on paper. */
 export const nameTyped: Rule<'NAME_TYPED'> = {
@@ -11,7 +8,9 @@ export const nameTyped: Rule<'NAME_TYPED'> = {
   grade: 'look',
   find({ session, names = [] }) {
     if (names.length === 0) return []
-    const changed = ofSession.filter((field) => withoutNames(session[field] ?? '', names) !== (session[field] ?? ''))
+    const changed = typedOfSession.filter(
+      (field) => withoutNames(session[field] ?? '', names) !== (session[field] ?? ''),
+    )
     const details = Object.fromEntries(changed.map((field) => [field, withoutNames(session[field] ?? '', names)]))
     const edits: readonly Edit[] = [{ type: 'details', details }]
     return [

@@ -4,6 +4,7 @@ import Textarea from 'primevue/textarea'
 import { useSessionStorage } from '@vueuse/core'
 import { nextTick, ref, useTemplateRef } from 'vue'
 import { textLimits } from '#model/limits'
+import NameTyped from '#web/shared/people/NameTyped.vue'
 import { readLedClass, writeLedNote } from '#web/shared/api/led-classes.ts'
 
 /** What the teacher writes of a class, and may change afterwards; all else in its record stays. */
@@ -70,6 +71,7 @@ async function meet(): Promise<void> {
       :maxlength="textLimits.text"
       :aria-describedby="told === '' ? undefined : 'class-note-told'"
     />
+    <NameTyped :text="typed" @change="typed = $event" />
     <p v-if="told !== ''" id="class-note-told" role="alert">{{ told }}</p>
     <div class="acts">
       <Button type="submit" size="small" label="Save the note" :loading="isSaving" />

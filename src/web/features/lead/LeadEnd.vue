@@ -7,6 +7,7 @@ import type { BreathAnswers } from '#model/led-class'
 import type { OutboxState } from '#core/lead'
 import { formatMs } from '#core/units'
 import { recordAtEndWords } from '#words/saving'
+import NameTyped from '#web/shared/people/NameTyped.vue'
 import BreathAsked from '#web/shared/lead/BreathAsked.vue'
 import type { AsksOfBreath } from './asks-of-breath.ts'
 
@@ -47,6 +48,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     <div>
       <label for="lead-note">What happened, in a line</label>
       <Textarea id="lead-note" v-model="note" fluid rows="3" maxlength="20000" />
+      <NameTyped :text="note" @change="note = $event" />
     </div>
     <Button v-if="canUndo && isSoon" severity="secondary" outlined label="Back: it goes on" @click="emit('undo')" />
     <Button class="save" label="Save and open the record" @click="emit('save', note, breath)" />

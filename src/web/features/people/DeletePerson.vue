@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Dialog from 'primevue/dialog'
-import { ref } from 'vue'
+import { onMounted, ref } from 'vue'
+import type { Mention } from '#model/person'
+import { mentionsOf } from '#web/shared/api/people.ts'
+import { dayTimeText } from '#words/dates'
 import { counted } from '#words/text'
 import { usePeople } from './use-people.ts'
 
@@ -9,6 +12,11 @@ import { usePeople } from './use-people.ts'
 defineProps<{ classes: number }>()
 const emit = defineEmits<{ close: [] }>()
 const { store, chosen, remove } = usePeople()
+const mentions = ref<readonly Mention[]>([])
+onMounted(async () => {
+  const reply = chosen.value && (await mentionsOf(chosen.value.id))
+  if (reply?.kind === 'ok') mentions.value = reply.value
+})
 const isGoing = ref(false)
 async function go(): Promise<void> {
   isGoing.value = true
@@ -35,6 +43,19 @@ async function go(): Promise<void> {
       Copies of the whole database that were made before an upgrade hold them until you delete those files; so does
       every backup you made yourself.
     </p>
+    <div v-if="mentions.length > 0" class="mentions">
+      <p>What you typed says their name here, and goes on saying it:</p>
+      <ul>
+        <li v-for="one in mentions" :key="`${one.kind} ${one.id}`">
+          <RouterLink v-if="one.kind === 'session'" :to="{ name: 'plan', params: { id: one.id } }">{{
+            one.name
+          }}</RouterLink>
+          <RouterLink v-else :to="{ name: 'led-class', params: { id: one.id } }"
+            >the note of {{ one.name }}, {{ dayTimeText(one.startedAt) }}</RouterLink
+          >
+        </li>
+      </ul>
+    </div>
     <p v-if="store.problem" class="problem" role="alert">{{ store.problem }}</p>
     <template #footer>
       <Button label="Keep them" severity="secondary" outlined autofocus @click="emit('close')" />
@@ -44,7 +65,8 @@ async function go(): Promise<void> {
 </template>
 
 <style scoped>
-p + p {
+p + p,
+.mentions {
   margin-top: 10px;
 }
 .problem {

@@ -1,4 +1,4 @@
-import type { KeptPerson, Person } from '#model/person'
+import type { KeptPerson, Mention, Person } from '#model/person'
 import { keptAs } from '#web/shared/saving/kept-documents.ts'
 import { ask } from './client.ts'
 
@@ -6,3 +6,4 @@ export const listPeople = async () => keptAs(await ask<readonly KeptPerson[]>('/
 export const writePerson = (person: Person, based: number) =>
   ask<KeptPerson>(`/people/${person.id}`, { method: 'PUT', body: person, based })
 export const removePerson = (id: string, based: number) => ask<undefined>(`/people/${id}`, { method: 'DELETE', based })
+export const mentionsOf = (id: string) => ask<readonly Mention[]>(`/people/${id}/mentions`)
