@@ -54,6 +54,17 @@ test('axe finds nothing serious in who takes what, in somebody’s block, and in
   expect(await serious(page, '[role=dialog]')).toEqual([])
 })
 
+test('axe finds nothing serious in a page that was handed over, and where it is given back', async ({ page, house }) => {
+  const handed = { personId: 'Zp5gHc1iTo9D', code: '4711', wrong: 0, notBeforeMs: 0 }
+  await page.addInitScript(`window.localStorage.setItem('zovrin.handed', '${JSON.stringify(handed)}')`)
+  await page.goto(`${house.address}people`)
+  await page.getByRole('heading', { level: 1 }).waitFor()
+  expect(await serious(page)).toEqual([])
+  await page.getByRole('button', { name: 'Done, give it back' }).click()
+  await page.getByLabel('The teacher’s code').waitFor()
+  expect(await serious(page)).toEqual([])
+})
+
 test('axe finds nothing serious in what a class is short of, and in the room', async ({ page, house }) => {
   await page.goto(`${house.address}needs/sunday-long-rest`)
   await page.getByLabel('For how many people').fill('14')

@@ -1,6 +1,7 @@
 import type { Person } from '#model/person'
 import type { Block } from '#model/block'
 import { comersOf, whoTakesWhat } from '#core/class'
+import type { Choice } from '#core/class'
 import { orThrow } from '#core/result'
 import { resolveSession } from '#core/session'
 import { cautionBook } from '#library/cautions/book'
@@ -130,4 +131,14 @@ test('a finding of people says how many, and sends to where it stands who', () =
     '2 people come half way out early, the first after 1:00',
   )
   expect(words('GATE_OPEN', { people: 2, gate: 'ask' }).title).toContain('2 people: check first')
+})
+
+test('what is between the teacher and one person is offered to nobody, and no clause stops in a bracket', () => {
+  const asks = cautionBook.rules.filter(({ grade }) => grade === 'modify')
+  const offers = asks.map((rule) => {
+    const verdict = { reasons: [{ rule, by: [], grade: 'modify' as const }] }
+    return offerToAll([{ does: { takes: { kind: 'changed' }, verdict } as unknown as Choice }])
+  })
+  expect(offers.some((offer) => offer.includes('chin level'))).toBe(true)
+  expect(offers.filter((offer) => /surgeon|ask which|better eye|\(|beginner/.test(offer))).toEqual([])
 })

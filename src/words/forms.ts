@@ -69,7 +69,7 @@ export function takenInWords(
 const mostInCell = 24
 
 /** The first thing a row asks for, in its own words. */
-const firstClause = (text: string): string => (text.split(/[,;]|: /)[0] ?? '').trim()
+const firstClause = (text: string): string => (text.split(/[,;(]|: /)[0] ?? '').trim()
 
 /** The same in a few words, for a cell of the table; nothing where it is done as planned. */
 export function formInCell({ does, shorter, planned }: Pick<Taking, 'does' | 'shorter' | 'planned'>): string {
@@ -142,6 +142,10 @@ export const reasonLines = ({ reasons }: Verdict): readonly ReasonLine[] =>
     why: `${sayCaution(rule.why)}${consent === 'missing' ? '; only with their clinician’s consent' : consent === 'noted' ? '; their clinician’s consent is noted' : ''}`,
   }))
 
+/** What is between the teacher and one person alone, and nothing to offer to a room. */
+const isPrivate = (clause: string): boolean =>
+  /^(?:ask |only positions|half the|sound side|the better eye)/.test(clause)
+
 /** What one who likes may take in a block, as it is said to everybody: never a number and never a name. */
 function offered({ takes, pose, variant, verdict }: Choice): string {
   switch (takes.kind) {
@@ -150,7 +154,12 @@ function offered({ takes, pose, variant, verdict }: Choice): string {
     case 'pose':
       return `${lower(pose?.names.english ?? '')}${takes.breath ? ' with natural breath' : ''}`
     case 'changed':
-      return joined(askedFor(verdict).map(firstClause), ', or ')
+      return joined(
+        askedFor(verdict)
+          .map(firstClause)
+          .filter((clause) => !isPrivate(clause)),
+        ', or ',
+      )
     case 'natural':
       return 'natural breath in place of the count'
     case 'rest':

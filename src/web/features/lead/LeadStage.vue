@@ -308,9 +308,6 @@ const over = computed(() =>
   .stage .side-told {
     margin-bottom: 0;
   }
-  .stage .people {
-    display: none;
-  }
   .stage .label {
     font-size: 18px;
   }

@@ -119,17 +119,19 @@ const drawerOpen = ref(false)
             }}
           </p>
         </template>
-        <Button
-          v-if="chosen && !covered"
-          size="small"
-          severity="secondary"
-          outlined
-          icon="pi pi-tablet"
-          label="Hand it over…"
-          title="They fill in their own page on this device; a code brings you back"
-          @click="isHanding = true"
-        />
-        <UndoButton v-if="chosen" :steps="store.steps.length" words="Undo the last change" @undo="store.undo()" />
+        <span class="acts">
+          <Button
+            v-if="chosen && !covered"
+            size="small"
+            severity="secondary"
+            outlined
+            icon="pi pi-tablet"
+            label="Hand it over…"
+            title="They fill in their own page on this device; a code brings you back"
+            @click="isHanding = true"
+          />
+          <UndoButton v-if="chosen" :steps="store.steps.length" words="Undo the last change" @undo="store.undo()" />
+        </span>
       </ViewHead>
       <p v-if="store.problem" class="problem" role="alert">
         {{ store.problem }}
@@ -182,6 +184,12 @@ const drawerOpen = ref(false)
   gap: 12px;
   padding: 12px 22px 40px;
   background: var(--sheet);
+}
+.acts {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  white-space: nowrap;
 }
 .problem {
   color: var(--avoid);

@@ -38,6 +38,5 @@ const stopsAtMs = computed(() => ('heldMs' in props.stage ? props.stage.heldMs +
     </div>
     <p v-else class="next">Then the class is over</p>
     <LookTo :led="led" :stage="stage" />
-    <p v-if="led.people > 0" class="label people">{{ led.people }} people</p>
   </section>
 </template>
