@@ -253,6 +253,8 @@ const ledFormSchema = z.strictObject({
   people: z.int().min(1).max(500),
   /** A side, where they hold it shorter than all: seconds. */
   heldS: z.int().min(1).max(3600).optional(),
+  /** The pose is new to them: they are shown it first. */
+  isNew: z.literal(true).optional(),
 })
 export type LedForm = z.infer<typeof ledFormSchema>
 

@@ -82,8 +82,11 @@ test('what the teacher looks to: how many of each form, "some" for one, and who 
   const { through } = takingsOf(deer, [has('knee')], [has('knee')], [])
   const counted = countedForms(through)
   expect(counted).toEqual([{ blockId: 'deer', form: 'front leg long', people: 2, heldS: 120 }])
-  expect(counted.map(lookToWords)).toEqual(['front leg long, half way out at 2:00 · 2'])
-  expect(lookToWords({ blockId: 'deer', form: '', people: 1, heldS: 60 })).toBe('half way out at 1:00 · some')
+  expect(counted.map((form) => lookToWords(form, false))).toEqual(['front leg long, half way out at 2:00 · 2'])
+  expect(lookToWords({ blockId: 'deer', form: '', people: 1, heldS: 60 }, true)).toBe('half way out at 1:00 · some')
+  // What is new to them is told where it can be shown, and not in the quiet.
+  const anew = { blockId: 'deer', form: '', people: 3, isNew: true } as const
+  expect([lookToWords(anew, true), lookToWords(anew, false)]).toEqual(['new to it: show it first · 3', ''])
 })
 
 test('breath is offered otherwise by what is breathed and sat on', () => {

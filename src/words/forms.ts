@@ -188,13 +188,12 @@ export function countedForms(through: readonly PersonThrough[]): readonly LedFor
       order.add(taking.blockId)
       const { blockId, does, shorter, planned, isNew } = taking
       if ((isAsPlanned(taking) && !isNew) || !does) continue
-      const otherwise = does.takes.kind === 'asItStands' ? '' : formInCell({ does, planned, shorter: [] })
-      // What somebody does in the place of a pose that is new to them is what they are shown.
-      const form = joined([otherwise, isNew ? 'new to it: show it first' : ''], ', ')
+      const form = does.takes.kind === 'asItStands' ? '' : formInCell({ does, planned, shorter: [] })
       const heldS = shorter[0]?.heldS
-      const key = JSON.stringify([blockId, form, heldS])
+      const key = JSON.stringify([blockId, form, heldS, isNew])
       const people = (groups.get(key)?.people ?? 0) + 1
-      groups.set(key, { blockId, form, people, ...(heldS === undefined ? {} : { heldS }) })
+      const held = heldS === undefined ? {} : { heldS }
+      groups.set(key, { blockId, form, people, ...held, ...(isNew ? { isNew } : {}) })
     }
   }
   const blocks = [...order]
@@ -203,10 +202,15 @@ export function countedForms(through: readonly PersonThrough[]): readonly LedFor
   )
 }
 
-/** What the teacher looks to in a block: numbers from two up, "some" for one, never who [teacher's review P1]. */
-export const lookToWords = ({ form, people, heldS }: LedForm): string => {
+/**
+ * What the teacher looks to in a block: numbers from two up, "some" for one, never who [teacher's review P1]. What is new
+ * to somebody is told while they arrange themselves; nothing where that is all there is.
+ */
+export function lookToWords({ form, people, heldS, isNew }: LedForm, isArranging: boolean): string {
+  const first = isNew && isArranging ? 'new to it: show it first' : ''
   const early = heldS === undefined ? '' : `half way out at ${formatDuration(heldS)}`
-  return `${joined([form, early], ', ')} · ${people === 1 ? 'some' : String(people)}`
+  const what = joined([first, form, early], ', ')
+  return what === '' ? '' : `${what} · ${people === 1 ? 'some' : String(people)}`
 }
 
 /** How long a block is, under its name. */

@@ -38,7 +38,9 @@ const promised = computed(() => clockText(wallTime(props.conducted, props.stage.
       >{{ formatMs(Math.round(behind / 1000) * 1000) }} behind the promised {{ promised }}</span
     >
     <i />
-    <span class="awake">{{ staysAwake ? 'screen stays on' : 'the screen may go dark: keep it awake by hand' }}</span>
+    <span class="awake" :class="{ stays: staysAwake }">{{
+      staysAwake ? 'screen stays on' : 'the screen may go dark: keep it awake by hand'
+    }}</span>
     <span v-if="record !== ''" :role="saveState === 'refused' ? 'alert' : undefined">{{ record }}</span>
     <button
       type="button"
@@ -93,6 +95,10 @@ button {
     gap: 8px 14px;
     padding: 8px 16px 2px;
     font-size: 15px;
+  }
+  /* There only where something is to be done about it. */
+  .awake.stays {
+    display: none;
   }
 }
 @media (max-height: 480px) {

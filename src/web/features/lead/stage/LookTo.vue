@@ -7,9 +7,17 @@ import { lookToWords } from '#words/forms'
 /** What some take otherwise here, for the teacher's eye: without a sound, a name, or a number of one. */
 const props = defineProps<{ led: LedStart; stage: Exclude<Stage, { is: 'ended' }> }>()
 const mostShown = 3
-const forms = computed(() => (props.led.forms ?? []).filter(({ blockId }) => blockId === props.stage.segment.blockId))
-const shown = computed(() => forms.value.slice(0, mostShown).map(lookToWords))
-const more = computed(() => forms.value.length - shown.value.length)
+const isArranging = computed(
+  () => props.stage.segment.doing.kind === 'change' || props.stage.segment.doing.kind === 'setUp',
+)
+const lines = computed(() =>
+  (props.led.forms ?? [])
+    .filter(({ blockId }) => blockId === props.stage.segment.blockId)
+    .map((form) => lookToWords(form, isArranging.value))
+    .filter((line) => line !== ''),
+)
+const shown = computed(() => lines.value.slice(0, mostShown))
+const more = computed(() => lines.value.length - shown.value.length)
 </script>
 
 <template>
