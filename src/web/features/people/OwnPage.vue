@@ -8,9 +8,9 @@ import type { Person } from '#model/person'
 import { disclaimer, teacherPrompt } from '#words/advice'
 import { askedOfThemselves, calledName, touchChoices } from '#words/people'
 import LineField from '#web/shared/ui/LineField.vue'
-import NumberField from '#web/shared/ui/NumberField.vue'
 import SelectField from '#web/shared/ui/SelectField.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
+import HeightField from './HeightField.vue'
 import HowItIs from './HowItIs.vue'
 import { personEdits } from './use-people.ts'
 
@@ -40,17 +40,7 @@ function tick(id: string, isTold: boolean): void {
         :most="textLimits.name"
         @change="change({ calledAs: $event || undefined })"
       />
-      <NumberField
-        label="Your height, cm"
-        :value="person.statureMm === undefined ? undefined : person.statureMm / 10"
-        :least="120"
-        :most="220"
-        :grain="0.5"
-        can-be-empty
-        hint="not said"
-        @change="change({ statureMm: Math.round($event * 10) })"
-        @empty="change({ statureMm: undefined })"
-      />
+      <HeightField label="Your height, cm" :mm="person.statureMm" @change="change({ statureMm: $event })" />
       <SelectField
         label="A blanket laid, or a hand"
         :value="person.touch ?? ''"

@@ -16,6 +16,7 @@ import SelectField from '#web/shared/ui/SelectField.vue'
 import LineField from '#web/shared/ui/LineField.vue'
 import KeptForThem from './KeptForThem.vue'
 import TheirThings from './TheirThings.vue'
+import HeightField from './HeightField.vue'
 import ToldConditions from './ToldConditions.vue'
 import ToldConsents from './ToldConsents.vue'
 import { usePeople } from './use-people.ts'
@@ -63,17 +64,7 @@ const hasMeasures = computed(() => chosen.value?.measures !== undefined)
         :options="levelChoices"
         @change="change({ level: $event || undefined })"
       />
-      <NumberField
-        label="Height, cm"
-        :value="chosen.statureMm === undefined ? undefined : chosen.statureMm / 10"
-        :least="120"
-        :most="220"
-        :grain="0.5"
-        can-be-empty
-        hint="not said"
-        @change="change({ statureMm: Math.round($event * 10) })"
-        @empty="change({ statureMm: undefined })"
-      />
+      <HeightField label="Height, cm" :mm="chosen.statureMm" @change="change({ statureMm: $event })" />
       <SelectField
         label="Touch, a blanket laid or a hand"
         :value="chosen.touch ?? ''"
