@@ -54,7 +54,10 @@ test('axe finds nothing serious in who takes what, in somebody’s block, and in
   expect(await serious(page, '[role=dialog]')).toEqual([])
 })
 
-test('axe finds nothing serious in a page that was handed over, and where it is given back', async ({ page, house }) => {
+test('axe finds nothing serious in a page that was handed over, and where it is given back', async ({
+  page,
+  house,
+}) => {
   const handed = { personId: 'Zp5gHc1iTo9D', code: '4711', wrong: 0, notBeforeMs: 0 }
   await page.addInitScript(`window.localStorage.setItem('zovrin.handed', '${JSON.stringify(handed)}')`)
   await page.goto(`${house.address}people`)

@@ -357,7 +357,10 @@ test('the whole hour in fast time, with all that can happen in it: every bell on
   const begun: Sounded[] = []
   const collect = async () => begun.push(...(await page.evaluate(() => window.begun())))
   await begin(page, house.address)
-  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller?.state)).toBe('activated')
+  // It fetches all of the application first, which takes a busy machine a while.
+  await expect
+    .poll(() => page.evaluate(() => navigator.serviceWorker.controller?.state), { timeout: 30_000 })
+    .toBe('activated')
   // Counted breath: a pause is natural breath.
   await pass(page, 194)
   await page.keyboard.press(' ')

@@ -203,12 +203,30 @@ export const plainEventTypes = [
   'countAgain',
   /** Somebody came after Start. */
   'cameLate',
+  /** What was re-fitted and has not begun is led as it was planned again. */
+  'asPlanned',
 ] as const
 
 const anEvent = { atMs: runMsSchema }
+
+/** What makes up time, or gives what is over: less between, poses left out, a later end, shorter or longer holds, the rest. */
+export const refitWays = ['lessBetween', 'leaveOut', 'endLater', 'shorter', 'finalRest', 'longer', 'left'] as const
+/** What of a plan that has not begun is led otherwise from here on: as it was worked out then, so that a log tells all of it. */
+const refitSchema = z.strictObject({
+  type: z.literal('refit'),
+  way: z.enum(refitWays),
+  /** New lengths of segments. */
+  lengths: z.array(z.strictObject({ segment: z.int().min(0), ms: runMsSchema })).max(ledLimits.segments),
+  /** All blocks that are left out then. */
+  leaves: z.array(idSchema).max(1000),
+  /** The end that was said with it, in class time. */
+  saidEndMs: runMsSchema.optional(),
+  ...anEvent,
+})
 /** Something that happened to a class, at its own time since Start. */
 export const leadEventSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.enum(plainEventTypes), ...anEvent }),
+  refitSchema,
   /** Bells that came due while sound was held back. */
   z.strictObject({ type: z.literal('missed'), bells: z.int().min(1), ...anEvent }),
   /** The page slept or was away: the last instant it had seen, so that the log alone folds to the state. */
@@ -217,6 +235,7 @@ export const leadEventSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.literal('anchor'), epochMs: z.int().min(0), ...anEvent }),
 ])
 export type LeadEvent = z.infer<typeof leadEventSchema>
+export type Refit = z.infer<typeof refitSchema>
 
 /** An event as it is kept: its running number from 1, and the device that told it. */
 export const keptEventSchema = z.strictObject({ n: z.int().min(1), by: idSchema, event: leadEventSchema })

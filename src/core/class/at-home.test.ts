@@ -25,10 +25,14 @@ test('each lacks what lies at their own mat at once and is not among their thing
   expect(poor?.lacks).toContainEqual({ kind: 'rectBolster', wanted: 1, here: 0 })
   for (const { wanted, here } of poor?.lacks ?? []) expect(wanted).toBeGreaterThan(here)
   // Who has the block otherwise lacks nothing of its set-up.
-  const otherwise = laidByPeople(laid, ['poor'], [
-    { blockId: 'fold', who: ['poor'], items: [] },
-    { blockId: 'closing', who: ['poor'], items: [] },
-  ])
+  const otherwise = laidByPeople(
+    laid,
+    ['poor'],
+    [
+      { blockId: 'fold', who: ['poor'], items: [] },
+      { blockId: 'closing', who: ['poor'], items: [] },
+    ],
+  )
   expect(lacksAtHome(otherwise, atHome)).toEqual([])
 })
 

@@ -9,6 +9,7 @@ import { roundsKept } from './done-over.ts'
 import { freely } from './freely.ts'
 import { nextInhaleMs } from './next-inhale.ts'
 import { secondsOf } from './plan-index.ts'
+import { asPlanned } from './refit/refitted.ts'
 import { countAgain, stopSign } from './stop.ts'
 import {
   blockEnd,
@@ -33,7 +34,7 @@ type Act = (plan: LeadPlan, state: LeadState, atMs: Milliseconds) => LeadState
 const same: Act = (_plan, state) => state
 
 /** What each event does to a class that runs. Answers act only while they are asked for, which `step` sees to. */
-export const acts: Readonly<Record<LeadEventType, Act>> = {
+export const acts: Readonly<Record<Exclude<LeadEventType, 'refit'>, Act>> = {
   mark: same,
   bell: same,
   missed: same,
@@ -50,6 +51,7 @@ export const acts: Readonly<Record<LeadEventType, Act>> = {
   stopCard: stopSign,
   countAgain,
   cameLate: same,
+  asPlanned,
   leave,
   wentOn,
   stoppedThen,

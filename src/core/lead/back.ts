@@ -44,9 +44,7 @@ export function goBack(plan: LeadPlan, state: LeadState, atMs: Milliseconds): Le
   const visits = entered.visits.map((visit) =>
     visit.segment !== null && visit.segment >= to && visit.segment < end ? { ...visit, again: true } : visit,
   )
-  const lengths = entered.lengths.map((lengthMs, index) =>
-    index >= to ? (plan.segments[index]?.lengthMs ?? lengthMs) : lengthMs,
-  )
+  const lengths = entered.lengths.map((lengthMs, index) => (index >= to ? (state.set[index] ?? lengthMs) : lengthMs))
   const blockId = plan.segments[to]?.blockId
   const stays = (id: string) => id !== blockId && plan.segments.slice(0, to).some((segment) => segment.blockId === id)
   const again: LeadState = {

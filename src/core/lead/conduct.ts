@@ -1,4 +1,4 @@
-import type { BreathAnswers, KeptEvent, LedEnd, LedStart } from '#model/led-class'
+import type { BreathAnswers, KeptEvent, LedEnd, LedStart, Refit } from '#model/led-class'
 import type { Milliseconds } from '#core/units'
 import { clockAt, epochAt, readClock, runAt, takenUpClock } from './clock.ts'
 import type { LeadClock, Reading } from './clock.ts'
@@ -20,7 +20,7 @@ export interface Conducted {
 type Done = readonly [Conducted, readonly LeadEffect[]]
 
 /** What the teacher can tell a class by a key or a button. */
-export type Command = Exclude<LeadEvent['type'], 'gap' | 'anchor' | 'missed'>
+export type Command = Exclude<LeadEvent['type'], 'gap' | 'anchor' | 'missed' | 'refit'>
 
 /** What the machine itself tells is kept though it changes nothing in the class. */
 const onlyKept: ReadonlySet<LeadEvent['type']> = new Set(['missed', 'anchor'])
@@ -65,6 +65,15 @@ export function tellClass(conducted: Conducted, type: Command, reading: Reading)
   return add(now, { type, atMs: Math.round(runAt(now.clock, reading.steadyMs)) }, effects)
 }
 
+/** The teacher takes a way that was worked out for what has not begun. */
+export function refitClass(conducted: Conducted, way: Omit<Refit, 'type' | 'atMs'>, reading: Reading): Done {
+  const [now, effects] = lookAtClass(conducted, reading)
+  const { lengths, leaves, saidEndMs } = way
+  const said = saidEndMs === undefined ? {} : { saidEndMs }
+  const atMs = Math.round(runAt(now.clock, reading.steadyMs))
+  return add(now, { type: 'refit', way: way.way, lengths, leaves, ...said, atMs }, effects)
+}
+
 /** Bells that came due between two looks while sound was held back are told, and never played late. */
 export function missBells(before: Conducted, now: Conducted): readonly [Conducted, number] {
   const bells = bellsBetween(before.state, now.state)
@@ -86,9 +95,15 @@ export const exactRunMs = ({ clock }: Conducted, steadyMs: Milliseconds): Millis
 /** Wall time for a class time, as the machine's clock tells it now. */
 export const wallTime = ({ clock }: Conducted, runMs: Milliseconds): Milliseconds => epochAt(clock, runMs)
 
-/** How far the class will end past what was promised; the promise is of class time, whatever the clock is set to. */
-export const behindMs = ({ start }: Conducted, endsAtMs: Milliseconds): Milliseconds =>
-  endsAtMs - (Date.parse(start.promisedEnd) - Date.parse(start.startedAt))
+/** How far the class will end past what was said; that is of class time, whatever the clock is set to. */
+export const behindMs = (conducted: Conducted, endsAtMs: Milliseconds): Milliseconds => endsAtMs - toEndMs(conducted)
+
+/** When it is to end, in class time: as it was said last, else as it was promised. */
+export const toEndMs = ({ start, state }: Conducted): Milliseconds => state.saidEndMs ?? promisedMs({ start })
+
+/** When it was promised to end, in class time: a re-fit never moves that. */
+export const promisedMs = ({ start }: Pick<Conducted, 'start'>): Milliseconds =>
+  Date.parse(start.promisedEnd) - Date.parse(start.startedAt)
 
 /** How the class ended, to be kept. */
 export function ledEnd({ start, state }: Conducted, note: string, breath: BreathAnswers): LedEnd {

@@ -28,10 +28,17 @@ export {
   ledEnd,
   lookAtClass,
   missBells,
+  promisedMs,
+  refitClass,
   takeUpClass,
   tellClass,
+  toEndMs,
   wallTime,
 } from './conduct.ts'
 export type { Command, Conducted } from './conduct.ts'
 export { emptyOutbox, outboxState, stepOutbox } from './outbox.ts'
 export type { Outbox, OutboxEffect, OutboxEvent, OutboxState } from './outbox.ts'
+export { refitBook } from './refit/book.ts'
+export type { RefitBook } from './refit/book.ts'
+export { leastBetweenMs, waysOf } from './refit/ways.ts'
+export type { Changed, Wanted, Way } from './refit/ways.ts'

@@ -35,6 +35,12 @@ export interface LeadState {
   readonly pauses: readonly Stretch[]
   readonly natural: { readonly blockId: string; readonly lengthMs: Milliseconds } | null
   readonly lengths: readonly Milliseconds[]
+  /** The lengths as they are set: the plan's, or what was re-fitted; `lengths` go by what really happens. */
+  readonly set: readonly Milliseconds[]
+  /** Blocks that are left out. */
+  readonly leaves: readonly string[]
+  /** The end that was said with a re-fit. */
+  readonly saidEndMs: Milliseconds | null
   readonly pause: Pause | null
   readonly visits: readonly Visit[]
   /** Cues of this segment whose moment came, by `id@segment`, and when. */

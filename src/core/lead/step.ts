@@ -6,6 +6,7 @@ import type { LeadPlan } from './lead-plan.ts'
 import type { LeadEffect, LeadEvent, LeadInput, LeadState } from './lead-state.ts'
 import { nextInhaleMs } from './next-inhale.ts'
 import { planNow } from './plan-now.ts'
+import { refitted } from './refit/refitted.ts'
 
 /** The same key within this is one press [decisions]. */
 const sameKeyMs = 400
@@ -21,6 +22,9 @@ export const beginLead = (plan: LeadPlan): LeadState => ({
   pauses: [],
   natural: null,
   lengths: plan.segments.map(({ lengthMs }) => lengthMs),
+  set: plan.segments.map(({ lengthMs }) => lengthMs),
+  leaves: [],
+  saidEndMs: null,
   pause: null,
   visits: [],
   rung: {},
@@ -58,7 +62,7 @@ export function step(planned: LeadPlan, state: LeadState, input: LeadInput): Ste
   const moved: readonly LeadEffect[] = run.lengths === state.lengths ? nothing : [{ type: 'schedule' }]
   if (run.phase === 'ended') return [run, [...moved, { type: 'ended' }, { type: 'save' }]]
   if (input.type === 'tick' || isRepeat(state, input.type, atMs)) return [run, moved]
-  const done = acts[input.type](plan, run, atMs)
+  const done = input.type === 'refit' ? refitted(plan, run, input) : acts[input.type](plan, run, atMs)
   if (done === run && !told.has(input.type)) return [run, moved]
   const key = keys[input.type]
   const next = key === undefined ? done : { ...done, pressed: { ...done.pressed, [key]: atMs } }

@@ -61,7 +61,8 @@ const inOrder = <T>(steps: readonly OrderedStep<T>[], towards: 'floor' | 'top'):
     return (towards === 'top' ? difference : -difference) || a.of - b.of
   })
 
-const holdSteps = (terms: readonly HoldTerms[], towards: 'floor' | 'top') =>
+/** The steps of some holds in the order in which they are taken: the least change in proportion first, then the earlier. */
+export const holdSteps = (terms: readonly HoldTerms[], towards: 'floor' | 'top') =>
   inOrder(
     terms.flatMap((hold, of) => {
       const plannedS = sumOf(hold.sides.map((side) => side.plannedS))
