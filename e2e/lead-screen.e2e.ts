@@ -1,18 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from './fixtures.ts'
-
-/** Starts the class at a moment of it: the page's clock is set that far ahead. */
-async function leadAt(page: Page, address: string, seconds: number): Promise<void> {
-  await page.addInitScript(() => {
-    const steadyMs = () => performance.now() + Number((window as unknown as { pushedMs?: number }).pushedMs ?? 0)
-    const zeroMs = Date.now() - performance.now()
-    Object.assign(window, { zovrinPorts: { epochMs: () => zeroMs + steadyMs(), steadyMs } })
-  })
-  await page.goto(`${address}lead/thursday-slow-hour`)
-  await page.getByRole('button', { name: 'Start', exact: true }).click()
-  await page.getByTestId('clock').waitFor()
-  await page.evaluate((s) => Object.assign(window, { pushedMs: s * 1000 }), seconds)
-}
+import { leadAt, pushBy } from './lead-at.ts'
 
 const fontPx = (page: Page, css: string) =>
   page
@@ -99,6 +87,11 @@ test('the screen dims in four levels', async ({ page, house }) => {
 test('a class that runs behind its promise says by how much', async ({ page, house }) => {
   await leadAt(page, house.address, inDeerS)
   await expect(page.getByTestId('behind')).toBeHidden()
+  // Under two minutes nothing is said of it.
   await page.keyboard.press('+')
-  await expect(page.getByTestId('behind')).toContainText('1:00 behind the promised')
+  await expect(page.getByTestId('match')).toHaveText('4:00')
+  await expect(page.getByTestId('behind')).toBeHidden()
+  await pushBy(page, 1)
+  await page.keyboard.press('+')
+  await expect(page.getByTestId('behind')).toContainText('2:00 behind of')
 })

@@ -11,7 +11,9 @@ async function rename(page: Page, name: string): Promise<void> {
 
 /** The shell is at hand in the browser, so that the server may go. */
 const shellKept = (page: Page) =>
-  expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller?.state)).toBe('activated')
+  expect
+    .poll(() => page.evaluate(() => navigator.serviceWorker.controller?.state), { timeout: 30_000 })
+    .toBe('activated')
 
 /** The same session in a second window, both having read the same version. */
 async function twoWindows(first: Page, house: House): Promise<Page> {

@@ -115,3 +115,12 @@ export function ledEnd({ start, state }: Conducted, note: string, breath: Breath
     ...(Object.keys(breath).length === 0 ? {} : { breath }),
   }
 }
+
+/** Behind is told from so much on, and ahead [decisions, Leading]. */
+const behindFromMs = 120_000
+const behindShare = 0.03
+export const aheadFromMs = 180_000
+
+/** From when on it is told that a class is behind: two minutes, or 3 % of it where that is more. */
+export const behindFrom = ({ plan }: Pick<LedStart, 'plan'>): Milliseconds =>
+  Math.max(behindFromMs, behindShare * plan.totalMs)

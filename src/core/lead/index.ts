@@ -22,7 +22,9 @@ export { breathNow, movementNow } from './breath-now.ts'
 export type { BreathNow, MovementNow } from './breath-now.ts'
 export type { LeadEffect, LeadEvent, LeadEventType, LeadInput, LeadState, Visit } from './lead-state.ts'
 export {
+  aheadFromMs,
   beginClass,
+  behindFrom,
   behindMs,
   exactRunMs,
   ledEnd,
@@ -42,3 +44,5 @@ export { refitBook } from './refit/book.ts'
 export type { RefitBook } from './refit/book.ts'
 export { leastBetweenMs, waysOf } from './refit/ways.ts'
 export type { Changed, Wanted, Way } from './refit/ways.ts'
+export { inTheWay, leftIn, toggled } from './refit/left.ts'
+export type { InTheWay, LeftBlock } from './refit/left.ts'

@@ -75,7 +75,7 @@ export function waysOf({ plan, state, book, endMs }: Wanted): readonly Way[] {
   })
 }
 
-function wayOf(rest: Rest, way: Way['way'], { lengths, leaves, changed }: Tried, endMs: Milliseconds): Way {
+export function wayOf(rest: Rest, way: Way['way'], { lengths, leaves, changed }: Tried, endMs: Milliseconds): Way {
   const { state } = rest
   const endsMs = endWith(rest, lengths)
   return {

@@ -3,10 +3,11 @@ import { computed } from 'vue'
 import type { LedPlan } from '#model/led-class'
 import { mayCountAgain } from '#core/lead'
 import type { Command, LeadState, Stage } from '#core/lead'
+import type { Panel } from './use-refit.ts'
 
 /** What the teacher can tell the class now. The buttons keep no focus, so Space is always pause. */
 const props = defineProps<{ plan: LedPlan; state: LeadState; stage: Exclude<Stage, { is: 'ended' }> }>()
-const emit = defineEmits<{ press: [command: Command] }>()
+const emit = defineEmits<{ press: [command: Command]; show: [panel: Panel] }>()
 
 const isPaused = computed(() => props.stage.is === 'paused')
 const inShape = computed(() => props.stage.is === 'paused' && props.stage.kind === 'hold')
@@ -54,6 +55,10 @@ const buttons = computed<readonly Shown[]>(() => [
   { command: 'mark', words: 'Mark', key: 'M' },
   { command: 'bell', words: 'Bell', key: 'B' },
 ])
+const panels: readonly { readonly panel: Panel; readonly words: string; readonly key: string }[] = [
+  { panel: 'makeUp', words: 'What gives', key: 'G' },
+  { panel: 'left', words: 'What is left', key: 'W' },
+]
 </script>
 
 <template>
@@ -69,17 +74,31 @@ const buttons = computed<readonly Shown[]>(() => [
     >
       {{ words }} <kbd>{{ key }}</kbd>
     </button>
+    <i />
+    <button
+      v-for="{ panel, words, key } in panels"
+      :key="key"
+      type="button"
+      tabindex="-1"
+      @pointerdown.prevent
+      @click="emit('show', panel)"
+    >
+      {{ words }} <kbd>{{ key }}</kbd>
+    </button>
   </footer>
 </template>
 
 <style scoped>
 footer {
-  grid-row: 4;
+  grid-row: 5;
   display: flex;
   gap: 8px;
   flex-wrap: wrap;
   padding: 12px 24px;
   background: var(--sheet);
+}
+i {
+  flex: 1;
 }
 button {
   min-height: 44px;

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { behindMs, peopleHere, wallTime } from '#core/lead'
+import { aheadFromMs, behindFrom, behindMs, peopleHere, promisedMs, toEndMs, wallTime } from '#core/lead'
 import type { Conducted, OutboxState, Stage } from '#core/lead'
-import { formatMs } from '#core/units'
 import { clockText } from '#words/dates'
+import { behindWords } from '#words/refit'
 import { recordWords } from '#words/saving'
 
 /** The class over its stage: its name, the time, when it ends, and what the screen itself has to say. */
@@ -19,24 +19,23 @@ const emit = defineEmits<{ dim: []; leave: []; cameLate: [] }>()
 
 /** How many are here, with those who came after Start. */
 const here = computed(() => peopleHere(props.conducted))
-/** Less than this is not said. */
-const saidFromMs = 30_000
-
 const record = computed(() => recordWords(props.saveState, props.refusal))
 const clock = computed(() => clockText(wallTime(props.conducted, props.conducted.state.nowMs)))
 const endsAt = computed(() => clockText(wallTime(props.conducted, props.stage.endsAtMs)))
 const behind = computed(() => behindMs(props.conducted, props.stage.endsAtMs))
-/** The promise by the machine's clock as it stands now. */
-const promised = computed(() => clockText(wallTime(props.conducted, props.stage.endsAtMs - behind.value)))
+const told = computed(() => behindWords(behind.value, behindFrom(props.conducted.start), aheadFromMs))
+/** The end that was said, by the machine's clock as it stands now. */
+const said = computed(() => clockText(wallTime(props.conducted, toEndMs(props.conducted))))
+const promised = computed(() => clockText(wallTime(props.conducted, promisedMs(props.conducted))))
+const isSaidLater = computed(() => props.conducted.state.saidEndMs !== null)
 </script>
 
 <template>
   <header>
     <b>{{ conducted.start.document.name }}</b>
     <span>{{ clock }} · ends {{ endsAt }}</span>
-    <span v-if="behind >= saidFromMs" data-testid="behind"
-      >{{ formatMs(Math.round(behind / 1000) * 1000) }} behind the promised {{ promised }}</span
-    >
+    <span v-if="told" data-testid="behind">{{ told }} of {{ said }}</span>
+    <span v-else-if="isSaidLater">as said, promised {{ promised }}</span>
     <i />
     <span class="awake" :class="{ stays: staysAwake }">{{
       staysAwake ? 'screen stays on' : 'the screen may go dark: keep it awake by hand'
@@ -58,7 +57,7 @@ const promised = computed(() => clockText(wallTime(props.conducted, props.stage.
 
 <style scoped>
 header {
-  grid-row: 1;
+  grid-area: 1 / 1;
   display: flex;
   align-items: center;
   gap: 26px;

@@ -4,13 +4,14 @@ import { nanoid } from 'nanoid'
 import { computed, onMounted, onScopeDispose, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { BreathAnswers } from '#model/led-class'
-import { ledStart } from '#core/lead'
+import { ledStart, wallTime } from '#core/lead'
 import type { Command } from '#core/lead'
 import { formatMs } from '#core/units'
 import { blockName } from '#words/blocks'
 import { posesIn } from '#core/class'
 import { dayOf } from '#words/class-days'
 import { countedForms } from '#words/forms'
+import { clockText } from '#words/dates'
 import { sectionName } from '#words/sections'
 import { beforeIn } from '#words/before-breath'
 import { stageWords, stoppedWords } from '#words/segments'
@@ -29,7 +30,11 @@ import LeadStage from './LeadStage.vue'
 import { endOf } from './promised-end.ts'
 import { asksOfBreath } from './asks-of-breath.ts'
 import StopCard from './StopCard.vue'
+import ClassLine from './ClassLine.vue'
+import MakeUpTime from './MakeUpTime.vue'
+import WhatIsLeft from './WhatIsLeft.vue'
 import { useLead } from './use-lead.ts'
+import { useRefit } from './use-refit.ts'
 import { useLeadable } from './use-leadable.ts'
 import { useLeadPresses } from './use-lead-presses.ts'
 
@@ -127,11 +132,23 @@ function tell(command: Command): void {
   const planned = classes.planned.find(({ ledClassId }) => ledClassId === conducted.value?.start.id)
   if (planned) void classes.put({ ...planned, guests: planned.guests + 1 })
 }
+const refit = useRefit(conducted, lead.refit)
+const clock = (runMs: number): string => (conducted.value ? clockText(wallTime(conducted.value, runMs)) : '')
+/** The digits take a way only while the ways are shown [settled G7]. */
+function beside(key: string): boolean {
+  const which = ({ g: 'makeUp', w: 'left' } as const)[key.toLowerCase()]
+  if (which) refit.show(which)
+  else if (key === 'Escape' && refit.panel.value) refit.close()
+  else if (refit.panel.value === 'makeUp' && /^[1-9]$/.test(key)) refit.takeAt(Number(key) - 1)
+  else return false
+  return true
+}
 const press = useLeadPresses({
   takes: () => at.value === 'led' && running.value !== undefined && !asking.value && !leaving.value,
   isPaused: () => running.value?.is === 'paused',
   isHeard: () => isHeard.value,
   tell,
+  beside,
   letSoundThrough: () => void lead.letSoundThrough(),
 })
 </script>
@@ -139,6 +156,7 @@ const press = useLeadPresses({
 <template>
   <div class="lead" data-room="dark" :style="{ '--dim': 1 - dim * 0.2 }" @keydown.esc="cardShown = false">
     <template v-if="at === 'led' && conducted && running">
+      <ClassLine :conducted="conducted" :ends-ms="running.endsAtMs" />
       <LeadHeader
         :conducted="conducted"
         :stage="running"
@@ -154,11 +172,46 @@ const press = useLeadPresses({
       <div v-if="!isHeard" class="hush" role="alert">
         Touch or press any key for the bells<template v-if="missed > 0">; {{ missed }} missed</template>
       </div>
-      <main :class="{ 'with-card': cardShown }">
+      <main
+        :class="{
+          'with-card': cardShown || refit.panel.value === 'left',
+          'with-ways': refit.panel.value === 'makeUp',
+        }"
+      >
         <LeadStage :led="conducted.start" :state="conducted.state" :stage="running" />
         <StopCard v-if="cardShown" :stopped="stoppedWords(conducted.state)" @close="cardShown = false" />
+        <WhatIsLeft
+          v-else-if="refit.panel.value === 'left'"
+          :led="conducted.start"
+          :left="refit.left.value"
+          :ends-ms="running.endsAtMs"
+          :is-known="refit.isKnown.value"
+          :clock="clock"
+          @toggle="refit.toggle"
+          @close="refit.close"
+        />
       </main>
-      <LeadFoot :plan="conducted.start.plan" :state="conducted.state" :stage="running" @press="press" />
+      <MakeUpTime
+        v-if="refit.panel.value === 'makeUp'"
+        :led="conducted.start"
+        :ways="refit.ways.value"
+        :suggested="refit.suggested.value"
+        :has-more="refit.hasMore.value"
+        :is-refitted="refit.isRefitted.value"
+        :stands="refit.stands.value"
+        :is-known="refit.isKnown.value"
+        :clock="clock"
+        @take="refit.takeAt"
+        @more="refit.more"
+        @as-planned="press('asPlanned')"
+      />
+      <LeadFoot
+        :plan="conducted.start.plan"
+        :state="conducted.state"
+        :stage="running"
+        @press="press"
+        @show="refit.show"
+      />
       <AskDialog v-if="asking" label="What happened">
         <h2>This screen was away for {{ formatMs(asking.awayMs) }}</h2>
         <p>This window was away from {{ formatMs(asking.sinceMs) }} into the class on. What happened?</p>
@@ -226,7 +279,8 @@ const press = useLeadPresses({
 .lead {
   height: 100dvh;
   display: grid;
-  grid-template-rows: auto auto minmax(0, 1fr) auto;
+  grid-template-columns: minmax(0, 1fr);
+  grid-template-rows: auto auto minmax(0, 1fr) auto auto;
   background: var(--ground);
   color: var(--ink);
   filter: brightness(var(--dim));
@@ -239,6 +293,10 @@ main {
 }
 main.with-card {
   grid-template-columns: minmax(0, 1fr) min(430px, 38vw);
+}
+/* While it is chosen what goes, what some take otherwise gives room to the pose. */
+main.with-ways :deep(.look-to) {
+  display: none;
 }
 .hush {
   grid-row: 2;

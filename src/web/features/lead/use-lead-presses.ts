@@ -8,6 +8,8 @@ interface Class {
   readonly isPaused: () => boolean
   readonly isHeard: () => boolean
   readonly tell: (command: Command) => void
+  /** What stands beside the class takes some keys first; whether it took this one. */
+  readonly beside: (key: string) => boolean
   readonly letSoundThrough: () => void
 }
 
@@ -15,7 +17,7 @@ interface Class {
  * Keys and touches as commands. While the browser holds sound back, the first of either only lets it through and counts
  * as no command: a touch is then kept from the button under it.
  */
-export function useLeadPresses({ takes, isPaused, isHeard, tell, letSoundThrough }: Class) {
+export function useLeadPresses({ takes, isPaused, isHeard, tell, beside, letSoundThrough }: Class) {
   const press = (command: Command): void => {
     if (isHeard()) tell(command)
     else letSoundThrough()
@@ -25,6 +27,10 @@ export function useLeadPresses({ takes, isPaused, isHeard, tell, letSoundThrough
     if (!takes() || event.ctrlKey || event.metaKey || event.altKey) return
     // Enter on a button that was reached with Tab presses it.
     if (event.key === 'Enter' && event.target instanceof HTMLButtonElement) return
+    if (isHeard() && beside(event.key)) {
+      event.preventDefault()
+      return
+    }
     const command = leadKey(event.key, isPaused())
     if (command) {
       event.preventDefault()

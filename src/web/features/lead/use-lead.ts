@@ -1,7 +1,7 @@
 import { computed, shallowReadonly, shallowRef } from 'vue'
 import type { LedStart } from '#model/led-class'
-import { beginClass, lookAtClass, stageOf, takeUpClass, tellClass } from '#core/lead'
-import type { Command, Conducted, LeadEffect } from '#core/lead'
+import { beginClass, lookAtClass, refitClass, stageOf, takeUpClass, tellClass } from '#core/lead'
+import type { Command, Conducted, LeadEffect, Way } from '#core/lead'
 import type { RunningClass } from '#web/shared/lead/running-class.ts'
 import { windowId } from '#web/shared/session/window-id.ts'
 import { useClassRecord } from './use-class-record.ts'
@@ -35,6 +35,10 @@ export function useLead(onStopCard: () => void) {
     if (conducted.value) put(tellClass(conducted.value, command, readings.read()))
     if (conducted.value?.state.phase === 'running') readings.go()
   }
+  /** Takes what was worked out for the rest of the class. */
+  function refit(way: Way): void {
+    if (conducted.value) put(refitClass(conducted.value, way, readings.read()))
+  }
   function put([next, effects]: readonly [Conducted, readonly LeadEffect[]]): void {
     conducted.value = next
     effects.forEach(doEffect)
@@ -63,7 +67,7 @@ export function useLead(onStopCard: () => void) {
   return {
     conducted: shallowReadonly(conducted),
     stage: computed(() => conducted.value && stageOf(conducted.value.start.plan, conducted.value.state)),
-    ...{ isHeard, missed, saveState, refusal, begin, takeUp, tell, letSoundThrough, save, soundCheck },
+    ...{ isHeard, missed, saveState, refusal, begin, takeUp, tell, refit, letSoundThrough, save, soundCheck },
     staysAwake: readings.staysAwake,
   }
 }
