@@ -1,13 +1,18 @@
 import type { Page } from '@playwright/test'
 
 /** Starts the class at a moment of it: the page's clock is set that far ahead. */
-export async function leadAt(page: Page, address: string, seconds: number): Promise<void> {
+export async function leadAt(
+  page: Page,
+  address: string,
+  seconds: number,
+  sessionId = 'thursday-slow-hour',
+): Promise<void> {
   await page.addInitScript(() => {
     const steadyMs = () => performance.now() + Number((window as unknown as { pushedMs?: number }).pushedMs ?? 0)
     const zeroMs = Date.now() - performance.now()
     Object.assign(window, { zovrinPorts: { epochMs: () => zeroMs + steadyMs(), steadyMs } })
   })
-  await page.goto(`${address}lead/thursday-slow-hour`)
+  await page.goto(`${address}lead/${sessionId}`)
   await page.getByRole('button', { name: 'Start', exact: true }).click()
   await page.getByTestId('clock').waitFor()
   await page.evaluate((s) => Object.assign(window, { pushedMs: s * 1000 }), seconds)

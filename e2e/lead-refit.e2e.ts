@@ -30,7 +30,7 @@ test('late, one pose is left out for the promised end: kept, there after a reloa
   house,
 }) => {
   await late(page, house, 200)
-  await expect(behind(page)).toContainText(/^3:\d\d behind of/)
+  await expect(behind(page)).toContainText(/^3:\d\d behind, promised/)
   // The digits do nothing while no ways are shown.
   await page.keyboard.press('2')
   await expect(behind(page)).toBeVisible()
@@ -83,4 +83,28 @@ test('a later end that is said stands for the promise, which stays in sight', as
   await page.keyboard.press('3')
   await expect(behind(page)).toBeHidden()
   await expect(page.getByText('as said, promised')).toBeVisible()
+})
+
+test('in a restorative class a hold begins when all are settled, by a key or a tap anywhere, and not before', async ({
+  page,
+  house,
+}) => {
+  await leadAt(page, house.address, 100, 'short-evening-rest')
+  await page.getByRole('button', { name: /^End this breath/ }).click()
+  await expect(page.locator('.name')).toHaveText('Lay out for Twist over a bolster')
+  await expect(page.getByRole('button', { name: 'All are settled Enter' })).toBeVisible()
+  await pushBy(page, 300)
+  await expect(page.getByText('twice the planned set-up, until all are settled')).toBeVisible()
+  await expect(page.locator('.name')).toHaveText('Settle')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('.name')).toHaveText('Twist over a bolster')
+  await expect(page.getByTestId('clock')).toHaveText(/^(3:00|2:5\d)$/)
+  await expect.poll(() => kept(house)).toContain('settled')
+  // The second side is waited for as well, and begun by a tap.
+  await page.getByRole('button', { name: /^End this side/ }).click()
+  await pushBy(page, 300)
+  await expect(page.getByText('until all are settled')).toBeVisible()
+  await page.locator('.lit').click()
+  await expect(page.locator('.where')).toContainText('Right')
+  await expect(page.locator('.name')).toHaveText('Twist over a bolster')
 })

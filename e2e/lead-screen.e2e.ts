@@ -93,5 +93,5 @@ test('a class that runs behind its promise says by how much', async ({ page, hou
   await expect(page.getByTestId('behind')).toBeHidden()
   await pushBy(page, 1)
   await page.keyboard.press('+')
-  await expect(page.getByTestId('behind')).toContainText('2:00 behind of')
+  await expect(page.getByTestId('behind')).toContainText('2:00 behind, promised')
 })

@@ -13,6 +13,7 @@ const common = {
   muscles: 'released',
   lockOrder: 'chinFirst',
   threePartBreath: 'secondStep',
+  holdBegins: 'byClock',
 } as const
 
 /** The shipped sets of answers to the handbook's table. */
@@ -21,7 +22,13 @@ export const schools: readonly School[] = [
     id: 'restorative',
     name: 'Restorative',
     about: 'Fully supported, no stretch; arrange once, then be still.',
-    answers: { ...common, movementInHold: 'none', sensationCeiling: 2, betweenSides: 'stillness' },
+    answers: {
+      ...common,
+      movementInHold: 'none',
+      sensationCeiling: 2,
+      betweenSides: 'stillness',
+      holdBegins: 'whenISay',
+    },
   },
   {
     id: 'yin',

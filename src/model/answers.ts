@@ -21,6 +21,7 @@ export const answerSchemas = {
   energyLines: z.enum(['off', 'on']),
   lockOrder: z.enum(['chinFirst', 'rootFirst']),
   threePartBreath: z.enum(['secondStep', 'afterFifthStep', 'outside']),
+  holdBegins: z.enum(['byClock', 'whenISay']),
 } as const
 
 export const answersSchema = z.strictObject(answerSchemas)
@@ -31,7 +32,7 @@ export const someAnswersSchema = answersSchema.partial()
 export type SomeAnswers = z.infer<typeof someAnswersSchema>
 
 /** What a school answers that was written before a question was asked: as Zovrin did then. */
-export const answersBefore = { lockOrder: 'chinFirst', threePartBreath: 'secondStep' } as const
+export const answersBefore = { lockOrder: 'chinFirst', threePartBreath: 'secondStep', holdBegins: 'byClock' } as const
 
 export const schoolSchema = z.strictObject({
   id: idSchema,
@@ -40,6 +41,7 @@ export const schoolSchema = z.strictObject({
   answers: answersSchema.extend({
     lockOrder: answerSchemas.lockOrder.default(answersBefore.lockOrder),
     threePartBreath: answerSchemas.threePartBreath.default(answersBefore.threePartBreath),
+    holdBegins: answerSchemas.holdBegins.default(answersBefore.holdBegins),
   }),
 })
 export type School = z.infer<typeof schoolSchema>

@@ -149,6 +149,8 @@ export const ledSegmentSchema = z.strictObject({
   lengthMs: runMsSchema,
   /** On a second side's hold: the first side's segment whose real time it takes. */
   mirrors: z.int().min(0).optional(),
+  /** The hold after it begins when the teacher says that all are settled, and not before. */
+  waits: z.literal(true).optional(),
 })
 
 /** A cue by its distance from the start or the end of its segment. */
@@ -205,6 +207,8 @@ export const plainEventTypes = [
   'cameLate',
   /** What was re-fitted and has not begun is led as it was planned again. */
   'asPlanned',
+  /** All are settled: the hold begins; where the clock leads, a change or a set-up is over. */
+  'settled',
 ] as const
 
 const anEvent = { atMs: runMsSchema }

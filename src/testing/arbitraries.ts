@@ -241,3 +241,7 @@ export const linkedSessions = (most = 8): fc.Arbitrary<Session> =>
       block.kind === 'hold' ? { ...block, poseId: String(poseIds.next().value) } : block,
     ),
   }))
+
+/** The same, each led by the clock: no hold waits for the teacher. */
+export const sessionsByClock = (most = 8): fc.Arbitrary<Session> =>
+  sessions(most).map((session) => ({ ...session, answers: { ...session.answers, holdBegins: 'byClock' } }))

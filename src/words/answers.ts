@@ -64,5 +64,9 @@ export const answerWords: WordsFor = {
       outside: 'is learned beside the ladder',
     },
   },
+  holdBegins: {
+    asks: 'A hold begins, when led',
+    answers: { byClock: 'by the clock', whenISay: 'when I say they are settled' },
+  },
   energyLines: { asks: 'Energy lines', answers: { off: 'left out', on: 'part of the teaching' } },
 }

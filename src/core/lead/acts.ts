@@ -3,6 +3,7 @@ import { advance } from './advance.ts'
 import { goBack, naturalAgainMs } from './back.ts'
 import { breathNow } from './breath-now.ts'
 import { atTick, countedRun, roundAt } from './counted-run.ts'
+import { beforeHold } from './lead-plan.ts'
 import type { LeadPlan, LeadSegment } from './lead-plan.ts'
 import type { LeadEventType, LeadState } from './lead-state.ts'
 import { roundsKept } from './done-over.ts'
@@ -11,6 +12,7 @@ import { nextInhaleMs } from './next-inhale.ts'
 import { secondsOf } from './plan-index.ts'
 import { asPlanned } from './refit/refitted.ts'
 import { countAgain, stopSign } from './stop.ts'
+import { waitsFrom } from './waits.ts'
 import {
   blockEnd,
   enter,
@@ -52,9 +54,23 @@ export const acts: Readonly<Record<Exclude<LeadEventType, 'refit'>, Act>> = {
   countAgain,
   cameLate: same,
   asPlanned,
+  settled,
   leave,
   wentOn,
   stoppedThen,
+}
+
+/**
+ * All are settled: from the change on, what stands before a hold is over and it begins, where that waits for it; where the
+ * clock leads, only a change or a set-up is over.
+ */
+function settled(plan: LeadPlan, state: LeadState, atMs: Milliseconds): LeadState {
+  const here = segmentOf(plan, state)
+  if (state.pause || !here) return state
+  if (!beforeHold.has(here.doing.kind)) return state
+  const waiting = waitsFrom(plan, state.index)
+  if (waiting !== undefined) return endAt(plan, state, state, waiting + 1, atMs)
+  return here.doing.kind === 'settle' ? state : endAt(plan, state, state, state.index + 1, atMs)
 }
 
 /** In a hold they stay; in counted breath it is natural breath at once, and the round is begun anew later. */

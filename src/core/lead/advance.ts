@@ -15,7 +15,7 @@ export function advance(plan: LeadPlan, state: LeadState, atMs: Milliseconds): L
   let now: LeadState = state
   for (;;) {
     const endMs = currentEndMs(now)
-    if (toMs < endMs) return ringUntil(plan, now, toMs)
+    if (now.waits || toMs < endMs) return ringUntil(plan, now, toMs)
     now = ringUntil(plan, now, endMs)
     const next = now.natural ? now.index : now.index + 1
     now = enter(plan, now, next, endMs)

@@ -38,7 +38,7 @@ export function leadPlan(timeline: Timeline, ceilingMs: Readonly<Record<string, 
     if (block.kind === 'breath') segments.push(naturalTail(block, segments.length))
   }
   return {
-    segments,
+    segments: waiting(segments, timeline),
     cues: cuesOf(timeline, stood),
     totalMs: timeline.totalMs,
     capMs: caps(timeline, ceilingMs),
@@ -46,6 +46,23 @@ export function leadPlan(timeline: Timeline, ceilingMs: Readonly<Record<string, 
     over: overs(timeline),
   }
 }
+
+/** Holds that begin when the teacher says so: what stands right before each side of them waits for it. */
+function waiting(segments: readonly LeadSegment[], { blocks }: Timeline): LeadSegment[] {
+  const said = new Set(
+    blocks.flatMap(({ block }) =>
+      block.kind === 'hold' && block.answers.holdBegins === 'whenISay' ? [block.block.id] : [],
+    ),
+  )
+  return segments.map((segment, at) => {
+    const next = segments[at + 1]
+    const isLast = next?.doing.kind === 'hold' && next.blockId === segment.blockId && beforeHold.has(segment.doing.kind)
+    return isLast && said.has(segment.blockId) ? { ...segment, waits: true } : segment
+  })
+}
+
+/** What stands before a hold. */
+export const beforeHold: ReadonlySet<LedDoing['kind']> = new Set(['change', 'setUp', 'settle'])
 
 type Run = readonly [Segment, ...Segment[]]
 

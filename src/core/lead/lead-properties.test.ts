@@ -4,7 +4,7 @@ import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import type { Doing } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
-import { sessions } from '#testing/arbitraries'
+import { sessions, sessionsByClock } from '#testing/arbitraries'
 import { beginLead, breathNow, fold, leadPlan, movementNow, soundsDue, step } from './index.ts'
 import type { BreathNow, Command, LeadEvent, LeadInput, LeadPlan, LeadState } from './index.ts'
 
@@ -19,7 +19,7 @@ function turnsHere(doing: Doing, before: Doing | undefined): boolean {
 
 test('sounds asked for before the start are the bells of the timeline and a tick a turn', () => {
   fc.assert(
-    fc.property(sessions(5), (session) => {
+    fc.property(sessionsByClock(5), (session) => {
       const timeline = orThrow(compileTimeline(session, shippedCatalog))
       const plan = leadPlan(timeline, {})
       const due = soundsDue(plan, beginLead(plan))
@@ -48,6 +48,8 @@ const commands: Command[] = [
   'mark',
   'bell',
   'cameLate',
+  'settled',
+  'asPlanned',
   'wentOn',
 ]
 const asked = ['tick', 'gap', ...commands] as const
@@ -143,7 +145,7 @@ test('nothing is lost or conducted twice unasked: without a word of the teacher 
     log.filter(({ type }) => ['tick', 'pause', 'resume', 'stay', 'mark', 'bell'].includes(type)),
   )
   fc.assert(
-    fc.property(sessions(5), quiet, (session, log) => {
+    fc.property(sessionsByClock(5), quiet, (session, log) => {
       const plan = planOf(session)
       const last: LeadEvent = { type: 'resume', atMs: (log.at(-1)?.atMs ?? 0) + 1000 }
       const state = fold(plan, [...kept(log), last], 12 * 3_600_000)

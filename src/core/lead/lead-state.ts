@@ -31,6 +31,8 @@ export interface LeadState {
   readonly index: number
   readonly startedMs: Milliseconds
   readonly skippedMs: Milliseconds
+  /** What runs now goes on until all are settled. */
+  readonly waits: boolean
   /** Pauses in this segment that are over. */
   readonly pauses: readonly Stretch[]
   readonly natural: { readonly blockId: string; readonly lengthMs: Milliseconds } | null

@@ -28,9 +28,15 @@ export const lengthOf = (state: LeadState, index: number): Milliseconds => state
 export const pausedMs = ({ pauses, pause, nowMs }: LeadState): Milliseconds =>
   pauses.reduce((sum, { fromMs, toMs }) => sum + toMs - fromMs, 0) + (pause ? nowMs - pause.sinceMs : 0)
 
-/** When what runs now will end, if nothing more is asked: the natural breath put in, or the segment. */
-export const currentEndMs = (state: LeadState): Milliseconds =>
-  state.startedMs + (state.natural?.lengthMs ?? lengthOf(state, state.index) - state.skippedMs) + pausedMs(state)
+/**
+ * When what runs now will end, if nothing more is asked: the natural breath put in, or the segment. What waits for all to be
+ * settled does not end by itself: past its time it would end now.
+ */
+export function currentEndMs(state: LeadState): Milliseconds {
+  const plannedMs = state.natural?.lengthMs ?? lengthOf(state, state.index) - state.skippedMs
+  const endMs = state.startedMs + plannedMs + pausedMs(state)
+  return state.waits ? Math.max(endMs, state.nowMs) : endMs
+}
 
 interface Ahead {
   readonly segment: LeadSegment
@@ -168,6 +174,7 @@ export function enter(plan: LeadPlan, state: LeadState, index: number, atMs: Mil
     startedMs: atMs,
     // Natural breath put in before a counted run is followed by what was left of that run.
     skippedMs: state.natural && index === state.index ? state.skippedMs : 0,
+    waits: plan.segments[index]?.waits === true,
     pauses: [],
     natural: null,
     rung: index === state.index ? state.rung : {},

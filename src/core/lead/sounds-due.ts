@@ -72,12 +72,14 @@ export function soundsDue(planned: LeadPlan, state: LeadState, sounds: BreathSou
   const current = currentLane(plan, state)
   if (current) due.push(...overTicks(state, current, state.index, sounds))
   for (const { segment, ...stood } of ahead(plan, state)) {
-    if (stood.endMs <= stood.startMs) continue
+    if (stood.endMs <= stood.startMs && !segment.waits) continue
     const pauses = segment.index === state.index && !state.natural ? state.pauses : []
     due.push(...bells(state, cuesOf(plan, segment.index), { ...stood, pauses }))
     due.push(...turns(state, segment, stood, sounds))
     const coming = segment.index > state.index ? comingLane(plan, state, segment.index, stood.startMs) : undefined
     if (coming) due.push(...overTicks(state, coming, segment.index, sounds))
+    // What comes after all are settled is not known before.
+    if (segment.waits) break
   }
   return due.sort((a, b) => a.atMs - b.atMs)
 }

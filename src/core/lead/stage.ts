@@ -19,6 +19,8 @@ import { secondsOf } from './plan-index.ts'
 import { capOf, expectedLengths, heldMs, plannedAlike } from './sides.ts'
 import { leadInNow, saidNow } from './said-now.ts'
 import { cueInstants } from './sounds-due.ts'
+import { settling } from './waits.ts'
+import type { Settling } from './waits.ts'
 
 /** The other side of an each-side hold: what it will take, or what it took. */
 export interface OtherSide {
@@ -66,7 +68,12 @@ export type Stage =
     })
   | (Running & { readonly is: 'moving'; readonly movement: MovementNow | undefined })
   /** What is said in a talk now: what is asked before breath work. */
-  | (Running & { readonly is: 'between'; readonly says: string | undefined })
+  | (Running & {
+      readonly is: 'between'
+      readonly says: string | undefined
+      /** Before a hold that begins when all are settled. */
+      readonly settling: Settling | undefined
+    })
   | (Running &
       InHold & {
         readonly is: 'paused'
@@ -113,6 +120,7 @@ export function stageOf(planned: LeadPlan, state: LeadState): Stage {
         ...running,
         is: 'between',
         says: segment.doing.kind === 'talk' ? saidNow(plan, state) : undefined,
+        settling: settling(plan, state),
       }
   }
 }

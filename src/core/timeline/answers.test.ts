@@ -16,8 +16,8 @@ function led(blocks: Block[], answers: SomeAnswers): { said: string[]; done: str
   }
 }
 
-/** Questions that are answered while breath work is planned: the document has what came of it. */
-type Planned = 'lockOrder' | 'threePartBreath'
+/** Questions that are answered while breath work is planned, or when a class is led. */
+type Planned = 'lockOrder' | 'threePartBreath' | 'holdBegins'
 
 /** Where each question of the handbook's table shows, and what is heard or done for each answer. */
 const shows: { [Q in Exclude<Question, Planned>]: { blocks: Block[]; answers: [Answers[Q], RegExp][] } } = {

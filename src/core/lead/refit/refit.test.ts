@@ -3,7 +3,7 @@ import type { Session } from '#model/session'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
-import { sessions } from '#testing/arbitraries'
+import { sessionsByClock } from '#testing/arbitraries'
 import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { fold, leadPlan, refitBook, stageOf, step, waysOf } from '../index.ts'
 import type { LeadEvent, LeadState, Way } from '../index.ts'
@@ -136,7 +136,7 @@ test('taken back, what has not begun is as it was planned', () => {
 })
 
 const moments = fc.record({
-  session: sessions(6),
+  session: sessionsByClock(6),
   at: fc.double({ min: 0, max: 1, noNaN: true }),
   byMs: fc.integer({ min: -900, max: 900 }).map((s) => s * 1000),
   stays: fc.integer({ min: 0, max: 2 }),

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { LedPlan } from '#model/led-class'
-import { mayCountAgain } from '#core/lead'
+import { beforeHold, mayCountAgain } from '#core/lead'
 import type { Command, LeadState, Stage } from '#core/lead'
 import type { Panel } from './use-refit.ts'
 
@@ -25,13 +25,21 @@ const isCounted = computed(
 )
 const canMatch = computed(() => props.state.capped?.blockId === props.stage.segment.blockId)
 
+/** Before a hold that begins when all are settled; else it ends a change or a set-up early. */
+const isWaited = computed(() => props.stage.is === 'between' && props.stage.settling !== undefined)
+const settledWords = computed(() => (isWaited.value ? 'All are settled' : 'Ready'))
+
 interface Shown {
   readonly command: Command
   readonly words: string
   readonly key: string
   readonly isFree?: boolean
+  readonly isLarge?: boolean
 }
 const buttons = computed<readonly Shown[]>(() => [
+  ...(beforeHold.has(doing.value.kind) && !isPaused.value && (isWaited.value || doing.value.kind !== 'settle')
+    ? [{ command: 'settled' as const, words: settledWords.value, key: 'Enter', isLarge: isWaited.value }]
+    : []),
   isPaused.value
     ? { command: 'resume', words: 'Go on', key: 'space' }
     : { command: 'pause', words: 'Pause', key: 'space' },
@@ -64,11 +72,11 @@ const panels: readonly { readonly panel: Panel; readonly words: string; readonly
 <template>
   <footer>
     <button
-      v-for="{ command, words, key, isFree } in buttons"
+      v-for="{ command, words, key, isFree, isLarge } in buttons"
       :key="key"
       type="button"
       tabindex="-1"
-      :class="{ free: isFree }"
+      :class="{ free: isFree, large: isLarge }"
       @pointerdown.prevent
       @click="emit('press', command)"
     >
@@ -117,6 +125,12 @@ kbd {
 }
 .free {
   border-color: var(--breath);
+}
+.large {
+  min-width: 220px;
+  border: 2px solid var(--chosen);
+  font-size: 22px;
+  font-weight: 650;
 }
 @media (max-width: 500px) {
   footer {

@@ -34,7 +34,7 @@ const isSaidLater = computed(() => props.conducted.state.saidEndMs !== null)
   <header>
     <b>{{ conducted.start.document.name }}</b>
     <span>{{ clock }} · ends {{ endsAt }}</span>
-    <span v-if="told" data-testid="behind">{{ told }} of {{ said }}</span>
+    <span v-if="told" data-testid="behind">{{ told }}, {{ isSaidLater ? 'said' : 'promised' }} {{ said }}</span>
     <span v-else-if="isSaidLater">as said, promised {{ promised }}</span>
     <i />
     <span class="awake" :class="{ stays: staysAwake }">{{

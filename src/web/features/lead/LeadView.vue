@@ -4,7 +4,7 @@ import { nanoid } from 'nanoid'
 import { computed, onMounted, onScopeDispose, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { BreathAnswers } from '#model/led-class'
-import { ledStart, wallTime } from '#core/lead'
+import { beforeHold, ledStart, wallTime } from '#core/lead'
 import type { Command } from '#core/lead'
 import { formatMs } from '#core/units'
 import { blockName } from '#words/blocks'
@@ -143,9 +143,16 @@ function beside(key: string): boolean {
   else return false
   return true
 }
+/** Where a hold begins when all are settled, a tap anywhere says so. */
+function tapped({ target }: MouseEvent): void {
+  const isOfButton = target instanceof Element && target.closest('button, a, [role=dialog], section.left') !== null
+  if (!isOfButton && running.value?.is === 'between' && running.value.settling) press('settled')
+}
+const isArranging = (): boolean => running.value !== undefined && beforeHold.has(running.value.segment.doing.kind)
 const press = useLeadPresses({
   takes: () => at.value === 'led' && running.value !== undefined && !asking.value && !leaving.value,
   isPaused: () => running.value?.is === 'paused',
+  isArranging,
   isHeard: () => isHeard.value,
   tell,
   beside,
@@ -177,6 +184,7 @@ const press = useLeadPresses({
           'with-card': cardShown || refit.panel.value === 'left',
           'with-ways': refit.panel.value === 'makeUp',
         }"
+        @click="tapped"
       >
         <LeadStage :led="conducted.start" :state="conducted.state" :stage="running" />
         <StopCard v-if="cardShown" :stopped="stoppedWords(conducted.state)" @close="cardShown = false" />

@@ -23,8 +23,9 @@ const keys: Readonly<Record<string, Command>> = {
   C: 'countAgain',
 }
 
-/** What a key tells the class; while paused, Space goes on and → is *they come out*. */
-export function leadKey(key: string, isPaused: boolean): Command | undefined {
+/** What a key tells the class; while paused, Space goes on and → is *they come out*; while people arrange themselves, Enter says they are settled. */
+export function leadKey(key: string, isPaused: boolean, isArranging = false): Command | undefined {
+  if (key === 'Enter' && isArranging && !isPaused) return 'settled'
   if (key === ' ') return isPaused ? 'resume' : 'pause'
   if (isPaused && (key === 'ArrowRight' || key === 'PageDown')) return 'theyComeOut'
   return keys[key]

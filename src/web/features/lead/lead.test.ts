@@ -32,5 +32,6 @@ test('while paused, Space goes on and the arrow is: they come out', () => {
   expect([leadKey('ArrowRight', false), leadKey('ArrowRight', true)]).toEqual(['end', 'theyComeOut'])
   expect(['=', 'ArrowUp', '+'].map((key) => leadKey(key, false))).toEqual(['stay', 'stay', 'stay'])
   expect(['n', 'N'].map((key) => leadKey(key, true))).toEqual(['cameLate', 'cameLate'])
+  expect([leadKey('Enter', false), leadKey('Enter', false, true)]).toEqual(['match', 'settled'])
   expect(leadKey('t', false)).toBeUndefined()
 })

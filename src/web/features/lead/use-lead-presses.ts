@@ -6,6 +6,8 @@ interface Class {
   /** Whether commands count now: a class runs, and no question stands over it. */
   readonly takes: () => boolean
   readonly isPaused: () => boolean
+  /** Whether people arrange themselves, before a hold. */
+  readonly isArranging: () => boolean
   readonly isHeard: () => boolean
   readonly tell: (command: Command) => void
   /** What stands beside the class takes some keys first; whether it took this one. */
@@ -17,7 +19,7 @@ interface Class {
  * Keys and touches as commands. While the browser holds sound back, the first of either only lets it through and counts
  * as no command: a touch is then kept from the button under it.
  */
-export function useLeadPresses({ takes, isPaused, isHeard, tell, beside, letSoundThrough }: Class) {
+export function useLeadPresses({ takes, isPaused, isArranging, isHeard, tell, beside, letSoundThrough }: Class) {
   const press = (command: Command): void => {
     if (isHeard()) tell(command)
     else letSoundThrough()
@@ -31,7 +33,7 @@ export function useLeadPresses({ takes, isPaused, isHeard, tell, beside, letSoun
       event.preventDefault()
       return
     }
-    const command = leadKey(event.key, isPaused())
+    const command = leadKey(event.key, isPaused(), isArranging())
     if (command) {
       event.preventDefault()
       if (!event.repeat) press(command)

@@ -13,11 +13,21 @@ const words = computed(() => {
   if (kind === 'closing') return 'Closing'
   return kind === 'talk' || kind === 'rest' ? '' : blockTitle(props.led, props.stage.segment)
 })
+/** Where a hold begins when all are settled, the time past what was planned for it counts up. */
+const overMs = computed(() => {
+  const { settling } = props.stage
+  return settling ? settling.forMs - settling.plannedMs : 0
+})
+const isOver = computed(() => props.stage.leftMs === 0 && overMs.value > 0)
+const isLong = computed(() => (props.stage.settling ? overMs.value > props.stage.settling.plannedMs : false))
 </script>
 
 <template>
   <WhereLine :led="led" :segment="stage.segment" :words="words" />
-  <p class="clock" data-testid="clock">{{ formatMs(stage.leftMs) }}</p>
+  <p class="clock" data-testid="clock">{{ formatMs(isOver ? overMs : stage.leftMs) }}</p>
+  <p v-if="isOver" class="under">
+    {{ isLong ? 'twice the planned set-up' : 'past the planned set-up' }}, until all are settled
+  </p>
   <p class="name">{{ segmentTitle(led, stage.segment) }}</p>
   <p class="cue">{{ toSay(led, stage.segment) }}</p>
   <p v-if="stage.says" class="cue says">{{ stage.says }}</p>
