@@ -3,7 +3,15 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { startServer } from '#server/start'
 import { benchBreath } from './bench/breath.ts'
-import { benchBells, benchChecks, benchCore, benchHandling, benchProps, benchScreening } from './bench/core.ts'
+import {
+  benchBells,
+  benchChecks,
+  benchCore,
+  benchHandling,
+  benchProps,
+  benchRefit,
+  benchScreening,
+} from './bench/core.ts'
 import { benchClass } from './bench/class.ts'
 import { benchFits } from './bench/fits.ts'
 import { benchJournal, benchUnfinished } from './bench/journal.ts'
@@ -33,6 +41,7 @@ async function benchPages(): Promise<void> {
 
 function benchTheCore(): void {
   benchCore()
+  benchRefit()
   benchScreening()
   benchBells()
   benchChecks()

@@ -28,6 +28,19 @@ const leadFor = (seconds: number) => async (page: Page) => {
   await page.waitForTimeout(600)
 }
 
+/** Three minutes late, with the ways to make them up. */
+const late = async (page: Page): Promise<void> => {
+  await leadFor(inDeerS - 190)(page)
+  await page.keyboard.press('Space')
+  await page.getByRole('button', { name: /^Go on/ }).waitFor()
+  await page.evaluate((pushed) => {
+    Object.assign(window, { pushedMs: pushed * 1000 })
+  }, inDeerS)
+  await page.keyboard.press('Space')
+  await page.keyboard.press('g')
+  await page.getByRole('region', { name: 'Make up time' }).waitFor()
+}
+
 /** 27:15 into the class Deer's left side begins: the pictures are taken a minute later. */
 const inDeerS = 1700
 
@@ -131,6 +144,7 @@ const pictures: readonly Picture[] = [
   },
   // Last, since each of them begins a class.
   { name: 'lead-hold', path: 'lead/thursday-slow-hour', act: leadFor(inDeerS) },
+  { name: 'lead-late', path: 'lead/thursday-slow-hour', act: late },
   { name: 'lead-breath', path: 'lead/breath-week-6', act: leadFor(520) },
   { name: 'lead-phone', path: 'lead/thursday-slow-hour', size: { width: 390, height: 844 }, act: leadFor(inDeerS) },
 ]

@@ -6,7 +6,7 @@ import { screen } from '#core/cautions'
 import { checkSession } from '#core/checks'
 import { comersOf, whoTakesWhat } from '#core/class'
 import { resolveSession } from '#core/session'
-import { beginLead, leadPlan, soundsDue } from '#core/lead'
+import { beginLead, leadPlan, refitBook, soundsDue, step, waysOf } from '#core/lead'
 import { compileTimeline, segmentAt } from '#core/timeline'
 import { orThrow } from '#core/result'
 import { cautionBook } from '#library/cautions/book'
@@ -187,4 +187,23 @@ export function benchHandling(): void {
     `median ${ms(quantile(took, 0.5))}, p95 ${ms(quantile(took, 0.95))}`,
     '< 1 ms',
   )
+}
+
+/** All ways to make up time with the whole of a long class left, most of what is left to give wanted. */
+export function benchRefit(): void {
+  const session = benchSession()
+  const timeline = orThrow(compileTimeline(session, shippedCatalog))
+  const plan = leadPlan(timeline, {})
+  const state = step(plan, beginLead(plan), { type: 'tick', atMs: 1000 })[0]
+  const book = refitBook(timeline, session, shippedCatalog)
+  const late = (minutes: number) => () => waysOf({ plan, state, book, endMs: plan.totalMs - minutes * 60_000 })
+  for (const minutes of [3, 12, 30]) {
+    const taken = times(20, late(minutes))
+    const [median, worst] = [quantile(taken, 0.5), Math.max(...taken)]
+    report(
+      `all ways to make up ${String(minutes)} min, 40 blocks left`,
+      `median ${ms(median)}, worst ${ms(worst)}`,
+      '< 20 ms',
+    )
+  }
 }
