@@ -38,7 +38,7 @@ export function goBack(plan: LeadPlan, state: LeadState, atMs: Milliseconds): Le
   const start = thingStart(plan, here)
   const sinceMs = firstEntered(plan, state, start)
   const early = sinceMs === undefined || atMs - sinceMs < soonMs
-  const to = early ? thingStart(plan, thingBefore(plan, start)) : start
+  const to = early ? thingStart(plan, thingBefore(plan, state, start)) : start
   const entered = enter(plan, state, to, atMs)
   const end = thingEnd(plan, here)
   const visits = entered.visits.map((visit) =>
@@ -70,11 +70,11 @@ const thingStart = (plan: LeadPlan, index: number): number =>
 const thingEnd = (plan: LeadPlan, index: number): number =>
   isBreath(plan, index) ? sectionEnd(plan, index) : partEnd(plan, index)
 
-/** The last thing before a segment that takes time; the class's first where there is none. */
-const thingBefore = (plan: LeadPlan, index: number): number =>
+/** The last thing before a segment that takes time, nothing that was left out; the class's first where there is none. */
+const thingBefore = (plan: LeadPlan, { set }: LeadState, index: number): number =>
   Math.max(
     0,
-    plan.segments.slice(0, index).findLastIndex(({ lengthMs }) => lengthMs > 0),
+    plan.segments.slice(0, index).findLastIndex((segment) => (set[segment.index] ?? 0) > 0),
   )
 
 /**

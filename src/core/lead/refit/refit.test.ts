@@ -125,6 +125,18 @@ test('a counterpose goes with what it counters, and people come into the next po
   expect(after.lengths[change?.index ?? -1]).toBe(known * 1000)
 })
 
+test('Back goes over what was left out to what was led before it', () => {
+  const state = fold(hour.plan, [], 250_000)
+  expect(hour.plan.segments[state.index]?.blockId).toBe('deer')
+  const way = only(ways(hour, state, endsMs(hour, state) - 120_000), 'leaveOut')
+  expect(way.out).toEqual(['sphinx'])
+  const log = [eventOf(way, 250_000)]
+  const later =
+    fold(hour.plan, log, hour.plan.totalMs).visits.find(({ blockId }) => blockId === 'between')?.startMs ?? 0
+  const back = fold(hour.plan, [...log, { type: 'back', atMs: later + 2000 }], later + 3000)
+  expect(hour.plan.segments[back.index]).toMatchObject({ blockId: 'deer', doing: { kind: 'afterRest' } })
+})
+
 test('taken back, what has not begun is as it was planned', () => {
   const state = fold(hour.plan, [], 60_000)
   const way = only(ways(hour, state, endsMs(hour, state) - 300_000), 'leaveOut')

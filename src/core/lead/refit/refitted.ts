@@ -37,3 +37,7 @@ export function asPlanned(plan: LeadPlan, state: LeadState): LeadState {
   if (isSame) return state
   return { ...state, set: planned(state.set), lengths: planned(state.lengths), leaves, saidEndMs: null }
 }
+
+/** Whether anything is led otherwise than planned because it was re-fitted, or another end was said. */
+export const isRefitted = (plan: LeadPlan, { set, leaves, saidEndMs }: LeadState): boolean =>
+  leaves.length > 0 || saidEndMs !== null || set.some((ms, index) => ms !== plan.segments[index]?.lengthMs)

@@ -7,7 +7,7 @@ import type { Panel } from './use-refit.ts'
 
 /** What the teacher can tell the class now. The buttons keep no focus, so Space is always pause. */
 const props = defineProps<{ plan: LedPlan; state: LeadState; stage: Exclude<Stage, { is: 'ended' }> }>()
-const emit = defineEmits<{ press: [command: Command]; show: [panel: Panel] }>()
+const emit = defineEmits<{ press: [command: Command]; show: [panel: Panel]; say: [] }>()
 
 const isPaused = computed(() => props.stage.is === 'paused')
 const inShape = computed(() => props.stage.is === 'paused' && props.stage.kind === 'hold')
@@ -44,7 +44,10 @@ const buttons = computed<readonly Shown[]>(() => [
     ? { command: 'resume', words: 'Go on', key: 'space' }
     : { command: 'pause', words: 'Pause', key: 'space' },
   { command: 'stay', words: 'Stay 30 s', key: '+' },
-  { command: inShape.value ? 'theyComeOut' : 'end', words: endWords.value, key: '→' },
+  // Where all are to be settled, that is the end of it.
+  ...(isWaited.value
+    ? []
+    : [{ command: inShape.value ? ('theyComeOut' as const) : ('end' as const), words: endWords.value, key: '→' }]),
   { command: 'back', words: 'Back', key: '←' },
   ...(canMatch.value
     ? [
@@ -83,6 +86,7 @@ const panels: readonly { readonly panel: Panel; readonly words: string; readonly
       {{ words }} <kbd>{{ key }}</kbd>
     </button>
     <i />
+    <button type="button" tabindex="-1" @pointerdown.prevent @click="emit('say')">What to say <kbd>T</kbd></button>
     <button
       v-for="{ panel, words, key } in panels"
       :key="key"
@@ -127,7 +131,7 @@ kbd {
   border-color: var(--breath);
 }
 .large {
-  min-width: 220px;
+  min-width: 190px;
   border: 2px solid var(--chosen);
   font-size: 22px;
   font-weight: 650;

@@ -9,13 +9,35 @@ import LitHolding from './stage/LitHolding.vue'
 import LitMoving from './stage/LitMoving.vue'
 import LitPaused from './stage/LitPaused.vue'
 import OtherHalf from './stage/OtherHalf.vue'
+import type { SetUpLed } from './use-set-ups-led.ts'
 
 /** The two halves: what is held now, and what comes; a form of its own for each kind of stage. */
-const props = defineProps<{ led: LedStart; state: LeadState; stage: Exclude<Stage, { is: 'ended' }> }>()
+const props = defineProps<{
+  led: LedStart
+  state: LeadState
+  stage: Exclude<Stage, { is: 'ended' }>
+  setUps: ReadonlyMap<string, SetUpLed>
+  /** Whether what to say now is shown. */
+  isSaid: boolean
+}>()
 
 const side = computed(() => {
   const { side: held } = props.stage.segment
   return held === 'left' || held === 'right' ? held : 'both'
+})
+/** The next block that is set up, left-out ones passed over. */
+const next = computed(() => {
+  const { blockId, index } = props.stage.segment
+  const ahead = props.led.plan.segments.slice(index).map((segment) => segment.blockId)
+  const following = ahead.find((id) => id !== blockId && props.setUps.has(id) && !props.state.leaves.includes(id))
+  return following === undefined ? undefined : props.setUps.get(following)
+})
+/** What is laid now; in a talk, what comes first after it. */
+const laid = computed(() => {
+  const { doing, blockId } = props.stage.segment
+  const setUp = doing.kind === 'talk' ? next.value : props.setUps.get(blockId)
+  const isThere = setUp !== undefined && (setUp.items.length > 0 || setUp.figure !== undefined)
+  return props.isSaid && isThere ? setUp : undefined
 })
 const isBreath = computed(() => props.stage.segment.doing.kind === 'breath')
 const over = computed(() =>
@@ -26,7 +48,10 @@ const over = computed(() =>
 <template>
   <div
     class="stage"
-    :class="[side, { breath: isBreath, paused: stage.is === 'paused' || stage.is === 'asking', strip: over }]"
+    :class="[
+      side,
+      { breath: isBreath, paused: stage.is === 'paused' || stage.is === 'asking', strip: over, laying: laid },
+    ]"
   >
     <section class="lit" aria-label="Now">
       <LitHolding v-if="stage.is === 'holding'" :led="led" :stage="stage" />
@@ -35,7 +60,7 @@ const over = computed(() =>
       <LitBetween v-else-if="stage.is === 'between'" :led="led" :stage="stage" />
       <LitPaused v-else-if="stage.is === 'paused'" :led="led" :stage="stage" />
     </section>
-    <OtherHalf :led="led" :stage="stage" />
+    <OtherHalf :led="led" :stage="stage" :laid="laid" :next-set-up="next" />
     <BreathOverLine
       v-if="over"
       :led="led"
@@ -118,6 +143,37 @@ const over = computed(() =>
 }
 .stage.both .next {
   margin: 0;
+}
+/* While something is laid, the half that is not lit is for it. */
+.stage.both.laying {
+  grid-template-columns: 60fr 40fr;
+  grid-template-rows: minmax(0, 1fr) auto;
+}
+.stage.laying .other {
+  overflow-y: auto;
+}
+.stage.both.laying .other {
+  display: block;
+  padding-block: 22px;
+  border-top: 6px solid var(--line);
+  border-left: 1px solid var(--line);
+}
+.stage.both.laying .other > div {
+  display: block;
+}
+.stage.laying .other > .set-up-now {
+  display: grid;
+  margin-bottom: 18px;
+}
+.stage.laying .lit .cue {
+  font-size: clamp(26px, 2.8vw, 36px);
+  -webkit-line-clamp: 7;
+  line-clamp: 7;
+}
+.stage .ready {
+  font-size: clamp(20px, 2.1vw, 28px);
+  line-height: 1.25;
+  margin-bottom: 14px;
 }
 .stage .where {
   font-size: clamp(28px, 3.45vw, 44px);
@@ -243,7 +299,8 @@ const over = computed(() =>
 }
 @media (max-width: 800px) {
   .stage,
-  .stage.right {
+  .stage.right,
+  .stage.both.laying {
     grid-template-columns: 1fr;
     grid-template-rows: minmax(0, 1fr) auto auto;
   }
@@ -287,6 +344,9 @@ const over = computed(() =>
   }
 }
 @media (max-width: 500px) {
+  .stage .ready {
+    display: none;
+  }
   .stage .lit,
   .stage .other {
     padding: 10px 16px;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { nanoid } from 'nanoid'
+import { useMediaQuery } from '@vueuse/core'
 import { computed, onMounted, onScopeDispose, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { BreathAnswers } from '#model/led-class'
@@ -34,7 +35,10 @@ import ClassLine from './ClassLine.vue'
 import MakeUpTime from './MakeUpTime.vue'
 import WhatIsLeft from './WhatIsLeft.vue'
 import { useLead } from './use-lead.ts'
+import { isSaidByItself } from './said-by-itself.ts'
+import { useLedTimeline } from './use-led-timeline.ts'
 import { useRefit } from './use-refit.ts'
+import { useSetUpsLed } from './use-set-ups-led.ts'
 import { useLeadable } from './use-leadable.ts'
 import { useLeadPresses } from './use-lead-presses.ts'
 
@@ -132,12 +136,24 @@ function tell(command: Command): void {
   const planned = classes.planned.find(({ ledClassId }) => ledClassId === conducted.value?.start.id)
   if (planned) void classes.put({ ...planned, guests: planned.guests + 1 })
 }
-const refit = useRefit(conducted, lead.refit)
+const begun = computed(() => conducted.value?.start)
+const ledTimeline = useLedTimeline(begun)
+const setUps = useSetUpsLed(begun, ledTimeline)
+/** What to say, shown or not; while people arrange themselves and in a talk it is, unless it was put away. */
+const isSaid = ref<boolean>()
+const refit = useRefit(conducted, ledTimeline, lead.refit)
 const clock = (runMs: number): string => (conducted.value ? clockText(wallTime(conducted.value, runMs)) : '')
+/** A phone has no empty half for it: there it is asked for. */
+const isPhone = useMediaQuery('(max-width: 500px)')
+const isShown = computed(() => isSaid.value ?? (!isPhone.value && isSaidByItself(running.value)))
+function say(): void {
+  isSaid.value = !isShown.value
+}
 /** The digits take a way only while the ways are shown [settled G7]. */
 function beside(key: string): boolean {
   const which = ({ g: 'makeUp', w: 'left' } as const)[key.toLowerCase()]
-  if (which) refit.show(which)
+  if (key.toLowerCase() === 't') say()
+  else if (which) refit.show(which)
   else if (key === 'Escape' && refit.panel.value) refit.close()
   else if (refit.panel.value === 'makeUp' && /^[1-9]$/.test(key)) refit.takeAt(Number(key) - 1)
   else return false
@@ -186,7 +202,13 @@ const press = useLeadPresses({
         }"
         @click="tapped"
       >
-        <LeadStage :led="conducted.start" :state="conducted.state" :stage="running" />
+        <LeadStage
+          :led="conducted.start"
+          :state="conducted.state"
+          :stage="running"
+          :set-ups="setUps"
+          :is-said="isShown"
+        />
         <StopCard v-if="cardShown" :stopped="stoppedWords(conducted.state)" @close="cardShown = false" />
         <WhatIsLeft
           v-else-if="refit.panel.value === 'left'"
@@ -219,6 +241,7 @@ const press = useLeadPresses({
         :stage="running"
         @press="press"
         @show="refit.show"
+        @say="say"
       />
       <AskDialog v-if="asking" label="What happened">
         <h2>This screen was away for {{ formatMs(asking.awayMs) }}</h2>

@@ -1,9 +1,8 @@
 import { computed, ref } from 'vue'
 import type { Ref } from 'vue'
-import type { LedStart } from '#model/led-class'
-import { inTheWay, leadPlan, leftIn, refitBook, toEndMs, toggled, waysOf } from '#core/lead'
+import { inTheWay, isRefitted, leftIn, refitBook, toEndMs, toggled, waysOf } from '#core/lead'
 import type { Conducted, Way } from '#core/lead'
-import { compileTimeline } from '#core/timeline'
+import type { Timeline } from '#core/timeline'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 
 /** What stands open beside the class: the ways to make up time, or what is left of it. */
@@ -12,24 +11,19 @@ export type Panel = 'makeUp' | 'left'
 /** Kept in sight at first; the others are a press away. */
 const first: ReadonlySet<Way['way']> = new Set(['lessBetween', 'leaveOut', 'endLater', 'longer'])
 
-/** What may be done with the blocks of a class, from the session as it is led; nothing where the shelf is not what it was on the day. */
-function useBook(start: Readonly<Ref<LedStart | undefined>>) {
-  const own = useOwnStore()
-  return computed(() => {
-    if (!start.value) return undefined
-    const { document, plan } = start.value
-    const compiled = compileTimeline(document, own.catalog)
-    if (!compiled.ok || leadPlan(compiled.value, {}).segments.length !== plan.segments.length) return undefined
-    return refitBook(compiled.value, document, own.catalog)
-  })
-}
-
 /** What could be done with the rest of a class that is led: the ways as they come out now, and what is left of it. */
-export function useRefit(conducted: Readonly<Ref<Conducted | undefined>>, take: (way: Way) => void) {
+export function useRefit(
+  conducted: Readonly<Ref<Conducted | undefined>>,
+  timeline: Readonly<Ref<Timeline | undefined>>,
+  take: (way: Way) => void,
+) {
+  const own = useOwnStore()
   const panel = ref<Panel>()
   const hasMore = ref(false)
-  const start = computed(() => conducted.value?.start)
-  const book = useBook(start)
+  const document = computed(() => conducted.value?.start.document)
+  const book = computed(() =>
+    timeline.value && document.value ? refitBook(timeline.value, document.value, own.catalog) : undefined,
+  )
   const wanted = computed(() =>
     conducted.value && book.value
       ? {
@@ -57,15 +51,7 @@ export function useRefit(conducted: Readonly<Ref<Conducted | undefined>>, take: 
       wanted.value && panel.value === 'makeUp' && !all.value.some(({ fits }) => fits) ? inTheWay(wanted.value) : [],
     ),
     left: computed(() => (panel.value === 'left' && wanted.value ? leftIn(wanted.value) : [])),
-    isRefitted: computed(() => {
-      const { state, start: from } = conducted.value ?? {}
-      return (
-        state !== undefined &&
-        (state.leaves.length > 0 ||
-          state.saidEndMs !== null ||
-          state.set.some((ms, index) => ms !== from?.plan.segments[index]?.lengthMs))
-      )
-    }),
+    isRefitted: computed(() => wanted.value !== undefined && isRefitted(wanted.value.plan, wanted.value.state)),
     show(which: Panel): void {
       if (panel.value === which) close()
       else panel.value = which

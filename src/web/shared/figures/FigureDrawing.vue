@@ -63,6 +63,15 @@ const measured = computed(() => props.drawing.lines.filter(({ is }) => is === 'm
   --arm: #53675f;
   --behind: #6b7d75;
 }
+/* In the dark room the body is what is light. */
+[data-room='dark'] .figure {
+  --body: #a9b8b0;
+  --arm: #86978f;
+  --behind: #63736b;
+}
+[data-room='dark'] .level {
+  stroke: #243031;
+}
 text {
   font-size: 14px;
   font-weight: 650;

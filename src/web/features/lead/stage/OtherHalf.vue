@@ -3,11 +3,21 @@ import { computed } from 'vue'
 import type { LedStart } from '#model/led-class'
 import type { Stage } from '#core/lead'
 import { formatMs } from '#core/units'
+import { takesWords } from '#words/props'
+import type { SetUpLed } from '../use-set-ups-led.ts'
 import LookTo from './LookTo.vue'
+import SetUpNow from './SetUpNow.vue'
 import { otherSideWords, segmentTitle } from '#words/segments'
 
 /** The half that is not lit: what the other side takes, and what comes next. */
-const props = defineProps<{ led: LedStart; stage: Exclude<Stage, { is: 'ended' }> }>()
+const props = defineProps<{
+  led: LedStart
+  stage: Exclude<Stage, { is: 'ended' }>
+  /** What is laid now, or what comes first after a talk. */
+  laid: SetUpLed | undefined
+  /** The next that is set up. */
+  nextSetUp: SetUpLed | undefined
+}>()
 
 const side = computed(() => {
   const { side: held } = props.stage.segment
@@ -21,7 +31,12 @@ const stopsAtMs = computed(() => ('heldMs' in props.stage ? props.stage.heldMs +
 
 <template>
   <section class="other" aria-label="Next">
-    <div v-if="side && other" class="side-told">
+    <SetUpNow
+      v-if="laid"
+      :set-up="laid"
+      :title="laid.blockId === stage.segment.blockId ? 'Lay, from the floor up' : `Then ${laid.name}`"
+    />
+    <div v-else-if="side && other" class="side-told">
       <p class="label">{{ otherName }} {{ other.is }}</p>
       <p class="match" data-testid="match">{{ formatMs(other.ms) }}</p>
       <p class="label">{{ otherSideWords(other, side) }}</p>
@@ -37,6 +52,10 @@ const stopsAtMs = computed(() => ('heldMs' in props.stage ? props.stage.heldMs +
       <p class="next">{{ segmentTitle(led, stage.next.segment) }} {{ formatMs(stage.next.lengthMs) }}</p>
     </div>
     <p v-else class="next">Then the class is over</p>
+    <p v-if="nextSetUp && nextSetUp !== laid" class="ready">
+      <span class="label">Have ready</span> {{ takesWords(nextSetUp.items) || 'no props' }}
+      <span class="label">for {{ nextSetUp.name }}</span>
+    </p>
     <LookTo :led="led" :stage="stage" />
   </section>
 </template>

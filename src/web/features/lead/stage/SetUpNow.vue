@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { elevation } from '#core/figure'
+import { drawElevation } from '#web/shared/figures/drawing.ts'
+import FigureDrawing from '#web/shared/figures/FigureDrawing.vue'
+import { useHouse } from '#web/shared/house/use-house.ts'
+import { itemWords, partNames } from '#words/props'
+import type { SetUpLed } from '../use-set-ups-led.ts'
+
+/** What to lay while people arrange themselves, from the floor up, with the figure on it. */
+const props = defineProps<{ setUp: SetUpLed; title: string }>()
+const { who, kinds, unit } = useHouse()
+const [width, height] = [420, 150]
+const drawing = computed(() => {
+  const { figure, items } = props.setUp
+  const laid = figure && elevation({ figure, items, kinds: kinds.value, who: who.value })
+  return laid?.ok ? drawElevation({ elevation: laid.value, measures: [], width, height, unit: unit.value }) : undefined
+})
+const lines = computed(() =>
+  props.setUp.items.map((item) => ({
+    id: item.id,
+    what: itemWords(item, kinds.value[item.kind]),
+    where: item.under ? partNames[item.under].toLowerCase() : '',
+  })),
+)
+</script>
+
+<template>
+  <div class="set-up-now">
+    <p class="label">{{ title }}</p>
+    <FigureDrawing v-if="drawing" :drawing="drawing" :words="`${setUp.name} on its set-up`" />
+    <ol>
+      <li v-for="({ id, what, where }, at) in lines" :key="id">
+        <b>{{ at + 1 }}</b><span>{{ where ? `${what} · ${where}` : what }}</span>
+      </li>
+    </ol>
+    <p v-if="lines.length === 0" class="line">no props</p>
+  </div>
+</template>
+
+<style scoped>
+.set-up-now {
+  display: grid;
+  gap: 6px;
+  min-width: 0;
+}
+li,
+.line {
+  font-size: clamp(18px, 1.75vw, 24px);
+  line-height: 1.25;
+}
+li {
+  display: grid;
+  grid-template-columns: 1.2em minmax(0, 1fr);
+}
+li b {
+  color: var(--ink-soft);
+  font-weight: 500;
+}
+/* On a phone what is laid is told in words. */
+@media (max-width: 500px) {
+  .set-up-now {
+    grid-column: 1 / -1;
+  }
+  .set-up-now :deep(svg) {
+    display: none;
+  }
+}
+</style>
