@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { useMediaQuery } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { beforeHold, wallTime } from '#core/lead'
+import type { Command, Conducted, Stage } from '#core/lead'
+import { formatMs } from '#core/units'
+import { clockText } from '#words/dates'
+import { stageWords, stoppedWords } from '#words/segments'
+import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
+import AskDialog from './AskDialog.vue'
+import ClassLine from './ClassLine.vue'
+import LeadFoot from './LeadFoot.vue'
+import LeadHeader from './LeadHeader.vue'
+import LeadStage from './LeadStage.vue'
+import MakeUpTime from './MakeUpTime.vue'
+import StopCard from './StopCard.vue'
+import WhatIsLeft from './WhatIsLeft.vue'
+import { isSaidByItself } from './said-by-itself.ts'
+import type { useLead } from './use-lead.ts'
+import { useLeadPresses } from './use-lead-presses.ts'
+import { useLedTimeline } from './use-led-timeline.ts'
+import { useRefit } from './use-refit.ts'
+import { useSetUpsLed } from './use-set-ups-led.ts'
+
+/** A class that runs: its stage, what stands beside it, and every key and touch it takes. */
+const props = defineProps<{
+  lead: ReturnType<typeof useLead>
+  conducted: Conducted
+  running: Exclude<Stage, { is: 'ended' }>
+}>()
+/** Whether the stop signs are shown. */
+const cardShown = defineModel<boolean>('card', { required: true })
+const dim = defineModel<number>('dim', { required: true })
+const classes = usePlannedClassesStore()
+const { isHeard, missed, saveState, refusal } = props.lead
+const leaving = ref(false)
+const asking = computed(() => (props.running.is === 'asking' ? props.running : undefined))
+
+function tell(command: Command): void {
+  const told = props.conducted.events.length
+  props.lead.tell(command)
+  // Whoever comes late is one more without a name in the class that is led.
+  if (command !== 'cameLate' || props.lead.conducted.value?.events.length === told) return
+  const planned = classes.planned.find(({ ledClassId }) => ledClassId === props.conducted.start.id)
+  if (planned) void classes.put({ ...planned, guests: planned.guests + 1 })
+}
+const begun = computed(() => props.conducted.start)
+const ledTimeline = useLedTimeline(begun)
+const setUps = useSetUpsLed(begun, ledTimeline)
+/** What to say, shown or not; while people arrange themselves and in a talk it is, unless it was put away. */
+const isSaid = ref<boolean>()
+const refit = useRefit(
+  computed(() => props.conducted),
+  ledTimeline,
+  props.lead.refit,
+)
+const clock = (runMs: number): string => clockText(wallTime(props.conducted, runMs))
+/** A phone has no empty half for it: there it is asked for. */
+const isPhone = useMediaQuery('(max-width: 500px)')
+const isShown = computed(() => isSaid.value ?? (!isPhone.value && isSaidByItself(props.running)))
+function say(): void {
+  isSaid.value = !isShown.value
+}
+/** The digits take a way only while the ways are shown [settled G7]. */
+function beside(key: string): boolean {
+  const which = ({ g: 'makeUp', w: 'left' } as const)[key.toLowerCase()]
+  if (key.toLowerCase() === 't') say()
+  else if (which) refit.show(which)
+  else if (key === 'Escape' && refit.panel.value) refit.close()
+  else if (refit.panel.value === 'makeUp' && /^[1-9]$/.test(key)) refit.takeAt(Number(key) - 1)
+  else return false
+  return true
+}
+/** Where a hold begins when all are settled, a tap anywhere says so. */
+function tapped({ target }: MouseEvent): void {
+  const isOfButton = target instanceof Element && target.closest('button, a, [role=dialog], section.left') !== null
+  if (!isOfButton && props.running.is === 'between' && props.running.settling) press('settled')
+}
+const isArranging = (): boolean => beforeHold.has(props.running.segment.doing.kind)
+const press = useLeadPresses({
+  takes: () => !asking.value && !leaving.value,
+  isPaused: () => props.running.is === 'paused',
+  isArranging,
+  isHeard: () => isHeard.value,
+  tell,
+  beside,
+  letSoundThrough: () => void props.lead.letSoundThrough(),
+})
+</script>
+
+<template>
+  <ClassLine :conducted="conducted" :ends-ms="running.endsAtMs" />
+  <LeadHeader
+    :conducted="conducted"
+    :stage="running"
+    :stays-awake="lead.staysAwake.value"
+    :save-state="saveState"
+    :refusal="refusal"
+    :dim="dim"
+    @dim="dim = (dim + 1) % 4"
+    @leave="leaving = true"
+    @came-late="press('cameLate')"
+  />
+  <p class="visually-hidden" role="status">{{ stageWords(conducted.start, running.segment) }}</p>
+  <div v-if="!isHeard" class="hush" role="alert">
+    Touch or press any key for the bells<template v-if="missed > 0">; {{ missed }} missed</template>
+  </div>
+  <main
+    :class="{
+      'with-card': cardShown || refit.panel.value === 'left',
+      'with-ways': refit.panel.value === 'makeUp',
+    }"
+    @click="tapped"
+  >
+    <LeadStage :led="conducted.start" :state="conducted.state" :stage="running" :set-ups="setUps" :is-said="isShown" />
+    <StopCard v-if="cardShown" :stopped="stoppedWords(conducted.state)" @close="cardShown = false" />
+    <WhatIsLeft
+      v-else-if="refit.panel.value === 'left'"
+      :led="conducted.start"
+      :left="refit.left.value"
+      :ends-ms="running.endsAtMs"
+      :is-known="refit.isKnown.value"
+      :clock="clock"
+      @toggle="refit.toggle"
+      @close="refit.close"
+    />
+  </main>
+  <MakeUpTime
+    v-if="refit.panel.value === 'makeUp'"
+    :led="conducted.start"
+    :ways="refit.ways.value"
+    :suggested="refit.suggested.value"
+    :has-more="refit.hasMore.value"
+    :is-refitted="refit.isRefitted.value"
+    :stands="refit.stands.value"
+    :is-known="refit.isKnown.value"
+    :clock="clock"
+    @take="refit.takeAt"
+    @more="refit.more"
+    @as-planned="press('asPlanned')"
+  />
+  <LeadFoot
+    :plan="conducted.start.plan"
+    :state="conducted.state"
+    :stage="running"
+    @press="press"
+    @show="refit.show"
+    @say="say"
+  />
+  <AskDialog v-if="asking" label="What happened">
+    <h2>This screen was away for {{ formatMs(asking.awayMs) }}</h2>
+    <p>This window was away from {{ formatMs(asking.sinceMs) }} into the class on. What happened?</p>
+    <Button autofocus label="It went on without me" @click="lead.tell('wentOn')" />
+    <Button label="It stopped then" severity="secondary" outlined @click="lead.tell('stoppedThen')" />
+  </AskDialog>
+  <AskDialog v-else-if="leaving" label="Leave" @escape="leaving = false">
+    <h2>Leave the class now?</h2>
+    <p>What was done is kept. It cannot be taken up again.</p>
+    <Button label="Leave" @click="lead.tell('leave')" />
+    <Button autofocus label="Go on" severity="secondary" outlined @click="leaving = false" />
+  </AskDialog>
+</template>
+
+<style scoped>
+main {
+  grid-row: 3;
+  position: relative;
+  display: grid;
+  min-height: 0;
+}
+main.with-card {
+  grid-template-columns: minmax(0, 1fr) min(430px, 38vw);
+}
+/* While it is chosen what goes, what some take otherwise gives room to the pose. */
+main.with-ways :deep(.look-to) {
+  display: none;
+}
+.hush {
+  grid-row: 2;
+  padding: 14px 28px;
+  background: var(--chosen);
+  color: #1d2a2a;
+  font-size: 26px;
+  font-weight: 650;
+  text-align: center;
+}
+@media (max-width: 800px) {
+  main.with-card {
+    grid-template-columns: 1fr;
+    grid-template-rows: minmax(0, 3fr) minmax(0, 2fr);
+  }
+}
+</style>
