@@ -57,10 +57,24 @@ li b {
   color: var(--ink-soft);
   font-weight: 500;
 }
+/* On a tablet the figure stands beside the list, so that the lit half keeps its clock and words. */
+@media (max-width: 800px) {
+  .set-up-now {
+    grid-template-columns: 250px minmax(0, 1fr);
+    gap: 0 20px;
+  }
+  .set-up-now .label {
+    grid-column: 1 / -1;
+  }
+  .set-up-now ol:last-child:nth-child(2) {
+    grid-column: 1 / -1;
+  }
+}
 /* On a phone what is laid is told in words. */
 @media (max-width: 500px) {
   .set-up-now {
     grid-column: 1 / -1;
+    grid-template-columns: minmax(0, 1fr);
   }
   .set-up-now :deep(svg) {
     display: none;
