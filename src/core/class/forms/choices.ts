@@ -107,9 +107,11 @@ export function asPose(ref: Ref, takes: FormTaken, near: Nearness, whom: ForWhom
   const shaped = { ...pose, families, sensation, base }
   const verdict = withItsForm(whom.asked.judgeForm(pose, variant), shaped)
   const isWhole = needsNoMore(verdict, ref, whom)
+  // What they like, and what a row names, may keep a change of its own; not where another form is asked for in its place.
+  const keeps = (near === 'liked' || near === 'named') && !asksForAnother(verdict, ref, whom)
   return {
     ...{ takes, verdict, pose: shaped, variant, base },
-    near: isWhole || near === 'liked' || near === 'named' ? near : 'inPart',
+    near: isWhole || keeps ? near : 'inPart',
     capS: changedCapS(shaped, whom, verdict),
   }
 }
@@ -120,6 +122,14 @@ function needsNoMore(verdict: Verdict, ref: Ref, { books: { book } }: ForWhom): 
   const isGiven = asks.every(({ rule }) => book.given?.[rule.id]?.includes(saying(ref)))
   return isFree({ verdict }) || (isGiven && isOffered({ verdict }) && verdict.gateForm === undefined)
 }
+
+/** Whether a gate or a row asks for another form than this: lying flat where inclined is meant, say. */
+const asksForAnother = (verdict: Verdict, ref: Ref, { books: { book } }: ForWhom): boolean =>
+  verdict.gateForm !== undefined ||
+  verdict.reasons.some(({ grade, rule }) => {
+    const given = grade === 'modify' ? book.given?.[rule.id] : undefined
+    return given !== undefined && !given.includes(saying(ref))
+  })
 
 const inclinedFromDeg = 30
 

@@ -128,6 +128,17 @@ describe('what somebody takes', () => {
     expect(sphinx?.choices.map(({ takes }) => takes.kind)).not.toContain('asItStands')
   })
 
+  test('late in pregnancy nobody is laid flat on the back in place of another pose, with clearance or without', () => {
+    for (const knee of [[], [has('knee', { severe: 'yes' })]])
+      for (const planned of ['calves-on-a-chair', 'legs-up-the-wall', 'figure-four-lying', 'sphinx']) {
+        const { does } = through([aHold(planned)], aPerson([has('preg_t3'), ...knee])).takings[0] ?? {}
+        const { figure, id = '' } = does?.pose ?? {}
+        const isFlat =
+          figure?.kind === 'lying' && (figure.trunkFromDeg ?? 0) < 30 && does?.variant?.id !== 'on-the-side'
+        expect([planned, id, isFlat && does?.takes.kind === 'pose']).toEqual([planned, id, false])
+      }
+  })
+
   test('an avoided pose stands among the choices only with the consent for it noted', () => {
     const person = aPerson([has('preg_t2', cleared)], {
       consents: [
