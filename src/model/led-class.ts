@@ -171,6 +171,20 @@ export const ledOverSchema = z.strictObject({
   countedRounds: z.int().min(0),
 })
 
+/** A script over the segments `[from, to)`: what is said after other words and before others, and what each sentence takes. */
+const ledScriptSchema = z.strictObject({
+  from: z.int().min(0),
+  to: z.int().min(1),
+  afterMs: runMsSchema,
+  beforeEndMs: runMsSchema,
+  sentences: z
+    .array(z.strictObject({ text: saidSchema, sayMs: runMsSchema, pauseMs: runMsSchema }))
+    .min(1)
+    .max(200),
+  /** How many sentences come before the long quiet. */
+  quietAfter: z.int().min(1),
+})
+
 /** All that a class is led from; plain data, kept whole in its record. */
 export const ledPlanSchema = z.strictObject({
   segments: z.array(ledSegmentSchema).max(ledLimits.segments),
@@ -182,6 +196,8 @@ export const ledPlanSchema = z.strictObject({
   ceilingMs: z.record(idSchema, runMsSchema),
   /** Breath over a hold, by block. */
   over: z.record(idSchema, ledOverSchema),
+  /** What is said sentence by sentence; absent where nothing is. */
+  scripts: z.array(ledScriptSchema).max(1000).optional(),
 })
 export type LedPlan = z.infer<typeof ledPlanSchema>
 

@@ -68,6 +68,25 @@ const cues: fc.Arbitrary<Cue[]> = fc
 
 const holdTimes = fc.oneof(fc.record({ holdS: s(200, 900) }), fc.record({ leftS: s(200, 900), rightS: s(200, 900) }))
 
+/** What is said sentence by sentence, with or without a marked place for the long quiet. */
+const scripts = fc
+  .array(
+    fc.record(
+      { text: fc.constant('{this} foot heavy, breath free'), pauseAfterS: s(0, 40) },
+      { requiredKeys: ['text'] },
+    ),
+    {
+      minLength: 1,
+      maxLength: 12,
+    },
+  )
+  .chain((sentences) =>
+    fc.record(
+      { sentences: fc.constant(sentences), quietAfter: s(1, sentences.length) },
+      { requiredKeys: ['sentences'] },
+    ),
+  )
+
 const holds: fc.Arbitrary<Omit<HoldBlock, 'id'>> = fc.record(
   {
     kind: fc.constant('hold' as const),
@@ -78,6 +97,7 @@ const holds: fc.Arbitrary<Omit<HoldBlock, 'id'>> = fc.record(
     phases,
     cues,
     breathOver: fc.record({ techniqueId: fc.constant('long-exhale'), pattern: patterns }),
+    script: scripts,
   },
   { requiredKeys: ['kind', 'poseId'] },
 )
@@ -200,13 +220,24 @@ export const breaths: fc.Arbitrary<Omit<BreathBlock, 'id'>> = fc
 const anyBlock = fc.oneof(
   { weight: 3, arbitrary: holds },
   { weight: 1, arbitrary: breaths },
-  fc.record({ kind: fc.constant('talk' as const), title: fc.constant('Arrive'), s: s(5, 300) }),
-  fc.record({ kind: fc.constant('rest' as const), s: s(5, 300), basePosition: fc.constantFrom(...basePositions) }),
+  fc.record(
+    { kind: fc.constant('talk' as const), title: fc.constant('Arrive'), s: s(5, 300), script: scripts },
+    { requiredKeys: ['kind', 'title', 's'] },
+  ),
+  fc.record(
+    {
+      kind: fc.constant('rest' as const),
+      s: s(5, 300),
+      basePosition: fc.constantFrom(...basePositions),
+      script: scripts,
+    },
+    { requiredKeys: ['kind', 's', 'basePosition'] },
+  ),
   fc.record({ kind: fc.constant('movement' as const), movementId: oneOf(movements), rounds: s(1, 8), times }),
 )
 
 const closings = fc.record(
-  { kind: fc.constant('closing' as const), finalRestS: s(60, 900), rollS: s(0, 60) },
+  { kind: fc.constant('closing' as const), finalRestS: s(60, 900), rollS: s(0, 60), script: scripts },
   { requiredKeys: ['kind'] },
 )
 

@@ -44,6 +44,7 @@ export function leadPlan(timeline: Timeline, ceilingMs: Readonly<Record<string, 
     capMs: caps(timeline, ceilingMs),
     ceilingMs,
     over: overs(timeline),
+    ...scriptsOf(timeline, stood),
   }
 }
 
@@ -169,6 +170,19 @@ const cuesOf = (timeline: Timeline, stood: readonly Stood[]): LeadCue[] =>
       ...(sound === undefined ? {} : { sound }),
     }
   })
+
+function scriptsOf({ scripts, segments }: Timeline, stood: readonly Stood[]): Pick<LeadPlan, 'scripts'> {
+  if (scripts.length === 0) return {}
+  return {
+    scripts: scripts.map(({ firstSegment, endSegment, startMs, endMs, script: { sentences, quietAfter } }) => ({
+      from: stood[firstSegment]?.segment ?? 0,
+      to: (stood[endSegment - 1]?.segment ?? 0) + 1,
+      afterMs: startMs - (segments[firstSegment]?.startMs ?? startMs),
+      beforeEndMs: Math.max(0, (segments[endSegment - 1]?.endMs ?? endMs) - endMs),
+      ...{ sentences: [...sentences], quietAfter },
+    })),
+  }
+}
 
 function caps(timeline: Timeline, ceilingMs: Readonly<Record<string, Milliseconds>>): LeadPlan['capMs'] {
   const made: LeadPlan['capMs'] = {}

@@ -35,6 +35,8 @@ export interface LeadState {
   readonly waits: boolean
   /** Pauses in this segment that are over. */
   readonly pauses: readonly Stretch[]
+  /** What was added to the part that runs while it ran: how far into it, and by how much. */
+  readonly grown: readonly { readonly elapsedMs: Milliseconds; readonly byMs: Milliseconds }[]
   readonly natural: { readonly blockId: string; readonly lengthMs: Milliseconds } | null
   readonly lengths: readonly Milliseconds[]
   /** The lengths as they are set: the plan's, or what was re-fitted; `lengths` go by what really happens. */

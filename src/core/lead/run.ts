@@ -4,7 +4,7 @@ import { doneOver } from './done-over.ts'
 import { countedRun } from './counted-run.ts'
 import type { LeadPlan, LeadSegment } from './lead-plan.ts'
 import type { LeadState, Visit } from './lead-state.ts'
-import { expectedLengths, matchSides } from './sides.ts'
+import { expectedLengths, heldMs, matchSides } from './sides.ts'
 
 export const segmentOf = (plan: LeadPlan, state: LeadState): LeadSegment | undefined => plan.segments[state.index]
 
@@ -100,6 +100,14 @@ export function partStart(plan: LeadPlan, index: number): number {
   }
 }
 
+/** How far the part that runs now is, what was paused in it left out. */
+export function elapsedInPart(plan: LeadPlan, state: LeadState): Milliseconds {
+  let sum = state.nowMs - state.startedMs - pausedMs(state)
+  for (let index = partStart(plan, state.index); index < state.index; index += 1)
+    sum += Math.min(lengthOf(state, index), heldMs(state, index))
+  return sum
+}
+
 /** One past the last segment of that part. */
 export function partEnd(plan: LeadPlan, index: number): number {
   let at = index
@@ -176,6 +184,7 @@ export function enter(plan: LeadPlan, state: LeadState, index: number, atMs: Mil
     skippedMs: state.natural && index === state.index ? state.skippedMs : 0,
     waits: plan.segments[index]?.waits === true,
     pauses: [],
+    grown: goesOn ? state.grown : [],
     natural: null,
     rung: index === state.index ? state.rung : {},
     overFromMs: goesOn ? state.overFromMs : atMs,

@@ -18,6 +18,8 @@ import { planNow } from './plan-now.ts'
 import { secondsOf } from './plan-index.ts'
 import { capOf, expectedLengths, heldMs, plannedAlike } from './sides.ts'
 import { leadInNow, saidNow } from './said-now.ts'
+import { scriptNow } from './script-now.ts'
+import type { ScriptNow } from './script-now.ts'
 import { cueInstants } from './sounds-due.ts'
 import { settling } from './waits.ts'
 import type { Settling } from './waits.ts'
@@ -40,6 +42,8 @@ interface Running {
   readonly next: { readonly segment: LeadSegment; readonly lengthMs: Milliseconds } | undefined
   readonly endsAtMs: Milliseconds
   readonly other: OtherSide | undefined
+  /** What is said sentence by sentence. */
+  readonly script: ScriptNow | undefined
 }
 
 interface InHold {
@@ -92,7 +96,7 @@ export function stageOf(planned: LeadPlan, state: LeadState): Stage {
     leftMs: Math.max(0, partEndMs(plan, state) - state.nowMs),
     next: nextPart(plan, state),
     endsAtMs: projectedEndMs(plan, state),
-    other: otherSide(plan, state, segment),
+    ...{ other: otherSide(plan, state, segment), script: scriptNow(plan, state) },
   }
   if (state.pause) return pausedStage(plan, state, state.pause, running)
   switch (segment.doing.kind) {

@@ -7,6 +7,7 @@ import type { LeadEffect, LeadEvent, LeadInput, LeadState } from './lead-state.t
 import { nextInhaleMs } from './next-inhale.ts'
 import { planNow } from './plan-now.ts'
 import { refitted } from './refit/refitted.ts'
+import { elapsedInPart, lengthOf } from './run.ts'
 
 /** The same key within this is one press [decisions]. */
 const sameKeyMs = 400
@@ -21,6 +22,7 @@ export const beginLead = (plan: LeadPlan): LeadState => ({
   skippedMs: 0,
   waits: plan.segments[0]?.waits === true,
   pauses: [],
+  grown: [],
   natural: null,
   lengths: plan.segments.map(({ lengthMs }) => lengthMs),
   set: plan.segments.map(({ lengthMs }) => lengthMs),
@@ -66,8 +68,16 @@ export function step(planned: LeadPlan, state: LeadState, input: LeadInput): Ste
   const done = input.type === 'refit' ? refitted(plan, run, input) : acts[input.type](plan, run, atMs)
   if (done === run && !told.has(input.type)) return [run, moved]
   const key = keys[input.type]
-  const next = key === undefined ? done : { ...done, pressed: { ...done.pressed, [key]: atMs } }
+  const kept = growing(plan, run, done)
+  const next = key === undefined ? kept : { ...kept, pressed: { ...kept.pressed, [key]: atMs } }
   return [next, effectsOf(input.type, run, next)]
+}
+
+/** What is added to the part that runs is kept with how far it was: what was said by then is not said again. */
+function growing(plan: LeadPlan, before: LeadState, after: LeadState): LeadState {
+  const byMs = lengthOf(after, after.index) - lengthOf(before, before.index)
+  if (after.index !== before.index || after.startedMs !== before.startedMs || byMs <= 0) return after
+  return { ...after, grown: [...after.grown, { elapsedMs: elapsedInPart(plan, after), byMs }] }
 }
 
 /** Which key or button an event comes from: what it means differs, that it was pressed twice does not. */

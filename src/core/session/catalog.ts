@@ -39,6 +39,8 @@ export interface Catalog {
   readonly offers?: ReadonlyMap<string, string> | undefined
   /** What is kept for the one who comes, where nobody else does: the items by `keptFor` of a pose and its form. */
   readonly keptForOne?: ReadonlyMap<string, SetUp['items']> | undefined
+  /** How fast the teacher speaks, in words a minute; absent: as is usual. */
+  readonly wordsAMinute?: number | undefined
   /** Times learned from led classes, by pose id. */
   readonly learned: ReadonlyMap<string, SomeTimes>
 }

@@ -62,6 +62,8 @@ export type {
 export { unknownInOwn } from './unknown-in-own.ts'
 export { slipsIn, slipsInBlocks } from './slips.ts'
 export { momentS } from './moment.ts'
+export { couldGo, leastPauseMs, quietAfterOf, sayMs, spokenIn, timedScript, usualPauseS } from './script.ts'
+export type { SpokenScript, TimedScript } from './script.ts'
 export { freeId } from './free-id.ts'
 export { beforeBreath } from './before-breath.ts'
 export { answersIn } from './answers-in.ts'

@@ -2,7 +2,7 @@ import type { ClosingBlock } from '#model/block'
 import type { Seconds } from '#core/units'
 import { familyCeilingS } from './ceilings.ts'
 import { setUpOf } from './set-up-of.ts'
-import { answersOf, changeTo, stillnessIn } from './walk.ts'
+import { answersOf, changeTo, scriptOf, stillnessIn } from './walk.ts'
 import type { Walk } from './walk.ts'
 import { rollWords } from './wordings.ts'
 import type { ResolvedClosing, Sourced } from './resolved.ts'
@@ -36,7 +36,7 @@ export function resolveClosing(block: ClosingBlock, index: number, walk: Walk): 
     rollS: step(block.rollS, comingUp.rollS),
     sittingUpS: step(block.sittingUpS, comingUp.sittingUpS),
     answers,
-    stillness: stillnessIn(walk, 'supine'),
+    ...{ stillness: stillnessIn(walk, 'supine'), script: scriptOf(block, walk) },
     rollText: rollWords[walk.wording.roll][answers.roll],
   }
 }

@@ -14,7 +14,7 @@ import { formOf } from './form.ts'
 import { holdSecondsOf } from './hold-time.ts'
 import { usualCues } from './usual-cues.ts'
 import { propCounts, setUpOf } from './set-up-of.ts'
-import { answersOf, changeTo, sideOrder, stillnessIn, timeOf } from './walk.ts'
+import { answersOf, changeTo, scriptOf, sideOrder, stillnessIn, timeOf } from './walk.ts'
 import type { Walk } from './walk.ts'
 import type { HoldSide, ResolvedBreathOver, ResolvedHold, ResolvedPhase, Sourced } from './resolved.ts'
 import { holdPractice, usualHold } from './usual-hold.ts'
@@ -72,7 +72,7 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
     answers,
     stillness: stillnessIn(walk, pose.base.enter),
     cues: block.cues ?? usualCues(saidIn(pose, walk.session.practice), shortestRoomS(phases, held)),
-    breathOver: breathOver.value,
+    ...{ breathOver: breathOver.value, script: scriptOf(block, walk) },
   })
 }
 

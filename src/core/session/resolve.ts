@@ -10,7 +10,7 @@ import { resolveClosing } from './resolve-closing.ts'
 import { resolveHold } from './resolve-hold.ts'
 import type { Resolved, Sourced } from './resolved.ts'
 import { namedSetUp } from './set-up-of.ts'
-import { answersOf, changeTo, sideOrder, stillnessIn, timeOf } from './walk.ts'
+import { answersOf, changeTo, scriptOf, sideOrder, stillnessIn, timeOf } from './walk.ts'
 import type { Walk } from './walk.ts'
 import { wordingOf } from './wordings.ts'
 
@@ -57,7 +57,7 @@ function stillPosition(done: Resolved): BasePosition | undefined {
 function resolveBlock(block: Block, index: number, walk: Walk): Result<Resolved> {
   switch (block.kind) {
     case 'talk':
-      return ok({ kind: 'talk', block, index })
+      return ok({ kind: 'talk', block, index, script: scriptOf(block, walk) })
     case 'hold':
       return resolveHold(block, index, walk)
     case 'movement':
@@ -101,6 +101,6 @@ function resolveRest(block: RestBlock, index: number, walk: Walk): Resolved {
     index,
     ...changeTo(block, walk, position),
     setUp: namedSetUp(block, walk.catalog),
-    stillness: stillnessIn(walk, position),
+    ...{ stillness: stillnessIn(walk, position), script: scriptOf(block, walk) },
   }
 }

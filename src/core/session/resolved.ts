@@ -10,6 +10,7 @@ import type { Technique } from '#model/technique'
 import type { TimeName } from '#model/times'
 import type { ResolvedSection } from '#core/breath'
 import type { Seconds } from '#core/units'
+import type { TimedScript } from './script.ts'
 
 /** Where a resolved time comes from; the first that has it wins, in this order. */
 export type Source =
@@ -53,17 +54,22 @@ interface Of<B extends Block> {
   readonly index: number
 }
 
+/** What is said over a stretch of a block, sentence by sentence. */
+interface WithScript {
+  readonly script: TimedScript | undefined
+}
+
 /** What ends the words that ask for stillness: on the first side, and on the one after it. */
 export interface Stillness {
   readonly first: string
   readonly again: string
 }
 
-export interface ResolvedTalk extends Of<TalkBlock> {
+export interface ResolvedTalk extends Of<TalkBlock>, WithScript {
   readonly kind: 'talk'
 }
 
-export interface ResolvedHold extends Of<HoldBlock>, WithChange {
+export interface ResolvedHold extends Of<HoldBlock>, WithChange, WithScript {
   readonly kind: 'hold'
   /** The pose in the form it is done here: its variant's and its answers' changes are in it. */
   readonly pose: Pose
@@ -120,13 +126,13 @@ export interface ResolvedBreath extends Of<BreathBlock>, WithChange {
   readonly hand: Side
 }
 
-export interface ResolvedRest extends Of<RestBlock>, WithChange {
+export interface ResolvedRest extends Of<RestBlock>, WithChange, WithScript {
   readonly kind: 'rest'
   readonly setUp: Sourced<SetUpInUse> | undefined
   readonly stillness: Stillness
 }
 
-export interface ResolvedClosing extends Of<ClosingBlock>, WithChange {
+export interface ResolvedClosing extends Of<ClosingBlock>, WithChange, WithScript {
   readonly kind: 'closing'
   readonly finalRestS: Sourced<Seconds>
   /** The first ceiling of a final rest for the session's level. */

@@ -6,6 +6,8 @@ import type { TimeName } from '#model/times'
 import type { Wording } from '#model/wording'
 import type { Catalog } from './catalog.ts'
 import type { Sourced, Stillness } from './resolved.ts'
+import { timedScript } from './script.ts'
+import type { TimedScript } from './script.ts'
 import { stillnessWords } from './wordings.ts'
 
 /** What is known while walking through a session from its start. */
@@ -22,6 +24,12 @@ export interface Walk {
   /** Each-side poses so far, for schools that alternate the first side. */
   readonly sided: number
 }
+
+/** The script of a block, as fast as the teacher speaks. */
+export const scriptOf = (
+  { script }: Pick<Extract<Block, { kind: 'talk' | 'hold' | 'rest' | 'closing' }>, 'script'>,
+  { catalog }: Walk,
+): TimedScript | undefined => script && timedScript(script, catalog.wordsAMinute)
 
 type Moving = Exclude<Block, { kind: 'talk' }>
 

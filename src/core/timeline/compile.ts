@@ -67,8 +67,7 @@ function timelineOf(
     return { block, change, pieces: withOffer(pieces, session.offers?.get(block.block.id)) }
   })
   const placed = place(laid)
-  const { segments, blocks, breathOver, totalMs } = placed
-  return checkTiles({ totalMs, segments, blocks, breathOver, cues: ring(placed) })
+  return checkTiles({ ...placed, cues: ring(placed) })
 }
 
 /** Where what is asked before breath work is said: in the last talk before it. */

@@ -2,7 +2,7 @@ import { mirrorText, momentS } from '#core/session'
 import type { ResolvedHold } from '#core/session'
 import { msFromS } from '#core/units'
 import { begun, betweenSidesMovement } from './phrases.ts'
-import { bowl, piece } from './piece.ts'
+import { bowl, piece, withScript } from './piece.ts'
 import type { Piece, PieceCue } from './piece.ts'
 
 /**
@@ -92,8 +92,10 @@ function phasePieces(hold: ResolvedHold, held: ResolvedHold['sides'][number]): P
       ...(index === phases.length - 1 ? [comeOut(hold, side)] : []),
     ]
     const made = piece({ kind: 'hold', phase: { id: phase.id, name: phase.name, index } }, side, phase.s, cues)
+    if (index > 0) return made
     const over = hold.breathOver
-    return over && index === 0 ? { ...made, breathOver: { over, lengthMs: msFromS(holdS) } } : made
+    const first = withScript(made, hold.script, { lengthMs: msFromS(holdS) })
+    return over ? { ...first, breathOver: { over, lengthMs: msFromS(holdS) } } : first
   })
 }
 

@@ -1,10 +1,12 @@
 import type { Change, Resolved, ResolvedClosing, ResolvedRest, ResolvedTalk } from '#core/session'
+import { leastPauseMs, sayMs } from '#core/session'
+import type { Seconds } from '#core/units'
 import { layOutBreath } from './lay-out-breath.ts'
 import { layOutHold } from './lay-out-hold.ts'
 import { layOutMovement } from './lay-out-movement.ts'
 import { capital, orPreferred } from './phrases.ts'
-import { bowl, piece } from './piece.ts'
-import type { Piece } from './piece.ts'
+import { bowl, piece, withScript } from './piece.ts'
+import type { Piece, PieceCue } from './piece.ts'
 
 /** The pieces of a block in order, from the change before it to its last rest; a talk with what is asked in it. */
 export const layOut = (block: Resolved, change: Change | undefined, asked: readonly string[] = []): readonly Piece[] =>
@@ -35,7 +37,11 @@ function layOutItself(block: Exclude<Resolved, ResolvedTalk>): readonly Piece[] 
 const leastLineS = 10
 
 /** A talk, with what is asked in it after its own words, spread over its time, in fewer cues where it is short. */
-function layOutTalk({ block }: ResolvedTalk, asked: readonly string[]): Piece[] {
+function layOutTalk({ block, script }: ResolvedTalk, asked: readonly string[]): Piece[] {
+  if (script) {
+    const talk = piece({ kind: 'talk' }, null, block.s, askedLast(block.s, asked, script.wordsAMinute))
+    return [withScript(talk, script, { first: block.text ?? '', last: asked })]
+  }
   const own = (block.text ?? '').trim() === '' ? 0 : 1
   const cues = Math.min(asked.length, Math.max(1, Math.floor(block.s / leastLineS) - own))
   const said = Array.from({ length: cues }, (_, at) => {
@@ -49,10 +55,29 @@ function layOutTalk({ block }: ResolvedTalk, asked: readonly string[]): Piece[] 
   return [piece({ kind: 'talk' }, null, block.s, said)]
 }
 
-const layOutRest = ({ block, stillness }: ResolvedRest): Piece[] => [
-  piece({ kind: 'rest' }, 'both', block.s, [
-    { id: 'rest', at: { fromStartS: 0 }, text: `${block.text ?? 'Rest'}; ${stillness.first}` },
-  ]),
+/** What is asked after a script, line by line up to the end of the talk. */
+function askedLast(s: Seconds, asked: readonly string[], wordsAMinute: number): PieceCue[] {
+  let beforeEndMs = 0
+  return asked
+    .toReversed()
+    .map((text, at): PieceCue => {
+      beforeEndMs += sayMs(text, wordsAMinute) + leastPauseMs
+      return {
+        id: `asked-${String(asked.length - 1 - at)}`,
+        at: { fromStartMs: Math.max(0, s * 1000 - beforeEndMs) },
+        text,
+      }
+    })
+    .toReversed()
+}
+
+const layOutRest = ({ block, stillness, script }: ResolvedRest): Piece[] => [
+  withScript(
+    piece({ kind: 'rest' }, 'both', block.s, [
+      { id: 'rest', at: { fromStartS: 0 }, text: `${block.text ?? 'Rest'}; ${stillness.first}` },
+    ]),
+    script,
+  ),
 ]
 
 function layOutClosing(closing: ResolvedClosing): Piece[] {
@@ -60,8 +85,14 @@ function layOutClosing(closing: ResolvedClosing): Piece[] {
     piece({ kind: 'closing', step: name }, 'both', seconds, [
       { id: name, at: { fromStartS: 0 }, text, ...(sound ? { sound: bowl } : {}) },
     ])
+  const rest = step(
+    'finalRest',
+    closing.finalRestS.value,
+    `On the back, ${orPreferred}; ${closing.stillness.first}`,
+    false,
+  )
   return [
-    step('finalRest', closing.finalRestS.value, `On the back, ${orPreferred}; ${closing.stillness.first}`, false),
+    withScript(rest, closing.script),
     step('comingOut', closing.comingOutS.value, 'Fuller breath, fingers and toes, bend the knees'),
     step('roll', closing.rollS.value, capital(closing.rollText), false),
     step(

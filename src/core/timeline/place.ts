@@ -1,8 +1,9 @@
 import { boundaryMs, roundHalfCounts, roundParts, roundsThatFit } from '#core/breath'
+import { spokenIn } from '#core/session'
 import type { Change, Resolved } from '#core/session'
 import type { Milliseconds } from '#core/units'
 import type { Piece, PieceCue } from './piece.ts'
-import type { BlockSpan, BreathOverPart, Segment } from './timeline.ts'
+import type { BlockSpan, BreathOverPart, ScriptSaid, Segment } from './timeline.ts'
 
 export interface Laid {
   readonly block: Resolved
@@ -20,6 +21,7 @@ export interface Placed {
   readonly segments: readonly Segment[]
   readonly cues: readonly PlacedCue[]
   readonly breathOver: readonly BreathOverPart[]
+  readonly scripts: readonly ScriptSaid[]
   readonly blocks: readonly BlockSpan[]
   readonly totalMs: Milliseconds
 }
@@ -29,6 +31,7 @@ export function place(laid: readonly Laid[]): Placed {
   const segments: Segment[] = []
   const cues: PlacedCue[] = []
   const breathOver: BreathOverPart[] = []
+  const scripts: ScriptSaid[] = []
   const blocks: BlockSpan[] = []
   let nowMs = 0
   for (const { block, change, pieces } of laid) {
@@ -48,11 +51,35 @@ export function place(laid: readonly Laid[]): Placed {
       segments.push(segment)
       for (const cue of piece.cues) cues.push({ cue, segment })
       if (piece.breathOver) breathOver.push(...breathLane(piece.breathOver, segment))
+      if (piece.script) scripts.push(scriptLane(piece.script, segment, pieces))
       nowMs = segment.endMs
     }
     blocks.push({ block, change, startMs, endMs: nowMs, firstSegment, endSegment: segments.length })
   }
-  return { segments, cues, breathOver, blocks, totalMs: nowMs }
+  return { segments, cues, breathOver, scripts, blocks, totalMs: nowMs }
+}
+
+/** A script from after the words before it to before the words after it. */
+function scriptLane(
+  { script, fromMs, lengthMs, beforeEndMs }: NonNullable<Piece['script']>,
+  segment: Segment,
+  pieces: readonly Piece[],
+): ScriptSaid {
+  const { index: firstSegment, blockId, side, startMs, endMs } = segment
+  // Its own piece, and what of the same block and side goes on until its length is full.
+  let untilMs = endMs
+  let many = 1
+  const at = pieces.findIndex((piece) => piece.script?.script === script)
+  for (const piece of pieces.slice(at + 1)) {
+    if (untilMs - startMs >= lengthMs) break
+    untilMs += piece.lengthMs
+    if (piece.lengthMs > 0) many += 1
+  }
+  const span = { startMs: startMs + fromMs, endMs: Math.max(startMs + fromMs, startMs + lengthMs - beforeEndMs) }
+  return {
+    ...{ blockId, side, firstSegment, endSegment: firstSegment + many, ...span, script },
+    spoken: spokenIn(script, span.endMs - span.startMs),
+  }
 }
 
 /** Whole rounds over a hold, then natural breath [decisions]. */

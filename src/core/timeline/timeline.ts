@@ -1,7 +1,7 @@
 import type { BasePosition } from '#model/common'
 import type { Sound } from '#model/cue'
 import type { BreathPart, Stretch } from '#core/breath'
-import type { Change, HoldSide, Resolved } from '#core/session'
+import type { Change, HoldSide, Resolved, SpokenScript, TimedScript } from '#core/session'
 import type { Milliseconds } from '#core/units'
 
 /** What happens in a segment; `kind` tells which, the rest is what a screen or a voice needs of it. */
@@ -66,6 +66,19 @@ export interface BreathOverPart {
   readonly endMs: Milliseconds
 }
 
+/** A script as it is said over one stretch, in a lane of its own; its instants are from `startMs` on. */
+export interface ScriptSaid {
+  readonly blockId: string
+  readonly side: HoldSide | null
+  /** The segments it is said in, `[firstSegment, endSegment)`; words may stand before it and after it. */
+  readonly firstSegment: number
+  readonly endSegment: number
+  readonly startMs: Milliseconds
+  readonly endMs: Milliseconds
+  readonly script: TimedScript
+  readonly spoken: SpokenScript
+}
+
 /** From the change before a block to its end: the segments `[firstSegment, endSegment)`. */
 export interface BlockSpan {
   readonly block: Resolved
@@ -82,5 +95,6 @@ export interface Timeline {
   readonly segments: readonly Segment[]
   readonly cues: readonly TimelineCue[]
   readonly breathOver: readonly BreathOverPart[]
+  readonly scripts: readonly ScriptSaid[]
   readonly blocks: readonly BlockSpan[]
 }
