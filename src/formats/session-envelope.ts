@@ -65,8 +65,8 @@ export interface Existing {
   readonly isShipped: IsShipped
 }
 
-/** What sessions and blocks stand on; a piece stands on nothing but itself. */
-type CarriedOwn = Exclude<OwnDocument, { readonly kind: 'piece' }>
+/** What sessions and blocks stand on; a piece stands on nothing but itself, and of a script each block has its copy. */
+type CarriedOwn = Exclude<OwnDocument, { readonly kind: 'piece' | 'script' }>
 
 /** What importing an envelope would add. Nothing that is there is changed. */
 export interface ImportPlan {

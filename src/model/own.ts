@@ -1,12 +1,14 @@
 import { z } from 'zod'
 import { schoolSchema } from './answers.ts'
+import { namedScriptSchema } from './script.ts'
+import type { NamedScript } from './script.ts'
 import { pieceSchema } from './piece.ts'
 import type { Piece } from './piece.ts'
 import { ownPoseSchema, ownVariantSchema } from './pose.ts'
 import { setUpSchema } from './set-up.ts'
 import type { SetUp } from './set-up.ts'
 
-export const ownKinds = ['pose', 'variant', 'school', 'piece', 'setUp'] as const
+export const ownKinds = ['pose', 'variant', 'school', 'piece', 'setUp', 'script'] as const
 export const ownKindSchema = z.enum(ownKinds)
 export type OwnKind = z.infer<typeof ownKindSchema>
 
@@ -17,6 +19,7 @@ export interface OwnDocuments {
   school: z.infer<typeof schoolSchema>
   piece: Piece
   setUp: SetUp
+  script: NamedScript
 }
 
 /**
@@ -49,5 +52,7 @@ export function readOwn(kind: OwnKind, document: unknown): OwnDocument {
       return { kind, document: pieceSchema.parse(document) }
     case 'setUp':
       return { kind, document: setUpSchema.parse(document) }
+    case 'script':
+      return { kind, document: namedScriptSchema.parse(document) }
   }
 }

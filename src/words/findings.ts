@@ -255,6 +255,23 @@ const words: {
     title: 'Words while the breath is held',
     reason: `${quoted(facts)}. A held breath hears its own count and nothing else.`,
   }),
+  SCRIPT_TOO_LONG: (facts) => ({
+    title: `Script ${formatDuration(facts.overS)} too long for its ${formatDuration(facts.lengthS)}`,
+    reason: `Even with pauses of two seconds its end is not reached.${
+      facts.many === 0
+        ? ' Give it more time, or fewer words.'
+        : ` ${counted(facts.many, 'sentence')} could go: “${facts.first}”${facts.many > 1 ? ' and others' : ''}.`
+    }`,
+    ...(facts.many === 0 ? {} : { mend: `Leave ${counted(facts.many, 'sentence')} out` }),
+  }),
+  TALK_TOO_FULL: (facts) => ({
+    title: `${String(facts.percent)} % of ${formatDuration(facts.lengthS)} is talked over`,
+    reason: 'Its script leaves little of it quiet; up to two fifths said is plenty.',
+  }),
+  SCRIPT_IN_HELD_BREATH: (facts) => ({
+    title: `${facts.many === 1 ? 'A sentence of the script falls' : `${String(facts.many)} sentences of the script fall`} into a held breath`,
+    reason: `${quoted(facts)}. In Lead what is in sight stays until the breath is let go.`,
+  }),
   CAUTIONS_UNSAID: (facts) => ({
     title: `${counted(facts.blocks, 'block has', 'blocks have')} cautions, and nothing is said of them before`,
     reason: `The first is to be avoided with ${sayShort(facts.conditions.split(' ')).slice(0, 4).join(', ')}. Said before the pose, people can still choose.`,

@@ -11,6 +11,7 @@ import { shippedCatalog } from '#library/shipped'
 import { templates } from '#library/templates'
 import { thursdaySlowHour } from '#server/demo/sessions'
 import { aRetention, breathDocuments, breathing, someRounds } from '#testing/breath-documents'
+import { scriptDocuments } from '#testing/script-documents'
 import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 
 const check = (session: Session, asked?: Asked): Noticed[] => {
@@ -178,6 +179,7 @@ const cases: Readonly<Record<string, { readonly with: Session; readonly without:
       without: quiet([aHold('sphinx', { times: { afterRestS: 30 } }), breath]),
     },
     ...breathDocuments,
+    ...scriptDocuments,
     NAME_TYPED: {
       with: quiet([aHold('deer', { note: 'Ilka’s knee' })]),
       without: quiet([aHold('deer', { note: 'the knee' })]),

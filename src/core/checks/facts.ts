@@ -45,6 +45,9 @@ export interface SessionFacts extends InSections {
   STRONG_NOT_IN_PERSON: { section: number; setting: Setting }
   BREATH_LONG_FOR_LEVEL: { s: Seconds; mostS: Seconds; level: Level }
   TALK_OVER_HOLD: { text: string }
+  SCRIPT_TOO_LONG: { overS: Seconds; lengthS: Seconds; many: number; first: string }
+  TALK_TOO_FULL: { saidS: Seconds; lengthS: Seconds; percent: number }
+  SCRIPT_IN_HELD_BREATH: { text: string; many: number }
   CAUTIONS_UNSAID: { blocks: number; conditions: string }
 }
 export type FindingCode = keyof SessionFacts

@@ -37,6 +37,7 @@ import { rapidThenHold } from './rules/rapid-then-hold.ts'
 import { retentionUnannounced } from './rules/retention-unannounced.ts'
 import type { Rule } from './rule.ts'
 import { runOfOneDirection } from './rules/run-of-one-direction.ts'
+import { scriptInHeldBreath, scriptTooLong, talkTooFull } from './rules/scripts.ts'
 import { sidesUneven } from './rules/sides-uneven.ts'
 import { silentBeforeHold } from './rules/silent-before-hold.ts'
 import { strongLying, strongNotInPerson } from './rules/strong-breath.ts'
@@ -89,6 +90,9 @@ export const rules: readonly Rule[] = [
   noNaturalAfter,
   stationUneven,
   talkOverHold,
+  scriptTooLong,
+  talkTooFull,
+  scriptInHeldBreath,
   cautionsUnsaid,
   nameTyped,
 ]

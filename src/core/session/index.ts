@@ -62,6 +62,16 @@ export type {
 export { unknownInOwn } from './unknown-in-own.ts'
 export { slipsIn, slipsInBlocks } from './slips.ts'
 export { momentS } from './moment.ts'
+export {
+  beginning,
+  copyOfScript,
+  movePart,
+  scriptParts,
+  withOneMore,
+  withoutSentences,
+  withSentence,
+} from './script-edits.ts'
+export type { ScriptPart } from './script-edits.ts'
 export { couldGo, leastPauseMs, quietAfterOf, sayMs, spokenIn, timedScript, usualPauseS } from './script.ts'
 export type { SpokenScript, TimedScript } from './script.ts'
 export { freeId } from './free-id.ts'

@@ -12,7 +12,7 @@ export function unknownInOwn(thing: OwnDocument, catalog: Catalog): UnknownRefer
     return poseIn(catalog, poseId) ? [] : [{ path: 'poseId', id: poseId }]
   }
   if (thing.kind === 'setUp') return unknownInSetUp(thing.document, catalog)
-  if (thing.kind === 'school') return []
+  if (thing.kind === 'school' || thing.kind === 'script') return []
   if (thing.kind === 'piece') return unknownInBlocks(thing.document.blocks, catalog)
   const { counterposes, id: ownId } = thing.document
   return counterposes.flatMap((id, at) =>

@@ -1,102 +1,58 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { useMediaQuery } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import type { LedPlan } from '#model/led-class'
-import { beforeHold, mayCountAgain } from '#core/lead'
 import type { Command, LeadState, Stage } from '#core/lead'
+import FootButton from './FootButton.vue'
+import { footItems, forThumb } from './foot-items.ts'
+import type { FootItem } from './foot-items.ts'
 import type { Panel } from './use-refit.ts'
 
-/** What the teacher can tell the class now. The buttons keep no focus, so Space is always pause. */
+/**
+ * What the teacher can tell the class now. The buttons keep no focus, so Space is always pause. For a thumb there are four
+ * large places, and the rest behind *more*.
+ */
 const props = defineProps<{ plan: LedPlan; state: LeadState; stage: Exclude<Stage, { is: 'ended' }> }>()
 const emit = defineEmits<{ press: [command: Command]; show: [panel: Panel]; say: [] }>()
 
-const isPaused = computed(() => props.stage.is === 'paused')
-const inShape = computed(() => props.stage.is === 'paused' && props.stage.kind === 'hold')
-const doing = computed(() => props.stage.segment.doing)
-const endWords = computed(() => {
-  if (inShape.value) return 'They come out'
-  if (doing.value.kind === 'hold') return props.stage.segment.side === 'both' ? 'End this hold' : 'End this side'
-  return doing.value.kind === 'breath' ? 'End this breath' : 'End this'
-})
-const isCounted = computed(
-  () =>
-    doing.value.kind === 'breath' ||
-    doing.value.kind === 'movement' ||
-    (doing.value.kind === 'hold' && props.plan.over[props.stage.segment.blockId] !== undefined),
-)
-const canMatch = computed(() => props.state.capped?.blockId === props.stage.segment.blockId)
+const isTouch = useMediaQuery('(pointer: coarse), (max-width: 500px)')
+const items = computed(() => footItems(props.plan, props.state, props.stage))
+const thumb = computed(() => forThumb(items.value))
+const isMore = ref(false)
 
-/** Before a hold that begins when all are settled; else it ends a change or a set-up early. */
-const isWaited = computed(() => props.stage.is === 'between' && props.stage.settling !== undefined)
-const settledWords = computed(() => (isWaited.value ? 'All are settled' : 'Ready'))
+/** What tells the class comes first, what is shown beside it at the end of the line. */
+const commands = computed(() => items.value.filter(({ does }) => does.is === 'command'))
+const beside = computed(() => items.value.filter(({ does }) => does.is !== 'command'))
 
-interface Shown {
-  readonly command: Command
-  readonly words: string
-  readonly key: string
-  readonly isFree?: boolean
-  readonly isLarge?: boolean
+function press({ does }: FootItem): void {
+  isMore.value = false
+  if (does.is === 'command') emit('press', does.command)
+  else if (does.is === 'panel') emit('show', does.panel)
+  else emit('say')
 }
-const buttons = computed<readonly Shown[]>(() => [
-  ...(beforeHold.has(doing.value.kind) && !isPaused.value && (isWaited.value || doing.value.kind !== 'settle')
-    ? [{ command: 'settled' as const, words: settledWords.value, key: 'Enter', isLarge: isWaited.value }]
-    : []),
-  isPaused.value
-    ? { command: 'resume', words: 'Go on', key: 'space' }
-    : { command: 'pause', words: 'Pause', key: 'space' },
-  { command: 'stay', words: 'Stay 30 s', key: '+' },
-  // Where all are to be settled, that is the end of it.
-  ...(isWaited.value
-    ? []
-    : [{ command: inShape.value ? ('theyComeOut' as const) : ('end' as const), words: endWords.value, key: '→' }]),
-  { command: 'back', words: 'Back', key: '←' },
-  ...(canMatch.value
-    ? [
-        {
-          command: 'match' as const,
-          words: `As long as the ${props.stage.segment.side === 'left' ? 'right' : 'left'}`,
-          key: 'Enter',
-        },
-      ]
-    : []),
-  ...(mayCountAgain(props.state, props.state.nowMs)
-    ? [{ command: 'countAgain' as const, words: 'Count again', key: 'C', isFree: true }]
-    : []),
-  ...(isCounted.value ? [{ command: 'freely' as const, words: 'Breathe freely', key: 'O', isFree: true }] : []),
-  { command: 'stopCard', words: 'Stop signs', key: 'X' },
-  { command: 'mark', words: 'Mark', key: 'M' },
-  { command: 'bell', words: 'Bell', key: 'B' },
-])
-const panels: readonly { readonly panel: Panel; readonly words: string; readonly key: string }[] = [
-  { panel: 'makeUp', words: 'What gives', key: 'G' },
-  { panel: 'left', words: 'What is left', key: 'W' },
-]
 </script>
 
 <template>
-  <footer>
+  <footer v-if="isTouch" class="thumb">
+    <div v-if="isMore" class="more" role="group" aria-label="More">
+      <FootButton v-for="item in thumb.more" :key="item.words" :item="item" @press="press(item)" />
+    </div>
+    <FootButton v-for="item in thumb.near" :key="item.words" :item="item" @press="press(item)" />
     <button
-      v-for="{ command, words, key, isFree, isLarge } in buttons"
-      :key="key"
       type="button"
+      class="opener"
       tabindex="-1"
-      :class="{ free: isFree, large: isLarge }"
+      :aria-expanded="isMore"
       @pointerdown.prevent
-      @click="emit('press', command)"
+      @click="isMore = !isMore"
     >
-      {{ words }} <kbd>{{ key }}</kbd>
+      {{ isMore ? 'Less' : 'More' }}
     </button>
+  </footer>
+  <footer v-else>
+    <FootButton v-for="item in commands" :key="item.words" :item="item" has-key @press="press(item)" />
     <i />
-    <button type="button" tabindex="-1" @pointerdown.prevent @click="emit('say')">What to say <kbd>T</kbd></button>
-    <button
-      v-for="{ panel, words, key } in panels"
-      :key="key"
-      type="button"
-      tabindex="-1"
-      @pointerdown.prevent
-      @click="emit('show', panel)"
-    >
-      {{ words }} <kbd>{{ key }}</kbd>
-    </button>
+    <FootButton v-for="item in beside" :key="item.words" :item="item" has-key @press="press(item)" />
   </footer>
 </template>
 
@@ -112,53 +68,37 @@ footer {
 i {
   flex: 1;
 }
-button {
-  min-height: 44px;
-  padding: 0 12px;
+.thumb {
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr)) 58px;
+  padding: 8px 12px;
+}
+.opener {
   border: 1px solid var(--edge);
   border-radius: 8px;
   background: none;
-  color: var(--ink);
-  font-size: 17px;
-  cursor: pointer;
-}
-kbd {
-  font: inherit;
-  font-size: 14px;
   color: var(--ink-soft);
+  font-size: 17px;
 }
-.free {
-  border-color: var(--breath);
+.thumb > button {
+  min-height: 72px;
+  min-width: 0;
+  padding: 0 4px;
+  text-wrap: balance;
 }
-.large {
-  min-width: 190px;
-  border: 2px solid var(--chosen);
-  font-size: 22px;
-  font-weight: 650;
-}
-@media (max-width: 500px) {
-  footer {
-    padding: 8px 12px;
-  }
-  button {
-    flex: 1 1 auto;
-  }
-  kbd {
-    display: none;
-  }
+.more {
+  grid-column: 1 / -1;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(130px, 1fr));
+  gap: 8px;
 }
 @media (max-height: 480px) {
   footer {
     gap: 5px;
     padding: 4px 12px;
   }
-  button {
-    flex: 1 1 auto;
-    padding: 0 6px;
-    font-size: 15px;
-  }
-  kbd {
-    display: none;
+  .thumb > button {
+    min-height: 44px;
   }
 }
 </style>

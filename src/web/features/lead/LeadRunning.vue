@@ -56,9 +56,9 @@ const refit = useRefit(
   props.lead.refit,
 )
 const clock = (runMs: number): string => clockText(wallTime(props.conducted, runMs))
-/** A phone has no empty half for it: there it is asked for. */
+/** A phone has no empty half for what is laid: there it is asked for. */
 const isPhone = useMediaQuery('(max-width: 500px)')
-const isShown = computed(() => isSaid.value ?? (!isPhone.value && isSaidByItself(props.running)))
+const isShown = computed(() => isSaid.value ?? isSaidByItself(props.running, isPhone.value))
 function say(): void {
   isSaid.value = !isShown.value
 }

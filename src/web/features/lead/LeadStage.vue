@@ -37,7 +37,7 @@ const laid = computed(() => {
   const { doing, blockId } = props.stage.segment
   const setUp = doing.kind === 'talk' ? next.value : props.setUps.get(blockId)
   const isThere = setUp !== undefined && (setUp.items.length > 0 || setUp.figure !== undefined)
-  return props.isSaid && isThere ? setUp : undefined
+  return props.isSaid && isThere && !props.stage.script ? setUp : undefined
 })
 const isBreath = computed(() => props.stage.segment.doing.kind === 'breath')
 const over = computed(() =>
@@ -50,7 +50,12 @@ const over = computed(() =>
     class="stage"
     :class="[
       side,
-      { breath: isBreath, paused: stage.is === 'paused' || stage.is === 'asking', strip: over, laying: laid },
+      {
+        breath: isBreath,
+        paused: stage.is === 'paused' || stage.is === 'asking',
+        strip: over,
+        laying: laid ?? (isSaid && stage.script),
+      },
     ]"
   >
     <section class="lit" aria-label="Now">
@@ -60,7 +65,7 @@ const over = computed(() =>
       <LitBetween v-else-if="stage.is === 'between'" :led="led" :stage="stage" />
       <LitPaused v-else-if="stage.is === 'paused'" :led="led" :stage="stage" />
     </section>
-    <OtherHalf :led="led" :stage="stage" :laid="laid" :next-set-up="next" />
+    <OtherHalf :led="led" :stage="stage" :is-said="isSaid" :laid="laid" :next-set-up="next" />
     <BreathOverLine
       v-if="over"
       :led="led"

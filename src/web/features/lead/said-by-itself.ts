@@ -1,8 +1,12 @@
 import { beforeHold } from '#core/lead'
 import type { Stage } from '#core/lead'
 
-/** Whether what to say stands in sight without being asked for: in a talk, and while people arrange themselves. */
-export const isSaidByItself = (stage: Stage | undefined): boolean =>
-  stage !== undefined &&
-  stage.is !== 'ended' &&
-  (stage.segment.doing.kind === 'talk' || beforeHold.has(stage.segment.doing.kind))
+/**
+ * Whether what to say stands in sight without being asked for: a script, and where there is room what is laid, in a talk and
+ * while people arrange themselves.
+ */
+export function isSaidByItself(stage: Stage | undefined, isPhone: boolean): boolean {
+  if (stage === undefined || stage.is === 'ended') return false
+  const { kind } = stage.segment.doing
+  return stage.script !== undefined || (!isPhone && (kind === 'talk' || beforeHold.has(kind)))
+}

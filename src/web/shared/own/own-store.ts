@@ -6,11 +6,14 @@ import type { OwnDocuments, OwnKind, OwnThing } from '#model/own'
 import type { Piece } from '#model/piece'
 import type { SetUp } from '#model/set-up'
 import type { Problem } from '#model/problem'
+import type { NamedScript } from '#model/script'
 import { withOwn } from '#core/session'
 import type { Catalog } from '#core/session'
+import { usualPace } from '#core/units'
 import { shippedCatalog } from '#library/shipped'
 import { bringBackOwn, listOwn, removeOwn, writeOwn } from '#web/shared/api/own.ts'
 import type { Reply } from '#web/shared/api/client.ts'
+import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
 
 /** What came of a change: done, refused with its problem, or the server away. */
 export type OwnOutcome =
@@ -56,10 +59,17 @@ const piecesIn = (things: readonly OwnThing[]): Piece[] =>
     .flatMap((thing) => (thing.kind === 'piece' && !thing.hidden ? [thing.document] : []))
     .sort((a, b) => a.name.localeCompare(b.name))
 
+/** Scripts that were kept, by name. */
+const scriptsIn = (things: readonly OwnThing[]): NamedScript[] =>
+  things
+    .flatMap((thing) => (thing.kind === 'script' && !thing.hidden ? [thing.document] : []))
+    .sort((a, b) => a.name.localeCompare(b.name))
+
 /** The shelf with the teacher's own things in it, once they are there. */
 function catalogsOf(things: ShallowRef<readonly OwnThing[]>) {
   /** All a session may name; and what the shelf shows of it, without what was deleted and is still named. */
   const withThings = computed(() => withOwn(shippedCatalog, things.value))
+  const settings = useSettingsStore()
   /** How many are led in the class that is looked at; undefined where none is planned. */
   const people = ref<number>()
   /** What is offered to all in that class, by block. */
@@ -67,9 +77,13 @@ function catalogsOf(things: ShallowRef<readonly OwnThing[]>) {
   /** What is kept for the one who comes to it, where nobody else does. */
   const keptForOne = shallowRef<Catalog['keptForOne']>()
   const catalog = computed((): Catalog =>
-    people.value === undefined && !offers.value && !keptForOne.value
+    people.value === undefined && !offers.value && !keptForOne.value && settings.speakingPace === usualPace
       ? withThings.value
-      : { ...withThings.value, people: people.value, offers: offers.value, keptForOne: keptForOne.value },
+      : {
+          ...withThings.value,
+          ...{ people: people.value, offers: offers.value, keptForOne: keptForOne.value },
+          wordsAMinute: settings.speakingPace,
+        },
   )
   const shelf = computed(() =>
     things.value.some(({ hidden }) => hidden)
@@ -82,7 +96,7 @@ function catalogsOf(things: ShallowRef<readonly OwnThing[]>) {
   return { people, offers, keptForOne, catalog, shelf }
 }
 
-/** The teacher's own poses, variants, schools, pieces and set-ups, and the whole shelf with them in it. */
+/** The teacher's own poses, variants, schools, pieces, set-ups and scripts, and the whole shelf with them in it. */
 export const useOwnStore = defineStore('own', () => {
   const things = shallowRef(kept())
   /** What was deleted last in this window: it can be brought back. */
@@ -90,6 +104,7 @@ export const useOwnStore = defineStore('own', () => {
   const catalogs = catalogsOf(things)
   const pieces = computed(() => piecesIn(things.value))
   const setUps = computed(() => setUpsIn(things.value))
+  const scripts = computed(() => scriptsIn(things.value))
 
   function take(next: readonly OwnThing[]): void {
     localStorage.setItem(keptAs, JSON.stringify(next))
@@ -130,5 +145,5 @@ export const useOwnStore = defineStore('own', () => {
     return { kind: 'done' }
   }
 
-  return { ...catalogs, things, pieces, setUps, removed, load, find, put, remove, bringBack }
+  return { ...catalogs, things, pieces, setUps, scripts, removed, load, find, put, remove, bringBack }
 })

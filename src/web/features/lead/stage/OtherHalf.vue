@@ -6,6 +6,7 @@ import { formatMs } from '#core/units'
 import { takesWords } from '#words/props'
 import type { SetUpLed } from '../use-set-ups-led.ts'
 import LookTo from './LookTo.vue'
+import ScriptSays from './ScriptSays.vue'
 import SetUpNow from './SetUpNow.vue'
 import { otherSideWords, segmentTitle } from '#words/segments'
 
@@ -13,6 +14,8 @@ import { otherSideWords, segmentTitle } from '#words/segments'
 const props = defineProps<{
   led: LedStart
   stage: Exclude<Stage, { is: 'ended' }>
+  /** Whether what is said sentence by sentence is shown. */
+  isSaid: boolean
   /** What is laid now, or what comes first after a talk. */
   laid: SetUpLed | undefined
   /** The next that is set up. */
@@ -31,8 +34,9 @@ const stopsAtMs = computed(() => ('heldMs' in props.stage ? props.stage.heldMs +
 
 <template>
   <section class="other" aria-label="Next">
+    <ScriptSays v-if="isSaid && stage.script" :script="stage.script" />
     <SetUpNow
-      v-if="laid"
+      v-else-if="laid"
       :set-up="laid"
       :title="laid.blockId === stage.segment.blockId ? 'Lay, from the floor up' : `Then ${laid.name}`"
     />
@@ -52,10 +56,10 @@ const stopsAtMs = computed(() => ('heldMs' in props.stage ? props.stage.heldMs +
       <p class="next">{{ segmentTitle(led, stage.next.segment) }} {{ formatMs(stage.next.lengthMs) }}</p>
     </div>
     <p v-else class="next">Then the class is over</p>
-    <p v-if="nextSetUp && nextSetUp !== laid" class="ready">
-      <span class="label">Have ready</span> {{ takesWords(nextSetUp.items) || 'no props' }}
+    <p v-if="nextSetUp && nextSetUp !== laid && takesWords(nextSetUp.items)" class="ready">
+      <span class="label">Have ready</span> {{ takesWords(nextSetUp.items) }}
       <span class="label">for {{ nextSetUp.name }}</span>
     </p>
-    <LookTo :led="led" :stage="stage" />
+    <LookTo :class="{ 'beside-script': isSaid && stage.script }" :led="led" :stage="stage" />
   </section>
 </template>

@@ -19,6 +19,9 @@ import TalkPanel from './TalkPanel.vue'
 /** The cautions come on demand: their texts are many and the first look at a plan does not need them. */
 const CautionList = defineAsyncComponent(() => import('#web/shared/cautions/CautionList.vue'))
 
+/** Scripts and their editor are for few blocks. */
+const ScriptPart = defineAsyncComponent(() => import('../script/ScriptPart.vue'))
+
 const { store, document, chosenIds, chosenSpan, nameOf, remove, duplicate, moveBy, tell } = usePlan()
 
 const panels = {
@@ -60,6 +63,7 @@ const isLast = computed(() => {
       <template #cautions><CautionList v-if="practised" :practised="practised" /></template>
       <AroundPanel v-if="resolved.kind !== 'talk' && change" :resolved="resolved" :change="change" />
     </component>
+    <ScriptPart v-if="rested && 'script' in resolved" :key="`script ${id}`" :resolved="resolved" />
     <PriorityPart v-if="rested && resolved.kind !== 'closing'" :block="resolved.block" />
     <div v-if="rested" class="acts">
       <Button

@@ -61,7 +61,7 @@ const set = (fields: FieldsOf<TalkBlock>) => {
     />
     <DurationField label="Time" :seconds="resolved.block.s" :limits="blockLimits" @change="set({ s: $event })" />
   </Part>
-  <Part v-if="words > 0" title="Speaking time" note="an estimate">
+  <Part v-if="words > 0 && !resolved.script" title="Speaking time" note="an estimate">
     <p data-testid="speaking">
       {{ counted(words, 'word takes', 'words take') }} about {{ formatDuration(estimateS)
       }}<template v-if="estimateS > resolved.block.s"

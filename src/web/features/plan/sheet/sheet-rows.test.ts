@@ -38,9 +38,25 @@ test('a hold tells each side with its time and which side it is, the form, the c
     'left 4:00: left knee in front, right knee behind',
     'right 3:00: right knee in front, left knee behind',
   ])
-  expect(row?.says.at(0)).toBe('form: Front leg long')
-  expect(row?.says.at(1)).toMatch(/: The left knee grows heavy$/)
+  expect(row?.says.at(0)).toMatch(/; move if anything tingles or hurts$/)
+  expect(row?.says.at(1)).toBe('form: Front leg long')
+  expect(row?.says.at(2)).toMatch(/: The left knee grows heavy$/)
   expect(row?.says.at(-1)).toMatch(/^coming out: .*lean away from the left knee/)
+})
+
+test('a script is printed sentence by sentence with its times, after the words that ask for stillness', () => {
+  const sentences = [
+    { text: 'The feet', pauseAfterS: 10 },
+    { text: 'Come back', pauseAfterS: 5 },
+  ]
+  const [row] = rowsOf(aSession([aClosing({ finalRestS: 300, script: { sentences, quietAfter: 1 } })]))
+  expect(row?.says).toHaveLength(4)
+  expect(row?.says[0]).toMatch(/^On the back/)
+  expect(row?.says.slice(1).map((line) => line.replace(/\d:\d\d/, 'm:ss'))).toEqual([
+    'm:ss The feet',
+    'long quiet, m:ss',
+    'm:ss Come back',
+  ])
 })
 
 test('what people change between blocks stands before the block it leads to, and talk is printed in full', () => {

@@ -36,7 +36,7 @@ export function sheetRows(
     sides: sideLines(span.block),
     uses: usesLine(span.block),
     instead: insteadIn(span.block.block.id),
-    says: saysLines(span.block),
+    says: [...stillnessLine(span, timeline), ...saysLines(span.block), ...scriptLines(span, timeline)],
   }))
 }
 
@@ -72,6 +72,26 @@ function usesLine(resolved: Resolved): string {
   if (resolved.kind === 'hold') return blockDetail(resolved)
   // What the final rest, breath work or a rest is set up with.
   return 'setUp' in resolved ? takesWords(resolved.setUp?.value.items ?? []) : ''
+}
+
+/** The words that ask for stillness, with their tail, which no sheet leaves out. */
+const asksForStillness: ReadonlySet<string> = new Set(['settled', 'rest', 'finalRest'])
+function stillnessLine({ block }: BlockSpan, { cues }: Timeline): string[] {
+  const asked = cues.find(({ id, blockId }) => blockId === block.block.id && asksForStillness.has(id))
+  return asked?.text === undefined ? [] : [asked.text]
+}
+
+/** What is said sentence by sentence, each with its time into what it is said in, and where the long quiet lies. */
+function scriptLines({ block }: BlockSpan, { scripts, segments }: Timeline): string[] {
+  const said = scripts.find(({ blockId }) => blockId === block.block.id)
+  if (!said) return []
+  const { script, spoken, startMs, firstSegment } = said
+  const beforeMs = startMs - (segments[firstSegment]?.startMs ?? startMs)
+  const quiet = `long quiet, ${formatMs(spoken.quiet.toMs - spoken.quiet.fromMs)}`
+  return script.sentences.flatMap(({ text }, at) => [
+    `${formatMs(beforeMs + (spoken.sentences[at]?.startMs ?? 0))} ${text}`,
+    ...(at + 1 === script.quietAfter ? [quiet] : []),
+  ])
 }
 
 function saysLines(resolved: Resolved): string[] {
