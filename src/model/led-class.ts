@@ -229,8 +229,8 @@ export const plainEventTypes = [
 
 const anEvent = { atMs: runMsSchema }
 
-/** What makes up time, or gives what is over: less between, poses left out, a later end, shorter or longer holds, the rest. */
-export const refitWays = ['lessBetween', 'leaveOut', 'endLater', 'shorter', 'finalRest', 'longer', 'left'] as const
+/** What makes up time, or gives what is over: less between, poses left out, a later end, shorter or longer holds, fewer rounds, the rest. */
+export const refitWays = ['lessBetween', 'leaveOut', 'endLater', 'shorter', 'fewerRounds', 'finalRest', 'longer', 'left'] as const
 /** What of a plan that has not begun is led otherwise from here on: as it was worked out then, so that a log tells all of it. */
 const refitSchema = z.strictObject({
   type: z.literal('refit'),

@@ -20,6 +20,8 @@ export function wayTitle({ way, out }: Way, blocks: Blocks): string {
       return 'End later'
     case 'shorter':
       return 'Shorter holds'
+    case 'fewerRounds':
+      return 'Fewer rounds'
     case 'finalRest':
       return 'A shorter rest'
     case 'longer':
@@ -41,6 +43,7 @@ export function wayWords(way: Way, { blocks, plan }: Pick<LedStart, 'blocks' | '
       way.out.length > 0 ? 'all else as written' : '',
       lessMs > 0 ? `${formatMs(lessMs)} less in ${counted(between.length, 'talk or rest', 'talks and rests')}` : '',
       ...held,
+      ...way.changed.flatMap((one) => roundsWords(one, blocks)),
       rest ? `rest ${formatMs(rest.toMs)}` : '',
     ],
     ', ',
@@ -50,6 +53,9 @@ export function wayWords(way: Way, { blocks, plan }: Pick<LedStart, 'blocks' | '
 
 const heldWords = ({ blockId, toMs }: Changed, blocks: Blocks, isEachSide: ReadonlySet<string>): string =>
   `${nameOf(blocks, blockId)} ${formatMs(toMs)}${isEachSide.has(blockId) ? ' a side' : ''}`
+
+const roundsWords = ({ blockId, rounds }: Changed, blocks: Blocks): string[] =>
+  rounds ? [`${nameOf(blocks, blockId)} ${String(rounds.to)} of ${String(rounds.from)} rounds`] : []
 
 /** What keeps the class from ending when it is to; nothing where nothing does. */
 export function inTheWayWords(stands: readonly InTheWay[], blocks: Blocks): string {

@@ -1,6 +1,6 @@
 import type { BreathPart } from '#core/breath'
 import type { Milliseconds } from '#core/units'
-import { atTick, countedRun, partAt } from './counted-run.ts'
+import { atTick, countedRun, partAt, roundsIn } from './counted-run.ts'
 import type { CountedRun, PartOfRun } from './counted-run.ts'
 import type { LeadPlan } from './lead-plan.ts'
 import type { LeadState } from './lead-state.ts'
@@ -36,7 +36,7 @@ export function breathNow(planned: LeadPlan, state: LeadState): BreathNow | unde
   const counted = lane
     ? countIn(laneRun(lane), lane.fromMs, state.nowMs)
     : here.doing.kind === 'breath'
-      ? countIn(countedRun(here.doing), state.startedMs - state.skippedMs, state.nowMs)
+      ? countIn(countedRun(here.doing), state.startedMs - state.skippedMs, state.nowMs, state.lengths[state.index])
       : undefined
   if (!counted) return undefined
   const { does: _, part, ...now } = counted
@@ -57,7 +57,8 @@ export function movementNow(planned: LeadPlan, state: LeadState): MovementNow | 
 const isBreathPart = (part: string): part is BreathPart | 'pause' =>
   ['in', 'full', 'out', 'empty', 'pause'].includes(part)
 
-function countIn(run: CountedRun | undefined, zeroMs: Milliseconds, nowMs: Milliseconds) {
+/** `lengthMs`, where it is known, is how long the run is led: shorter than planned where rounds were left out. */
+function countIn(run: CountedRun | undefined, zeroMs: Milliseconds, nowMs: Milliseconds, lengthMs = Infinity) {
   const here = run && nowMs >= zeroMs ? partAt(run, nowMs - zeroMs) : undefined
   if (!run || !here) return undefined
   const { part, does, through, step, lock, round, whole } = here
@@ -72,7 +73,7 @@ function countIn(run: CountedRun | undefined, zeroMs: Milliseconds, nowMs: Milli
     counts,
     count: Math.min(Math.ceil(counts), Math.floor(share * counts) + 1),
     round: round + 1,
-    rounds: run.rounds,
+    rounds: roundsIn(run, lengthMs),
     startMs: zeroMs + startMs,
     endMs: zeroMs + endMs,
     ...(through === undefined ? {} : { through }),

@@ -90,6 +90,13 @@ export function roundAt(run: CountedRun, sinceMs: Milliseconds): number {
   return round
 }
 
+/** How many whole rounds a run has in so long, at most its own. */
+export function roundsIn(run: CountedRun, lengthMs: Milliseconds): number {
+  let { rounds } = run
+  while (rounds > 0 && atTick(run, rounds * run.length) > lengthMs) rounds -= 1
+  return rounds
+}
+
 /** Where the first round that begins at or after an instant of the run begins. */
 export function roundFrom(run: CountedRun, sinceMs: Milliseconds): Milliseconds {
   const round = roundAt(run, sinceMs)

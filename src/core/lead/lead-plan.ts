@@ -39,7 +39,7 @@ export function leadPlan(timeline: Timeline, ceilingMs: Readonly<Record<string, 
   }
   return {
     segments: waiting(segments, timeline),
-    cues: cuesOf(timeline, stood),
+    cues: cuesOf(timeline, stood, segments),
     totalMs: timeline.totalMs,
     capMs: caps(timeline, ceilingMs),
     ceilingMs,
@@ -157,19 +157,35 @@ function closeSection(segments: LeadSegment[], next?: Segment): void {
   segments.push({ ...last, index: segments.length, doing, lengthMs: 0 })
 }
 
-const cuesOf = (timeline: Timeline, stood: readonly Stood[]): LeadCue[] =>
+const cuesOf = (timeline: Timeline, stood: readonly Stood[], runs: readonly LeadSegment[]): LeadCue[] =>
   timeline.cues.map(({ id, atMs, segment, text, sound, fromEnd }) => {
     const { startMs = 0, endMs = 0 } = timeline.segments[segment] ?? {}
     const at = stood[segment] ?? { segment: 0, afterMs: 0 }
     return {
       id,
-      segment: at.segment,
-      offsetMs: fromEnd ? endMs - atMs : at.afterMs + atMs - startMs,
-      fromEnd,
+      ...{ segment: at.segment, ...whenIn(at, { startMs, endMs, atMs, fromEnd }, runs[at.segment]) },
       ...(text === undefined ? {} : { text }),
       ...(sound === undefined ? {} : { sound }),
     }
   })
+
+/**
+ * Where a cue stands in its run: by its end where it stands by the end of its segment, or in the last round at a place for
+ * the hands, which says where they go next, however many rounds there come to be.
+ */
+function whenIn(
+  { afterMs }: Stood,
+  cue: { readonly startMs: number; readonly endMs: number; readonly atMs: number; readonly fromEnd: boolean },
+  run: LeadSegment | undefined,
+): Pick<LeadCue, 'offsetMs' | 'fromEnd'> {
+  const offsetMs = afterMs + cue.atMs - cue.startMs
+  const doing = run?.doing
+  if (cue.fromEnd) return { offsetMs: cue.endMs - cue.atMs, fromEnd: true }
+  const isAtPlace = doing?.kind === 'breath' && doing.part === 'counted' && doing.station !== undefined
+  if (!run || !isAtPlace || doing.rounds < 2) return { offsetMs, fromEnd: false }
+  const lastMs = run.lengthMs - Math.floor(run.lengthMs / doing.rounds)
+  return offsetMs < lastMs ? { offsetMs, fromEnd: false } : { offsetMs: run.lengthMs - offsetMs, fromEnd: true }
+}
 
 function scriptsOf({ scripts, segments }: Timeline, stood: readonly Stood[]): Pick<LeadPlan, 'scripts'> {
   if (scripts.length === 0) return {}

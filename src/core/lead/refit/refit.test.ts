@@ -1,10 +1,12 @@
 import fc from 'fast-check'
+import type { LedDoing } from '#model/led-class'
 import type { Session } from '#model/session'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { sessionsByClock } from '#testing/arbitraries'
 import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
+import { atTick, countedRun, roundsIn } from '../counted-run.ts'
 import { fold, leadPlan, refitBook, stageOf, step, waysOf } from '../index.ts'
 import type { LeadEvent, LeadState, Way } from '../index.ts'
 import { firstAhead } from './refitted.ts'
@@ -147,6 +149,14 @@ test('taken back, what has not begun is as it was planned', () => {
   expect(step(hour.plan, back, { type: 'asPlanned', atMs: 63_000 })[0].lengths).toEqual(back.lengths)
 })
 
+/** Whether a stretch of breath work is left out, or is a run of whole rounds. */
+function wholeRounds(doing: LedDoing, lengthMs: number): boolean {
+  if (doing.kind !== 'breath') return false
+  const run = countedRun(doing)
+  if (!run) return lengthMs === 0 && ['rest', 'leadIn', 'wayOut'].includes(doing.part)
+  return atTick(run, roundsIn(run, lengthMs) * run.length) === lengthMs
+}
+
 const moments = fc.record({
   session: sessionsByClock(6),
   at: fc.double({ min: 0, max: 1, noNaN: true }),
@@ -184,6 +194,7 @@ test('over any class and moment: what has begun stays, the end is what was said,
             expect(is).toBeGreaterThanOrEqual(Math.min(was, 20_000))
           else if (doing.kind === 'closing' && doing.step === 'finalRest')
             expect(is).toBeGreaterThanOrEqual(Math.min(was, (led.book.finalRest?.floorS ?? 0) * 1000))
+          else if (way.way === 'fewerRounds' && is !== was) expect(wholeRounds(doing, is)).toBe(true)
           else if (doing.kind !== 'hold' && doing.kind !== 'change') expect(is).toBe(was)
           if (doing.kind !== 'hold') continue
           const held = (of: string, lengths: readonly number[]) =>

@@ -7,13 +7,16 @@ import type { Rest } from './ahead.ts'
 import type { RefitBook } from './book.ts'
 import { finalRestBy, holdsBy } from './holds.ts'
 import { fewestOut } from './leave-out.ts'
+import { fewerRounds } from './rounds.ts'
 
 /** What becomes shorter or longer in a block; of a hold, a side. */
 export interface Changed {
   readonly blockId: string
-  readonly of: 'talk' | 'afterRest' | 'hold' | 'finalRest'
+  readonly of: 'talk' | 'afterRest' | 'hold' | 'rounds' | 'finalRest'
   readonly fromMs: Milliseconds
   readonly toMs: Milliseconds
+  /** Of breath work: how many rounds a section had, and has. */
+  readonly rounds?: { readonly from: number; readonly to: number }
 }
 
 /** Lengths that are tried out, with what is left out for them and what they change. */
@@ -66,6 +69,7 @@ export function waysOf({ plan, state, book, endMs }: Wanted): readonly Way[] {
           ['leaveOut', fewestOut(rest, asItIs, endMs)],
           ['endLater', asItIs],
           ['shorter', holdsBy(rest, asItIs, -lateMs)],
+          ['fewerRounds', fewerRounds(rest, asItIs, lateMs)],
           ['finalRest', finalRestBy(rest, asItIs, -lateMs)],
         ]
       : [['longer', lateMs < 0 ? holdsBy(rest, asItIs, -lateMs) : undefined]]
