@@ -116,3 +116,25 @@ test('in a restorative class a hold begins when all are settled, by a key or a t
   await expect(page.locator('.where')).toContainText('Right')
   await expect(page.locator('.name')).toHaveText('Twist over a bolster')
 })
+
+test('a class that starts late is asked once when it ends; the answer is the promised end', async ({ page, house }) => {
+  await page.goto(`${house.address}lead/thursday-slow-hour`)
+  const minutesAgo = (minutes: number) => {
+    const at = new Date(Date.now() - minutes * 60_000)
+    return `${String(at.getHours()).padStart(2, '0')}:${String(at.getMinutes()).padStart(2, '0')}`
+  }
+  await page.getByLabel('Starts at').fill(minutesAgo(5))
+  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  const late = page.getByRole('group', { name: 'Started late' })
+  await expect(late.getByRole('button', { name: /^1 End at \d\d:\d\d$/ })).toBeVisible()
+  await expect(page.getByTestId('behind')).toContainText('behind, promised')
+  // The class runs meanwhile.
+  await page.keyboard.press('m')
+  await late.getByRole('button', { name: /^2 A full hour, to/ }).click()
+  await expect(late).toBeHidden()
+  await expect(page.getByTestId('behind')).toBeHidden()
+  await expect.poll(() => kept(house)).toEqual(['mark', 'promised'])
+  await page.reload()
+  await expect(page.getByTestId('clock')).toBeVisible()
+  await expect(late).toBeHidden()
+})

@@ -51,3 +51,5 @@ export const lineSchema = z.string().max(textLimits.line)
 export const textSchema = z.string().max(textLimits.text)
 export const instantSchema = z.iso.datetime({ offset: true })
 export const daySchema = z.iso.date()
+/** Hours and minutes of a day, 24-hour clock. */
+export const hourSchema = z.iso.time({ precision: -1 })

@@ -230,7 +230,16 @@ export const plainEventTypes = [
 const anEvent = { atMs: runMsSchema }
 
 /** What makes up time, or gives what is over: less between, poses left out, a later end, shorter or longer holds, fewer rounds, the rest. */
-export const refitWays = ['lessBetween', 'leaveOut', 'endLater', 'shorter', 'fewerRounds', 'finalRest', 'longer', 'left'] as const
+export const refitWays = [
+  'lessBetween',
+  'leaveOut',
+  'endLater',
+  'shorter',
+  'fewerRounds',
+  'finalRest',
+  'longer',
+  'left',
+] as const
 /** What of a plan that has not begun is led otherwise from here on: as it was worked out then, so that a log tells all of it. */
 const refitSchema = z.strictObject({
   type: z.literal('refit'),
@@ -247,6 +256,8 @@ const refitSchema = z.strictObject({
 export const leadEventSchema = z.discriminatedUnion('type', [
   z.strictObject({ type: z.enum(plainEventTypes), ...anEvent }),
   refitSchema,
+  /** The answer to a late start: when the class is promised to end, in class time. */
+  z.strictObject({ type: z.literal('promised'), endMs: runMsSchema, ...anEvent }),
   /** Bells that came due while sound was held back. */
   z.strictObject({ type: z.literal('missed'), bells: z.int().min(1), ...anEvent }),
   /** The page slept or was away: the last instant it had seen, so that the log alone folds to the state. */
@@ -302,8 +313,12 @@ export const ledStartSchema = z.strictObject({
   sessionId: idSchema,
   placeId: idSchema.optional(),
   startedAt: instantSchema,
-  /** When the class was promised to end; a re-fit never moves it. */
+  /** When it was to start, where that was said. */
+  startsAt: instantSchema.optional(),
+  /** When the class was promised to end; a re-fit never moves it, only the answer to a late start. */
   promisedEnd: instantSchema,
+  /** When the room has to be left. */
+  freeUntil: instantSchema.optional(),
   people: z.int().min(0).max(500),
   /** When the teacher said that everybody had been asked, in private, what speaks against held breath and strokes. */
   askedAt: instantSchema.optional(),

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema, lengthMmSchema, nameSchema } from './common.ts'
+import { hourSchema, idSchema, lengthMmSchema, nameSchema } from './common.ts'
 import { propKindSchema } from './prop.ts'
 
 export const cupboardItemSchema = z.strictObject({
@@ -31,6 +31,8 @@ export const placeSchema = z.strictObject({
   usual: z.literal(true).optional(),
   /** How many people can stand at the cupboard at once; 3 unless set. */
   atCupboard: z.int().min(1).max(50).optional(),
+  /** Until when it may be used, of any day; a class that is led late ends no later. */
+  freeUntil: hourSchema.optional(),
   rooms: z
     .array(
       z.strictObject({

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { daySchema, idSchema, instantSchema, lineSchema } from './common.ts'
+import { daySchema, hourSchema, idSchema, instantSchema, lineSchema } from './common.ts'
 import { formTakenSchema } from './form-taken.ts'
 import { mostItems } from './limits.ts'
 import { conditionSchema } from './person.ts'
@@ -59,7 +59,7 @@ export const plannedClassSchema = z.strictObject({
   roomId: idSchema.optional(),
   day: daySchema,
   /** Hours and minutes; a day may be planned without them. */
-  startsAt: z.iso.time({ precision: -1 }).optional(),
+  startsAt: hourSchema.optional(),
   people: z
     .array(
       z.strictObject({

@@ -23,6 +23,8 @@ export const settingsSchema = z.strictObject({
   speakingPace: z.int().min(60).max(200).optional(),
   /** Whether single letters act as commands. */
   letterKeys: z.boolean().optional(),
+  /** From how many seconds on it is told in Lead that a class is behind; 0: never; absent: as is usual. */
+  behindFromS: z.int().min(0).max(3600).optional(),
   /** Whether the sixth stage of breath work is offered. */
   sixthStage: z.boolean().optional(),
 })

@@ -36,7 +36,7 @@ type Act = (plan: LeadPlan, state: LeadState, atMs: Milliseconds) => LeadState
 const same: Act = (_plan, state) => state
 
 /** What each event does to a class that runs. Answers act only while they are asked for, which `step` sees to. */
-export const acts: Readonly<Record<Exclude<LeadEventType, 'refit'>, Act>> = {
+export const acts: Readonly<Record<Exclude<LeadEventType, 'refit' | 'promised'>, Act>> = {
   mark: same,
   bell: same,
   missed: same,

@@ -6,15 +6,20 @@ import { blockName } from '#words/blocks'
 import { sectionName } from '#words/sections'
 import {
   beginClass,
+  behindFrom,
   behindMs,
   ledEnd,
   ledStart,
   lookAtClass,
   missBells,
   peopleHere,
+  promisedMs,
+  promiseEnd,
   stageOf,
+  startedLate,
   takeUpClass,
   tellClass,
+  toEndMs,
 } from './index.ts'
 import type { Command, Conducted, Reading } from './index.ts'
 
@@ -113,4 +118,25 @@ test('the last End of a class is taken back within ten seconds, and not later', 
   expect(told(over, [140, 'back']).state).toMatchObject({ phase: 'ended' })
   expect(told(over, [136, 'back']).state).toMatchObject({ phase: 'running' })
   expect(told(over, [144, 'back']).state.phase).toBe('ended')
+})
+
+test('a start more than a minute late is asked about until it is answered, and the answer is the promised end', () => {
+  const from = (lateS: number) =>
+    beginClass({ ...start, startsAt: new Date(zeroMs - lateS * 1000).toISOString() }, at(0), 'window-1')
+  expect(startedLate(begun)).toBeUndefined()
+  expect(startedLate(from(60))).toBeUndefined()
+  expect(startedLate(from(61))).toBe(61_000)
+  const [answered] = promiseEnd(from(240), 380_000, at(20))
+  expect([startedLate(answered), promisedMs(answered), toEndMs(answered)]).toEqual([undefined, 380_000, 380_000])
+  // A log of it leads to the same.
+  const { events } = answered
+  expect(promisedMs(takeUpClass(answered.start, events, 20_000, at(30), 'window-2')[0])).toBe(380_000)
+  expect(behindMs(answered, 390_000)).toBe(10_000)
+})
+
+test('behind is told from two minutes or three in a hundred, from what was set, or never', () => {
+  const plan = { plan: { ...start.plan, totalMs: 5_400_000 } }
+  expect([behindFrom(start), behindFrom(plan), behindFrom(plan, 300), behindFrom(plan, 0)]).toEqual([
+    ...[120_000, 162_000, 300_000, Infinity],
+  ])
 })

@@ -20,7 +20,7 @@ export interface Conducted {
 type Done = readonly [Conducted, readonly LeadEffect[]]
 
 /** What the teacher can tell a class by a key or a button. */
-export type Command = Exclude<LeadEvent['type'], 'gap' | 'anchor' | 'missed' | 'refit'>
+export type Command = Exclude<LeadEvent['type'], 'gap' | 'anchor' | 'missed' | 'refit' | 'promised'>
 
 /** What the machine itself tells is kept though it changes nothing in the class. */
 const onlyKept: ReadonlySet<LeadEvent['type']> = new Set(['missed', 'anchor'])
@@ -95,15 +95,11 @@ export const exactRunMs = ({ clock }: Conducted, steadyMs: Milliseconds): Millis
 /** Wall time for a class time, as the machine's clock tells it now. */
 export const wallTime = ({ clock }: Conducted, runMs: Milliseconds): Milliseconds => epochAt(clock, runMs)
 
-/** How far the class will end past what was said; that is of class time, whatever the clock is set to. */
-export const behindMs = (conducted: Conducted, endsAtMs: Milliseconds): Milliseconds => endsAtMs - toEndMs(conducted)
-
-/** When it is to end, in class time: as it was said last, else as it was promised. */
-export const toEndMs = ({ start, state }: Conducted): Milliseconds => state.saidEndMs ?? promisedMs({ start })
-
-/** When it was promised to end, in class time: a re-fit never moves that. */
-export const promisedMs = ({ start }: Pick<Conducted, 'start'>): Milliseconds =>
-  Date.parse(start.promisedEnd) - Date.parse(start.startedAt)
+/** The teacher says when a class that started late is promised to end. */
+export function promiseEnd(conducted: Conducted, endMs: Milliseconds, reading: Reading): Done {
+  const [now, effects] = lookAtClass(conducted, reading)
+  return add(now, { type: 'promised', endMs, atMs: Math.round(runAt(now.clock, reading.steadyMs)) }, effects)
+}
 
 /** How the class ended, to be kept. */
 export function ledEnd({ start, state }: Conducted, note: string, breath: BreathAnswers): LedEnd {
@@ -115,12 +111,3 @@ export function ledEnd({ start, state }: Conducted, note: string, breath: Breath
     ...(Object.keys(breath).length === 0 ? {} : { breath }),
   }
 }
-
-/** Behind is told from so much on, and ahead [decisions, Leading]. */
-const behindFromMs = 120_000
-const behindShare = 0.03
-export const aheadFromMs = 180_000
-
-/** From when on it is told that a class is behind: two minutes, or 3 % of it where that is more. */
-export const behindFrom = ({ plan }: Pick<LedStart, 'plan'>): Milliseconds =>
-  Math.max(behindFromMs, behindShare * plan.totalMs)

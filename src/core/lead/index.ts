@@ -24,21 +24,18 @@ export { breathNow, movementNow } from './breath-now.ts'
 export type { BreathNow, MovementNow } from './breath-now.ts'
 export type { LeadEffect, LeadEvent, LeadEventType, LeadInput, LeadState, Visit } from './lead-state.ts'
 export {
-  aheadFromMs,
   beginClass,
-  behindFrom,
-  behindMs,
   exactRunMs,
   ledEnd,
   lookAtClass,
   missBells,
-  promisedMs,
+  promiseEnd,
   refitClass,
   takeUpClass,
   tellClass,
-  toEndMs,
   wallTime,
 } from './conduct.ts'
+export { aheadFromMs, behindFrom, behindMs, freeUntilMs, promisedMs, startedLate, toEndMs } from './ends.ts'
 export type { Command, Conducted } from './conduct.ts'
 export { emptyOutbox, outboxState, stepOutbox } from './outbox.ts'
 export type { Outbox, OutboxEffect, OutboxEvent, OutboxState } from './outbox.ts'
@@ -46,6 +43,7 @@ export { refitBook } from './refit/book.ts'
 export type { RefitBook } from './refit/book.ts'
 export { leastBetweenMs, waysOf } from './refit/ways.ts'
 export type { Changed, Wanted, Way } from './refit/ways.ts'
+export { lastChance } from './refit/last-chance.ts'
 export { inTheWay, leftIn, toggled } from './refit/left.ts'
 export type { InTheWay, LeftBlock } from './refit/left.ts'
 export { isRefitted } from './refit/refitted.ts'

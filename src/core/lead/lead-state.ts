@@ -43,6 +43,8 @@ export interface LeadState {
   readonly set: readonly Milliseconds[]
   /** Blocks that are left out. */
   readonly leaves: readonly string[]
+  /** The end that was promised in answer to a late start. */
+  readonly promisedMs: Milliseconds | null
   /** The end that was said with a re-fit. */
   readonly saidEndMs: Milliseconds | null
   readonly pause: Pause | null

@@ -12,6 +12,9 @@ export interface StartDetails {
   /** When everybody was said to have been asked, where that was wanted. */
   readonly askedAtMs?: Milliseconds | undefined
   readonly startedAtMs: Milliseconds
+  /** When it was to start, and when the room has to be left. */
+  readonly startsAtMs?: Milliseconds | undefined
+  readonly freeUntilMs?: Milliseconds | undefined
   readonly promisedEndMs: Milliseconds
   /** What some take otherwise, where a class is planned. */
   readonly forms?: readonly LedForm[] | undefined
@@ -24,6 +27,7 @@ export interface StartDetails {
 /** The record of a class about to be led: its own full copy of the session, what it is called, and the plan. */
 export function ledStart(session: Session, timeline: Timeline, details: StartDetails): LedStart {
   const { id, people, forms = [], askedAtMs, startedAtMs, promisedEndMs, nameOf, sectionNameOf } = details
+  const { startsAtMs, freeUntilMs } = details
   const ceilingMs: Record<string, Milliseconds> = {}
   for (const { block } of timeline.blocks) {
     if (block.kind === 'hold') ceilingMs[block.block.id] = block.ceilingS * 1000
@@ -31,10 +35,12 @@ export function ledStart(session: Session, timeline: Timeline, details: StartDet
   return {
     id,
     sessionId: session.id,
-    startedAt: new Date(startedAtMs).toISOString(),
-    promisedEnd: new Date(promisedEndMs).toISOString(),
+    startedAt: isoOf(startedAtMs),
+    ...(startsAtMs === undefined ? {} : { startsAt: isoOf(startsAtMs) }),
+    ...(freeUntilMs === undefined ? {} : { freeUntil: isoOf(freeUntilMs) }),
+    promisedEnd: isoOf(promisedEndMs),
     people,
-    ...(askedAtMs === undefined ? {} : { askedAt: new Date(askedAtMs).toISOString() }),
+    ...(askedAtMs === undefined ? {} : { askedAt: isoOf(askedAtMs) }),
     document: session,
     blocks: Object.fromEntries(
       timeline.blocks.map(({ block }) => {
@@ -47,6 +53,8 @@ export function ledStart(session: Session, timeline: Timeline, details: StartDet
     plan: leadPlan(timeline, ceilingMs),
   }
 }
+
+const isoOf = (ms: Milliseconds): string => new Date(ms).toISOString()
 
 function sidesOf(block: Resolved): { left: string; right: string } | undefined {
   if (block.kind === 'hold') return block.pose.sides

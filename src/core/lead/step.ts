@@ -27,6 +27,7 @@ export const beginLead = (plan: LeadPlan): LeadState => ({
   lengths: plan.segments.map(({ lengthMs }) => lengthMs),
   set: plan.segments.map(({ lengthMs }) => lengthMs),
   leaves: [],
+  promisedMs: null,
   saidEndMs: null,
   pause: null,
   visits: [],
@@ -65,12 +66,23 @@ export function step(planned: LeadPlan, state: LeadState, input: LeadInput): Ste
   const moved: readonly LeadEffect[] = run.lengths === state.lengths ? nothing : [{ type: 'schedule' }]
   if (run.phase === 'ended') return [run, [...moved, { type: 'ended' }, { type: 'save' }]]
   if (input.type === 'tick' || isRepeat(state, input.type, atMs)) return [run, moved]
-  const done = input.type === 'refit' ? refitted(plan, run, input) : acts[input.type](plan, run, atMs)
+  const done = doneBy(plan, run, input, atMs)
   if (done === run && !told.has(input.type)) return [run, moved]
   const key = keys[input.type]
   const kept = growing(plan, run, done)
   const next = key === undefined ? kept : { ...kept, pressed: { ...kept.pressed, [key]: atMs } }
   return [next, effectsOf(input.type, run, next)]
+}
+
+function doneBy(
+  plan: LeadPlan,
+  run: LeadState,
+  input: Exclude<LeadEvent, { type: 'gap' }>,
+  atMs: Milliseconds,
+): LeadState {
+  if (input.type === 'refit') return refitted(plan, run, input)
+  if (input.type === 'promised') return { ...run, promisedMs: input.endMs }
+  return acts[input.type](plan, run, atMs)
 }
 
 /** What is added to the part that runs is kept with how far it was: what was said by then is not said again. */

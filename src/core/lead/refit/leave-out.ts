@@ -30,6 +30,14 @@ export function fewestOut(rest: Rest, from: Tried, endMs: Milliseconds): Tried |
   return finalRestBy(rest, tried, endMs - found.endsMs)
 }
 
+/** The poses each of which is enough to be left out, with what counters it, to come to an end; by their ids. */
+export function singlesThatDo(rest: Rest, from: Tried, endMs: Milliseconds): readonly string[] {
+  const leaves = new Set(from.leaves)
+  return posesThatMayGo(rest, from)
+    .filter((at) => leftOut(rest, [at], leaves).endsMs <= endMs)
+    .map((at) => rest.blocks[at]?.id ?? '')
+}
+
 /** Places of poses ahead that may go by themselves: whatever must not stay, and counters nothing that stays. */
 function posesThatMayGo(rest: Rest, { leaves }: Tried): readonly number[] {
   const ahead = new Set(aheadIn(rest, new Set(leaves)).map(({ id }) => id))

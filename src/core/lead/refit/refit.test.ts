@@ -7,7 +7,7 @@ import { shippedCatalog } from '#library/shipped'
 import { sessionsByClock } from '#testing/arbitraries'
 import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { atTick, countedRun, roundsIn } from '../counted-run.ts'
-import { fold, leadPlan, refitBook, stageOf, step, waysOf } from '../index.ts'
+import { fold, lastChance, leadPlan, refitBook, stageOf, step, waysOf } from '../index.ts'
 import type { LeadEvent, LeadState, Way } from '../index.ts'
 import { firstAhead } from './refitted.ts'
 
@@ -219,4 +219,32 @@ test('over any class and moment: what has begun stays, the end is what was said,
     }),
     { numRuns: 100 },
   )
+})
+
+test('a later end is not offered past the hour the room is free until', () => {
+  const state = fold(hour.plan, [], 60_000)
+  const wanted = { ...hour, state, endMs: endsMs(hour, state) - 100_000 }
+  const until = (freeUntilMs: number) => named(waysOf({ ...wanted, freeUntilMs }))
+  expect(until(endsMs(hour, state))).toContain('endLater')
+  expect(until(endsMs(hour, state) - 1)).not.toContain('endLater')
+})
+
+test('at the last moment at which leaving one pose out would do, and only then, that pose is named', () => {
+  const at = (ms: number) => fold(hour.plan, [], ms)
+  const beginsMs = (blockId: string): number =>
+    hour.plan.segments
+      .slice(
+        0,
+        hour.plan.segments.findIndex((segment) => segment.blockId === blockId),
+      )
+      .reduce((sum, { lengthMs }) => sum + lengthMs, 0)
+  // Two minutes late: the crescent, on two sides, would do alone; before it any pose does.
+  const chance = (ms: number, lateMs: number) =>
+    lastChance({ ...hour, state: at(ms), endMs: endsMs(hour, at(ms)) - lateMs })
+  const lastMs = beginsMs('crescent-lying')
+  expect(chance(lastMs - 44_000, 120_000)).toBe('crescent-lying')
+  expect(chance(lastMs - 46_000, 120_000)).toBeUndefined()
+  expect(chance(lastMs + 1000, 120_000)).toBeUndefined()
+  expect(chance(beginsMs('deer') - 10_000, 120_000)).toBeUndefined()
+  expect(chance(lastMs - 44_000, 3_000_000)).toBeUndefined()
 })

@@ -48,6 +48,8 @@ export interface Wanted {
   readonly book: RefitBook
   /** When the class is to end, in class time. */
   readonly endMs: Milliseconds
+  /** When the room has to be left, where that is known: no later end is offered. */
+  readonly freeUntilMs?: Milliseconds | undefined
 }
 
 /** Talks and after-rests keep at least so much [decisions, Leading]. */
@@ -58,7 +60,7 @@ export const leastBetweenMs = 20_000
  * sides of a hold go together, floors and first ceilings hold, no retention and none of the closing's steps is cut. A way
  * that would change nothing is none.
  */
-export function waysOf({ plan, state, book, endMs }: Wanted): readonly Way[] {
+export function waysOf({ plan, state, book, endMs, freeUntilMs = Infinity }: Wanted): readonly Way[] {
   const rest = restOf(plan, state, book)
   const lateMs = rest.endsMs - endMs
   const asItIs: Tried = { lengths: state.lengths, leaves: state.leaves, changed: [] }
@@ -67,7 +69,7 @@ export function waysOf({ plan, state, book, endMs }: Wanted): readonly Way[] {
       ? [
           ['lessBetween', lessBetween(rest, asItIs, lateMs)],
           ['leaveOut', fewestOut(rest, asItIs, endMs)],
-          ['endLater', asItIs],
+          ['endLater', rest.endsMs <= freeUntilMs ? asItIs : undefined],
           ['shorter', holdsBy(rest, asItIs, -lateMs)],
           ['fewerRounds', fewerRounds(rest, asItIs, lateMs)],
           ['finalRest', finalRestBy(rest, asItIs, -lateMs)],

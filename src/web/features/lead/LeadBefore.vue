@@ -27,11 +27,16 @@ const props = defineProps<{
   mayBeLed: boolean
 }>()
 const emit = defineEmits<{
-  start: [details: { people: number; startsAtMs: number | undefined; promisedMoreMs: number }]
+  start: [
+    details: { people: number; startsAtMs: number | undefined; promisedMoreMs: number; freeUntil: string | undefined },
+  ]
   soundCheck: []
 }>()
 
-const { planned, people, ofOne, ofAll } = useFetching(() => ({ document: props.session, timeline: props.timeline }))
+const { planned, place, people, ofOne, ofAll } = useFetching(() => ({
+  document: props.session,
+  timeline: props.timeline,
+}))
 /** Who is here on another day than the planned one changes nothing of what is planned. */
 const otherwise = ref<number>()
 const here = computed({
@@ -65,7 +70,10 @@ function start(): void {
     startField.value?.$el.focus()
     return
   }
-  emit('start', { people: here.value ?? 0, startsAtMs: startsAtMs.value, promisedMoreMs: moreMin.value * 60_000 })
+  emit('start', {
+    ...{ people: here.value ?? 0, startsAtMs: startsAtMs.value, promisedMoreMs: moreMin.value * 60_000 },
+    freeUntil: place.value?.freeUntil,
+  })
 }
 function check(): void {
   mend.value =

@@ -5,6 +5,7 @@ import type { Conducted, OutboxState, Stage } from '#core/lead'
 import { clockText } from '#words/dates'
 import { behindWords } from '#words/refit'
 import { recordWords } from '#words/saving'
+import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
 
 /** The class over its stage: its name, the time, when it ends, and what the screen itself has to say. */
 const props = defineProps<{
@@ -15,6 +16,7 @@ const props = defineProps<{
   refusal: string
   dim: number
 }>()
+const settings = useSettingsStore()
 const emit = defineEmits<{ dim: []; leave: []; cameLate: [] }>()
 
 /** How many are here, with those who came after Start. */
@@ -23,7 +25,9 @@ const record = computed(() => recordWords(props.saveState, props.refusal))
 const clock = computed(() => clockText(wallTime(props.conducted, props.conducted.state.nowMs)))
 const endsAt = computed(() => clockText(wallTime(props.conducted, props.stage.endsAtMs)))
 const behind = computed(() => behindMs(props.conducted, props.stage.endsAtMs))
-const told = computed(() => behindWords(behind.value, behindFrom(props.conducted.start), aheadFromMs))
+const told = computed(() =>
+  behindWords(behind.value, behindFrom(props.conducted.start, settings.behindFromS), aheadFromMs),
+)
 /** The end that was said, by the machine's clock as it stands now. */
 const said = computed(() => clockText(wallTime(props.conducted, toEndMs(props.conducted))))
 const promised = computed(() => clockText(wallTime(props.conducted, promisedMs(props.conducted))))

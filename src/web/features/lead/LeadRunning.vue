@@ -1,19 +1,21 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { useMediaQuery } from '@vueuse/core'
-import { computed, ref } from 'vue'
-import { beforeHold, wallTime } from '#core/lead'
+import { computed, ref, useTemplateRef } from 'vue'
+import { beforeHold, behindFrom, behindMs, startedLate, toEndMs, wallTime } from '#core/lead'
 import type { Command, Conducted, Stage } from '#core/lead'
 import { formatMs } from '#core/units'
 import { clockText } from '#words/dates'
 import { stageWords, stoppedWords } from '#words/segments'
 import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
+import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
 import AskDialog from './AskDialog.vue'
 import ClassLine from './ClassLine.vue'
 import LeadFoot from './LeadFoot.vue'
 import LeadHeader from './LeadHeader.vue'
 import LeadStage from './LeadStage.vue'
 import MakeUpTime from './MakeUpTime.vue'
+import StartedLate from './StartedLate.vue'
 import StopCard from './StopCard.vue'
 import WhatIsLeft from './WhatIsLeft.vue'
 import { isSaidByItself } from './said-by-itself.ts'
@@ -50,11 +52,19 @@ const ledTimeline = useLedTimeline(begun)
 const setUps = useSetUpsLed(begun, ledTimeline)
 /** What to say, shown or not; while people arrange themselves and in a talk it is, unless it was put away. */
 const isSaid = ref<boolean>()
+const settings = useSettingsStore()
+const isBehind = computed(
+  () => behindMs(props.conducted, props.running.endsAtMs) >= behindFrom(props.conducted.start, settings.behindFromS),
+)
 const refit = useRefit(
   computed(() => props.conducted),
   ledTimeline,
+  isBehind,
   props.lead.refit,
 )
+/** A late start is asked about once; whoever does not answer ends as it was said. */
+const lateMs = computed(() => startedLate(props.conducted))
+const startedLateCard = useTemplateRef('startedLateCard')
 const clock = (runMs: number): string => clockText(wallTime(props.conducted, runMs))
 /** A phone has no empty half for what is laid: there it is asked for. */
 const isPhone = useMediaQuery('(max-width: 500px)')
@@ -69,7 +79,7 @@ function beside(key: string): boolean {
   else if (which) refit.show(which)
   else if (key === 'Escape' && refit.panel.value) refit.close()
   else if (refit.panel.value === 'makeUp' && /^[1-9]$/.test(key)) refit.takeAt(Number(key) - 1)
-  else return false
+  else return startedLateCard.value?.answer(key) ?? false
   return true
 }
 /** Where a hold begins when all are settled, a tap anywhere says so. */
@@ -106,6 +116,10 @@ const press = useLeadPresses({
   <div v-if="!isHeard" class="hush" role="alert">
     Touch or press any key for the bells<template v-if="missed > 0">; {{ missed }} missed</template>
   </div>
+  <p v-else-if="refit.lastChance.value" class="chance" role="status">
+    Without {{ begun.blocks[refit.lastChance.value]?.name }} the class would still end at
+    {{ clock(toEndMs(conducted)) }}; once it has begun, no one pose is enough.
+  </p>
   <main
     :class="{
       'with-card': cardShown || refit.panel.value === 'left',
@@ -134,11 +148,19 @@ const press = useLeadPresses({
     :has-more="refit.hasMore.value"
     :is-refitted="refit.isRefitted.value"
     :stands="refit.stands.value"
+    :free-until-ms="refit.freeUntilMs.value"
     :is-known="refit.isKnown.value"
     :clock="clock"
     @take="refit.takeAt"
     @more="refit.more"
     @as-planned="press('asPlanned')"
+  />
+  <StartedLate
+    v-else-if="lateMs !== undefined"
+    ref="startedLateCard"
+    :conducted="conducted"
+    :late-ms="lateMs"
+    @promise="lead.promise"
   />
   <LeadFoot
     :plan="conducted.start.plan"
@@ -175,6 +197,12 @@ main.with-card {
 /* While it is chosen what goes, what some take otherwise gives room to the pose. */
 main.with-ways :deep(.look-to) {
   display: none;
+}
+.chance {
+  grid-row: 2;
+  padding: 6px 28px;
+  font-size: 20px;
+  color: var(--ink-soft);
 }
 .hush {
   grid-row: 2;

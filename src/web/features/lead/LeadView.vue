@@ -19,7 +19,7 @@ import AsPlanned from './AsPlanned.vue'
 import LeadBefore from './LeadBefore.vue'
 import LeadEnd from './LeadEnd.vue'
 import LeadRunning from './LeadRunning.vue'
-import { endOf } from './promised-end.ts'
+import { endOf, freeUntilOf } from './promised-end.ts'
 import { asksOfBreath } from './asks-of-breath.ts'
 import { useLead } from './use-lead.ts'
 import { useLeadable } from './use-leadable.ts'
@@ -69,6 +69,7 @@ async function start(details: {
   people: number
   startsAtMs: number | undefined
   promisedMoreMs: number
+  freeUntil: string | undefined
 }): Promise<void> {
   const { session, timeline } = made.value ?? {}
   if (!session || !timeline) return
@@ -91,6 +92,8 @@ async function start(details: {
       askedAtMs: wantsAsking.value ? askedAtMs.value : undefined,
       startedAtMs,
       promisedEndMs,
+      startsAtMs: details.startsAtMs,
+      freeUntilMs: freeUntilOf(details.freeUntil, startedAtMs),
       forms: countedForms(through),
       nameOf: blockName,
       sectionNameOf: sectionName,

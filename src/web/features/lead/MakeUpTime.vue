@@ -12,6 +12,8 @@ defineProps<{
   /** Whether anything was re-fitted and has not begun. */
   isRefitted: boolean
   stands: readonly InTheWay[]
+  /** When the room has to be left, where no later end can be said. */
+  freeUntilMs: number | undefined
   isKnown: boolean
   clock: (runMs: number) => string
 }>()
@@ -46,6 +48,9 @@ const emit = defineEmits<{ take: [at: number]; more: []; asPlanned: [] }>()
         As planned
       </button>
     </div>
+    <p v-if="ways.length > 0 && freeUntilMs !== undefined" class="stands">
+      No later end: the room is free until {{ clock(freeUntilMs) }}.
+    </p>
     <p v-if="stands.length > 0" class="stands">{{ inTheWayWords(stands, led.blocks) }}</p>
   </section>
 </template>

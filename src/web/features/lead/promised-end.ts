@@ -23,3 +23,13 @@ interface Given {
 /** The promised end: start and length wanted when a start is set, else now and what was composed [decisions]. */
 export const endOf = ({ startsAtMs, nowMs, lengthS, totalMs, moreMs }: Given): number =>
   (startsAtMs === undefined ? nowMs + totalMs : startsAtMs + lengthS * 1000) + moreMs
+
+/** When a room has to be left that is free until an hour of the day: the next time it is that hour; undefined without one. */
+export function freeUntilOf(hour: string | undefined, nowMs: number): number | undefined {
+  if (hour === undefined) return undefined
+  const [hours = 0, minutes = 0] = hour.split(':').map(Number)
+  const date = new Date(nowMs)
+  date.setHours(hours, minutes, 0, 0)
+  if (date.getTime() < nowMs) date.setDate(date.getDate() + 1)
+  return date.getTime()
+}

@@ -1,6 +1,6 @@
 import { computed, shallowReadonly, shallowRef } from 'vue'
 import type { LedStart } from '#model/led-class'
-import { beginClass, lookAtClass, refitClass, stageOf, takeUpClass, tellClass } from '#core/lead'
+import { beginClass, lookAtClass, promiseEnd, refitClass, stageOf, takeUpClass, tellClass } from '#core/lead'
 import type { Command, Conducted, LeadEffect, Way } from '#core/lead'
 import type { RunningClass } from '#web/shared/lead/running-class.ts'
 import { windowId } from '#web/shared/session/window-id.ts'
@@ -39,6 +39,10 @@ export function useLead(onStopCard: () => void) {
   function refit(way: Way): void {
     if (conducted.value) put(refitClass(conducted.value, way, readings.read()))
   }
+  /** Says when a class that started late is promised to end. */
+  function promise(endMs: number): void {
+    if (conducted.value) put(promiseEnd(conducted.value, endMs, readings.read()))
+  }
   function put([next, effects]: readonly [Conducted, readonly LeadEffect[]]): void {
     conducted.value = next
     effects.forEach(doEffect)
@@ -67,7 +71,7 @@ export function useLead(onStopCard: () => void) {
   return {
     conducted: shallowReadonly(conducted),
     stage: computed(() => conducted.value && stageOf(conducted.value.start.plan, conducted.value.state)),
-    ...{ isHeard, missed, saveState, refusal, begin, takeUp, tell, refit, letSoundThrough, save, soundCheck },
+    ...{ isHeard, missed, saveState, refusal, begin, takeUp, tell, refit, promise, letSoundThrough, save, soundCheck },
     staysAwake: readings.staysAwake,
   }
 }

@@ -1,6 +1,6 @@
 import { computed, ref } from 'vue'
 import type { Ref } from 'vue'
-import { inTheWay, isRefitted, leftIn, refitBook, toEndMs, toggled, waysOf } from '#core/lead'
+import { freeUntilMs, inTheWay, isRefitted, lastChance, leftIn, refitBook, toEndMs, toggled, waysOf } from '#core/lead'
 import type { Conducted, Way } from '#core/lead'
 import type { Timeline } from '#core/timeline'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
@@ -11,15 +11,9 @@ export type Panel = 'makeUp' | 'left'
 /** Kept in sight at first; the others are a press away. */
 const first: ReadonlySet<Way['way']> = new Set(['lessBetween', 'leaveOut', 'endLater', 'longer'])
 
-/** What could be done with the rest of a class that is led: the ways as they come out now, and what is left of it. */
-export function useRefit(
-  conducted: Readonly<Ref<Conducted | undefined>>,
-  timeline: Readonly<Ref<Timeline | undefined>>,
-  take: (way: Way) => void,
-) {
+/** What the ways are worked out from: the class as it is now, and what may be done with its blocks. */
+function useWanted(conducted: Readonly<Ref<Conducted | undefined>>, timeline: Readonly<Ref<Timeline | undefined>>) {
   const own = useOwnStore()
-  const panel = ref<Panel>()
-  const hasMore = ref(false)
   const document = computed(() => conducted.value?.start.document)
   const book = computed(() =>
     timeline.value && document.value ? refitBook(timeline.value, document.value, own.catalog) : undefined,
@@ -28,10 +22,23 @@ export function useRefit(
     conducted.value && book.value
       ? {
           ...{ plan: conducted.value.start.plan, state: conducted.value.state, book: book.value },
-          endMs: toEndMs(conducted.value),
+          ...{ endMs: toEndMs(conducted.value), freeUntilMs: freeUntilMs(conducted.value) },
         }
       : undefined,
   )
+  return { book, wanted }
+}
+
+/** What could be done with the rest of a class that is led: the ways as they come out now, and what is left of it. */
+export function useRefit(
+  conducted: Readonly<Ref<Conducted | undefined>>,
+  timeline: Readonly<Ref<Timeline | undefined>>,
+  isBehind: Readonly<Ref<boolean>>,
+  take: (way: Way) => void,
+) {
+  const panel = ref<Panel>()
+  const hasMore = ref(false)
+  const { book, wanted } = useWanted(conducted, timeline)
   const all = computed(() => (panel.value === 'makeUp' && wanted.value ? waysOf(wanted.value) : []))
   const ways = computed(() => (hasMore.value ? all.value : all.value.filter(({ way }) => first.has(way))))
   const close = (): void => {
@@ -50,6 +57,15 @@ export function useRefit(
     stands: computed(() =>
       wanted.value && panel.value === 'makeUp' && !all.value.some(({ fits }) => fits) ? inTheWay(wanted.value) : [],
     ),
+    /** The one pose that could still be left out now; only where it is told that the class is behind. */
+    lastChance: computed(() => (wanted.value && isBehind.value ? lastChance(wanted.value) : undefined)),
+    /** When the room has to be left, where the class would end later. */
+    freeUntilMs: computed(() => {
+      const { freeUntilMs: until } = wanted.value ?? {}
+      return until !== undefined && panel.value === 'makeUp' && !all.value.some(({ way }) => way === 'endLater')
+        ? until
+        : undefined
+    }),
     left: computed(() => (panel.value === 'left' && wanted.value ? leftIn(wanted.value) : [])),
     isRefitted: computed(() => wanted.value !== undefined && isRefitted(wanted.value.plan, wanted.value.state)),
     show(which: Panel): void {

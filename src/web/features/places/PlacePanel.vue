@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
+import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import { useId } from 'vue'
 import type { LengthUnit } from '#words/lengths'
 import NameField from '#web/shared/ui/NameField.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
+import { textOf } from '#web/shared/ui/text-of.ts'
 import RoomPart from './RoomPart.vue'
 import { usePlaces } from './use-places.ts'
 
@@ -54,6 +56,18 @@ async function remove(): Promise<void> {
       small
       @change="change({ atCupboard: $event })"
     />
+    <div class="field">
+      <label :for="`${id}-until`" class="label">Free until</label>
+      <InputText
+        :id="`${id}-until`"
+        type="time"
+        size="small"
+        :model-value="chosen.freeUntil ?? ''"
+        :aria-describedby="`${id}-until-why`"
+        @change="change({ freeUntil: textOf($event).slice(0, 5) || undefined })"
+      />
+      <small :id="`${id}-until-why`">A class that runs late is not offered a later end.</small>
+    </div>
     <h2>Rooms</h2>
     <RoomPart v-for="room in chosen.rooms" :key="room.id" :room="room" :is-only="chosen.rooms.length === 1" />
     <Button size="small" text severity="secondary" icon="pi pi-plus" label="Add a room" @click="addRoom" />

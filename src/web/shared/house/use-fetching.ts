@@ -38,6 +38,7 @@ export function useFetching(of: () => { readonly document: Session; readonly tim
   })
   return {
     planned,
+    place,
     people,
     ofOne: computed(() => fetchLines(fetchList(laid.value), { nameOf })),
     ofAll,

@@ -24,6 +24,13 @@ export const useSettingsStore = defineStore('settings', () => {
         set({ speakingPace })
       },
     }),
+    /** From how many seconds on Lead tells that a class is behind; 0: never, absent: as is usual. */
+    behindFromS: computed({
+      get: () => now.value.behindFromS,
+      set: (behindFromS: number | undefined) => {
+        set({ behindFromS })
+      },
+    }),
     sixthStage: computed({
       get: () => now.value.sixthStage ?? false,
       set: (sixthStage: boolean) => {
