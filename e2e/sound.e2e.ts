@@ -20,6 +20,7 @@ const piece: { kind: string; when: number }[] = [
   { kind: 'highBowl', when: 120 },
   { kind: 'lowBowl', when: 130 },
   { kind: 'bowl', when: 165 },
+  { kind: 'tap', when: 175 },
 ]
 
 test('three minutes rendered off line sound at the instants that were asked for, and are loud enough', async ({

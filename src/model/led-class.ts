@@ -319,6 +319,8 @@ export const ledStartSchema = z.strictObject({
   promisedEnd: instantSchema,
   /** When the room has to be left. */
   freeUntil: instantSchema.optional(),
+  /** What the place says of an emergency. */
+  emergency: z.array(lineSchema).max(10).optional(),
   people: z.int().min(0).max(500),
   /** When the teacher said that everybody had been asked, in private, what speaks against held breath and strokes. */
   askedAt: instantSchema.optional(),

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { hourSchema, idSchema, lengthMmSchema, nameSchema } from './common.ts'
+import { hourSchema, idSchema, lengthMmSchema, lineSchema, nameSchema } from './common.ts'
 import { propKindSchema } from './prop.ts'
 
 export const cupboardItemSchema = z.strictObject({
@@ -33,6 +33,8 @@ export const placeSchema = z.strictObject({
   atCupboard: z.int().min(1).max(50).optional(),
   /** Until when it may be used, of any day; a class that is led late ends no later. */
   freeUntil: hourSchema.optional(),
+  /** What is needed where somebody has to be helped: the number, the address and its entrance, who is near, where things are. */
+  emergency: z.array(lineSchema.min(1)).max(10).optional(),
   rooms: z
     .array(
       z.strictObject({

@@ -12,6 +12,16 @@ export type BreathSound = z.infer<typeof breathSoundSchema>
 const breathSoundsSchema = z.strictObject({ in: breathSoundSchema, out: breathSoundSchema })
 export type BreathSounds = z.infer<typeof breathSoundsSchema>
 
+/** What a bell may sound with: a bowl, a low bell, a tone that is held and so passes a call, or nothing; and what a tick. */
+export const bellKinds = ['bowl', 'lowBell', 'heldTone', 'none'] as const
+export const tickKinds = ['wood', 'tap', 'none'] as const
+const bellSchema = z.strictObject({ kind: z.enum(bellKinds), loudness: z.int().min(0).max(100) })
+const tickSchema = z.strictObject({ kind: z.enum(tickKinds), loudness: z.int().min(0).max(100) })
+
+/** What the sounds of a class are heard as, by what they are for: holds, breath work, counts. */
+const classSoundsSchema = z.strictObject({ bowl: bellSchema, lowBell: bellSchema, wood: tickSchema })
+export type ClassSounds = z.infer<typeof classSoundsSchema>
+
 /**
  * What a teacher set for all their sessions; no session stores any of it [settled A23]. What is absent is as Zovrin has
  * it.
@@ -19,6 +29,7 @@ export type BreathSounds = z.infer<typeof breathSoundsSchema>
 export const settingsSchema = z.strictObject({
   schema: z.literal(1),
   breathSounds: breathSoundsSchema.optional(),
+  classSounds: classSoundsSchema.optional(),
   /** Words a minute, spoken. */
   speakingPace: z.int().min(60).max(200).optional(),
   /** Whether single letters act as commands. */

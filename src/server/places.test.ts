@@ -73,21 +73,58 @@ test('a place that a session names stays until that names another; it is said wh
   expect((await remove()).body).toMatchObject({ code: 'UNKNOWN_PLACE' })
 })
 
-test('places of before open with their cupboard, and can be changed', async () => {
+/** A database as the commit before some change wrote it, with the requests it answers. */
+async function formerly(fixture: string, does: (there: ReturnType<typeof request>) => Promise<void>): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'zovrin-places-'))
-  const file = join(folder, '011.sqlite')
-  copyFileSync(join(import.meta.dirname, 'db', 'fixtures', '011.sqlite'), file)
+  const file = join(folder, fixture)
+  copyFileSync(join(import.meta.dirname, 'db', 'fixtures', fixture), file)
   const former = await openDatabase(file)
-  const there = request(createApp({ database: former, hosts: [] }))
-  const [kept] = (await there.get('/api/places')).body as KeptPlace[]
-  expect(kept).toMatchObject({ version: 1, place: { id: 'bellows-house' } })
-  expect(kept?.place.cupboard).toHaveLength(11)
-  await there
-    .put('/api/places/bellows-house')
-    .set('If-Match', '"1"')
-    .send({ ...kept?.place, usual: true })
-    .expect(200)
-  expect((await there.get('/api/places')).body).toMatchObject([{ version: 2, place: { usual: true } }])
+  await does(request(createApp({ database: former, hosts: [] })))
   await former.close()
   rmSync(folder, { recursive: true })
-})
+}
+
+test('places of before open with their cupboard, and can be changed', () =>
+  formerly('011.sqlite', async (there) => {
+    const [kept] = (await there.get('/api/places')).body as KeptPlace[]
+    expect(kept).toMatchObject({ version: 1, place: { id: 'bellows-house' } })
+    expect(kept?.place.cupboard).toHaveLength(11)
+    await there
+      .put('/api/places/bellows-house')
+      .set('If-Match', '"1"')
+      .send({ ...kept?.place, usual: true })
+      .expect(200)
+    expect((await there.get('/api/places')).body).toMatchObject([{ version: 2, place: { usual: true } }])
+  }))
+
+test('places and settings of before it was said until when a place is free, and whom to call, open as they were', () =>
+  formerly('014.sqlite', async (there) => {
+    const [kept] = (await there.get('/api/places')).body as KeptPlace[]
+    expect(kept?.place).toEqual({
+      ...{ id: 'barn', name: 'The barn', lengthUnit: 'cm', usual: true, atCupboard: 4 },
+      rooms: [{ id: 'loft', name: 'Loft', lengthMm: 9500, widthMm: 6000, walls: [], noSockets: true }],
+      cupboard: [{ id: 'b', kind: 'blanket', count: 12, sizeMm: { length: 2000, width: 1500 } }],
+    })
+    const said = { freeUntil: '20:30', emergency: ['Ring 4471', 'The side door'] }
+    await there
+      .put('/api/places/barn')
+      .set('If-Match', '"1"')
+      .send({ ...kept?.place, ...said })
+      .expect(200)
+    expect((await there.get('/api/places')).body).toMatchObject([{ version: 2, place: said }])
+    const settings = (await there.get('/api/settings').expect(200)).body as object
+    expect(settings).toEqual({
+      ...{ schema: 1, speakingPace: 96, letterKeys: false },
+      breathSounds: { in: { kind: 'tone', loudness: 40 }, out: { kind: 'none', loudness: 50 } },
+    })
+    const classSounds = {
+      ...{ bowl: { kind: 'heldTone', loudness: 60 }, lowBell: { kind: 'none', loudness: 50 } },
+      wood: { kind: 'tap', loudness: 50 },
+    }
+    await there
+      .put('/api/settings')
+      .set('If-Match', '"1"')
+      .send({ ...settings, classSounds, behindFromS: 300 })
+      .expect(200)
+    expect((await there.get('/api/settings')).body).toMatchObject({ classSounds, behindFromS: 300 })
+  }))

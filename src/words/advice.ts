@@ -20,3 +20,14 @@ export const stopCard = {
   emergency:
     'Get emergency help for chest pain, fainting, trouble breathing, sudden severe headache, weak face or limb, confused speech, a fit, sudden sight loss, or bleeding or fluid loss in pregnancy.',
 } as const
+
+/** First aid as the card has it; local training stands above it [cautions 4.1]. */
+export const firstAid = {
+  lead: 'First aid, as your local training has it:',
+  lines: [
+    'Faint: lie flat, legs up. Not so in pregnancy (on the left side), breathless or with heart failure (sit up), or hurt.',
+    'Not awake within a minute, or not breathing normally: emergency call, resuscitate.',
+    'Low sugar: sugar only if awake and swallowing.',
+    'A fit: clear the space, time it, hold nobody down; on the side once it stops. Call if it is the first, over 5 minutes, comes again, with an injury, with diabetes or in pregnancy.',
+  ],
+} as const

@@ -15,6 +15,8 @@ export interface StartDetails {
   /** When it was to start, and when the room has to be left. */
   readonly startsAtMs?: Milliseconds | undefined
   readonly freeUntilMs?: Milliseconds | undefined
+  /** What the place says of an emergency. */
+  readonly emergency?: readonly string[] | undefined
   readonly promisedEndMs: Milliseconds
   /** What some take otherwise, where a class is planned. */
   readonly forms?: readonly LedForm[] | undefined
@@ -27,7 +29,7 @@ export interface StartDetails {
 /** The record of a class about to be led: its own full copy of the session, what it is called, and the plan. */
 export function ledStart(session: Session, timeline: Timeline, details: StartDetails): LedStart {
   const { id, people, forms = [], askedAtMs, startedAtMs, promisedEndMs, nameOf, sectionNameOf } = details
-  const { startsAtMs, freeUntilMs } = details
+  const { startsAtMs, freeUntilMs, emergency = [] } = details
   const ceilingMs: Record<string, Milliseconds> = {}
   for (const { block } of timeline.blocks) {
     if (block.kind === 'hold') ceilingMs[block.block.id] = block.ceilingS * 1000
@@ -41,6 +43,7 @@ export function ledStart(session: Session, timeline: Timeline, details: StartDet
     promisedEnd: isoOf(promisedEndMs),
     people,
     ...(askedAtMs === undefined ? {} : { askedAt: isoOf(askedAtMs) }),
+    ...(emergency.length === 0 ? {} : { emergency: [...emergency] }),
     document: session,
     blocks: Object.fromEntries(
       timeline.blocks.map(({ block }) => {

@@ -9,7 +9,10 @@ import type { CountedRun, PartOfRun } from './counted-run.ts'
  * lungs, from how full they are (0 to 1) as it begins to how full they are as it ends.
  */
 export type PlayedSound =
-  | (Omit<Sound, 'kind'> & { readonly kind: Sound['kind'] | 'highBowl' | 'lowBowl'; readonly gain?: number })
+  | (Omit<Sound, 'kind'> & {
+      readonly kind: Sound['kind'] | 'highBowl' | 'lowBowl' | 'heldTone' | 'tap'
+      readonly gain?: number
+    })
   | {
       readonly kind: 'tone'
       readonly from: number

@@ -15,6 +15,7 @@ import { settingsMigration } from './migrations/011-settings.ts'
 import { placesKeptMigration } from './migrations/012-places-kept.ts'
 import { plannedClassesMigration } from './migrations/013-planned-classes.ts'
 import { peopleKeptMigration } from './migrations/014-people-kept.ts'
+import { placesSaidMigration } from './migrations/015-places-said.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -39,6 +40,7 @@ export const migrations: readonly Migration[] = [
   placesKeptMigration,
   plannedClassesMigration,
   peopleKeptMigration,
+  placesSaidMigration,
 ]
 
 const migrationsTable = 'migrations'

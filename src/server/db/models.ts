@@ -42,6 +42,9 @@ export interface PlaceRow extends Row<PlaceRow> {
   version: number
   isUsual: boolean
   atCupboard: number | null
+  freeUntil: string | null
+  /** Lines, as JSON. */
+  emergency: string | null
 }
 export interface CupboardRow extends Row<CupboardRow> {
   id: string
@@ -175,6 +178,8 @@ export function defineModels(sequelize: Sequelize): Models {
         ...{ id: key(), name: short(), lengthUnit: short(), rooms: text(), version: whole() },
         isUsual: { type: DataTypes.BOOLEAN, allowNull: false },
         atCupboard: { type: DataTypes.INTEGER, allowNull: true },
+        freeUntil: { type: DataTypes.STRING(5), allowNull: true },
+        emergency: { type: DataTypes.TEXT, allowNull: true },
       },
       plain('places'),
     ),

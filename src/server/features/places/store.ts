@@ -44,13 +44,18 @@ async function list({ models }: Database): Promise<KeptPlace[]> {
   }))
 }
 
-const read = ({ id, name, lengthUnit, rooms, isUsual, atCupboard }: PlaceRow, items: readonly CupboardRow[]): Place =>
+const read = (
+  { id, name, lengthUnit, rooms, isUsual, atCupboard, freeUntil, emergency }: PlaceRow,
+  items: readonly CupboardRow[],
+): Place =>
   placeSchema.parse({
     id,
     name,
     lengthUnit,
     ...(isUsual ? { usual: true } : {}),
     ...(atCupboard === null ? {} : { atCupboard }),
+    ...(freeUntil === null ? {} : { freeUntil }),
+    ...(emergency === null ? {} : { emergency: JSON.parse(emergency) as unknown }),
     rooms: JSON.parse(rooms) as unknown,
     cupboard: items.map((item) => ({
       id: item.id,
@@ -62,13 +67,14 @@ const read = ({ id, name, lengthUnit, rooms, isUsual, atCupboard }: PlaceRow, it
 
 async function put(database: Database, place: Place, based: number, transaction: Transaction): Promise<number> {
   const { models } = database
-  const { id, name, lengthUnit, usual, atCupboard, rooms, cupboard } = place
+  const { id, name, lengthUnit, usual, atCupboard, freeUntil, emergency, rooms, cupboard } = place
   const version = based + 1
   const columns = {
     ...{ name, lengthUnit, version },
     rooms: JSON.stringify(rooms),
     isUsual: usual ?? false,
-    atCupboard: atCupboard ?? null,
+    ...{ atCupboard: atCupboard ?? null, freeUntil: freeUntil ?? null },
+    emergency: emergency ? JSON.stringify(emergency) : null,
   }
   const there = await models.places.findByPk(id, { transaction })
   if (usual) await models.places.update({ isUsual: false }, { where: { isUsual: true }, transaction })

@@ -5,6 +5,7 @@ import type { Conducted, OutboxState, Stage } from '#core/lead'
 import { clockText } from '#words/dates'
 import { behindWords } from '#words/refit'
 import { recordWords } from '#words/saving'
+import type { Room } from './use-room.ts'
 import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
 
 /** The class over its stage: its name, the time, when it ends, and what the screen itself has to say. */
@@ -15,9 +16,12 @@ const props = defineProps<{
   saveState: OutboxState
   refusal: string
   dim: number
+  room: Room
+  /** How many times as fast as a clock: a rehearsal. */
+  speed: number
 }>()
 const settings = useSettingsStore()
-const emit = defineEmits<{ dim: []; leave: []; cameLate: [] }>()
+const emit = defineEmits<{ dim: []; room: []; leave: []; cameLate: [] }>()
 
 /** How many are here, with those who came after Start. */
 const here = computed(() => peopleHere(props.conducted))
@@ -37,11 +41,12 @@ const isSaidLater = computed(() => props.conducted.state.saidEndMs !== null)
 <template>
   <header>
     <b>{{ conducted.start.document.name }}</b>
+    <span v-if="speed !== 1" class="rehearsal">rehearsal ×{{ speed }}, nothing is recorded</span>
     <span>{{ clock }} · ends {{ endsAt }}</span>
     <span v-if="told" data-testid="behind">{{ told }}, {{ isSaidLater ? 'said' : 'promised' }} {{ said }}</span>
     <span v-else-if="isSaidLater">as said, promised {{ promised }}</span>
     <i />
-    <span class="awake" :class="{ stays: staysAwake }">{{
+    <span v-if="speed === 1" class="awake" :class="{ stays: staysAwake }">{{
       staysAwake ? 'screen stays on' : 'the screen may go dark: keep it awake by hand'
     }}</span>
     <span v-if="record !== ''" :role="saveState === 'refused' ? 'alert' : undefined">{{ record }}</span>
@@ -54,6 +59,9 @@ const isSaidLater = computed(() => props.conducted.state.saidEndMs !== null)
     >
       {{ here }} here <b>+1</b>
     </button>
+    <button type="button" tabindex="-1" title="A light or a dark screen (L)" @pointerdown.prevent @click="emit('room')">
+      {{ room === 'dark' ? 'light' : 'dark' }}
+    </button>
     <button type="button" @pointerdown.prevent @click="emit('dim')">dim {{ dim + 1 }} of 4</button>
     <button type="button" @pointerdown.prevent @click="emit('leave')">Leave</button>
   </header>
@@ -64,7 +72,7 @@ header {
   grid-area: 1 / 1;
   display: flex;
   align-items: center;
-  gap: 26px;
+  gap: 4px 20px;
   min-height: 56px;
   padding: 0 28px;
   font-size: 17px;
@@ -72,6 +80,11 @@ header {
   flex-wrap: wrap;
 }
 b {
+  color: var(--ink);
+}
+.rehearsal {
+  padding: 0 8px;
+  border-left: 5px solid var(--chosen);
   color: var(--ink);
 }
 i {

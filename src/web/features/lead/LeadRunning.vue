@@ -23,6 +23,7 @@ import type { useLead } from './use-lead.ts'
 import { useLeadPresses } from './use-lead-presses.ts'
 import { useLedTimeline } from './use-led-timeline.ts'
 import { useRefit } from './use-refit.ts'
+import type { Room } from './use-room.ts'
 import { useSetUpsLed } from './use-set-ups-led.ts'
 
 /** A class that runs: its stage, what stands beside it, and every key and touch it takes. */
@@ -30,10 +31,12 @@ const props = defineProps<{
   lead: ReturnType<typeof useLead>
   conducted: Conducted
   running: Exclude<Stage, { is: 'ended' }>
+  room: Room
 }>()
 /** Whether the stop signs are shown. */
 const cardShown = defineModel<boolean>('card', { required: true })
 const dim = defineModel<number>('dim', { required: true })
+const emit = defineEmits<{ room: [] }>()
 const classes = usePlannedClassesStore()
 const { isHeard, missed, saveState, refusal } = props.lead
 const leaving = ref(false)
@@ -43,7 +46,8 @@ function tell(command: Command): void {
   const told = props.conducted.events.length
   props.lead.tell(command)
   // Whoever comes late is one more without a name in the class that is led.
-  if (command !== 'cameLate' || props.lead.conducted.value?.events.length === told) return
+  if (command !== 'cameLate' || props.lead.isRehearsal.value || props.lead.conducted.value?.events.length === told)
+    return
   const planned = classes.planned.find(({ ledClassId }) => ledClassId === props.conducted.start.id)
   if (planned) void classes.put({ ...planned, guests: planned.guests + 1 })
 }
@@ -76,6 +80,7 @@ function say(): void {
 function beside(key: string): boolean {
   const which = ({ g: 'makeUp', w: 'left' } as const)[key.toLowerCase()]
   if (key.toLowerCase() === 't') say()
+  else if (key.toLowerCase() === 'l') emit('room')
   else if (which) refit.show(which)
   else if (key === 'Escape' && refit.panel.value) refit.close()
   else if (refit.panel.value === 'makeUp' && /^[1-9]$/.test(key)) refit.takeAt(Number(key) - 1)
@@ -108,8 +113,11 @@ const press = useLeadPresses({
     :save-state="saveState"
     :refusal="refusal"
     :dim="dim"
+    :speed="lead.speed.value"
+    :room="room"
+    @room="emit('room')"
     @dim="dim = (dim + 1) % 4"
-    @leave="leaving = true"
+    @leave="lead.isRehearsal.value ? lead.tell('leave') : (leaving = true)"
     @came-late="press('cameLate')"
   />
   <p class="visually-hidden" role="status">{{ stageWords(conducted.start, running.segment) }}</p>
@@ -128,7 +136,12 @@ const press = useLeadPresses({
     @click="tapped"
   >
     <LeadStage :led="conducted.start" :state="conducted.state" :stage="running" :set-ups="setUps" :is-said="isShown" />
-    <StopCard v-if="cardShown" :stopped="stoppedWords(conducted.state)" @close="cardShown = false" />
+    <StopCard
+      v-if="cardShown"
+      :emergency="begun.emergency ?? []"
+      :stopped="stoppedWords(conducted.state)"
+      @close="cardShown = false"
+    />
     <WhatIsLeft
       v-else-if="refit.panel.value === 'left'"
       :led="conducted.start"

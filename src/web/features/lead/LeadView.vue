@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { nanoid } from 'nanoid'
-import { computed, onMounted, onScopeDispose, ref } from 'vue'
+import { computed, onMounted, onScopeDispose, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { BreathAnswers } from '#model/led-class'
 import { ledStart } from '#core/lead'
@@ -15,13 +15,15 @@ import { ports } from '#web/shared/ports.ts'
 import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
 import { formsNow } from '#web/shared/house/use-forms.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
-import AsPlanned from './AsPlanned.vue'
-import LeadBefore from './LeadBefore.vue'
+import AsPlanned from './before/AsPlanned.vue'
+import LeadBefore from './before/LeadBefore.vue'
+import type { StartDetails } from './before/LeadBefore.vue'
 import LeadEnd from './LeadEnd.vue'
 import LeadRunning from './LeadRunning.vue'
-import { endOf, freeUntilOf } from './promised-end.ts'
+import { endOf, freeUntilOf } from './before/promised-end.ts'
 import { asksOfBreath } from './asks-of-breath.ts'
 import { useLead } from './use-lead.ts'
+import { useRoom } from './use-room.ts'
 import { useLeadable } from './use-leadable.ts'
 
 const route = useRoute()
@@ -29,6 +31,7 @@ const router = useRouter()
 const store = useSessionStore()
 const classes = usePlannedClassesStore()
 const { made, askedAtMs, wantsAsking, instead, insteadUnasked, minors, musts } = useLeadable()
+const { room, turn: turnRoom } = useRoom()
 const cardShown = ref(false)
 const dim = ref(0)
 const at = ref<'opening' | 'elsewhere' | 'before' | 'led'>('opening')
@@ -65,14 +68,13 @@ onMounted(async () => {
   at.value = 'before'
 })
 
-async function start(details: {
-  people: number
-  startsAtMs: number | undefined
-  promisedMoreMs: number
-  freeUntil: string | undefined
-}): Promise<void> {
+/** So many times as fast a class is rehearsed. */
+const rehearsalSpeed = 8
+
+/** The class as it is led from now on; undefined where it cannot be. */
+async function makeStart(details: StartDetails) {
   const { session, timeline } = made.value ?? {}
-  if (!session || !timeline) return
+  if (!session || !timeline) return undefined
   const planned = classes.openFor(session.id)
   // The record keeps how many take what, and nobody.
   const { through } = planned ? await formsNow({ document: session, timeline, planned }) : { through: [] }
@@ -84,27 +86,46 @@ async function start(details: {
     totalMs: timeline.totalMs,
     moreMs: details.promisedMoreMs,
   })
-  const id = nanoid()
-  await lead.begin(
-    ledStart(session, timeline, {
-      id,
-      people: details.people,
-      askedAtMs: wantsAsking.value ? askedAtMs.value : undefined,
-      startedAtMs,
-      promisedEndMs,
-      startsAtMs: details.startsAtMs,
-      freeUntilMs: freeUntilOf(details.freeUntil, startedAtMs),
-      forms: countedForms(through),
-      nameOf: blockName,
-      sectionNameOf: sectionName,
-    }),
-  )
+  const begun = ledStart(session, timeline, {
+    id: nanoid(),
+    people: details.people,
+    askedAtMs: wantsAsking.value ? askedAtMs.value : undefined,
+    ...{ startedAtMs, promisedEndMs, startsAtMs: details.startsAtMs },
+    ...{ freeUntilMs: freeUntilOf(details.freeUntil, startedAtMs), emergency: details.emergency },
+    forms: countedForms(through),
+    nameOf: blockName,
+    sectionNameOf: sectionName,
+  })
+  return { begun, planned, timeline, startedAtMs }
+}
+
+async function start(details: StartDetails): Promise<void> {
+  const ready = await makeStart(details)
+  if (!ready) return
+  const { begun, planned, timeline, startedAtMs } = ready
+  await lead.begin(begun)
   at.value = 'led'
   void lead.letSoundThrough()
   void store.keepInHistory('lead')
   // The class planned for today is led by this; one of another day is not, by a rehearsal of it.
-  if (planned?.day === dayOf(startedAtMs)) void classes.put({ ...planned, ledClassId: id, posesLed: posesIn(timeline) })
+  if (planned?.day === dayOf(startedAtMs))
+    void classes.put({ ...planned, ledClassId: begun.id, posesLed: posesIn(timeline) })
 }
+
+/** Eight times as fast, from now on, with nobody there: nothing of it is kept. */
+async function rehearse(): Promise<void> {
+  const asPlanned = { startsAtMs: undefined, promisedMoreMs: 0, freeUntil: undefined, emergency: undefined }
+  const ready = await makeStart({ people: 0, ...asPlanned })
+  if (!ready) return
+  await lead.begin(ready.begun, rehearsalSpeed)
+  at.value = 'led'
+  void lead.letSoundThrough()
+}
+watch(stage, (now) => {
+  if (now?.is !== 'ended' || !lead.isRehearsal.value) return
+  lead.putAway()
+  at.value = 'before'
+})
 
 async function save(note: string, breath: BreathAnswers): Promise<void> {
   if ((await lead.save(note, breath)) && conducted.value)
@@ -113,11 +134,13 @@ async function save(note: string, breath: BreathAnswers): Promise<void> {
 </script>
 
 <template>
-  <div class="lead" data-room="dark" :style="{ '--dim': 1 - dim * 0.2 }" @keydown.esc="cardShown = false">
+  <div class="lead" :data-room="room" :style="{ '--dim': 1 - dim * 0.2 }" @keydown.esc="cardShown = false">
     <LeadRunning
       v-if="at === 'led' && conducted && running"
       v-model:card="cardShown"
       v-model:dim="dim"
+      :room="room"
+      @room="turnRoom"
       :lead="lead"
       :conducted="conducted"
       :running="running"
@@ -144,7 +167,8 @@ async function save(note: string, breath: BreathAnswers): Promise<void> {
       :is-instead="instead.length + insteadUnasked.length > 0"
       :may-be-led="made !== undefined"
       @start="start"
-      @sound-check="lead.soundCheck"
+      @rehearse="rehearse"
+      @tried="lead.soundCheck"
     >
       <AsPlanned
         v-model:asked-at-ms="askedAtMs"
@@ -191,5 +215,8 @@ async function save(note: string, breath: BreathAnswers): Promise<void> {
 .lead :deep(.before),
 .lead :deep(.end) {
   grid-row: 3;
+}
+.lead :deep(.before) {
+  grid-row: 1 / -1;
 }
 </style>

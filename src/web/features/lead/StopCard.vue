@@ -1,10 +1,14 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { onMounted, useTemplateRef } from 'vue'
-import { stopCard } from '#words/advice'
+import { firstAid, stopCard } from '#words/advice'
 
 /** Beside the stage, never over it: the clock and Breathe freely stay in sight. Its button has the focus. */
-defineProps<{ stopped: string }>()
+defineProps<{
+  stopped: string
+  /** What the place says of an emergency. */
+  emergency: readonly string[]
+}>()
 const emit = defineEmits<{ close: [] }>()
 const close = useTemplateRef<{ $el: HTMLElement }>('close')
 onMounted(() => {
@@ -22,7 +26,14 @@ onMounted(() => {
     <p>
       <b>{{ stopCard.emergency }}</b>
     </p>
+    <ul v-if="emergency.length > 0" class="here" aria-label="In an emergency here">
+      <li v-for="line in emergency" :key="line">{{ line }}</li>
+    </ul>
     <p v-if="stopped !== ''">{{ stopped }}. No breath is held or stroked any more in this class.</p>
+    <h3>{{ firstAid.lead }}</h3>
+    <ul class="aid">
+      <li v-for="line in firstAid.lines" :key="line">{{ line }}</li>
+    </ul>
     <!-- Enter and Space press it, and are no commands to the class while it has the focus. -->
     <Button
       ref="close"
@@ -56,7 +67,26 @@ li {
   list-style: square;
   margin: 0 0 6px 20px;
 }
+h3 {
+  font-size: 18px;
+}
+.here {
+  padding: 8px 12px;
+  border: 2px solid #d0506c;
+  border-radius: 8px;
+  font-weight: 650;
+}
+.here li {
+  margin: 0;
+  list-style: none;
+}
+.aid {
+  font-size: 17px;
+}
 .card :deep(.p-button) {
+  position: sticky;
+  bottom: 0;
+  background: var(--sheet) !important;
   min-height: 44px;
 }
 </style>

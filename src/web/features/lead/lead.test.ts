@@ -1,6 +1,6 @@
 import { clockText } from '#words/dates'
 import { leadKey } from './lead-keys.ts'
-import { endOf, nextStart } from './promised-end.ts'
+import { endOf, freeUntilOf, nextStart } from './before/promised-end.ts'
 
 const seven = new Date(2026, 2, 12, 18, 52).getTime()
 
@@ -34,4 +34,10 @@ test('while paused, Space goes on and the arrow is: they come out', () => {
   expect(['n', 'N'].map((key) => leadKey(key, true))).toEqual(['cameLate', 'cameLate'])
   expect([leadKey('Enter', false), leadKey('Enter', false, true)]).toEqual(['match', 'settled'])
   expect(leadKey('t', false)).toBeUndefined()
+})
+
+test('a room that is free until an hour has to be left when it is that hour next', () => {
+  expect(freeUntilOf(undefined, seven)).toBeUndefined()
+  expect(freeUntilOf('20:30', seven)).toBe(new Date(2026, 2, 12, 20, 30).getTime())
+  expect(freeUntilOf('00:30', seven)).toBe(new Date(2026, 2, 13, 0, 30).getTime())
 })

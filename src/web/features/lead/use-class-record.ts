@@ -1,5 +1,5 @@
 import { computed, onScopeDispose, readonly, shallowRef } from 'vue'
-import type { ShallowRef } from 'vue'
+import type { Ref, ShallowRef } from 'vue'
 import { until } from '@vueuse/core'
 import type { BreathAnswers, LedEnd } from '#model/led-class'
 import { ledEnd } from '#core/lead'
@@ -7,15 +7,18 @@ import type { Conducted } from '#core/lead'
 import { makeRecordSender } from '#web/shared/lead/record-sender.ts'
 import { dropRunning, keepRunning } from '#web/shared/lead/running-class.ts'
 
-/** The record of the class that runs: kept in this browser, told to the server, ended with a note. */
-export function useClassRecord(conducted: Readonly<ShallowRef<Conducted | undefined>>) {
+/** The record of the class that runs: kept in this browser, told to the server, ended with a note; none of a rehearsal. */
+export function useClassRecord(
+  conducted: Readonly<ShallowRef<Conducted | undefined>>,
+  isRehearsal: Readonly<Ref<boolean>>,
+) {
   const end = shallowRef<LedEnd>()
   const sender = makeRecordSender(() => conducted.value && { ...conducted.value, end: end.value })
   onScopeDispose(sender.stop)
 
   /** Keeps the class in this browser and tells the server of it. */
   function keep(): void {
-    if (!conducted.value) return
+    if (!conducted.value || isRehearsal.value) return
     const { start, events, state } = conducted.value
     const { id, sessionId } = start
     const over = end.value ? { end: end.value } : {}

@@ -1,16 +1,19 @@
 import { readonly, ref } from 'vue'
 import type { ShallowRef } from 'vue'
-import { exactRunMs, missBells, soundsDue } from '#core/lead'
-import type { Conducted } from '#core/lead'
+import { asChosen, exactRunMs, missBells, soundsDue } from '#core/lead'
+import type { Conducted, PlayedSound } from '#core/lead'
 import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
-import { ports } from '#web/shared/ports.ts'
+import type { LedClock } from './led-clock.ts'
 import { useBells } from '#web/shared/lead/use-bells.ts'
 
-/** The class's own clock with its fractions, to be read beside the audio clock. */
-const runClock = (conducted: Conducted) => () => exactRunMs(conducted, ports().steadyMs())
+/** Sped up only bells are heard: counts would be a rattle. */
+const isHeardAt = (speed: number, { kind }: PlayedSound): boolean =>
+  speed === 1 || kind === 'bowl' || kind === 'lowBell' || kind === 'heldTone'
 
 /** The sounds of the class that runs: all that are due scheduled at once, those held back told and never played late. */
-export function useClassSound(conducted: ShallowRef<Conducted | undefined>) {
+export function useClassSound(conducted: ShallowRef<Conducted | undefined>, led: () => LedClock) {
+  /** The class's own clock with its fractions, to be read beside the audio clock; in real seconds where it is sped up. */
+  const runClock = (now: Conducted) => () => exactRunMs(now, led().clocks.steadyMs()) / led().speed
   const bells = useBells()
   const settings = useSettingsStore()
   const missed = ref(0)
@@ -18,12 +21,24 @@ export function useClassSound(conducted: ShallowRef<Conducted | undefined>) {
   function schedule(): void {
     if (!conducted.value) return
     const { start, state } = conducted.value
-    bells.replace(soundsDue(start.plan, state, settings.breathSounds), state.nowMs, runClock(conducted.value))
+    const due = soundsDue(start.plan, state, settings.breathSounds).flatMap((one) => {
+      const sound = asChosen(one.sound, settings.classSounds)
+      return sound && isHeardAt(led().speed, sound) ? [{ ...one, sound, atMs: one.atMs / led().speed }] : []
+    })
+    bells.replace(due, state.nowMs / led().speed, runClock(conducted.value))
   }
   return {
     schedule,
-    ring: bells.ring,
-    check: bells.check,
+    ring(sound: PlayedSound): void {
+      const chosen = asChosen(sound, settings.classSounds)
+      if (chosen) bells.ring(chosen)
+    },
+    /** Before the class: how one of its sounds is heard. */
+    async check(kind: 'bowl' | 'lowBell' | 'wood' = 'bowl'): Promise<void> {
+      const chosen = asChosen({ kind, strokes: 1 }, settings.classSounds)
+      if (chosen) await bells.check(chosen)
+    },
+    silence: bells.silence,
     isHeard: bells.isHeard,
     missed: readonly(missed),
     /** Compares the audio clock with the page's. */

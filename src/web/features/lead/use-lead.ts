@@ -1,9 +1,11 @@
 import { computed, shallowReadonly, shallowRef } from 'vue'
+import type { ShallowRef } from 'vue'
 import type { LedStart } from '#model/led-class'
 import { beginClass, lookAtClass, promiseEnd, refitClass, stageOf, takeUpClass, tellClass } from '#core/lead'
-import type { Command, Conducted, LeadEffect, Way } from '#core/lead'
+import type { Command, Conducted, LeadEffect, Reading, Way } from '#core/lead'
 import type { RunningClass } from '#web/shared/lead/running-class.ts'
 import { windowId } from '#web/shared/session/window-id.ts'
+import { useLedClock } from './led-clock.ts'
 import { useClassRecord } from './use-class-record.ts'
 import { useClassSound } from './use-class-sound.ts'
 import { useReadings } from './use-readings.ts'
@@ -11,39 +13,64 @@ import { useReadings } from './use-readings.ts'
 /** Kept in the browser at least this often; the audio clock is compared each time. */
 const keepEveryMs = 5000
 
+type Done = readonly [Conducted, readonly LeadEffect[]]
+
+type Act = (does: (now: Conducted, reading: Reading) => Done) => void
+
+/** What the teacher tells a class; an End that is taken back lets it go on. */
+const commands = (act: Act, goOn: () => void) => ({
+  tell(command: Command): void {
+    act((now, reading) => tellClass(now, command, reading))
+    goOn()
+  },
+  /** Takes what was worked out for the rest of the class. */
+  refit(way: Way): void {
+    act((now, reading) => refitClass(now, way, reading))
+  },
+  /** Says when a class that started late is promised to end. */
+  promise(endMs: number): void {
+    act((now, reading) => promiseEnd(now, endMs, reading))
+  },
+})
+
+interface Looked {
+  readonly conducted: Readonly<ShallowRef<Conducted | undefined>>
+  readonly act: Act
+  readonly record: ReturnType<typeof useClassRecord>
+  readonly sound: ReturnType<typeof useClassSound>
+}
+
+/** A look at the clocks; what was missed is told, and now and then the class is kept and the audio clock compared. */
+function looking({ conducted, act, record, sound }: Looked): () => void {
+  let keptAtMs = 0
+  return () => {
+    const before = conducted.value
+    if (!before) return
+    act(lookAtClass)
+    sound.noteMissed(before)
+    const nowMs = conducted.value.state.nowMs
+    if (nowMs - keptAtMs < keepEveryMs) return
+    keptAtMs = nowMs
+    record.keep()
+    sound.compare()
+  }
+}
+
 /**
  * Runs a class: gives it its time and the teacher's commands, and does what it asks (sounds, saving, the screen kept
- * awake). Returns readonly refs; ends with its scope.
+ * awake). In a rehearsal its clock runs faster and nothing is kept. Returns readonly refs; ends with its scope.
  */
 export function useLead(onStopCard: () => void) {
   const conducted = shallowRef<Conducted>()
-  const record = useClassRecord(conducted)
-  const sound = useClassSound(conducted)
-  const readings = useReadings(look)
-  let keptAtMs = 0
+  const clock = useLedClock()
+  const record = useClassRecord(conducted, clock.isRehearsal)
+  const sound = useClassSound(conducted, clock.now)
+  const readings = useReadings(
+    looking({ conducted, act: (does) => act(does), record, sound }),
+    () => clock.now().clocks,
+  )
 
-  async function begin(start: LedStart): Promise<void> {
-    put([beginClass(start, readings.read(), await windowId()), [{ type: 'save' }, { type: 'schedule' }]])
-    readings.go()
-  }
-  /** Takes a class up again after a reload or a closed window, at the right second. */
-  async function takeUp({ start, events, keptRunMs }: RunningClass): Promise<void> {
-    put(takeUpClass(start, events, keptRunMs, readings.read(), await windowId()))
-    readings.go()
-  }
-  function tell(command: Command): void {
-    if (conducted.value) put(tellClass(conducted.value, command, readings.read()))
-    if (conducted.value?.state.phase === 'running') readings.go()
-  }
-  /** Takes what was worked out for the rest of the class. */
-  function refit(way: Way): void {
-    if (conducted.value) put(refitClass(conducted.value, way, readings.read()))
-  }
-  /** Says when a class that started late is promised to end. */
-  function promise(endMs: number): void {
-    if (conducted.value) put(promiseEnd(conducted.value, endMs, readings.read()))
-  }
-  function put([next, effects]: readonly [Conducted, readonly LeadEffect[]]): void {
+  function put([next, effects]: Done): void {
     conducted.value = next
     effects.forEach(doEffect)
   }
@@ -54,24 +81,37 @@ export function useLead(onStopCard: () => void) {
     if (effect.type === 'ended') readings.stop()
     if (effect.type === 'save') record.keep()
   }
-  function look(): void {
-    const before = conducted.value
-    if (!before) return
-    put(lookAtClass(before, readings.read()))
-    sound.noteMissed(before)
-    const nowMs = conducted.value?.state.nowMs ?? 0
-    if (nowMs - keptAtMs < keepEveryMs) return
-    keptAtMs = nowMs
-    record.keep()
-    sound.compare()
+  const act: Act = (does) => {
+    if (conducted.value) put(does(conducted.value, readings.read()))
   }
-
   const { isHeard, missed, letThrough: letSoundThrough, check: soundCheck } = sound
-  const { save, saveState, refusal } = record
   return {
     conducted: shallowReadonly(conducted),
     stage: computed(() => conducted.value && stageOf(conducted.value.start.plan, conducted.value.state)),
-    ...{ isHeard, missed, saveState, refusal, begin, takeUp, tell, refit, promise, letSoundThrough, save, soundCheck },
     staysAwake: readings.staysAwake,
+    ...{ isHeard, missed, letSoundThrough, soundCheck },
+    ...{ save: record.save, saveState: record.saveState, refusal: record.refusal },
+    ...{ speed: clock.speed, isRehearsal: clock.isRehearsal },
+    /** Begins a class; so many times as fast it is a rehearsal. */
+    async begin(start: LedStart, speed = 1): Promise<void> {
+      clock.runAt(speed)
+      put([beginClass(start, readings.read(), await windowId()), [{ type: 'save' }, { type: 'schedule' }]])
+      readings.go()
+    },
+    /** Takes a class up again after a reload or a closed window, at the right second. */
+    async takeUp({ start, events, keptRunMs }: RunningClass): Promise<void> {
+      put(takeUpClass(start, events, keptRunMs, readings.read(), await windowId()))
+      readings.go()
+    },
+    /** Back to before the class. */
+    putAway(): void {
+      readings.stop()
+      sound.silence()
+      conducted.value = undefined
+      clock.runAt(1)
+    },
+    ...commands(act, () => {
+      if (conducted.value?.state.phase === 'running') readings.go()
+    }),
   }
 }

@@ -2,11 +2,10 @@ import { onScopeDispose } from 'vue'
 import { useEventListener, useWakeLock } from '@vueuse/core'
 import type { Reading } from '#core/lead'
 import { bothAtOnce } from '#web/shared/lead/both-at-once.ts'
-import { ports } from '#web/shared/ports.ts'
+import type { Clocks } from './led-clock.ts'
 
 /** The page's two clocks, read ten times a second by a worker, with the screen kept awake meanwhile. */
-export function useReadings(look: () => void) {
-  const clocks = ports()
+export function useReadings(look: () => void, clocks: () => Clocks) {
   const wake = useWakeLock()
   let worker: Worker | undefined
   let wasAway = false
@@ -21,7 +20,7 @@ export function useReadings(look: () => void) {
   return {
     staysAwake: wake.isActive,
     read(): Reading {
-      const { steadyMs, other: epochMs } = bothAtOnce(clocks.steadyMs, clocks.epochMs)
+      const { steadyMs, other: epochMs } = bothAtOnce(clocks().steadyMs, clocks().epochMs)
       const reading = { epochMs, steadyMs, wasAway }
       wasAway = false
       return reading

@@ -3,7 +3,9 @@ import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
+import Textarea from 'primevue/textarea'
 import { useId } from 'vue'
+import { textLimits } from '#model/limits'
 import type { LengthUnit } from '#words/lengths'
 import NameField from '#web/shared/ui/NameField.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
@@ -18,6 +20,15 @@ const units: { value: LengthUnit; words: string }[] = [
   { value: 'cm', words: 'centimetres' },
   { value: 'in', words: 'inches' },
 ]
+/** A line of words each, as many as the card has room for. */
+function setEmergency(typed: string): void {
+  const lines = typed
+    .split('\n')
+    .map((line) => line.trim().slice(0, textLimits.line))
+    .filter((line) => line !== '')
+    .slice(0, 10)
+  change({ emergency: lines.length === 0 ? undefined : lines })
+}
 async function remove(): Promise<void> {
   if (chosen.value) await store.remove(chosen.value.id)
 }
@@ -67,6 +78,21 @@ async function remove(): Promise<void> {
         @change="change({ freeUntil: textOf($event).slice(0, 5) || undefined })"
       />
       <small :id="`${id}-until-why`">A class that runs late is not offered a later end.</small>
+    </div>
+    <div class="field">
+      <label :for="`${id}-emergency`" class="label">In an emergency, line by line</label>
+      <Textarea
+        :id="`${id}-emergency`"
+        fluid
+        auto-resize
+        rows="3"
+        maxlength="2000"
+        placeholder="the number to call; the address and which door; who is near"
+        :model-value="(chosen.emergency ?? []).join('\n')"
+        :aria-describedby="`${id}-emergency-why`"
+        @change="setEmergency(textOf($event))"
+      />
+      <small :id="`${id}-emergency-why`">Stands on the card of stop signs in Lead.</small>
     </div>
     <h2>Rooms</h2>
     <RoomPart v-for="room in chosen.rooms" :key="room.id" :room="room" :is-only="chosen.rooms.length === 1" />

@@ -5,7 +5,7 @@ interface Partial {
   readonly fadeS: number
 }
 
-type Struck = 'bowl' | 'lowBell' | 'wood' | 'highBowl' | 'lowBowl'
+type Struck = 'bowl' | 'lowBell' | 'wood' | 'tap' | 'highBowl' | 'lowBowl'
 
 /** A struck bowl has a few partials out of tune with each other; a wood tick is short and dry. */
 const voices: Readonly<Record<Struck, readonly Partial[]>> = {
@@ -23,6 +23,10 @@ const voices: Readonly<Record<Struck, readonly Partial[]>> = {
   wood: [
     { hz: 880, gain: 0.22, fadeS: 0.09 },
     { hz: 1640, gain: 0.1, fadeS: 0.05 },
+  ],
+  tap: [
+    { hz: 330, gain: 0.26, fadeS: 0.16 },
+    { hz: 610, gain: 0.08, fadeS: 0.08 },
   ],
   // The small bowls of a breath are over before the next turn.
   highBowl: [
@@ -55,6 +59,29 @@ export function strike(
     oscillator.connect(envelope).connect(out)
     oscillator.start(when)
     oscillator.stop(when + attackS + fadeS)
+    return oscillator
+  })
+}
+
+/** A held tone is a fifth, as loud all the while: what filters noise out of a call lets a steady voice pass. */
+const heldHz = [294, 441]
+const heldS = 3
+const heldGain = 0.16
+const heldEdgeS = 0.25
+
+/** Puts a tone that is held for three seconds on an audio clock; returns what has to be stopped to silence it. */
+export function holdTone(context: BaseAudioContext, out: AudioNode, when: number, loudness = 1): OscillatorNode[] {
+  if (loudness <= 0) return []
+  return heldHz.map((frequency) => {
+    const oscillator = new OscillatorNode(context, { type: 'triangle', frequency })
+    const envelope = new GainNode(context, { gain: 0 })
+    envelope.gain.setValueAtTime(0, when)
+    envelope.gain.linearRampToValueAtTime(heldGain * loudness, when + heldEdgeS)
+    envelope.gain.setValueAtTime(heldGain * loudness, when + heldS - heldEdgeS)
+    envelope.gain.linearRampToValueAtTime(0, when + heldS)
+    oscillator.connect(envelope).connect(out)
+    oscillator.start(when)
+    oscillator.stop(when + heldS)
     return oscillator
   })
 }

@@ -1,6 +1,6 @@
 import type { AudioPort } from './audio-port.ts'
 import { strokeGapS } from './audio-port.ts'
-import { sing, strike } from './synthesis.ts'
+import { holdTone, sing, strike } from './synthesis.ts'
 
 /** A sound that was asked for and is not over. */
 interface Asked {
@@ -43,7 +43,11 @@ export function webAudioPort(): AudioPort {
       }
       for (let stroke = 0; stroke < sound.strokes; stroke += 1) {
         const at = onFrame(when + stroke * strokeGapS)
-        for (const node of strike(context, out, sound.kind, at, sound.gain)) keep({ node, when: at })
+        const nodes =
+          sound.kind === 'heldTone'
+            ? holdTone(context, out, at, sound.gain)
+            : strike(context, out, sound.kind, at, sound.gain)
+        for (const node of nodes) keep({ node, when: at })
       }
     },
     cancel() {

@@ -37,9 +37,10 @@ export function useBells() {
       await audio.resume()
       isRunning()
     },
-    async check(): Promise<void> {
+    /** Lets sound through, and sounds something to hear how loud it is. */
+    async check(sound: PlayedSound): Promise<void> {
       await audio.resume()
-      audio.schedule({ kind: 'bowl', strokes: 1 }, audio.now() + soonS)
+      audio.schedule(sound, audio.now() + soonS)
       isRunning()
     },
   }

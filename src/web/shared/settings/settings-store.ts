@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
-import type { BreathSounds, Settings } from '#model/settings'
-import { usualBreathSounds } from '#core/lead'
+import type { BreathSounds, ClassSounds, Settings } from '#model/settings'
+import { usualBreathSounds, usualClassSounds } from '#core/lead'
 import { usualPace } from '#core/units'
 import { makeSettingsSync } from './settings-sync.ts'
 
@@ -16,6 +16,12 @@ export const useSettingsStore = defineStore('settings', () => {
       get: () => now.value.breathSounds ?? usualBreathSounds,
       set: (breathSounds: BreathSounds) => {
         set({ breathSounds })
+      },
+    }),
+    classSounds: computed({
+      get: () => now.value.classSounds ?? usualClassSounds,
+      set: (classSounds: ClassSounds) => {
+        set({ classSounds })
       },
     }),
     speakingPace: computed({

@@ -1,0 +1,19 @@
+import type { ClassSounds } from '#model/settings'
+import type { PlayedSound } from './part-sounds.ts'
+
+/** Where nothing is set everything sounds as it is written. */
+export const usualClassSounds: ClassSounds = {
+  bowl: { kind: 'bowl', loudness: 50 },
+  lowBell: { kind: 'lowBell', loudness: 50 },
+  wood: { kind: 'wood', loudness: 50 },
+}
+
+/** A sound of a class as the teacher chose to hear it; undefined where it is silent. What breathes keeps its own. */
+export function asChosen(sound: PlayedSound, chosen: ClassSounds): PlayedSound | undefined {
+  if (sound.kind !== 'bowl' && sound.kind !== 'lowBell' && sound.kind !== 'wood') return sound
+  const { kind, loudness } = chosen[sound.kind]
+  if (kind === 'none' || loudness === 0) return undefined
+  const gain = ((sound.gain ?? 1) * loudness) / 50
+  const { gain: _, ...struck } = sound
+  return { ...struck, kind, ...(gain === 1 ? {} : { gain }) }
+}
