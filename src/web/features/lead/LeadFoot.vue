@@ -7,28 +7,30 @@ import FootButton from './FootButton.vue'
 import { footItems, forThumb } from './foot-items.ts'
 import type { FootItem } from './foot-items.ts'
 import type { Panel } from './use-refit.ts'
+import type { Room } from './use-room.ts'
 
 /**
  * What the teacher can tell the class now. The buttons keep no focus, so Space is always pause. For a thumb there are four
  * large places, and the rest behind *more*.
  */
-const props = defineProps<{ plan: LedPlan; state: LeadState; stage: Exclude<Stage, { is: 'ended' }> }>()
-const emit = defineEmits<{ press: [command: Command]; show: [panel: Panel]; say: [] }>()
+const props = defineProps<{ plan: LedPlan; state: LeadState; stage: Exclude<Stage, { is: 'ended' }>; room: Room }>()
+const emit = defineEmits<{ press: [command: Command]; show: [panel: Panel]; say: []; room: [] }>()
 
 const isTouch = useMediaQuery('(pointer: coarse), (max-width: 500px)')
-const items = computed(() => footItems(props.plan, props.state, props.stage))
+const items = computed(() => footItems(props.plan, props.state, props.stage, props.room))
 const thumb = computed(() => forThumb(items.value))
 const isMore = ref(false)
 
 /** What tells the class comes first, what is shown beside it at the end of the line. */
 const commands = computed(() => items.value.filter(({ does }) => does.is === 'command'))
-const beside = computed(() => items.value.filter(({ does }) => does.is !== 'command'))
+const beside = computed(() => items.value.filter(({ does }) => does.is === 'panel' || does.is === 'say'))
 
 function press({ does }: FootItem): void {
   isMore.value = false
   if (does.is === 'command') emit('press', does.command)
   else if (does.is === 'panel') emit('show', does.panel)
-  else emit('say')
+  else if (does.is === 'say') emit('say')
+  else emit('room')
 }
 </script>
 

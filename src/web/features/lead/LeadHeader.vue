@@ -59,7 +59,14 @@ const isSaidLater = computed(() => props.conducted.state.saidEndMs !== null)
     >
       {{ here }} here <b>+1</b>
     </button>
-    <button type="button" tabindex="-1" title="A light or a dark screen (L)" @pointerdown.prevent @click="emit('room')">
+    <button
+      class="room"
+      type="button"
+      tabindex="-1"
+      title="A light or a dark screen (L)"
+      @pointerdown.prevent
+      @click="emit('room')"
+    >
       {{ room === 'dark' ? 'light' : 'dark' }}
     </button>
     <button type="button" @pointerdown.prevent @click="emit('dim')">dim {{ dim + 1 }} of 4</button>
@@ -111,6 +118,10 @@ button {
     gap: 8px 14px;
     padding: 8px 16px 2px;
     font-size: 15px;
+  }
+  /* It is behind *more* in the foot. */
+  .room {
+    display: none;
   }
   /* There only where something is to be done about it. */
   .awake.stays {

@@ -169,19 +169,21 @@ const press = useLeadPresses({
     @as-planned="press('asPlanned')"
   />
   <StartedLate
-    v-else-if="lateMs !== undefined"
+    v-else-if="lateMs !== undefined && !cardShown"
     ref="startedLateCard"
     :conducted="conducted"
     :late-ms="lateMs"
     @promise="lead.promise"
   />
   <LeadFoot
+    :room="room"
     :plan="conducted.start.plan"
     :state="conducted.state"
     :stage="running"
     @press="press"
     @show="refit.show"
     @say="say"
+    @room="emit('room')"
   />
   <AskDialog v-if="asking" label="What happened">
     <h2>This screen was away for {{ formatMs(asking.awayMs) }}</h2>

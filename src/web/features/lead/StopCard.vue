@@ -18,7 +18,25 @@ onMounted(() => {
 
 <template>
   <section class="card" role="dialog" aria-label="Stop signs" @keydown.esc.stop="emit('close')">
-    <h2>{{ stopCard.lead }}</h2>
+    <header>
+      <h2>Stop signs</h2>
+      <!-- Enter and Space press it, and are no commands to the class while it has the focus. -->
+      <Button
+        ref="close"
+        severity="secondary"
+        outlined
+        label="Close"
+        @keydown.enter.stop
+        @keydown.space.stop
+        @click="emit('close')"
+      />
+    </header>
+    <ul v-if="emergency.length > 0" class="here" aria-label="In an emergency here">
+      <li v-for="line in emergency" :key="line">{{ line }}</li>
+    </ul>
+    <p>
+      <b>{{ stopCard.lead }}</b>
+    </p>
     <ul>
       <li v-for="sign in stopCard.signs" :key="sign">{{ sign }}</li>
     </ul>
@@ -26,24 +44,11 @@ onMounted(() => {
     <p>
       <b>{{ stopCard.emergency }}</b>
     </p>
-    <ul v-if="emergency.length > 0" class="here" aria-label="In an emergency here">
-      <li v-for="line in emergency" :key="line">{{ line }}</li>
-    </ul>
     <p v-if="stopped !== ''">{{ stopped }}. No breath is held or stroked any more in this class.</p>
     <h3>{{ firstAid.lead }}</h3>
     <ul class="aid">
       <li v-for="line in firstAid.lines" :key="line">{{ line }}</li>
     </ul>
-    <!-- Enter and Space press it, and are no commands to the class while it has the focus. -->
-    <Button
-      ref="close"
-      severity="secondary"
-      outlined
-      label="Close"
-      @keydown.enter.stop
-      @keydown.space.stop
-      @click="emit('close')"
-    />
   </section>
 </template>
 
@@ -51,7 +56,7 @@ onMounted(() => {
 .card {
   min-height: 0;
   overflow-y: auto;
-  padding: 18px 22px;
+  padding: 0 22px 18px;
   background: var(--sheet);
   border-top: 6px solid #d0506c;
   border-left: 1px solid var(--line);
@@ -84,9 +89,16 @@ h3 {
   font-size: 17px;
 }
 .card :deep(.p-button) {
-  position: sticky;
-  bottom: 0;
-  background: var(--sheet) !important;
   min-height: 44px;
+}
+header {
+  position: sticky;
+  top: 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: start;
+  gap: 12px;
+  padding: 14px 0 8px;
+  background: var(--sheet);
 }
 </style>

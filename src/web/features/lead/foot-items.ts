@@ -2,12 +2,15 @@ import type { LedPlan } from '#model/led-class'
 import { beforeHold, mayCountAgain } from '#core/lead'
 import type { Command, LeadState, Stage } from '#core/lead'
 import type { Panel } from './use-refit.ts'
+import type { Room } from './use-room.ts'
 
 /** What one place of the foot does: a command to the class, something to show beside it, or what to say. */
 export type FootDoes =
   | { readonly is: 'command'; readonly command: Command }
   | { readonly is: 'panel'; readonly panel: Panel }
   | { readonly is: 'say' }
+  /** A light screen, or a dark one. */
+  | { readonly is: 'room' }
 
 export interface FootItem {
   readonly does: FootDoes
@@ -37,7 +40,7 @@ function endWords({ segment: { doing, side } }: Running, isInShape: boolean): st
 }
 
 /** All that the teacher can tell the class now, in the order of the foot. */
-export function footItems(plan: LedPlan, state: LeadState, stage: Running): readonly FootItem[] {
+export function footItems(plan: LedPlan, state: LeadState, stage: Running, room: Room): readonly FootItem[] {
   const { doing, blockId, side } = stage.segment
   const isPaused = stage.is === 'paused'
   const isInShape = isPaused && stage.kind === 'hold'
@@ -64,6 +67,7 @@ export function footItems(plan: LedPlan, state: LeadState, stage: Running): read
     { does: { is: 'say' }, words: 'What to say', key: 'T', rank: 10 },
     { does: { is: 'panel', panel: 'makeUp' }, words: 'What gives', key: 'G', rank: 11 },
     { does: { is: 'panel', panel: 'left' }, words: 'What is left', key: 'W', rank: 11 },
+    { does: { is: 'room' }, words: room === 'dark' ? 'Light screen' : 'Dark screen', key: 'L', rank: 12 },
   ]
 }
 

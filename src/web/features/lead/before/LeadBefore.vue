@@ -313,5 +313,8 @@ label {
   .means {
     font-size: 17px;
   }
+  .start {
+    flex: 1 1 100%;
+  }
 }
 </style>
