@@ -138,3 +138,38 @@ test('a class that starts late is asked once when it ends; the answer is the pro
   await expect(page.getByTestId('clock')).toBeVisible()
   await expect(late).toBeHidden()
 })
+
+test('what is left is moved with the keys and by a tap; it is led so, and the record knows it', async ({
+  page,
+  house,
+}) => {
+  await leadAt(page, house.address, 900)
+  await expect(page.locator('.name')).toHaveText('Sphinx')
+  await page.keyboard.press('w')
+  const names = left(page).locator('li b')
+  await expect(names.first()).toHaveText('Figure four, lying')
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('ArrowDown')
+  await expect(left(page).locator('li[aria-current=true]')).toContainText('Deer')
+  await page.keyboard.press('Alt+ArrowUp')
+  await expect(names.first()).toHaveText('Deer')
+  await expect(left(page).locator('li[aria-current=true]')).toContainText('Deer')
+  // ↑ walked here, and was no Stay.
+  await expect.poll(() => kept(house)).toEqual(['refit'])
+  await left(page).getByRole('button', { name: 'Crescent, lying earlier' }).click()
+  await expect(names).toHaveText([/^Deer/, /^Crescent/, /^Figure four/, /^Calves/, /^Closing/])
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByRole('region', { name: 'Next' })).toContainText('Deer')
+  await page.reload()
+  await expect(page.getByText('Touch or press any key')).toBeVisible()
+  await page.keyboard.press('Shift')
+  await expect(page.getByText('Touch or press any key')).toBeHidden()
+  await page.keyboard.press('w')
+  await expect(names.first()).toHaveText('Deer')
+  await page.keyboard.press('g')
+  await ways(page).getByRole('button', { name: 'As planned' }).click()
+  await page.keyboard.press('w')
+  await expect(names.first()).toHaveText('Figure four, lying')
+})

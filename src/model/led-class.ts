@@ -239,6 +239,7 @@ export const refitWays = [
   'finalRest',
   'longer',
   'left',
+  'moved',
 ] as const
 /** What of a plan that has not begun is led otherwise from here on: as it was worked out then, so that a log tells all of it. */
 const refitSchema = z.strictObject({
@@ -248,6 +249,8 @@ const refitSchema = z.strictObject({
   lengths: z.array(z.strictObject({ segment: z.int().min(0), ms: runMsSchema })).max(ledLimits.segments),
   /** All blocks that are left out then. */
   leaves: z.array(idSchema).max(1000),
+  /** The places of the plan's blocks in the order in which they are led then; absent: as before. */
+  order: z.array(z.int().min(0)).max(1000).optional(),
   /** The end that was said with it, in class time. */
   saidEndMs: runMsSchema.optional(),
   ...anEvent,

@@ -16,6 +16,8 @@ export function wayTitle({ way, out }: Way, blocks: Blocks): string {
     case 'leaveOut':
     case 'left':
       return `Leave out ${namesInWords(out.map((id) => nameOf(blocks, id)))}`
+    case 'moved':
+      return 'In another order'
     case 'endLater':
       return 'End later'
     case 'shorter':

@@ -1,5 +1,5 @@
 import type { LedClass, ToldPlan, Visit } from '#model/led-class'
-import { fold } from '#core/lead'
+import { fold, visitsAsPlanned } from '#core/lead'
 import type { HoldSide } from '#core/session'
 import type { Milliseconds } from '#core/units'
 
@@ -29,7 +29,7 @@ export interface MeantAndDone {
 
 /** What was conducted of a class: as it was kept when it ended, else as its log has it so far. */
 export const visitsOf = (led: LedClass): readonly Visit[] =>
-  led.format === 1 ? led.visits : (led.visits ?? fold(led.plan, logOf(led), led.conductedMs).visits)
+  led.format === 1 ? led.visits : (led.visits ?? visitsAsPlanned(led.plan, fold(led.plan, logOf(led), led.conductedMs)))
 
 const logOf = ({ events }: LedClass) => events.map(({ event }) => event)
 

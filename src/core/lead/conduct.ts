@@ -4,6 +4,7 @@ import { clockAt, epochAt, readClock, runAt, takenUpClock } from './clock.ts'
 import type { LeadClock, Reading } from './clock.ts'
 import { fold } from './fold.ts'
 import type { LeadEffect, LeadEvent, LeadState } from './lead-state.ts'
+import { visitsAsPlanned } from './order.ts'
 import { bellsBetween } from './sounds-due.ts'
 import { beginLead, step } from './step.ts'
 
@@ -68,8 +69,8 @@ export function tellClass(conducted: Conducted, type: Command, reading: Reading)
 /** The teacher takes a way that was worked out for what has not begun. */
 export function refitClass(conducted: Conducted, way: Omit<Refit, 'type' | 'atMs'>, reading: Reading): Done {
   const [now, effects] = lookAtClass(conducted, reading)
-  const { lengths, leaves, saidEndMs } = way
-  const said = saidEndMs === undefined ? {} : { saidEndMs }
+  const { lengths, leaves, saidEndMs, order } = way
+  const said = { ...(saidEndMs === undefined ? {} : { saidEndMs }), ...(order === undefined ? {} : { order }) }
   const atMs = Math.round(runAt(now.clock, reading.steadyMs))
   return add(now, { type: 'refit', way: way.way, lengths, leaves, ...said, atMs }, effects)
 }
@@ -106,7 +107,7 @@ export function ledEnd({ start, state }: Conducted, note: string, breath: Breath
   return {
     endedAt: new Date(Date.parse(start.startedAt) + state.nowMs).toISOString(),
     left: state.left,
-    visits: [...state.visits],
+    visits: [...visitsAsPlanned(start.plan, state)],
     ...(note.trim() === '' ? {} : { note }),
     ...(Object.keys(breath).length === 0 ? {} : { breath }),
   }

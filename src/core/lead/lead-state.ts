@@ -1,6 +1,7 @@
 import type { Sound } from '#model/cue'
 import type { LeadEvent, Visit } from '#model/led-class'
 import type { Milliseconds } from '#core/units'
+import type { Order } from './order.ts'
 
 export type { LeadEvent, Visit }
 export type LeadEventType = LeadEvent['type']
@@ -41,6 +42,8 @@ export interface LeadState {
   readonly lengths: readonly Milliseconds[]
   /** The lengths as they are set: the plan's, or what was re-fitted; `lengths` go by what really happens. */
   readonly set: readonly Milliseconds[]
+  /** The order in which the blocks are led. */
+  readonly order: Order
   /** Blocks that are left out. */
   readonly leaves: readonly string[]
   /** The end that was promised in answer to a late start. */

@@ -2,26 +2,27 @@ import type { LedDoing } from '#model/led-class'
 import { countedRun } from './counted-run.ts'
 import type { LeadCue, LeadPlan, LeadSegment } from './lead-plan.ts'
 import type { LeadState } from './lead-state.ts'
+import { orderedPlan, remember, wholePlan } from './order.ts'
 
 type Counting = Exclude<LeadState['counting'], 'all'>
 
-/** The plans that were made of one, and the one that each was made of. */
+/** The plans that were made of one. */
 const madeOf = new WeakMap<LeadPlan, Partial<Record<Counting, LeadPlan>>>()
-const wholeOf = new WeakMap<LeadPlan, LeadPlan>()
 
 /**
  * The plan as it is led now. After a stop sign every counted section, retention and stroke stands as natural breath of
  * the same length; once the teacher counts again, only what holds the breath or is stroked does [breath book 5].
  * Segments keep their places, so that a state means the same in each.
  */
-export function planNow(plan: LeadPlan, { counting }: Pick<LeadState, 'counting'>): LeadPlan {
-  const whole = wholeOf.get(plan) ?? plan
+export function planNow(plan: LeadPlan, { counting, order }: Pick<LeadState, 'counting' | 'order'>): LeadPlan {
+  const made = wholePlan(plan)
+  const whole = orderedPlan(made, order)
   if (counting === 'all') return whole
   const before = madeOf.get(whole)
   const now = before?.[counting] ?? without(whole, counting)
   if (before?.[counting]) return now
   madeOf.set(whole, { ...before, [counting]: now })
-  wholeOf.set(now, whole)
+  remember(now, made)
   return now
 }
 

@@ -26,6 +26,7 @@ export const beginLead = (plan: LeadPlan): LeadState => ({
   natural: null,
   lengths: plan.segments.map(({ lengthMs }) => lengthMs),
   set: plan.segments.map(({ lengthMs }) => lengthMs),
+  order: null,
   leaves: [],
   promisedMs: null,
   saidEndMs: null,

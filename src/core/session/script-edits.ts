@@ -19,7 +19,10 @@ export function scriptParts({ sentences }: Pick<Script, 'sentences'>): readonly 
 }
 
 type Said = Pick<Script, 'sentences' | 'quietAfter'>
-interface Numbered { readonly sentence: Sentence; readonly was: number }
+interface Numbered {
+  readonly sentence: Sentence
+  readonly was: number
+}
 
 /** A script with other sentences; the long quiet stays after the one it lay after, or after the last before it that is left. */
 function withSentences<T extends Said>(script: T, next: readonly Numbered[]): T {

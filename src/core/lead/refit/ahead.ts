@@ -2,15 +2,21 @@ import type { Milliseconds } from '#core/units'
 import type { LeadPlan, LeadSegment } from '../lead-plan.ts'
 import type { LeadState } from '../lead-state.ts'
 import { projectedEndMs } from '../run.ts'
+import { orderedPlan, wholePlan } from '../order.ts'
+
 import type { RefitBook } from './book.ts'
+import { orderedBook } from './ordered-book.ts'
 import { firstAhead } from './refitted.ts'
 
 /** A block of the plan with its segments. */
 export interface BlockAhead {
   readonly id: string
   readonly segments: readonly LeadSegment[]
-  /** The segment in which people come into it; absent where they stay as they are. */
-  readonly change: LeadSegment | undefined
+  /**
+   * The segment in which people come into it: its change, or where they stay as they are what is arranged first, which
+   * takes a change besides where they come from elsewhere. Absent where there is neither.
+   */
+  readonly entered: LeadSegment | undefined
 }
 
 /** The rest of a class as it may be led otherwise. */
@@ -22,6 +28,8 @@ export interface Rest {
   readonly firstAt: number
   /** When the class ends as it stands. */
   readonly endsMs: Milliseconds
+  /** Where people come from into each block as it is planned, by its place: a block after which they are there. */
+  readonly plannedFrom: ReadonlyMap<number, number | undefined>
 }
 
 export function restOf(plan: LeadPlan, state: LeadState, book: RefitBook): Rest {
@@ -31,11 +39,41 @@ export function restOf(plan: LeadPlan, state: LeadState, book: RefitBook): Rest 
     ...{ state, book, endsMs: projectedEndMs(plan, state) },
     blocks: segments.map((own) => ({
       ...{ id: own[0]?.blockId ?? '', segments: own },
-      change: own.find(({ doing }) => doing.kind === 'change'),
+      entered: own.find(({ doing }) => doing.kind === 'change') ?? own.find(({ doing }) => doing.kind === 'setUp'),
     })),
     firstAt: plan.segments[firstAhead(plan, state)]?.blockIndex ?? book.blocks.length,
+    plannedFrom: plannedFrom(state, book),
   }
 }
+
+/** The walk through the plan in its own order, told by places in the order in which it is led. */
+function plannedFrom({ order }: LeadState, { blocks }: RefitBook): ReadonlyMap<number, number | undefined> {
+  const walk = blocks.map((_, at) => at)
+  if (order) walk.sort((a, b) => (order[a] ?? 0) - (order[b] ?? 0))
+  const from = new Map<number, number | undefined>()
+  let stand: number | undefined
+  for (const at of walk) {
+    from.set(at, stand)
+    stand = blocks[at]?.leaves(stand)
+  }
+  return from
+}
+
+/** How long what people come into a block in is, from where they are: as planned from there, else with that change. */
+export function enteredMs(
+  { book, blocks, plannedFrom: planned }: Rest,
+  at: number,
+  stand: number | undefined,
+): Milliseconds {
+  const { doing, lengthMs = 0 } = blocks[at]?.entered ?? {}
+  if (stand === planned.get(at)) return lengthMs
+  const changeMs = (book.blocks[at]?.changeS(stand) ?? 0) * 1000
+  return doing?.kind === 'change' ? changeMs : lengthMs + changeMs
+}
+
+/** The same of a plan as it was made: with its blocks in the order in which they are led. */
+export const restAsLed = (plan: LeadPlan, state: LeadState, book: RefitBook): Rest =>
+  restOf(orderedPlan(wholePlan(plan), state.order), state, orderedBook(book, state.order))
 
 /** The blocks that have not begun and are not left out. */
 export const aheadIn = ({ blocks, firstAt }: Rest, leaves: ReadonlySet<string>): readonly BlockAhead[] =>
@@ -50,21 +88,18 @@ export const endWith = ({ state, endsMs }: Rest, lengths: readonly Milliseconds[
  * from elsewhere than planned takes what that change takes. A block that was left out before and is put back has its
  * planned times.
  */
-export function leavingOut({ state, book, blocks, firstAt }: Rest, leaves: ReadonlySet<string>): Milliseconds[] {
+export function leavingOut(rest: Rest, leaves: ReadonlySet<string>): Milliseconds[] {
+  const { state, book, blocks, firstAt } = rest
   const lengths = [...state.lengths]
   const before = new Set(state.leaves)
   let stand: number | undefined
-  /** Where people would be had nothing been left out. */
-  let plannedStand: number | undefined
-  for (const [at, { id, segments, change }] of blocks.entries()) {
+  for (const [at, { id, segments, entered }] of blocks.entries()) {
     const candidate = book.blocks[at]
     const isAhead = at >= firstAt
     const isLeft = isAhead ? leaves.has(id) : before.has(id)
     if (isAhead && isLeft) for (const { index } of segments) lengths[index] = 0
     if (isAhead && !isLeft && before.has(id)) for (const { index, lengthMs } of segments) lengths[index] = lengthMs
-    if (isAhead && !isLeft && change && candidate)
-      lengths[change.index] = stand === plannedStand ? change.lengthMs : candidate.changeS(stand) * 1000
-    plannedStand = candidate?.leaves(plannedStand)
+    if (isAhead && !isLeft && entered) lengths[entered.index] = enteredMs(rest, at, stand)
     if (!isLeft) stand = candidate?.leaves(stand)
   }
   return lengths

@@ -1,5 +1,5 @@
 import type { Milliseconds } from '#core/units'
-import { restOf } from './ahead.ts'
+import { restAsLed } from './ahead.ts'
 import { singlesThatDo } from './leave-out.ts'
 import type { Wanted } from './ways.ts'
 
@@ -11,7 +11,7 @@ const toldMs = 45_000
  * do: once it has begun, leaving one out is not enough any more. Undefined before the last moment, and where none would do.
  */
 export function lastChance({ plan, state, book, endMs }: Wanted): string | undefined {
-  const rest = restOf(plan, state, book)
+  const rest = restAsLed(plan, state, book)
   if (rest.endsMs <= endMs || state.phase === 'ended') return undefined
   const next = rest.blocks[rest.firstAt]
   if (!next || beginsInMs(rest) > toldMs) return undefined
@@ -20,7 +20,7 @@ export function lastChance({ plan, state, book, endMs }: Wanted): string | undef
 }
 
 /** How long until the first block that has not begun begins. */
-function beginsInMs({ state, blocks, firstAt, endsMs }: ReturnType<typeof restOf>): Milliseconds {
+function beginsInMs({ state, blocks, firstAt, endsMs }: ReturnType<typeof restAsLed>): Milliseconds {
   const aheadMs = blocks
     .slice(firstAt)
     .flatMap(({ segments }) => segments)

@@ -1,8 +1,9 @@
 import type { Milliseconds } from '#core/units'
-import { aheadIn, endWith, leavingOut, restOf } from './ahead.ts'
+import { aheadIn, endWith, leavingOut, restAsLed } from './ahead.ts'
 import type { Rest } from './ahead.ts'
 import { finalRestBy, holdsBy } from './holds.ts'
 import { withCounters } from './leave-out.ts'
+import { movedBy } from './moves.ts'
 import { wayOf } from './ways.ts'
 import type { Wanted, Way } from './ways.ts'
 
@@ -15,13 +16,15 @@ export interface LeftBlock {
   readonly isOut: boolean
   /** Whether it may be left out, or put back. */
   readonly mayGo: boolean
+  /** Whether it may be led earlier, or later. */
+  readonly mayMove: { readonly earlier: boolean; readonly later: boolean }
 }
 
 type Where = Omit<Wanted, 'endMs'>
 
 /** What is left of a class: every block that has not begun, in its order. */
 export function leftIn({ plan, state, book }: Where): readonly LeftBlock[] {
-  const rest = restOf(plan, state, book)
+  const rest = restAsLed(plan, state, book)
   const ahead = rest.blocks.slice(rest.firstAt).filter(({ segments }) => segments.length > 0)
   const lengthOf = ({ segments }: (typeof ahead)[number]): Milliseconds =>
     segments.reduce((sum, { index }) => sum + (state.lengths[index] ?? 0), 0)
@@ -29,7 +32,9 @@ export function leftIn({ plan, state, book }: Where): readonly LeftBlock[] {
   return ahead.map((block) => {
     const lengthMs = lengthOf(block)
     const isOut = state.leaves.includes(block.id)
-    const row = { blockId: block.id, startsMs, lengthMs, isOut, mayGo: isOut || mayLeave(rest, block.id) }
+    const may = (by: 1 | -1): boolean => movedBy({ plan, state, book }, block.id, by) !== undefined
+    const mayMove = { earlier: may(-1), later: may(1) }
+    const row = { blockId: block.id, startsMs, lengthMs, isOut, mayGo: isOut || mayLeave(rest, block.id), mayMove }
     startsMs += lengthMs
     return row
   })
@@ -51,7 +56,7 @@ function mayLeave(rest: Rest, blockId: string): boolean {
  * Undefined where it must stay.
  */
 export function toggled({ plan, state, book }: Where, blockId: string): Way | undefined {
-  const rest = restOf(plan, state, book)
+  const rest = restAsLed(plan, state, book)
   const candidate = candidateOf(rest, blockId)
   const isOut = state.leaves.includes(blockId)
   if (!candidate || (!isOut && !mayLeave(rest, blockId))) return undefined
@@ -72,7 +77,7 @@ export interface InTheWay {
 
 /** What stands in the way where neither poses that are left out nor shorter holds bring a class to its end. */
 export function inTheWay({ plan, state, book, endMs }: Wanted): readonly InTheWay[] {
-  const rest = restOf(plan, state, book)
+  const rest = restAsLed(plan, state, book)
   const asItIs = { lengths: state.lengths, leaves: state.leaves, changed: [] }
   const least = holdsBy(rest, asItIs, endMs - rest.endsMs)
   if (endWith(rest, least.lengths) <= endMs) return []

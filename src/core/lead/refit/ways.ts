@@ -2,7 +2,7 @@ import type { Refit } from '#model/led-class'
 import type { Milliseconds } from '#core/units'
 import type { LeadPlan, LeadSegment } from '../lead-plan.ts'
 import type { LeadState } from '../lead-state.ts'
-import { aheadIn, endWith, restOf } from './ahead.ts'
+import { aheadIn, endWith, restAsLed } from './ahead.ts'
 import type { Rest } from './ahead.ts'
 import type { RefitBook } from './book.ts'
 import { finalRestBy, holdsBy } from './holds.ts'
@@ -38,6 +38,8 @@ export interface Way {
   readonly out: readonly string[]
   readonly lengths: Refit['lengths']
   readonly leaves: Refit['leaves']
+  /** Only where the order changes. */
+  readonly order?: NonNullable<Refit['order']>
   /** Only where a later end is said. */
   readonly saidEndMs?: Milliseconds
 }
@@ -61,7 +63,7 @@ export const leastBetweenMs = 20_000
  * that would change nothing is none.
  */
 export function waysOf({ plan, state, book, endMs, freeUntilMs = Infinity }: Wanted): readonly Way[] {
-  const rest = restOf(plan, state, book)
+  const rest = restAsLed(plan, state, book)
   const lateMs = rest.endsMs - endMs
   const asItIs: Tried = { lengths: state.lengths, leaves: state.leaves, changed: [] }
   const tried: readonly (readonly [Way['way'], Tried | undefined])[] =

@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import { useMediaQuery } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
-import { beforeHold, behindFrom, behindMs, startedLate, toEndMs, wallTime } from '#core/lead'
+import { beforeHold, behindFrom, behindMs, orderedPlan, startedLate, toEndMs, wallTime } from '#core/lead'
 import type { Command, Conducted, Stage } from '#core/lead'
 import { formatMs } from '#core/units'
 import { clockText } from '#words/dates'
@@ -52,6 +52,9 @@ function tell(command: Command): void {
   if (planned) void classes.put({ ...planned, guests: planned.guests + 1 })
 }
 const begun = computed(() => props.conducted.start)
+const order = computed(() => props.conducted.state.order)
+/** The class with its blocks in the order in which they are led: what the screen tells of it goes by that. */
+const led = computed(() => ({ ...begun.value, plan: orderedPlan(begun.value.plan, order.value) }))
 const ledTimeline = useLedTimeline(begun)
 const setUps = useSetUpsLed(begun, ledTimeline)
 /** What to say, shown or not; while people arrange themselves and in a talk it is, unless it was put away. */
@@ -69,6 +72,7 @@ const refit = useRefit(
 /** A late start is asked about once; whoever does not answer ends as it was said. */
 const lateMs = computed(() => startedLate(props.conducted))
 const startedLateCard = useTemplateRef('startedLateCard')
+const whatIsLeft = useTemplateRef('whatIsLeft')
 const clock = (runMs: number): string => clockText(wallTime(props.conducted, runMs))
 /** A phone has no empty half for what is laid: there it is asked for. */
 const isPhone = useMediaQuery('(max-width: 500px)')
@@ -77,7 +81,10 @@ function say(): void {
   isSaid.value = !isShown.value
 }
 /** The digits take a way only while the ways are shown [settled G7]. */
-function beside(key: string): boolean {
+function beside(event: KeyboardEvent): boolean {
+  const { key } = event
+  if (refit.panel.value === 'left' && whatIsLeft.value?.takes(event)) return true
+  if (event.altKey) return false
   const which = ({ g: 'makeUp', w: 'left' } as const)[key.toLowerCase()]
   if (key.toLowerCase() === 't') say()
   else if (key.toLowerCase() === 'l') emit('room')
@@ -120,7 +127,7 @@ const press = useLeadPresses({
     @leave="lead.isRehearsal.value ? lead.tell('leave') : (leaving = true)"
     @came-late="press('cameLate')"
   />
-  <p class="visually-hidden" role="status">{{ stageWords(conducted.start, running.segment) }}</p>
+  <p class="visually-hidden" role="status">{{ stageWords(led, running.segment) }}</p>
   <div v-if="!isHeard" class="hush" role="alert">
     Touch or press any key for the bells<template v-if="missed > 0">; {{ missed }} missed</template>
   </div>
@@ -135,7 +142,7 @@ const press = useLeadPresses({
     }"
     @click="tapped"
   >
-    <LeadStage :led="conducted.start" :state="conducted.state" :stage="running" :set-ups="setUps" :is-said="isShown" />
+    <LeadStage :led="led" :state="conducted.state" :stage="running" :set-ups="setUps" :is-said="isShown" />
     <StopCard
       v-if="cardShown"
       :emergency="begun.emergency ?? []"
@@ -143,19 +150,21 @@ const press = useLeadPresses({
       @close="cardShown = false"
     />
     <WhatIsLeft
+      ref="whatIsLeft"
       v-else-if="refit.panel.value === 'left'"
-      :led="conducted.start"
+      :led="led"
       :left="refit.left.value"
       :ends-ms="running.endsAtMs"
       :is-known="refit.isKnown.value"
       :clock="clock"
       @toggle="refit.toggle"
+      @move="refit.move"
       @close="refit.close"
     />
   </main>
   <MakeUpTime
     v-if="refit.panel.value === 'makeUp'"
-    :led="conducted.start"
+    :led="led"
     :ways="refit.ways.value"
     :suggested="refit.suggested.value"
     :has-more="refit.hasMore.value"
@@ -177,7 +186,7 @@ const press = useLeadPresses({
   />
   <LeadFoot
     :room="room"
-    :plan="conducted.start.plan"
+    :plan="led.plan"
     :state="conducted.state"
     :stage="running"
     @press="press"
@@ -229,6 +238,10 @@ main.with-ways :deep(.look-to) {
   text-align: center;
 }
 @media (max-width: 800px) {
+  /* What stands under the clock gives its room to what is looked at. */
+  main.with-card :deep(.stage .other .look-to) {
+    display: none;
+  }
   main.with-card {
     grid-template-columns: 1fr;
     grid-template-rows: minmax(0, 3fr) minmax(0, 2fr);

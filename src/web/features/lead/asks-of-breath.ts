@@ -1,4 +1,5 @@
 import { breathDone } from '#core/journal'
+import { visitsAsPlanned } from '#core/lead'
 import type { Conducted } from '#core/lead'
 
 /** What is asked of the breath after class: nothing where none was counted; why it was left free only where it was. */
@@ -10,7 +11,7 @@ export interface AsksOfBreath {
 export function asksOfBreath({ start, state, events }: Pick<Conducted, 'start' | 'state' | 'events'>): AsksOfBreath {
   const rows = breathDone(
     start.plan,
-    state.visits,
+    visitsAsPlanned(start.plan, state),
     events.map(({ event }) => event),
   )
   const isFreed = rows.some(({ freed }) => freed !== undefined)

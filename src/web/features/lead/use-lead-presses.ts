@@ -11,7 +11,7 @@ interface Class {
   readonly isHeard: () => boolean
   readonly tell: (command: Command) => void
   /** What stands beside the class takes some keys first; whether it took this one. */
-  readonly beside: (key: string) => boolean
+  readonly beside: (event: KeyboardEvent) => boolean
   readonly letSoundThrough: () => void
 }
 
@@ -26,13 +26,14 @@ export function useLeadPresses({ takes, isPaused, isArranging, isHeard, tell, be
   }
 
   useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-    if (!takes() || event.ctrlKey || event.metaKey || event.altKey) return
+    if (!takes() || event.ctrlKey || event.metaKey) return
     // Enter on a button that was reached with Tab presses it.
     if (event.key === 'Enter' && event.target instanceof HTMLButtonElement) return
-    if (isHeard() && beside(event.key)) {
+    if (isHeard() && beside(event)) {
       event.preventDefault()
       return
     }
+    if (event.altKey) return
     const command = leadKey(event.key, isPaused(), isArranging())
     if (command) {
       event.preventDefault()

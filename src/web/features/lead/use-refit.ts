@@ -1,6 +1,17 @@
 import { computed, ref } from 'vue'
 import type { Ref } from 'vue'
-import { freeUntilMs, inTheWay, isRefitted, lastChance, leftIn, refitBook, toEndMs, toggled, waysOf } from '#core/lead'
+import {
+  freeUntilMs,
+  inTheWay,
+  isRefitted,
+  lastChance,
+  leftIn,
+  movedBy,
+  refitBook,
+  toEndMs,
+  toggled,
+  waysOf,
+} from '#core/lead'
 import type { Conducted, Way } from '#core/lead'
 import type { Timeline } from '#core/timeline'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
@@ -78,6 +89,10 @@ export function useRefit(
       if (!way) return
       take(way)
       close()
+    },
+    move(blockId: string, by: 1 | -1): void {
+      const way = wanted.value && movedBy(wanted.value, blockId, by)
+      if (way) take(way)
     },
     toggle(blockId: string): void {
       const way = wanted.value && toggled(wanted.value, blockId)
