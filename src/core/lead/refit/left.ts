@@ -3,7 +3,7 @@ import { aheadIn, endWith, leavingOut, restAsLed } from './ahead.ts'
 import type { Rest } from './ahead.ts'
 import { finalRestBy, holdsBy } from './holds.ts'
 import { withCounters } from './leave-out.ts'
-import { movedBy } from './moves.ts'
+import { orderWith } from './moves.ts'
 import { wayOf } from './ways.ts'
 import type { Wanted, Way } from './ways.ts'
 
@@ -32,8 +32,10 @@ export function leftIn({ plan, state, book }: Where): readonly LeftBlock[] {
   return ahead.map((block) => {
     const lengthMs = lengthOf(block)
     const isOut = state.leaves.includes(block.id)
-    const may = (by: 1 | -1): boolean => movedBy({ plan, state, book }, block.id, by) !== undefined
-    const mayMove = { earlier: may(-1), later: may(1) }
+    const mayMove = {
+      earlier: orderWith(rest, block.id, -1) !== undefined,
+      later: orderWith(rest, block.id, 1) !== undefined,
+    }
     const row = { blockId: block.id, startsMs, lengthMs, isOut, mayGo: isOut || mayLeave(rest, block.id), mayMove }
     startsMs += lengthMs
     return row

@@ -1,10 +1,8 @@
 import type { Milliseconds } from '#core/units'
-import { orderedPlan, reordered, wholePlan } from '../order.ts'
-import type { LeadPlan } from '../lead-plan.ts'
+import { reordered, wholePlan } from '../order.ts'
 
-import { enteredMs, restOf } from './ahead.ts'
+import { enteredMs, restAsLed } from './ahead.ts'
 import type { Rest } from './ahead.ts'
-import { orderedBook } from './ordered-book.ts'
 import type { Wanted, Way } from './ways.ts'
 import { wayOf } from './ways.ts'
 
@@ -17,14 +15,20 @@ type Where = Pick<Wanted, 'plan' | 'state' | 'book'>
  */
 export function movedBy({ plan, state, book }: Where, blockId: string, by: 1 | -1): Way | undefined {
   const whole = wholePlan(plan)
-  const now = orderedPlan(whole, state.order)
-  const rest = restOf(now, state, orderedBook(book, state.order))
-  const order = swapped(rest, state.order ?? book.blocks.map(({ index }) => index), blockId, by)
-  if (!order || !keepsRules(order, rest, whole, book)) return undefined
+  const rest = restAsLed(plan, state, book)
+  const order = orderWith(rest, blockId, by)
+  if (!order) return undefined
   const next = reordered(whole, state, order)
-  const then = restOf(orderedPlan(whole, order), next, orderedBook(book, order))
-  const lengths = withChanges(then)
-  return { ...wayOf(then, 'moved', { lengths, leaves: state.leaves, changed: [] }, rest.endsMs), order: [...order] }
+  const then = restAsLed(whole, next, book)
+  const tried = { lengths: withChanges(then), leaves: state.leaves, changed: [] }
+  return { ...wayOf(then, 'moved', tried, rest.endsMs), order: [...order] }
+}
+
+/** The order with a block one place earlier or later; undefined where the rules do not let it. */
+export function orderWith(rest: Rest, blockId: string, by: 1 | -1): readonly number[] | undefined {
+  const now = rest.state.order ?? rest.book.blocks.map(({ index }) => index)
+  const order = swapped(rest, now, blockId, by)
+  return order && keepsRules(order, now, rest) ? order : undefined
 }
 
 /** The order with a block and its neighbour changed over; undefined where either has begun or is not there. */
@@ -43,14 +47,14 @@ function swapped(
   return order.with(at, other).with(to, one)
 }
 
-function keepsRules(order: readonly number[], { firstAt }: Rest, whole: LeadPlan, { blocks }: Wanted['book']): boolean {
-  const closing = whole.segments.find(({ doing }) => doing.kind === 'closing')?.blockIndex
+function keepsRules(order: readonly number[], now: readonly number[], { blocks, book, firstAt }: Rest): boolean {
+  const closing = now[blocks.findIndex(({ segments }) => segments.some(({ doing }) => doing.kind === 'closing'))]
   if (closing !== undefined && order.at(-1) !== closing) return false
   const rank = new Map(order.map((index, at) => [index, at]))
-  return blocks.every(({ index, counters }) => {
-    const at = rank.get(index) ?? 0
-    return counters === undefined || at < firstAt || at > (rank.get(counters) ?? -1)
-  })
+  const rankOf = (at: number | undefined): number => rank.get(now[at ?? -1] ?? -1) ?? -1
+  return book.blocks.every(
+    ({ index, counters }) => counters === undefined || rankOf(index) < firstAt || rankOf(index) > rankOf(counters),
+  )
 }
 
 /** Lengths with each change as it is from where people then come. */
