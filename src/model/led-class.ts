@@ -159,6 +159,8 @@ export const ledCueSchema = z.strictObject({
   segment: z.int().min(0),
   offsetMs: runMsSchema,
   fromEnd: z.boolean(),
+  /** After this share of its segment: a hold that is re-fitted before it begins takes it along. */
+  share: z.number().min(0).lt(1).optional(),
   text: saidSchema.optional(),
   sound: soundSchema.optional(),
 })

@@ -158,12 +158,13 @@ function closeSection(segments: LeadSegment[], next?: Segment): void {
 }
 
 const cuesOf = (timeline: Timeline, stood: readonly Stood[], runs: readonly LeadSegment[]): LeadCue[] =>
-  timeline.cues.map(({ id, atMs, segment, text, sound, fromEnd }) => {
+  timeline.cues.map(({ id, atMs, segment, text, sound, share, fromEnd }) => {
     const { startMs = 0, endMs = 0 } = timeline.segments[segment] ?? {}
     const at = stood[segment] ?? { segment: 0, afterMs: 0 }
     return {
       id,
       ...{ segment: at.segment, ...whenIn(at, { startMs, endMs, atMs, fromEnd }, runs[at.segment]) },
+      ...(share === undefined ? {} : { share }),
       ...(text === undefined ? {} : { text }),
       ...(sound === undefined ? {} : { sound }),
     }

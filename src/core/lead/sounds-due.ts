@@ -30,18 +30,21 @@ interface Stood {
   readonly endMs: Milliseconds
   readonly skippedMs: Milliseconds
   readonly pauses: readonly Stretch[]
+  /** How long it is set to be: as planned, or as it was re-fitted before it began. */
+  readonly setMs: Milliseconds
 }
 
 /**
  * A cue's instant. One that stands from the start moves on by a pause it falls into; it does not come at all where its
  * moment was done before, or where the side became shorter than that. One that stands from the end moves with it.
  */
-function instantIn(cue: LeadCue, { startMs, endMs, skippedMs, pauses }: Stood): Milliseconds | undefined {
+function instantIn(cue: LeadCue, { startMs, endMs, skippedMs, pauses, setMs }: Stood): Milliseconds | undefined {
   if (cue.fromEnd) return Math.max(startMs, endMs - cue.offsetMs)
-  if (cue.offsetMs < skippedMs) return undefined
+  const offsetMs = cue.share === undefined ? cue.offsetMs : Math.floor((setMs * cue.share) / 1000) * 1000
+  if (offsetMs < skippedMs) return undefined
   const atMs = pauses.reduce(
     (instant, { fromMs, toMs }) => (instant >= fromMs && instant < toMs ? instant + toMs - fromMs : instant),
-    startMs + cue.offsetMs - skippedMs,
+    startMs + offsetMs - skippedMs,
   )
   return atMs < endMs ? atMs : undefined
 }
@@ -55,7 +58,7 @@ export function* cueInstants(
   const { startedMs: startMs, skippedMs, pauses, index } = state
   const endMs = currentEndMs(state)
   for (const cue of cuesOf(plan, index)) {
-    const atMs = instantIn(cue, { startMs, endMs, skippedMs, pauses })
+    const atMs = instantIn(cue, { startMs, endMs, skippedMs, pauses, setMs: state.set[index] ?? 0 })
     if (atMs !== undefined) yield { key: keyOf(cue), atMs, cue }
   }
 }
@@ -74,7 +77,8 @@ export function soundsDue(planned: LeadPlan, state: LeadState, sounds: BreathSou
   for (const { segment, ...stood } of ahead(plan, state)) {
     if (stood.endMs <= stood.startMs && !segment.waits) continue
     const pauses = segment.index === state.index && !state.natural ? state.pauses : []
-    due.push(...bells(state, cuesOf(plan, segment.index), { ...stood, pauses }))
+    const setMs = state.set[segment.index] ?? 0
+    due.push(...bells(state, cuesOf(plan, segment.index), { ...stood, pauses, setMs }))
     due.push(...turns(state, segment, stood, sounds))
     const coming = segment.index > state.index ? comingLane(plan, state, segment.index, stood.startMs) : undefined
     if (coming) due.push(...overTicks(state, coming, segment.index, sounds))
@@ -101,7 +105,7 @@ export const mayRing = (rangAtMs: Milliseconds | undefined, atMs: Milliseconds):
 function* turns(
   state: LeadState,
   { index, doing }: LeadSegment,
-  { startMs, endMs, skippedMs }: Omit<Stood, 'pauses'>,
+  { startMs, endMs, skippedMs }: Omit<Stood, 'pauses' | 'setMs'>,
   sounds: BreathSounds,
 ): Generator<DueSound> {
   if (doing.kind !== 'breath') return

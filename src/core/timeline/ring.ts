@@ -22,6 +22,7 @@ function atInstant({ cue, segment }: PlacedCue, segments: readonly Segment[]): T
     side: segment.side,
     text: cue.text,
     sound: cue.sound,
+    ...(cue.at !== 'end' && 'share' in cue.at ? { share: cue.at.share } : {}),
     fromEnd: cue.at !== 'end' && 'beforeEndS' in cue.at,
   }
 }

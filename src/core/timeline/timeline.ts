@@ -52,6 +52,8 @@ export interface TimelineCue {
   readonly side: HoldSide | null
   readonly text: string | undefined
   readonly sound: Sound | undefined
+  /** Of what share of its segment it stands after, where it was said so. */
+  readonly share?: number
   /** Whether it stands by its segment's end, and so moves with it when a hold is led longer. */
   readonly fromEnd: boolean
 }

@@ -223,6 +223,23 @@ test('over any class and moment: what has begun stays, the end is what was said,
   )
 })
 
+test('a hold that becomes shorter takes what is said at half time along; staying in it says nothing again', () => {
+  const cues = [{ id: 'half', at: { share: 0.5 }, text: 'Half of it' }]
+  const one = aClass(aSession([aTalk('arrive', 60), aHold('sphinx', { hold: { holdS: 180 }, times: quick, cues })]))
+  const at = one.plan.segments.findIndex(({ doing }) => doing.kind === 'hold')
+  const startMs = one.plan.segments.slice(0, at).reduce((sum, { lengthMs }) => sum + lengthMs, 0)
+  const shorter: LeadEvent = {
+    ...{ type: 'refit', way: 'shorter', leaves: [], atMs: 1000 },
+    lengths: [{ segment: at, ms: 120_000 }],
+  }
+  const cueIn = (atMs: number, ...more: LeadEvent[]) => {
+    const stage = stageOf(one.plan, fold(one.plan, [shorter, ...more], startMs + atMs))
+    return stage.is === 'holding' ? stage.nextCue : undefined
+  }
+  expect(cueIn(20_000)).toEqual({ text: 'Half of it', inMs: 40_000 })
+  expect(cueIn(70_000, { type: 'stay', atMs: startMs + 65_000 })?.text).not.toBe('Half of it')
+})
+
 test('a later end is not offered past the hour the room is free until', () => {
   const state = fold(hour.plan, [], 60_000)
   const wanted = { ...hour, state, endMs: endsMs(hour, state) - 100_000 }
