@@ -142,3 +142,22 @@ test('on a phone four large places are near the thumb, the rest is behind more, 
   await foot.getByRole('button', { name: 'Breathe freely' }).click()
   await expect(page.getByRole('region', { name: 'Now' })).toContainText('natural breath')
 })
+
+test('what is said while people arrange themselves is one’s own in this session, and is what Lead says', async ({
+  plan,
+  house,
+}) => {
+  await plan
+    .getByRole('option', { name: /^Sphinx/ })
+    .first()
+    .click()
+  const words = plan.getByRole('textbox', { name: /^Said while arranging Sphinx/ })
+  await words.fill('Elbows under the shoulders\nBelly heavy')
+  await words.press('Tab')
+  await expect(plan.getByRole('button', { name: 'Take the usual words again' })).toBeVisible()
+  await plan.getByLabel('Set-up', { exact: true }).fill('2:00')
+  await plan.getByLabel('Set-up', { exact: true }).press('Enter')
+  await saved(plan)
+  await leadAt(plan, house.address, 800)
+  await expect(plan.getByRole('region', { name: 'Now' })).toContainText('Elbows under the shoulders. Belly heavy')
+})

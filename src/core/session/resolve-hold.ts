@@ -62,7 +62,7 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
     index,
     pose,
     variant,
-    setUpWords: form.setUpWords,
+    setUpWords: block.setUpWords ?? form.setUpWords,
     ...changeTo(block, walk, pose.base.enter, changeKnown(pose, own !== undefined, learned)),
     sides: held,
     holdFrom: block.hold ? 'block' : own ? 'own pose' : 'shipped',

@@ -74,7 +74,7 @@ export interface ResolvedHold extends Of<HoldBlock>, WithChange, WithScript {
   /** The pose in the form it is done here: its variant's and its answers' changes are in it. */
   readonly pose: Pose
   readonly variant: Variant | undefined
-  /** What the form and the answers want said while it is set up. */
+  /** What is said while it is set up: the block's own words, else what the pose, its form and the answers want said. */
   readonly setUpWords: readonly string[]
   /** In the order in which they are held; one entry `both` for a symmetric pose. */
   readonly sides: readonly {

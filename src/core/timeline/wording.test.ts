@@ -93,3 +93,15 @@ test('each of the three has three wordings, and no two are the same', () => {
     expect(new Set(all).size).toBe(3)
   }
 })
+
+test('a block’s own words are said while arranging in place of the usual ones, on each side as it is', () => {
+  const session = aSession([aHold('deer', { setUpWords: ['The {this} shin to the front', 'Sit tall'] })])
+  const { cues } = orThrow(compileTimeline(session, shippedCatalog))
+  const said = cues.filter(({ id }) => id === 'setUp').map(({ side, text }) => [side, text])
+  expect(said).toEqual(
+    expect.arrayContaining([
+      ['left', 'The left shin to the front. Sit tall'],
+      ['right', 'The right shin to the front. Sit tall'],
+    ]),
+  )
+})

@@ -56,9 +56,12 @@ const stopsAtMs = computed(() => ('heldMs' in props.stage ? props.stage.heldMs +
       <p class="next">{{ segmentTitle(led, stage.next.segment) }} {{ formatMs(stage.next.lengthMs) }}</p>
     </div>
     <p v-else class="next">Then the class is over</p>
-    <p v-if="nextSetUp && nextSetUp !== laid && takesWords(nextSetUp.items)" class="ready">
-      <span class="label">Have ready</span> {{ takesWords(nextSetUp.items) }}
-      <span class="label">for {{ nextSetUp.name }}</span>
+    <p v-if="nextSetUp && nextSetUp !== laid" class="ready">
+      <template v-if="takesWords(nextSetUp.items)">
+        <span class="label">Have ready</span> {{ takesWords(nextSetUp.items) }}
+        <span class="label">for {{ nextSetUp.name }}</span>
+      </template>
+      <template v-else><span class="label">Then</span> {{ nextSetUp.name }}</template>
     </p>
     <LookTo :class="{ 'beside-script': isSaid && stage.script }" :led="led" :stage="stage" />
   </section>

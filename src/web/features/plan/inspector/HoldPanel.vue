@@ -16,6 +16,7 @@ import { countedProp } from '#words/props'
 import { targetNames } from '#words/targets'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { usePlan } from '../use-plan.ts'
+import ArrangingPart from './ArrangingPart.vue'
 import BreathOverPart from './BreathOverPart.vue'
 import CuesPart from './CuesPart.vue'
 import Part from './Part.vue'
@@ -218,6 +219,8 @@ const under = computed(
     <p v-if="resolved.variant" class="note">{{ resolved.variant.change }}</p>
   </Part>
   <slot v-if="stage >= 2" />
+
+  <ArrangingPart v-if="stage >= 3" :resolved="resolved" />
 
   <CuesPart v-if="stage >= 3" :resolved="resolved" />
   <Part v-if="stage >= 4" title="Phases" note="named parts of one hold">
