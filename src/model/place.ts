@@ -33,7 +33,7 @@ export const placeSchema = z.strictObject({
   atCupboard: z.int().min(1).max(50).optional(),
   /** Until when it may be used, of any day; a class that is led late ends no later. */
   freeUntil: hourSchema.optional(),
-  /** What is needed where somebody has to be helped: the number, the address and its entrance, who is near, where things are. */
+  /** What is needed where somebody has to be helped: the number to call, the address and its entrance, where things are. */
   emergency: z.array(lineSchema.min(1)).max(10).optional(),
   rooms: z
     .array(

@@ -87,7 +87,7 @@ async function remove(): Promise<void> {
         auto-resize
         rows="3"
         maxlength="2000"
-        placeholder="the number to call; the address and which door; who is near"
+        placeholder="the number to call; the address and which door; where the first-aid box is"
         :model-value="(chosen.emergency ?? []).join('\n')"
         :aria-describedby="`${id}-emergency-why`"
         @change="setEmergency(textOf($event))"
