@@ -168,8 +168,8 @@ function check(): void {
         </div>
         <div>
           <BeforeRow name="Sounds"><ClassSoundsFields @tried="emit('tried', $event)" /></BeforeRow>
-          <BeforeRow v-if="before.length > 0" name="Ask first">
-            <ul class="ask" aria-label="Ask and say first">
+          <BeforeRow v-if="before.length > 0" name="Ask and say first">
+            <ul class="ask">
               <li v-for="line in before" :key="line">{{ line }}</li>
             </ul>
           </BeforeRow>
