@@ -223,6 +223,13 @@ test('over any class and moment: what has begun stays, the end is what was said,
   )
 })
 
+test('a way that would change nothing is none, though the class is late', () => {
+  // Nothing is left but a closing whose rest is at its floor.
+  const one = aClass(aSession([aHold('sphinx', { hold: { holdS: 120 }, times: quick }), aClosing({ finalRestS: 180 })]))
+  const state = fold(one.plan, [], 60_000)
+  expect(named(ways(one, state, endsMs(one, state) - 600_000))).toEqual(['endLater'])
+})
+
 test('a hold that becomes shorter takes what is said at half time along; staying in it says nothing again', () => {
   const cues = [{ id: 'half', at: { share: 0.5 }, text: 'Half of it' }]
   const one = aClass(aSession([aTalk('arrive', 60), aHold('sphinx', { hold: { holdS: 180 }, times: quick, cues })]))

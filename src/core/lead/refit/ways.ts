@@ -78,8 +78,10 @@ export function waysOf({ plan, state, book, endMs, freeUntilMs = Infinity }: Wan
         ]
       : [['longer', lateMs < 0 ? holdsBy(rest, asItIs, -lateMs) : undefined]]
   return tried.flatMap(([way, found]) => {
-    if (!found || (found === asItIs && way !== 'endLater')) return []
-    return [wayOf(rest, way, found, endMs)]
+    if (!found) return []
+    const made = wayOf(rest, way, found, endMs)
+    const isNone = made.lengths.length === 0 && made.out.length === 0 && way !== 'endLater'
+    return isNone ? [] : [made]
   })
 }
 

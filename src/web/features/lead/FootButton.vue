@@ -22,7 +22,7 @@ const emit = defineEmits<{ press: [] }>()
 <style scoped>
 button {
   min-height: 44px;
-  padding: 0 12px;
+  padding: 0 9px;
   border: 1px solid var(--edge);
   border-radius: 8px;
   background: none;

@@ -62,9 +62,9 @@ function press({ does }: FootItem): void {
 footer {
   grid-row: 5;
   display: flex;
-  gap: 8px;
+  gap: 6px;
   flex-wrap: wrap;
-  padding: 12px 24px;
+  padding: 12px 20px;
   background: var(--sheet);
 }
 i {

@@ -69,7 +69,7 @@ const isSaidLater = computed(() => props.conducted.state.saidEndMs !== null)
     >
       {{ room === 'dark' ? 'light' : 'dark' }}
     </button>
-    <button type="button" @pointerdown.prevent @click="emit('dim')">dim {{ dim + 1 }} of 4</button>
+    <button class="dim" type="button" @pointerdown.prevent @click="emit('dim')">dim {{ dim + 1 }} of 4</button>
     <button type="button" @pointerdown.prevent @click="emit('leave')">Leave</button>
   </header>
 </template>
@@ -115,12 +115,17 @@ button {
 }
 @media (max-width: 500px) {
   header {
-    gap: 8px 14px;
+    gap: 0 10px;
     padding: 8px 16px 2px;
     font-size: 15px;
   }
-  /* It is behind *more* in the foot. */
-  .room {
+  button {
+    padding: 0 4px;
+    font-size: 15px;
+  }
+  /* The one is behind *more* in the foot, the other the phone’s own. */
+  .room,
+  .dim {
     display: none;
   }
   /* There only where something is to be done about it. */

@@ -218,8 +218,11 @@ main {
 main.with-card {
   grid-template-columns: minmax(0, 1fr) min(430px, 38vw);
 }
-/* While it is chosen what goes, what some take otherwise gives room to the pose. */
-main.with-ways :deep(.look-to) {
+/* While something stands beside it, what some take otherwise and a breath over the hold give room to the pose. */
+main.with-ways :deep(.stage .other .look-to),
+main.with-card :deep(.stage .other .look-to),
+main.with-ways :deep(.stage .strip-line),
+main.with-card :deep(.stage .strip-line) {
   display: none;
 }
 .chance {
@@ -238,8 +241,7 @@ main.with-ways :deep(.look-to) {
   text-align: center;
 }
 @media (max-width: 800px) {
-  /* What stands under the clock gives its room to what is looked at. */
-  main.with-card :deep(.stage .other .look-to) {
+  main.with-ways :deep(.stage .other) {
     display: none;
   }
   main.with-card {
