@@ -25,6 +25,8 @@ const records = async ({ address }: House) => (await (await fetch(`${address}api
 const choose = async (page: Page, of: RegExp, option: string) => {
   await page.getByRole('combobox', { name: of }).click()
   await page.getByRole('option', { name: option }).click()
+  // The list is away before another one is opened.
+  await expect(page.getByRole('option')).toHaveCount(0)
 }
 
 test('before Start each sound is chosen and tried; it is what the class sounds with, in every session', async ({

@@ -37,9 +37,9 @@ function press({ does }: FootItem): void {
 <template>
   <footer v-if="isTouch" class="thumb">
     <div v-if="isMore" class="more" role="group" aria-label="More">
-      <FootButton v-for="item in thumb.more" :key="item.words" :item="item" @press="press(item)" />
+      <FootButton v-for="item in thumb.more" :key="item.key" :item="item" @press="press(item)" />
     </div>
-    <FootButton v-for="item in thumb.near" :key="item.words" :item="item" @press="press(item)" />
+    <FootButton v-for="item in thumb.near" :key="item.key" :item="item" @press="press(item)" />
     <button
       type="button"
       class="opener"
@@ -52,9 +52,9 @@ function press({ does }: FootItem): void {
     </button>
   </footer>
   <footer v-else>
-    <FootButton v-for="item in commands" :key="item.words" :item="item" has-key @press="press(item)" />
+    <FootButton v-for="item in commands" :key="item.key" :item="item" has-key @press="press(item)" />
     <i />
-    <FootButton v-for="item in beside" :key="item.words" :item="item" has-key @press="press(item)" />
+    <FootButton v-for="item in beside" :key="item.key" :item="item" has-key @press="press(item)" />
   </footer>
 </template>
 

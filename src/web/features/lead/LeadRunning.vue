@@ -8,6 +8,8 @@ import { formatMs } from '#core/units'
 import { clockText } from '#words/dates'
 import { stageWords, stoppedWords } from '#words/segments'
 import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
+import { useHouse } from '#web/shared/house/use-house.ts'
+import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
 import AskDialog from './AskDialog.vue'
 import ClassLine from './ClassLine.vue'
@@ -59,6 +61,13 @@ const ledTimeline = useLedTimeline(begun)
 const setUps = useSetUpsLed(begun, ledTimeline)
 /** What to say, shown or not; while people arrange themselves and in a talk it is, unless it was put away. */
 const isSaid = ref<boolean>()
+/** As the place has it now, where that is known; else as it was at Start. */
+const { place } = useHouse()
+const session = useSessionStore()
+const emergency = computed(() => {
+  const isItsPlace = session.document?.id === begun.value.sessionId
+  return (isItsPlace ? place.value?.emergency : undefined) ?? begun.value.emergency ?? []
+})
 const settings = useSettingsStore()
 const isBehind = computed(
   () => behindMs(props.conducted, props.running.endsAtMs) >= behindFrom(props.conducted.start, settings.behindFromS),
@@ -145,7 +154,7 @@ const press = useLeadPresses({
     <LeadStage :led="led" :state="conducted.state" :stage="running" :set-ups="setUps" :is-said="isShown" />
     <StopCard
       v-if="cardShown"
-      :emergency="begun.emergency ?? []"
+      :emergency="emergency"
       :stopped="stoppedWords(conducted.state)"
       @close="cardShown = false"
     />
