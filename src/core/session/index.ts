@@ -67,6 +67,7 @@ export {
   copyOfScript,
   movePart,
   scriptParts,
+  typedLines,
   withOneMore,
   withoutSentences,
   withSentence,

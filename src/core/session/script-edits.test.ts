@@ -1,6 +1,14 @@
 import fc from 'fast-check'
 import type { Script } from '#model/script'
-import { beginning, movePart, quietAfterOf, scriptParts, withoutSentences, withSentence } from '#core/session'
+import {
+  beginning,
+  movePart,
+  quietAfterOf,
+  scriptParts,
+  typedLines,
+  withoutSentences,
+  withSentence,
+} from '#core/session'
 
 const scan: Script = {
   sentences: [
@@ -61,6 +69,16 @@ describe('sentences', () => {
     expect(words(typed)).toEqual(['Arrive', 'Lie down', 'The feet', 'each toe', 'The belly', 'Come back'])
     expect(typed.quietAfter).toBe(5)
     expect(withSentence(scan, 0, { text: '  ' })).toEqual(scan)
+  })
+
+  it('typed as one long line are cut where a sentence ends, else between words, and nothing is lost', () => {
+    const one = `${'word '.repeat(30)}end. `
+    const long = one.repeat(4).trim()
+    const lines = typedLines(`${long}\n\n ${'longword'.repeat(60)}`)
+    expect(lines.every((line) => line.length <= 300)).toBe(true)
+    expect(lines.slice(0, 4).every((line) => line.endsWith('end.'))).toBe(true)
+    expect(lines.join('').replaceAll(' ', '')).toBe(`${long}${'longword'.repeat(60)}`.replaceAll(' ', ''))
+    expect(typedLines('word '.repeat(100)).every((line) => /^(word ?)+$/.test(line))).toBe(true)
   })
 
   it('are all there, in whatever order their parts stand', () => {

@@ -1,3 +1,4 @@
+import { textLimits } from '#model/limits'
 import type { NamedScript, Script, Sentence } from '#model/script'
 import { quietAfterOf } from './script.ts'
 
@@ -73,12 +74,26 @@ export function movePart<T extends Said>(script: T, part: number, to: number): T
   )
 }
 
+/**
+ * What was typed as lines of words: empty ones left out, and one that is too long for a line cut where a sentence ends, else
+ * between two words, so that nothing typed is lost.
+ */
+export function typedLines(typed: string): readonly string[] {
+  return typed.split('\n').flatMap((line) => shortEnough(line.trim()))
+}
+
+function shortEnough(line: string): readonly string[] {
+  if (line === '') return []
+  if (line.length <= textLimits.line) return [line]
+  const head = line.slice(0, textLimits.line + 1)
+  const ends = Math.max(...['. ', '! ', '? '].map((end) => head.lastIndexOf(end) + 1))
+  const cut = ends > 0 ? ends : head.lastIndexOf(' ') > 0 ? head.lastIndexOf(' ') : textLimits.line
+  return [line.slice(0, cut).trim(), ...shortEnough(line.slice(cut).trim())]
+}
+
 /** A script with a sentence (from 0) changed. Words on several lines are as many sentences. */
 export function withSentence<T extends Said>(script: T, at: number, change: Partial<Sentence>): T {
-  const lines = (change.text ?? script.sentences[at]?.text ?? '')
-    .split('\n')
-    .map((line) => line.trim())
-    .filter((line) => line !== '')
+  const lines = typedLines(change.text ?? script.sentences[at]?.text ?? '')
   const next = numbered(script).flatMap((one): Numbered[] => {
     if (one.was !== at) return [one]
     const [first, ...more] = lines

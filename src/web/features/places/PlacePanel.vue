@@ -5,7 +5,7 @@ import InputText from 'primevue/inputtext'
 import SelectButton from 'primevue/selectbutton'
 import Textarea from 'primevue/textarea'
 import { useId } from 'vue'
-import { textLimits } from '#model/limits'
+import { typedLines } from '#core/session'
 import type { LengthUnit } from '#words/lengths'
 import NameField from '#web/shared/ui/NameField.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
@@ -22,11 +22,7 @@ const units: { value: LengthUnit; words: string }[] = [
 ]
 /** A line of words each, as many as the card has room for. */
 function setEmergency(typed: string): void {
-  const lines = typed
-    .split('\n')
-    .map((line) => line.trim().slice(0, textLimits.line))
-    .filter((line) => line !== '')
-    .slice(0, 10)
+  const lines = typedLines(typed).slice(0, 10)
   change({ emergency: lines.length === 0 ? undefined : lines })
 }
 async function remove(): Promise<void> {

@@ -2,9 +2,8 @@
 import Button from 'primevue/button'
 import Textarea from 'primevue/textarea'
 import { computed, useId } from 'vue'
-import { mirrorText, storeSideText } from '#core/session'
+import { mirrorText, storeSideText, typedLines } from '#core/session'
 import type { ResolvedHold } from '#core/session'
-import { textLimits } from '#model/limits'
 import { textOf } from '#web/shared/ui/text-of.ts'
 import { usePlan } from '../use-plan.ts'
 import Part from './Part.vue'
@@ -25,10 +24,7 @@ const name = computed(() => props.resolved.pose.names.english)
 /** A line that was not touched keeps its sides as they stand. */
 function set(typed: string): void {
   const before = props.resolved.setUpWords
-  const lines = typed
-    .split('\n')
-    .map((line) => line.trim().slice(0, textLimits.line))
-    .filter((line) => line !== '')
+  const lines = typedLines(typed)
     .slice(0, mostLines)
     .map((line, at) => (isSided.value ? storeSideText(before[at] ?? '', line, 'left') : line))
   setFields(
