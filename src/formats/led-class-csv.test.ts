@@ -34,7 +34,7 @@ function firstClass(name: string): LedClass {
   return {
     ...start,
     document: { ...start.document, name },
-    ...{ events, visits, left, endedAt, note: null, breath: null, version: 2, conductedMs: 0, format: 2 },
+    ...{ events, visits, left, endedAt, note: null, breath: null, version: 2, conductedMs: 0, format: 2, asides: [] },
   }
 }
 
@@ -57,7 +57,7 @@ test('rounds of counted breath have rows of their own', () => {
   const [led] = classes.slice(4).map(({ start, events, end }): LedClass => ({
     ...start,
     ...{ events, visits: end.visits, left: false, endedAt: end.endedAt, note: null, breath: null },
-    ...{ version: 2, conductedMs: 0, format: 2 },
+    ...{ version: 2, conductedMs: 0, format: 2, asides: [] },
   }))
   if (!led) throw new Error('the demo has a class of breath')
   const text = ledClassCsv(led, meantAndDone(led.plan, visitsOf(led)), breathOf(led))

@@ -351,6 +351,8 @@ export const ledEndSchema = z.strictObject({
   visits: z.array(visitSchema).max(ledLimits.visits),
   note: textSchema.optional(),
   breath: breathAnswersSchema.optional(),
+  /** The device that tells it; absent: one that knows of no other. */
+  by: idSchema.optional(),
 })
 export type LedEnd = z.infer<typeof ledEndSchema>
 
@@ -362,8 +364,22 @@ export const eventsSchema = z.strictObject({
   events: z.array(keptEventSchema).max(ledLimits.events),
   /** Class time until which it was seen to run. */
   conductedMs: runMsSchema,
+  /** The device that tells them; absent: one that knows of no other. */
+  by: idSchema.optional(),
 })
 export type EventsSent = z.infer<typeof eventsSchema>
+
+/** What a device told of a class after another had taken it over: kept beside the record, and not counted. */
+export const ledAsideSchema = z.strictObject({
+  by: idSchema,
+  /** How that device is called. */
+  name: nameSchema,
+  keptAt: instantSchema,
+  events: z.array(keptEventSchema).max(ledLimits.events),
+  /** Class time until which it led on. */
+  conductedMs: runMsSchema,
+})
+export type LedAside = z.infer<typeof ledAsideSchema>
 
 /** The stretches of a plan that a record is told from, whatever edition wrote it. */
 export interface ToldPlan {
@@ -387,6 +403,8 @@ interface AnyLedClass extends Omit<LedStart, 'plan'> {
   readonly breath: BreathAnswers | null
   /** Of its note and its answers, which alone can be changed in a finished record. */
   readonly version: number
+  /** What was led on another device meanwhile, and does not count. */
+  readonly asides: readonly LedAside[]
 }
 
 /**

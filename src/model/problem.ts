@@ -21,6 +21,16 @@ export interface ProblemFacts {
   UNKNOWN_PLANNED: { id: string }
   UNKNOWN_PERSON: object
   IN_USE: { name: string; where: string; sessions: readonly { id: string; name: string }[] }
+  /** Another device leads: what was told is kept beside the record. */
+  LED_ELSEWHERE: { name: string }
+  NOT_PAIRED: object
+  CODE_WRONG: { left: number }
+  CODE_OVER: object
+  PAIRING_CLOSED: { minutes: number }
+  NOT_FOR_THIS_DEVICE: object
+  WRONG_LISTENER: object
+  ROOM_UNREACHABLE: { address: string }
+  UNKNOWN_DEVICE: { id: string }
   UNKNOWN_ADDRESS: { path: string }
   ID_TAKEN: { id: string }
   ID_MISMATCH: { address: string; document: string }

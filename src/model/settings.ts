@@ -36,6 +36,8 @@ export const settingsSchema = z.strictObject({
   letterKeys: z.boolean().optional(),
   /** From how many seconds on it is told in Lead that a class is behind; 0: never; absent: as is usual. */
   behindFromS: z.int().min(0).max(3600).optional(),
+  /** Whether the students’ screen shows a clock; absent: it does. */
+  screenClock: z.boolean().optional(),
   /** Whether the sixth stage of breath work is offered. */
   sixthStage: z.boolean().optional(),
 })

@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
-import express from 'express'
+import express, { Router } from 'express'
 import type { Express, RequestHandler } from 'express'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
@@ -13,6 +13,9 @@ import type { Database } from './db/open.ts'
 import { exchangeBody, exchangeRoutes } from './features/exchange/routes.ts'
 import { exchange } from './features/exchange/store.ts'
 import { keptRoutes } from './features/kept-routes.ts'
+import { makeHub } from './features/following/hub.ts'
+import type { Hub } from './features/following/hub.ts'
+import { nowRoutes, screenRoutes } from './features/following/routes.ts'
 import { ledClassBody, ledClassRoutes } from './features/led-classes/routes.ts'
 import { ledClassStore } from './features/led-classes/store.ts'
 import { ownRoutes } from './features/own/routes.ts'
@@ -21,6 +24,11 @@ import { mentionRoutes } from './features/people/mentions.ts'
 import { peopleStore } from './features/people/store.ts'
 import { plannedClassStore } from './features/planned-classes/store.ts'
 import { placeStore } from './features/places/store.ts'
+import type { RoomControl } from './features/room/control.ts'
+import { deviceStore } from './features/room/devices.ts'
+import type { DeviceStore } from './features/room/devices.ts'
+import { gate, pairingDoor, refuseDevices } from './features/room/door.ts'
+import { roomRoutes } from './features/room/routes.ts'
 import { refuseUnplannable } from './features/sessions/read-document.ts'
 import { sessionRoutes } from './features/sessions/routes.ts'
 import { sessionStore } from './features/sessions/store.ts'
@@ -30,48 +38,93 @@ import { mostBodyKb, refuseUnreadable } from './http/body.ts'
 import { sendProblem } from './http/problem-of.ts'
 import { ProblemError } from './problems.ts'
 
-export interface AppDeps {
+export interface HouseDeps {
   readonly database: Database
-  /** Host names (with port) the application answers to; empty means any, for tests without a port. */
-  readonly hosts: readonly string[]
   /** Folder of the built pages; absent in tests of the API alone. */
   readonly pages?: string
   readonly clock?: Clock
+  readonly hub?: Hub
+}
+
+export interface AppDeps extends HouseDeps {
+  /** Host names (with port) the application answers to; empty means any, for tests without a port. */
+  readonly hosts: readonly string[]
   readonly logger?: Logger
 }
 
-/** The whole server as an Express application: checks, API, built pages, one error handler. */
-export function createApp({ database, hosts, pages, clock = systemClock, logger }: AppDeps): Express {
-  const app = express()
-  app.disable('x-powered-by')
-  app.set('etag', false)
-  app.use(securityHeaders())
-  app.use(checkHost(hosts))
-  app.use('/api', checkOrigin(hosts), checkContentType)
-  app.use('/api/exchange', exchangeBody)
-  app.use('/api/led-classes', ledClassBody)
-  app.use('/api', express.json({ limit: `${String(mostBodyKb)}kb`, strict: true }), refuseUnreadable, keepNothing)
-  app.get('/api/health', (_request, response) => {
+/** All that answers behind a door, and what runs beside it. */
+export interface House {
+  readonly answers: Router
+  readonly hub: Hub
+  readonly devices: DeviceStore
+}
+
+/** What Zovrin answers, whichever listener is asked: API and built pages. `room` says who else is let in. */
+export function makeHouse({ database, pages, clock = systemClock, hub = makeHub() }: HouseDeps, room?: RoomControl): House {
+  const house = Router()
+  house.use('/api/exchange', exchangeBody)
+  house.use('/api/led-classes', ledClassBody)
+  house.use('/api', express.json({ limit: `${String(mostBodyKb)}kb`, strict: true }), refuseUnreadable, keepNothing)
+  house.get('/api/health', (_request, response) => {
     response.json({ ok: true })
   })
   const own = ownStore(database, clock)
   const sessions = sessionStore(database, clock, async (document, transaction) => {
     refuseUnplannable(document, await own.catalog(transaction))
   })
-  app.use('/api/sessions', sessionRoutes(sessions))
-  app.use('/api/exchange', exchangeRoutes(exchange(database, own, sessions, clock)))
-  app.use('/api/own', ownRoutes(own))
-  app.use('/api/led-classes', ledClassRoutes(ledClassStore(database)))
-  app.use('/api/settings', settingsRoutes(settingsStore(database)))
-  app.use('/api/places', keptRoutes('place', placeSchema, placeStore(database, clock)))
-  app.use('/api/people', mentionRoutes(database))
-  app.use('/api/people', keptRoutes('person', personSchema, peopleStore(database)))
-  app.use('/api/planned-classes', keptRoutes('planned', plannedClassSchema, plannedClassStore(database, clock)))
-  app.use('/api', (request) => {
+  const ledClasses = ledClassStore(database, clock, hub)
+  const settings = settingsStore(database, hub.changed)
+  const following = { hub, clock, ledClasses, settings, own }
+  house.use('/api/sessions', sessionRoutes(sessions))
+  house.use('/api/exchange', exchangeRoutes(exchange(database, own, sessions, clock)))
+  house.use('/api/own', ownRoutes(own))
+  house.use('/api/led-classes', ledClassRoutes(ledClasses))
+  house.use('/api/settings', settingsRoutes(settings))
+  house.use('/api/places', keptRoutes('place', placeSchema, placeStore(database, clock)))
+  house.use('/api/people', mentionRoutes(database))
+  house.use('/api/people', keptRoutes('person', personSchema, peopleStore(database)))
+  house.use('/api/planned-classes', keptRoutes('planned', plannedClassSchema, plannedClassStore(database, clock)))
+  house.use('/api/now', nowRoutes(following))
+  house.use('/api/screen', screenRoutes(following))
+  if (room) house.use('/api/room', roomRoutes(room))
+  house.use('/api', (request) => {
     throw new ProblemError('UNKNOWN_ADDRESS', { path: request.originalUrl })
   })
-  if (pages !== undefined) servePages(app, pages)
+  if (pages !== undefined) servePages(house, pages)
+  return { answers: house, hub, devices: deviceStore(database, clock) }
+}
+
+/** The door of this machine: whoever is at it has all of the house. */
+export function mainDoor({ answers }: House, { hosts, logger }: Pick<AppDeps, 'hosts' | 'logger'>): Express {
+  const app = plainApp()
+  app.use(checkHost(hosts))
+  app.use('/api', checkOrigin(hosts, 'http'), refuseDevices, checkContentType)
+  app.use(answers)
   app.use(sendProblem(logger))
+  return app
+}
+
+/** The door for other devices: each has what it was let in for, once it was. */
+export function roomDoor({ answers, devices }: House, room: RoomControl, host: string, logger?: Logger): Express {
+  const app = plainApp()
+  app.use(checkHost([host]))
+  app.use('/api', checkOrigin([host], 'https'), checkContentType)
+  app.post('/api/pairing', ...pairingDoor({ room }))
+  app.use(gate({ devices }))
+  app.use(answers)
+  app.use(sendProblem(logger))
+  return app
+}
+
+/** The whole server as one Express application, as tests ask it. */
+export const createApp = ({ hosts, logger, ...deps }: AppDeps): Express =>
+  mainDoor(makeHouse(deps), { hosts, ...(logger ? { logger } : {}) })
+
+function plainApp(): Express {
+  const app = express()
+  app.disable('x-powered-by')
+  app.set('etag', false)
+  app.use(securityHeaders())
   return app
 }
 
@@ -107,11 +160,11 @@ function checkHost(hosts: readonly string[]): RequestHandler {
 }
 
 /** A page of another origin may neither read nor write; requests without an Origin are not from a page. */
-function checkOrigin(hosts: readonly string[]): RequestHandler {
+function checkOrigin(hosts: readonly string[], scheme: 'http' | 'https'): RequestHandler {
   return (request, _response, next) => {
     const origin = request.get('Origin')
     const allowed = hosts.length > 0 ? hosts : [request.get('Host') ?? '']
-    if (origin !== undefined && !allowed.some((host) => origin === `http://${host}`)) {
+    if (origin !== undefined && !allowed.some((host) => origin === `${scheme}://${host}`)) {
       throw new ProblemError('WRONG_ORIGIN', {})
     }
     next()
@@ -130,11 +183,17 @@ const checkContentType: RequestHandler = (request, _response, next) => {
   next()
 }
 
-function servePages(app: Express, pages: string): void {
+/** Pages that are none of the application's views: what students see, and where a device is let in. */
+const screenPages = ['/screen', '/pair']
+
+function servePages(app: Router, pages: string): void {
   const index = join(pages, 'index.html')
   const usual = { index: false, redirect: false }
   app.use('/assets', express.static(join(pages, 'assets'), { ...usual, immutable: true, maxAge: '1y' }))
   app.use(express.static(pages, { ...usual, setHeaders: (response) => response.set('Cache-Control', 'no-cache') }))
+  app.get(screenPages, (_request, response) => {
+    response.set('Cache-Control', 'no-cache').sendFile('screen.html', { root: pages })
+  })
   app.use((request, response, next) => {
     if (!['GET', 'HEAD'].includes(request.method)) {
       response.set('Allow', 'GET, HEAD')

@@ -23,7 +23,7 @@ const tells = /Zwackelmann|Quirinia|Vesterby|si_pain/
 test('every view and every answer of the server is listed with what of people it may show', () => {
   const named = (text: string, pattern: RegExp) => [...text.matchAll(pattern)].map(([, name]) => name).sort()
   expect([...new Set(named(source('web/app/router.ts'), /name: '([a-z-]+)',/g))]).toEqual(Object.keys(views).sort())
-  const mounted = named(source('server/app.ts'), /app\.(?:use|get)\('\/api\/([a-z-]+)'/g)
+  const mounted = named(source('server/app.ts'), /(?:app|house)\.(?:use|get|post)\('\/api\/([a-z-]+)'/g)
   expect([...new Set(mounted)]).toEqual(Object.keys(answers).sort())
 })
 

@@ -1,11 +1,18 @@
 import { createServer } from 'node:http'
 import type { Server } from 'node:http'
 import { pino } from 'pino'
-import { createApp } from './app.ts'
+import type { Logger } from 'pino'
+import { mainDoor, makeHouse, roomDoor } from './app.ts'
+import type { House } from './app.ts'
 import { systemClock } from './clock.ts'
 import type { Clock } from './clock.ts'
 import type { Config } from './config.ts'
+import type { Database } from './db/open.ts'
 import { openDatabase } from './db/open.ts'
+import { makeHub } from './features/following/hub.ts'
+import { deviceStore } from './features/room/devices.ts'
+import { makeRoom } from './features/room/control.ts'
+import type { RoomControl } from './features/room/control.ts'
 
 export interface Running {
   readonly address: string
@@ -30,10 +37,13 @@ export async function startServer(
   const port = await listen(server, config)
   const hosts = [config.host, 'localhost'].flatMap((name) => hostsOf(name, port))
   const logger = pino({ level: 'error' }, pino.destination(2))
-  server.on('request', createApp({ database, hosts, clock, logger, ...(pages === undefined ? {} : { pages }) }))
+  const { house, room } = makeAll({ config, database, clock, logger, pages })
+  server.on('request', mainDoor(house, { hosts, logger }))
   return {
     address: `http://${config.host}:${String(port)}/`,
     async stop() {
+      house.hub.end()
+      await room?.close()
       await new Promise((done) => {
         server.close(done)
         // What is being answered is answered; a connection that only waits is let go.
@@ -45,6 +55,27 @@ export async function startServer(
       await database.close()
     },
   }
+}
+
+interface Parts {
+  readonly config: Config
+  readonly database: Database
+  readonly clock: Clock
+  readonly logger: Logger
+  readonly pages: string | undefined
+}
+
+/** The house, and the second listener by which other devices are let into it. */
+function makeAll({ config, database, clock, logger, pages }: Parts): { house: House; room: RoomControl | undefined } {
+  const built = pages === undefined ? {} : { pages }
+  if (!config.room) return { house: makeHouse({ database, clock, ...built }), room: undefined }
+  const hub = makeHub()
+  const room = makeRoom({
+    ...{ ...config.room, folder: config.dataFolder, devices: deviceStore(database, clock), hub, clock },
+    answers: (host) => roomDoor(house, room, host, logger),
+  })
+  const house: House = makeHouse({ database, clock, hub, ...built }, room)
+  return { house, room }
 }
 
 /** As browsers name a host: the usual port of HTTP they leave away. */

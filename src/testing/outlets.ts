@@ -32,6 +32,11 @@ export const answers = {
   settings: 'no names',
   places: 'no names',
   health: 'no names',
+  /** What runs and which device leads it; what the students see; who else is let in, and the way in. */
+  now: 'no names',
+  screen: 'no names',
+  room: 'no names',
+  pairing: 'no names',
   people: 'names',
   /** Ids of people, what each takes and why, as the teacher wrote it. */
   'planned-classes': 'ids',

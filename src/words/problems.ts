@@ -101,6 +101,39 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     detail: `You changed version ${String(based)}, the kept one is version ${String(current)}: keep yours or take the other.`,
   }),
   WRONG_HOST: ({ host }) => ({ title: 'Wrong host', detail: `This Zovrin answers only on this machine, at ${host}.` }),
+  LED_ELSEWHERE: ({ name }) => ({
+    title: 'Another device leads this class',
+    detail: `${name} leads this class now: what was done here since is kept beside its record and does not count.`,
+  }),
+  NOT_PAIRED: () => ({
+    title: 'This device is not let in',
+    detail: 'This device is not let in: ask the teacher for a code and type it at /pair.',
+  }),
+  CODE_WRONG: ({ left }) => ({
+    title: 'Not the code',
+    detail: `That is not the code on the teacher’s screen: look again, ${String(left)} more ${left === 1 ? 'try' : 'tries'}.`,
+  }),
+  CODE_OVER: () => ({
+    title: 'No code is open',
+    detail: 'The code was used or is over five minutes old: ask the teacher for a new one.',
+  }),
+  PAIRING_CLOSED: ({ minutes }) => ({
+    title: 'Too many wrong codes',
+    detail: `There were five wrong codes: nobody is let in for another ${String(minutes)} min. Then ask for a new code.`,
+  }),
+  NOT_FOR_THIS_DEVICE: () => ({
+    title: 'Not for this device',
+    detail: 'This device was let in as a screen for the students: what it asked for is the teacher’s.',
+  }),
+  WRONG_LISTENER: () => ({
+    title: 'The key of another device',
+    detail: 'What another device was let in with opens nothing here: use it at the address it was given.',
+  }),
+  ROOM_UNREACHABLE: ({ address }) => ({
+    title: 'Not an address of this machine',
+    detail: `This machine cannot be reached at ${address}: is it still in the same network? Choose another address.`,
+  }),
+  UNKNOWN_DEVICE: ({ id }) => ({ title: 'No such device', detail: `There is no device “${id}”: it is let in no more.` }),
   WRONG_ORIGIN: () => ({ title: 'Wrong origin', detail: 'Changes are taken only from Zovrin’s own pages.' }),
   DOCUMENT_UNREADABLE: ({ kind }) => ({
     title: 'Kept in a form this Zovrin does not read',

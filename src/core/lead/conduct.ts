@@ -49,6 +49,38 @@ export function takeUpClass(
   return told.reduce<Done>(([now, before], event) => add(now, event, before), [{ start, clock, state, events, by }, []])
 }
 
+/** What is known of a class that another device led. */
+export interface FromElsewhere {
+  readonly start: LedStart
+  readonly events: readonly KeptEvent[]
+  /** The class time now. */
+  readonly runMs: Milliseconds
+  /** The class time at which the other device was heard of last, where it is out of touch: nobody rang the bells since. */
+  readonly silentSinceMs: Milliseconds | undefined
+}
+
+/**
+ * A class that this device takes over from another. It went on by its plan meanwhile: from here on this device's clock
+ * stands for its time, and bells that nobody rang are told and not played late.
+ */
+export function takeOverClass(
+  { start, events, runMs, silentSinceMs }: FromElsewhere,
+  reading: Reading,
+  by: string,
+): Done {
+  const log = events.map(({ event }) => event)
+  const atMs = Math.round(runMs)
+  const seenMs = Math.min(silentSinceMs ?? atMs, atMs)
+  const before = fold(start.plan, log, seenMs)
+  const state = fold(start.plan, log, atMs)
+  const taken: Conducted = { start, clock: clockAt(atMs, reading), state, events, by }
+  const anchored = add(taken, { type: 'anchor', epochMs: Math.round(reading.epochMs), atMs })
+  // Counting comes back at the next inhale, as after a short gap.
+  const done = add(anchored[0], { type: 'gap', seenMs: atMs, atMs }, anchored[1])
+  const bells = bellsBetween(before, state)
+  return bells === 0 ? done : add(done[0], { type: 'missed', bells, atMs }, done[1])
+}
+
 /** A look at the clocks: time passes, and what happened to the clocks themselves is told. */
 export function lookAtClass(conducted: Conducted, reading: Reading): Done {
   if (conducted.state.phase === 'ended') return [conducted, []]

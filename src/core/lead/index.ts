@@ -32,12 +32,19 @@ export {
   missBells,
   promiseEnd,
   refitClass,
+  takeOverClass,
   takeUpClass,
   tellClass,
   wallTime,
 } from './conduct.ts'
 export { aheadFromMs, behindFrom, behindMs, freeUntilMs, promisedMs, startedLate, toEndMs } from './ends.ts'
-export type { Command, Conducted } from './conduct.ts'
+export type { Command, Conducted, FromElsewhere } from './conduct.ts'
+export { isInTouch, leasedTo, leaseMs, renewed } from './lease.ts'
+export type { Lease } from './lease.ts'
+export { eventsOnScreen, onScreen } from './on-screen.ts'
+export type { OnScreen } from './on-screen.ts'
+export { aheadBy, heardZeros, zeroOf } from './zero.ts'
+export type { ClockLook, HeardZeros } from './zero.ts'
 export { emptyOutbox, outboxState, stepOutbox } from './outbox.ts'
 export type { Outbox, OutboxEffect, OutboxEvent, OutboxState } from './outbox.ts'
 export { refitBook } from './refit/book.ts'

@@ -16,6 +16,7 @@ import { placesKeptMigration } from './migrations/012-places-kept.ts'
 import { plannedClassesMigration } from './migrations/013-planned-classes.ts'
 import { peopleKeptMigration } from './migrations/014-people-kept.ts'
 import { placesSaidMigration } from './migrations/015-places-said.ts'
+import { devicesMigration } from './migrations/016-devices.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -41,6 +42,7 @@ export const migrations: readonly Migration[] = [
   plannedClassesMigration,
   peopleKeptMigration,
   placesSaidMigration,
+  devicesMigration,
 ]
 
 const migrationsTable = 'migrations'

@@ -89,6 +89,25 @@ export interface LedClassRow extends Row<LedClassRow> {
   note: string | null
   breath: CreationOptional<string | null>
   version: number
+  /** The device that leads, how it is called, and until when it counts as doing so without being heard of. */
+  leadsBy: CreationOptional<string | null>
+  leadsName: CreationOptional<string | null>
+  leadsUntil: CreationOptional<Date | null>
+}
+
+export interface LedAsideRow extends Row<LedAsideRow> {
+  id: CreationOptional<number>
+  classId: string
+  document: string
+}
+
+export interface DeviceRow extends Row<DeviceRow> {
+  id: string
+  name: string
+  kind: string
+  tokenHash: string
+  pairedAt: Date
+  seenAt: Date
 }
 
 export interface LedEventRow extends Row<LedEventRow> {
@@ -127,6 +146,8 @@ export interface Models {
   readonly plannedClasses: ModelStatic<PlannedClassRow>
   readonly ledClasses: ModelStatic<LedClassRow>
   readonly ledEvents: ModelStatic<LedEventRow>
+  readonly ledAsides: ModelStatic<LedAsideRow>
+  readonly devices: ModelStatic<DeviceRow>
   readonly ownThings: ModelStatic<OwnThingRow>
   readonly settings: ModelStatic<SettingsRow>
 }
@@ -221,8 +242,21 @@ export function defineModels(sequelize: Sequelize): Models {
         note: { type: DataTypes.TEXT, allowNull: true },
         breath: { type: DataTypes.TEXT, allowNull: true },
         version: whole(),
+        leadsBy: { type: DataTypes.STRING(64), allowNull: true },
+        leadsName: { type: DataTypes.STRING(120), allowNull: true },
+        leadsUntil: maybeInstant(),
       },
       plain('ledClasses'),
+    ),
+    ledAsides: sequelize.define<LedAsideRow>(
+      'ledAside',
+      { id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true }, classId: short(), document: text() },
+      plain('ledAsides'),
+    ),
+    devices: sequelize.define<DeviceRow>(
+      'device',
+      { id: key(), name: short(), kind: short(), tokenHash: short(), pairedAt: instant(), seenAt: instant() },
+      plain('devices'),
     ),
     settings: sequelize.define<SettingsRow>(
       'settings',

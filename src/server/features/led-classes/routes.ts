@@ -1,5 +1,5 @@
 import express from 'express'
-import type { Router } from 'express'
+import type { Response, Router } from 'express'
 import { z } from 'zod'
 import { idSchema, instantSchema } from '#model/common'
 import { ledClassPage } from '#model/limits'
@@ -9,6 +9,7 @@ import { told } from '#model/refusal'
 import { firstRecordSchema } from '#server/db/migrations/first-edition/first-record'
 import { apiRouter, closeRouter } from '#server/http/api-router'
 import { basedOn, sameId } from '#server/features/guards'
+import { deviceName } from '#server/features/room/device-of'
 import { documentRefused } from '#server/features/sessions/read-document'
 import type { LedClassStore } from './store.ts'
 
@@ -40,7 +41,7 @@ export function ledClassRoutes(store: LedClassStore): Router {
   router.put('/:id', async (request, response) => {
     const led = read(ledStartSchema, request.body)
     sameId(request.params.id, led.id)
-    await store.begin(led)
+    await store.begin(led, tellerOf(response, read(byQuerySchema, request.query).by))
     response.status(204).end()
   })
 
@@ -50,12 +51,18 @@ export function ledClassRoutes(store: LedClassStore): Router {
       eventsSchema.refine((body) => follow(after, body), { path: ['events'], ...told('EVENTS_OUT_OF_ORDER', {}) }),
       request.body,
     )
-    response.json({ kept: await store.append(request.params.id, after, sent) })
+    response.json({ kept: await store.append(request.params.id, after, sent, tellerOf(response, sent.by)) })
   })
 
   router.put('/:id/end', async (request, response) => {
-    await store.end(request.params.id, read(ledEndSchema, request.body))
+    const ended = read(ledEndSchema, request.body)
+    await store.end(request.params.id, ended, tellerOf(response, ended.by))
     response.status(204).end()
+  })
+
+  router.put('/:id/leads', async (request, response) => {
+    const { by } = read(leadsSchema, request.body)
+    response.json(await store.takeOver(request.params.id, { by, name: deviceName(response) }))
   })
 
   router.put('/:id/note', async (request, response) => {
@@ -78,6 +85,12 @@ export function ledClassRoutes(store: LedClassStore): Router {
 
   return closeRouter(router)
 }
+
+const leadsSchema = z.strictObject({ by: idSchema })
+const byQuerySchema = z.strictObject({ by: idSchema.optional() })
+
+const tellerOf = (response: Response, by: string | undefined) =>
+  by === undefined ? undefined : { by, name: deviceName(response) }
 
 /** Numbers go on from `after` without a gap. */
 const follow = (after: number, { events }: EventsSent): boolean =>

@@ -1,36 +1,89 @@
 import { isDeepStrictEqual } from 'node:util'
-import { breathAnswersSchema, leadEventSchema, ledStartSchema, visitSchema } from '#model/led-class'
-import type { BreathAnswers, EventsSent, KeptEvent, LedClass, LedClassLine, LedEnd, LedStart } from '#model/led-class'
+import { breathAnswersSchema, leadEventSchema, ledAsideSchema, ledStartSchema, visitSchema } from '#model/led-class'
+import type { BreathAnswers, EventsSent, KeptEvent, LedAside, LedClass, LedClassLine, LedEnd, LedStart } from '#model/led-class'
+import { leasedTo, renewed } from '#core/lead'
+import type { Lease } from '#core/lead'
 import { lift } from '#model/lift'
 import type { FormerSession, Session } from '#model/session'
 import { Op } from 'sequelize'
 import type { Transaction } from 'sequelize'
 import { z } from 'zod'
+import { systemClock } from '#server/clock'
+import type { Clock } from '#server/clock'
 import type { LedClassRow, Models } from '#server/db/models'
 import type { Database } from '#server/db/open'
 import { firstRecordSchema, liftFirstRecord } from '#server/db/migrations/first-edition/first-record'
 import type { FirstRecord } from '#server/db/migrations/first-edition/first-record'
+import { makeHub } from '#server/features/following/hub'
+import type { Hub } from '#server/features/following/hub'
 import { readKept } from '#server/features/read-kept'
 import { ProblemError } from '#server/problems'
+import { keptAside } from './asides.ts'
 
 const visitsSchema = z.array(visitSchema)
 
-/** Led classes: what each was led from, once; its events, appended; what was conducted, when it ended. */
-export function ledClassStore({ models, inTransaction }: Database) {
+/** A device that tells of a class: by the id it gives itself, and as it is called. */
+export interface Teller {
+  readonly by: string
+  readonly name: string
+}
+
+/** Led classes: what each was led from, once; its events, appended; what was conducted, when it ended; who leads it. */
+export function ledClassStore({ models, inTransaction }: Database, clock: Clock = systemClock, hub: Hub = makeHub()) {
+  /** What is told by another device than the one that leads is kept beside the record, and it is told who leads. */
+  async function counted<T>(work: (transaction: Transaction) => Promise<T | Elsewhere>): Promise<T> {
+    const done = await inTransaction(work)
+    hub.changed()
+    if (done instanceof Elsewhere) throw new ProblemError('LED_ELSEWHERE', { name: done.name })
+    return done
+  }
   return {
     find: (id: string) => find(models, id),
     /** The newest first, so many; those after the one a cursor names. */
     list: (most: number, after?: Cursor) => list(models, most, after),
     /** Begins a record. Sent again it changes nothing; another class of the same id is refused. */
-    begin: (led: LedStart) => inTransaction((transaction) => begin(models, led, transaction)),
+    begin: (led: LedStart, teller?: Teller) =>
+      counted(async (transaction) => {
+        const row = await begin(models, led, transaction)
+        if (teller && row.leadsBy === null) await row.update(leadsOf(teller, clock), { transaction })
+      }),
+    /** Another device leads from here on. What the one before has not told yet is kept beside the record. */
+    takeOver: async (id: string, teller: Teller) => {
+      const row = await counted(async (transaction) => {
+        const there = await rowOf(models, id, transaction)
+        if (there.endedAt) throw new ProblemError('CLASS_ENDED', { id })
+        return there.update(leadsOf(teller, clock), { transaction })
+      })
+      return { conductedMs: row.conductedMs }
+    },
+    /** The class that runs: the newest that nobody ended, for as long as one may last; undefined where there is none. */
+    running: () => running(models, clock),
     /**
      * Appends events that follow the first `after` of them, and says how many are kept then. Those that are kept
      * already are passed over, so that a batch may be sent again; a gap before them is refused with what is kept.
      */
-    append: (id: string, after: number, sent: EventsSent) =>
-      inTransaction((transaction) => append(models, id, { after, ...sent }, transaction)),
+    append: (id: string, after: number, sent: EventsSent, teller?: Teller) => {
+      const nowMs = clock.now().getTime()
+      return counted(async (transaction) => {
+        const aside = await ledElsewhere(models, id, teller, nowMs, transaction)
+        if (aside) {
+          await keptAside(models, id, { ...aside.told, ...sent }, transaction)
+          return aside.elsewhere
+        }
+        const kept = await append(models, id, { after, ...sent }, transaction)
+        hub.heard(id, nowMs, sent.conductedMs)
+        return kept
+      })
+    },
     /** Ends a record with what was conducted. Sent again it changes nothing; an end that differs is refused. */
-    end: (id: string, ended: LedEnd) => inTransaction((transaction) => end(models, id, ended, transaction)),
+    end: (id: string, ended: LedEnd, teller?: Teller) =>
+      counted(async (transaction) => {
+        const aside = await ledElsewhere(models, id, teller, clock.now().getTime(), transaction)
+        if (!aside) return end(models, id, ended, transaction)
+        const conductedMs = ended.visits.at(-1)?.endMs ?? 0
+        await keptAside(models, id, { ...aside.told, events: [], conductedMs }, transaction)
+        return aside.elsewhere
+      }),
     /** Writes the note over the version it was based on, and says the new one. */
     writeNote: (id: string, note: string, based: number) =>
       inTransaction((transaction) =>
@@ -53,12 +106,64 @@ async function rowOf(models: Models, id: string, transaction?: Transaction): Pro
   return row
 }
 
+/** Another device leads: it is said which. */
+class Elsewhere {
+  constructor(readonly name: string) {}
+}
+
+const leadsOf = ({ by, name }: Teller, clock: Clock) => ({
+  leadsBy: by,
+  leadsName: name,
+  leadsUntil: new Date(leasedTo(by, clock.now().getTime()).untilMs),
+})
+
+/** The device that leads a class, as it is kept with it. */
+export const leaseOf = ({ leadsBy, leadsUntil }: Pick<LedClassRow, 'leadsBy' | 'leadsUntil'>): Lease | undefined =>
+  leadsBy === null || leadsUntil === null ? undefined : { by: leadsBy, untilMs: leadsUntil.getTime() }
+
+/** Whoever tells of a class leads on by it; where another device leads, what is told is put beside. */
+async function ledElsewhere(
+  models: Models,
+  id: string,
+  teller: Teller | undefined,
+  nowMs: number,
+  transaction: Transaction,
+) {
+  if (!teller) return undefined
+  const row = await rowOf(models, id, transaction)
+  const lease = renewed(leaseOf(row), teller.by, nowMs)
+  if (!lease)
+    return { elsewhere: new Elsewhere(row.leadsName ?? ''), told: { ...teller, keptAt: new Date(nowMs).toISOString() } }
+  if (!row.endedAt)
+    await row.update(
+      { leadsBy: lease.by, leadsName: teller.name, leadsUntil: new Date(lease.untilMs) },
+      { transaction },
+    )
+  return undefined
+}
+
+/** A class lasts no longer than this, whoever forgot to end it. */
+const longestMs = 12 * 3_600_000
+
+const running = (models: Models, clock: Clock): Promise<LedClassRow | null> =>
+  models.ledClasses.findOne({
+    where: {
+      format: 2,
+      endedAt: null,
+      startedAt: { [Op.gt]: new Date(clock.now().getTime() - longestMs) },
+    },
+    order: [['startedAt', 'DESC']],
+  })
+
 async function find(models: Models, id: string): Promise<LedClass> {
   const row = await rowOf(models, id)
-  const rows = await models.ledEvents.findAll({ where: { classId: id }, order: [['n', 'ASC']], raw: true })
+  const where = { classId: id }
+  const rows = await models.ledEvents.findAll({ where, order: [['n', 'ASC']], raw: true })
+  const asides = await models.ledAsides.findAll({ where, order: [['id', 'ASC']], raw: true })
   return readClass(
     row,
     rows.map(({ n, by, event }) => ({ n, by, event: kept(event, leadEventSchema) })),
+    asides.map(({ document }) => kept(document, ledAsideSchema)),
   )
 }
 
@@ -96,11 +201,11 @@ const earlierThan = ({ startedAt, id }: Cursor) => ({
   [Op.or]: [{ startedAt: { [Op.lt]: startedAt } }, { startedAt, id: { [Op.gt]: id } }],
 })
 
-async function begin(models: Models, led: LedStart, transaction: Transaction): Promise<void> {
+async function begin(models: Models, led: LedStart, transaction: Transaction): Promise<LedClassRow> {
   const row = await models.ledClasses.findByPk(led.id, { transaction })
   if (row && !(row.format === 2 && isDeepStrictEqual(JSON.parse(row.document), led)))
     throw new ProblemError('CLASS_TAKEN', { id: led.id })
-  if (!row) await models.ledClasses.create(columnsOf(led), { transaction })
+  return row ?? models.ledClasses.create({ ...columnsOf(led), leadsBy: null }, { transaction })
 }
 
 async function append(
@@ -207,10 +312,10 @@ async function takeFormer(
 const kept = <T extends z.ZodType>(stored: string, schema: T): z.infer<T> =>
   readKept(stored, { kind: 'class' }, (document) => schema.safeParse(document))
 
-function readClass(row: LedClassRow, events: readonly KeptEvent[]): LedClass {
+function readClass(row: LedClassRow, events: readonly KeptEvent[], asides: readonly LedAside[]): LedClass {
   const { conductedMs, left, note, version, visits, isAbout } = row
   const breath = row.breath === null ? null : kept(row.breath, breathAnswersSchema)
-  const told = { events, conductedMs, left, note, breath, version, endedAt: row.endedAt?.toISOString() ?? null }
+  const told = { events, asides, conductedMs, left, note, breath, version, endedAt: row.endedAt?.toISOString() ?? null }
   const conducted = visits === null ? null : kept(visits, visitsSchema)
   if (row.format === 2) return { ...kept(row.document, ledStartSchema), ...told, format: 2, visits: conducted }
   const { resolved, ...record } = kept(row.document, firstRecordSchema)

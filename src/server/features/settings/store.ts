@@ -13,8 +13,8 @@ interface KeptSettings {
   readonly version: number
 }
 
-/** What the teacher set for all their sessions. */
-export function settingsStore({ models, inTransaction }: Database) {
+/** What the teacher set for all their sessions; `onWritten` hears of each change. */
+export function settingsStore({ models, inTransaction }: Database, onWritten: () => void = () => undefined) {
   async function read(): Promise<KeptSettings> {
     const row = await models.settings.findByPk(ownerId)
     if (!row) return { settings: unset, version: 0 }
@@ -25,8 +25,14 @@ export function settingsStore({ models, inTransaction }: Database) {
   return {
     read,
     /** Writes over the version it was based on, and says the new one. Throws VERSION_STALE. */
-    write: (settings: Settings, based: number): Promise<number> =>
-      inTransaction(async (transaction) => {
+    async write(settings: Settings, based: number): Promise<number> {
+      const version = await write(settings, based)
+      onWritten()
+      return version
+    },
+  }
+  function write(settings: Settings, based: number): Promise<number> {
+    return inTransaction(async (transaction) => {
         const row = await models.settings.findByPk(ownerId, { transaction })
         const current = row?.version ?? 0
         if (current !== based) throw new ProblemError('VERSION_STALE', { based, current })
@@ -34,7 +40,7 @@ export function settingsStore({ models, inTransaction }: Database) {
         if (row) await row.update({ version, document }, { transaction })
         else await models.settings.create({ ownerId, version, document }, { transaction })
         return version
-      }),
+      })
   }
 }
 

@@ -1,0 +1,68 @@
+import { EventEmitter } from 'node:events'
+import { heardZeros, isInTouch, zeroOf } from '#core/lead'
+import type { HeardZeros, Lease } from '#core/lead'
+
+/** An open stream: who follows by it, and how it is ended. */
+interface Follower {
+  /** The device that was let in; absent: a window of this machine. */
+  readonly deviceId: string | undefined
+  /** The id a device that leads gives itself; absent: it only looks on. */
+  readonly by: string | undefined
+  readonly end: () => void
+}
+
+/** What the server knows of classes that run beside their records: their clocks, and who follows them. */
+export interface Hub {
+  /** A class told its class time. */
+  heard(classId: string, nowMs: number, runMs: number): void
+  /** When its class time was 0, by the server's clock; undefined where nothing was heard since the server began. */
+  zeroOf(classId: string): number | undefined
+  /** Something of a class, or of what the screens show, changed. */
+  changed(): void
+  onChange(listener: () => void): () => void
+  /** A stream that opened; the answer says that it closed. */
+  follow(follower: Follower): () => void
+  isThere(deviceId: string): boolean
+  /** Whether the device that leads is in touch: its stream is open, or it was heard of lately and none has closed since. */
+  isInTouch(lease: Lease, nowMs: number): boolean
+  /** Ends the streams of a device, or all there are. */
+  end(deviceId?: string): void
+}
+
+export function makeHub(): Hub {
+  const changes = new EventEmitter().setMaxListeners(0)
+  const heard = new Map<string, HeardZeros>()
+  const followers = new Set<Follower>()
+  /** Devices whose last stream closed, until they are heard of again. */
+  const gone = new Set<string>()
+  const follows = (test: (one: Follower) => boolean): boolean => [...followers].some(test)
+  return {
+    heard(classId, nowMs, runMs) {
+      heard.set(classId, heardZeros(heard.get(classId) ?? [], nowMs, runMs))
+    },
+    zeroOf: (classId) => zeroOf(heard.get(classId) ?? []),
+    changed() {
+      changes.emit('change')
+    },
+    onChange(listener) {
+      changes.on('change', listener)
+      return () => changes.off('change', listener)
+    },
+    follow(follower) {
+      followers.add(follower)
+      if (follower.by !== undefined) gone.delete(follower.by)
+      changes.emit('change')
+      return () => {
+        followers.delete(follower)
+        if (follower.by !== undefined && !follows(({ by }) => by === follower.by)) gone.add(follower.by)
+        changes.emit('change')
+      }
+    },
+    isThere: (deviceId) => follows((one) => one.deviceId === deviceId),
+    isInTouch: (lease, nowMs) =>
+      follows(({ by }) => by === lease.by) || (isInTouch(lease, nowMs) && !gone.has(lease.by)),
+    end(deviceId) {
+      for (const one of [...followers]) if (deviceId === undefined || one.deviceId === deviceId) one.end()
+    },
+  }
+}

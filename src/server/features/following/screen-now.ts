@@ -1,0 +1,58 @@
+import type { Elevation } from '#core/figure'
+import { elevation } from '#core/figure'
+import { eventsOnScreen, onScreen } from '#core/lead'
+import type { LeadEvent, OnScreen } from '#core/lead'
+import { sizedKinds } from '#core/props'
+import { figureIn } from '#core/session'
+import type { Catalog } from '#core/session'
+import { compileTimeline } from '#core/timeline'
+import type { LedClass } from '#model/led-class'
+import type { ClassNow } from '#model/device'
+
+/** What a screen is shown of the class that runs: itself once, and what happened to it each time something does. */
+export interface ScreenClass extends OnScreen {
+  /** The body on its set-up, by block, where there is a picture of it. */
+  readonly figures: Readonly<Record<string, Elevation>>
+}
+export interface ScreenNow {
+  readonly id: string
+  readonly events: readonly LeadEvent[]
+  /** When its class time was 0 by the server's clock, epoch ms. */
+  readonly zeroMs: number
+  /** Whether the device that leads is in touch. */
+  readonly isInTouch: boolean
+  readonly showsClock: boolean
+}
+
+/** For whom the pictures are drawn: nobody in the class. */
+const who = { statureCm: 170 }
+
+/** A class as the screens get it, once; its pictures as the shelf has them today. */
+export const screenClass = (led: Extract<LedClass, { format: 2 }>, catalog: Catalog): ScreenClass => ({
+  ...onScreen(led),
+  figures: figuresOf(led, catalog),
+})
+
+function figuresOf({ document }: Extract<LedClass, { format: 2 }>, catalog: Catalog): ScreenClass['figures'] {
+  const timeline = compileTimeline(document, catalog)
+  if (!timeline.ok) return {}
+  const kinds = sizedKinds(catalog.propKinds, {})
+  return Object.fromEntries(
+    timeline.value.blocks.flatMap(({ block }) => {
+      const figure = figureIn(block, catalog)
+      const items = 'setUp' in block ? (block.setUp?.value.items ?? []) : []
+      const drawn = figure && elevation({ figure, items, kinds, who })
+      return drawn?.ok ? [[block.block.id, drawn.value] as const] : []
+    }),
+  )
+}
+
+export const screenNow = (
+  { id, events }: Pick<LedClass, 'id' | 'events'>,
+  { zeroMs, leads }: ClassNow,
+  showsClock: boolean,
+): ScreenNow => ({
+  ...{ id, events: eventsOnScreen(events), zeroMs, showsClock },
+  isInTouch: leads?.isInTouch ?? false,
+})
+

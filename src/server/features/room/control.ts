@@ -1,0 +1,139 @@
+import { randomInt } from 'node:crypto'
+import { createServer } from 'node:https'
+import type { Server } from 'node:https'
+import type { RequestListener } from 'node:http'
+import type { DeviceKind, Room } from '#model/device'
+import type { Clock } from '#server/clock'
+import type { Hub } from '#server/features/following/hub'
+import { ProblemError } from '#server/problems'
+import { certificateFor } from './certificate.ts'
+import type { DeviceStore, KnownDevice } from './devices.ts'
+import { noPairing, offered, openCode, isClosed, tried } from './pairing.ts'
+
+export interface RoomDeps {
+  readonly devices: DeviceStore
+  readonly hub: Hub
+  readonly clock: Clock
+  /** Where the certificate is kept. */
+  readonly folder: string
+  /** The addresses of this machine that others reach it at. */
+  readonly addresses: () => readonly string[]
+  /** The port that is tried first; 0 takes any. */
+  readonly port: number
+  /** What answers at the second listener, by the host it is asked under. */
+  readonly answers: (host: string) => RequestListener
+}
+
+/** The second listener and who is let in by it. */
+export interface RoomControl {
+  /** `closing`: as it will be once it is closed. */
+  read(closing?: boolean): Promise<Room>
+  open(address: string): Promise<void>
+  close(): Promise<void>
+  offer(kind: DeviceKind): void
+  /** Lets a device in by the code that is shown; throws what stands in the way. */
+  letIn(digits: string): Promise<{ readonly device: KnownDevice; readonly token: string }>
+  disconnect(deviceId: string): Promise<void>
+}
+
+interface Open {
+  readonly server: Server
+  readonly address: string
+  readonly url: string
+  readonly fingerprint: string
+}
+
+/** How many ports past the usual one are tried when it is taken. */
+const portsTried = 9
+
+export function makeRoom({ devices, hub, clock, folder, addresses, port, answers }: RoomDeps): RoomControl {
+  let opened: Open | undefined
+  let pairing = noPairing
+  const nowMs = (): number => clock.now().getTime()
+  /** One after the other, so that no listener is left behind by two that open at once. */
+  let turn: Promise<void> = Promise.resolve()
+  const inTurn = (work: () => Promise<void>): Promise<void> => {
+    const done = turn.then(work)
+    turn = done.catch(() => undefined)
+    return done
+  }
+
+  async function close(): Promise<void> {
+    const { server } = opened ?? {}
+    opened = undefined
+    pairing = { ...pairing, code: null }
+    if (!server) return
+    const closed = new Promise((done) => server.close(done))
+    server.closeAllConnections()
+    await closed
+  }
+
+  async function open(address: string): Promise<void> {
+    if (!addresses().includes(address)) throw new ProblemError('ROOM_UNREACHABLE', { address })
+    await close()
+    const { key, cert, fingerprint } = await certificateFor(address, folder, clock.now())
+    const server = createServer({ key, cert })
+    const host = `${address}:${String(await listen(server, address, port))}`
+    server.on('request', answers(host))
+    opened = { server, address, url: `https://${host}`, fingerprint }
+  }
+
+  return {
+    open: (address) => inTurn(() => open(address)),
+    close: () => inTurn(close),
+    async read(closing = false) {
+      const now = nowMs()
+      const code = openCode(pairing, now)
+      const there = opened && !closing ? opened : undefined
+      return {
+        addresses: [...addresses()],
+        open: there ? { address: there.address, url: there.url, fingerprint: there.fingerprint } : null,
+        code: there && code ? { kind: code.kind, code: code.digits, until: new Date(code.untilMs).toISOString() } : null,
+        closedUntil: isClosed(pairing, now) ? new Date(pairing.closedUntilMs).toISOString() : null,
+        devices: (await devices.list()).map((device) => ({
+          ...device,
+          isThere: there !== undefined && hub.isThere(device.id),
+        })),
+      }
+    },
+    offer(kind) {
+      pairing = offered(pairing, kind, String(randomInt(1_000_000)).padStart(6, '0'), nowMs())
+    },
+    async letIn(digits) {
+      const [next, what] = tried(pairing, digits, nowMs())
+      pairing = next
+      if (what.is === 'paired') return devices.add(what.kind)
+      if (what.is === 'wrong') throw new ProblemError('CODE_WRONG', { left: what.left })
+      if (what.is === 'closed') throw new ProblemError('PAIRING_CLOSED', { minutes: Math.ceil(what.forMs / 60_000) })
+      throw new ProblemError('CODE_OVER', {})
+    },
+    async disconnect(deviceId) {
+      await devices.remove(deviceId)
+      hub.end(deviceId)
+    },
+  }
+}
+
+/** Listens at that one address; says at which port. Throws ROOM_UNREACHABLE where the machine no longer has it. */
+async function listen(server: Server, address: string, port: number): Promise<number> {
+  for (let candidate = port; candidate <= port + portsTried; candidate += 1) {
+    const failed = await tryListen(server, address, candidate)
+    if (failed === 'EADDRINUSE') continue
+    if (failed !== undefined) throw new ProblemError('ROOM_UNREACHABLE', { address })
+    const at = server.address()
+    return typeof at === 'object' && at ? at.port : candidate
+  }
+  throw new ProblemError('ROOM_UNREACHABLE', { address })
+}
+
+const tryListen = (server: Server, address: string, port: number): Promise<string | undefined> =>
+  new Promise((done) => {
+    const failed = ({ code }: NodeJS.ErrnoException): void => {
+      done(code ?? 'UNKNOWN')
+    }
+    server.once('error', failed)
+    server.listen(port, address, () => {
+      server.off('error', failed)
+      done(undefined)
+    })
+  })
