@@ -24,7 +24,7 @@ export default defineConfig({
         clientsClaim: true,
         globPatterns: ['**/*.{js,css,html,woff2}'],
         navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/api\//],
+        navigateFallbackDenylist: [/^\/api\//, /^\/(screen|pair)$/],
       },
     }),
   ],
@@ -34,6 +34,8 @@ export default defineConfig({
     chunkSizeWarningLimit: 900,
     // These rooms only compute: what a view does not use of their index files does not come along with it.
     rolldownOptions: {
+      // The application, and what is not the teacher's: the students' screen with the way in to it.
+      input: ['index.html', 'screen.html'],
       // How long the bundler's own steps took concerns nobody who starts Zovrin.
       checks: { pluginTimings: false },
       treeshake: { moduleSideEffects: (id) => !/\/src\/(core|library|model|words|formats)\//.test(id) },

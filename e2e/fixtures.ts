@@ -49,7 +49,9 @@ async function makeHouse(pagesName: string, beginning: string): Promise<House & 
   const pages = folderOf(pagesName)
   const file = join(folder, basename(beginning))
   copyFileSync(beginning, file)
-  const config = { host: '127.0.0.1', port: 0, portIsFixed: true, dataFolder: folder }
+  // The loopback's other name stands for the address others reach this machine at.
+  const room = { addresses: () => ['127.0.0.2'], port: 0 }
+  const config = { host: '127.0.0.1', port: 0, portIsFixed: true, dataFolder: folder, room }
   let running: Running | undefined = await startServer(config, file, pages)
   const { address } = running
   const fixed = { ...config, port: Number(new URL(address).port) }

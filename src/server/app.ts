@@ -27,7 +27,7 @@ import { placeStore } from './features/places/store.ts'
 import type { RoomControl } from './features/room/control.ts'
 import { deviceStore } from './features/room/devices.ts'
 import type { DeviceStore } from './features/room/devices.ts'
-import { gate, pairingDoor, refuseDevices } from './features/room/door.ts'
+import { fingerprintDoor, gate, pairingDoor, refuseDevices } from './features/room/door.ts'
 import { roomRoutes } from './features/room/routes.ts'
 import { refuseUnplannable } from './features/sessions/read-document.ts'
 import { sessionRoutes } from './features/sessions/routes.ts'
@@ -60,7 +60,10 @@ export interface House {
 }
 
 /** What Zovrin answers, whichever listener is asked: API and built pages. `room` says who else is let in. */
-export function makeHouse({ database, pages, clock = systemClock, hub = makeHub() }: HouseDeps, room?: RoomControl): House {
+export function makeHouse(
+  { database, pages, clock = systemClock, hub = makeHub() }: HouseDeps,
+  room?: RoomControl,
+): House {
   const house = Router()
   house.use('/api/exchange', exchangeBody)
   house.use('/api/led-classes', ledClassBody)
@@ -109,6 +112,7 @@ export function roomDoor({ answers, devices }: House, room: RoomControl, host: s
   const app = plainApp()
   app.use(checkHost([host]))
   app.use('/api', checkOrigin([host], 'https'), checkContentType)
+  app.get('/api/pairing', fingerprintDoor({ room }))
   app.post('/api/pairing', ...pairingDoor({ room }))
   app.use(gate({ devices }))
   app.use(answers)

@@ -37,7 +37,9 @@ afterEach(() => database?.close())
 const begin = () => there().put('/api/led-classes/evening?by=laptop').send(start).expect(204)
 const mark = (n: number, by: string): KeptEvent => ({ n, by, event: { type: 'mark', atMs: n * 1000 } })
 const tell = (by: string, after: number, events: readonly KeptEvent[], conductedMs = 0) =>
-  there().post(`/api/led-classes/evening/events?after=${String(after)}`).send({ events, conductedMs, by })
+  there()
+    .post(`/api/led-classes/evening/events?after=${String(after)}`)
+    .send({ events, conductedMs, by })
 const takeOver = (by: string) => there().put('/api/led-classes/evening/leads').send({ by })
 const read = async () => (await there().get('/api/led-classes/evening').expect(200)).body as LedClass
 const now = async () => (await there().get('/api/now').expect(200)).body as object | null

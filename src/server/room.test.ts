@@ -50,7 +50,10 @@ interface Asked {
 }
 
 /** Asks the listener of this machine, as the teacher's page does. */
-async function main<T>(path: string, { method = 'GET', headers = {}, body }: Asked = {}): Promise<{ status: number; body: T }> {
+async function main<T>(
+  path: string,
+  { method = 'GET', headers = {}, body }: Asked = {},
+): Promise<{ status: number; body: T }> {
   const reply = await fetch(`${running?.address ?? ''}${path}`, {
     ...{ method, headers: { ...(body ? { 'Content-Type': 'application/json' } : {}), ...headers } },
     ...(body ? { body: JSON.stringify(body) } : {}),
@@ -63,14 +66,18 @@ const room = (url: string, path: string, { method = 'GET', headers = {}, body }:
   new Promise((done, fail) => {
     const sent = body ? JSON.stringify(body) : ''
     const json = body ? { 'Content-Type': 'application/json', 'Content-Length': String(sent.length) } : {}
-    const asked = ask(`${url}${path}`, { method, rejectUnauthorized: false, headers: { ...json, ...headers } }, (reply) => {
-      let text = ''
-      reply.on('data', (part: Buffer) => (text += part.toString()))
-      reply.on('end', () => {
-        const cookie = reply.headers['set-cookie']?.[0]
-        done({ status: reply.statusCode ?? 0, text, cookie, location: reply.headers.location })
-      })
-    })
+    const asked = ask(
+      `${url}${path}`,
+      { method, rejectUnauthorized: false, headers: { ...json, ...headers } },
+      (reply) => {
+        let text = ''
+        reply.on('data', (part: Buffer) => (text += part.toString()))
+        reply.on('end', () => {
+          const cookie = reply.headers['set-cookie']?.[0]
+          done({ status: reply.statusCode ?? 0, text, cookie, location: reply.headers.location })
+        })
+      },
+    )
     asked.on('error', fail)
     asked.end(sent)
   })
@@ -99,7 +106,11 @@ function listening(): string[] {
       }
     }),
   )
-  const hex = (at: string) => [...at.matchAll(/../g)].map(([pair]) => parseInt(pair, 16)).reverse().join('.')
+  const hex = (at: string) =>
+    [...at.matchAll(/../g)]
+      .map(([pair]) => parseInt(pair, 16))
+      .reverse()
+      .join('.')
   return ['/proc/net/tcp', '/proc/net/tcp6'].flatMap((list) =>
     readFileSync(list, 'utf8')
       .split('\n')
@@ -141,8 +152,22 @@ test('a screen has the screen, and reaches no route with a person in it; a teach
   expect((await asScreen('/screen')).text).toBe('the door')
   expect((await asScreen('/api/screen/time')).status).toBe(200)
   expect(await asScreen('/plan/thursday')).toMatchObject({ status: 303, location: '/screen' })
-  for (const path of ['people', 'planned-classes', 'sessions', 'led-classes', 'own', 'places', 'settings', 'now', 'room', 'exchange'])
-    expect(JSON.parse((await asScreen(`/api/${path}`)).text)).toMatchObject({ code: 'NOT_FOR_THIS_DEVICE', status: 403 })
+  for (const path of [
+    'people',
+    'planned-classes',
+    'sessions',
+    'led-classes',
+    'own',
+    'places',
+    'settings',
+    'now',
+    'room',
+    'exchange',
+  ])
+    expect(JSON.parse((await asScreen(`/api/${path}`)).text)).toMatchObject({
+      code: 'NOT_FOR_THIS_DEVICE',
+      status: 403,
+    })
 
   const code = await codeFor('teacher')
   const { cookie = '' } = await pair(screen.url, code)
@@ -156,7 +181,9 @@ test('a screen has the screen, and reaches no route with a person in it; a teach
 test('the cookie is for TLS, this host and no script, and is of no use at the other listener', async () => {
   const url = (await open()).open?.url ?? ''
   const { cookie = '' } = await pair(url, await codeFor('teacher'))
-  expect(cookie).toMatch(/^__Host-zovrin-device=[\w-]{43}; Max-Age=\d+; Path=\/; Expires=.+; HttpOnly; Secure; SameSite=Strict$/)
+  expect(cookie).toMatch(
+    /^__Host-zovrin-device=[\w-]{43}; Max-Age=\d+; Path=\/; Expires=.+; HttpOnly; Secure; SameSite=Strict$/,
+  )
   const stolen = await main('api/people', { headers: { Cookie: cookie.split(';')[0] ?? '' } })
   expect(stolen).toMatchObject({ status: 403, body: { code: 'WRONG_LISTENER' } })
   // Nor is what is kept of it: only its hash.

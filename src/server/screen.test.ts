@@ -87,12 +87,22 @@ test('a screen is told the class that runs, what happens to it, and its end', as
   expect(await screen.next('class')).toBeNull()
   await there().put('/api/led-classes/evening?by=laptop').send(start).expect(204)
   const shown = await screen.next<ScreenClass>('class')
-  expect(shown.plan.segments.map(({ lengthMs }) => lengthMs)).toEqual(start.plan.segments.map(({ lengthMs }) => lengthMs))
+  expect(shown.plan.segments.map(({ lengthMs }) => lengthMs)).toEqual(
+    start.plan.segments.map(({ lengthMs }) => lengthMs),
+  )
   expect(Object.keys(shown.figures).length).toBeGreaterThan(0)
-  expect(await screen.next<ScreenNow>('now')).toMatchObject({ id: 'evening', events: [], zeroMs: startedAtMs, showsClock: true })
+  expect(await screen.next<ScreenNow>('now')).toMatchObject({
+    id: 'evening',
+    events: [],
+    zeroMs: startedAtMs,
+    showsClock: true,
+  })
   nowMs += 60_250
   await tell(0, [{ n: 1, by: 'laptop', event: { type: 'pause', atMs: 59_000 } }], 60_000)
-  expect(await screen.next<ScreenNow>('now')).toMatchObject({ events: [{ type: 'pause', atMs: 59_000 }], zeroMs: startedAtMs + 250 })
+  expect(await screen.next<ScreenNow>('now')).toMatchObject({
+    events: [{ type: 'pause', atMs: 59_000 }],
+    zeroMs: startedAtMs + 250,
+  })
   await there().put('/api/settings').set('If-Match', '"0"').send({ schema: 1, screenClock: false }).expect(200)
   expect(await screen.next<ScreenNow>('now')).toMatchObject({ showsClock: false })
   const ended = { endedAt: new Date(nowMs).toISOString(), left: true, visits: [], by: 'laptop' }

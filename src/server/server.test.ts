@@ -123,6 +123,7 @@ describe('the record of a class', () => {
       JSON.parse(
         JSON.stringify({
           ...start,
+          asides: [],
           ...{
             events,
             endedAt: end.endedAt,

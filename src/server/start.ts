@@ -6,7 +6,7 @@ import { mainDoor, makeHouse, roomDoor } from './app.ts'
 import type { House } from './app.ts'
 import { systemClock } from './clock.ts'
 import type { Clock } from './clock.ts'
-import type { Config } from './config.ts'
+import type { Config, RoomConfig } from './config.ts'
 import type { Database } from './db/open.ts'
 import { openDatabase } from './db/open.ts'
 import { makeHub } from './features/following/hub.ts'
@@ -43,7 +43,7 @@ export async function startServer(
     address: `http://${config.host}:${String(port)}/`,
     async stop() {
       house.hub.end()
-      await room?.close()
+      await room.close()
       await new Promise((done) => {
         server.close(done)
         // What is being answered is answered; a connection that only waits is let go.
@@ -57,6 +57,8 @@ export async function startServer(
   }
 }
 
+const nowhere: RoomConfig = { addresses: () => [], port: 0 }
+
 interface Parts {
   readonly config: Config
   readonly database: Database
@@ -66,12 +68,11 @@ interface Parts {
 }
 
 /** The house, and the second listener by which other devices are let into it. */
-function makeAll({ config, database, clock, logger, pages }: Parts): { house: House; room: RoomControl | undefined } {
+function makeAll({ config, database, clock, logger, pages }: Parts): { house: House; room: RoomControl } {
   const built = pages === undefined ? {} : { pages }
-  if (!config.room) return { house: makeHouse({ database, clock, ...built }), room: undefined }
   const hub = makeHub()
   const room = makeRoom({
-    ...{ ...config.room, folder: config.dataFolder, devices: deviceStore(database, clock), hub, clock },
+    ...{ ...(config.room ?? nowhere), folder: config.dataFolder, devices: deviceStore(database, clock), hub, clock },
     answers: (host) => roomDoor(house, room, host, logger),
   })
   const house: House = makeHouse({ database, clock, hub, ...built }, room)

@@ -133,7 +133,10 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     title: 'Not an address of this machine',
     detail: `This machine cannot be reached at ${address}: is it still in the same network? Choose another address.`,
   }),
-  UNKNOWN_DEVICE: ({ id }) => ({ title: 'No such device', detail: `There is no device “${id}”: it is let in no more.` }),
+  UNKNOWN_DEVICE: ({ id }) => ({
+    title: 'No such device',
+    detail: `There is no device “${id}”: it is let in no more.`,
+  }),
   WRONG_ORIGIN: () => ({ title: 'Wrong origin', detail: 'Changes are taken only from Zovrin’s own pages.' }),
   DOCUMENT_UNREADABLE: ({ kind }) => ({
     title: 'Kept in a form this Zovrin does not read',

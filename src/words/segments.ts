@@ -13,7 +13,7 @@ const sideNames = { left: 'Left', right: 'Right', both: '' } as const
 export const sideName = (segment: LeadSegment): string => (segment.side === null ? '' : sideNames[segment.side])
 
 /** The side in the body's terms, as it was on the shelf that day. */
-export function sideInBody(led: LedStart, segment: LeadSegment): string {
+export function sideInBody(led: Pick<LedStart, 'blocks'>, segment: LeadSegment): string {
   const { side } = segment
   if (side !== 'left' && side !== 'right') return ''
   return led.blocks[segment.blockId]?.sides?.[side] ?? ''

@@ -79,7 +79,18 @@ describe('the class’s clock as the server hears it', () => {
 })
 
 /** Told at these class times, one after the other. */
-const toldTypes = ['pause', 'resume', 'stay', 'end', 'back', 'freely', 'mark', 'cameLate', 'settled', 'stopCard'] as const
+const toldTypes = [
+  'pause',
+  'resume',
+  'stay',
+  'end',
+  'back',
+  'freely',
+  'mark',
+  'cameLate',
+  'settled',
+  'stopCard',
+] as const
 const told = fc.array(
   fc.record({ type: fc.constantFrom(...toldTypes), afterMs: fc.integer({ min: 0, max: 400_000 }) }),
   { maxLength: 12 },
@@ -119,7 +130,11 @@ describe('a class taken over by another device', () => {
     const before = laptop(130_400)
     const taken = tablet(before, 130_400)
     expect([taken.state.nowMs, taken.state.index]).toEqual([130_400, before.state.index])
-    expect(taken.events.at(0)).toEqual({ n: 1, by: 'tablet', event: { type: 'anchor', epochMs: 3_730_400, atMs: 130_400 } })
+    expect(taken.events.at(0)).toEqual({
+      n: 1,
+      by: 'tablet',
+      event: { type: 'anchor', epochMs: 3_730_400, atMs: 130_400 },
+    })
     const later = lookAtClass(taken, { epochMs: 130_400 + ahead + 9000, steadyMs: 9077, wasAway: false })[0]
     expect([later.state.nowMs, later.events.length]).toEqual([139_400, taken.events.length])
   })
@@ -134,7 +149,8 @@ describe('a class taken over by another device', () => {
 
   test('tells the bells that nobody rang while the other device was silent, and none while it was not', () => {
     const before = laptop(10_000)
-    const missedBy = (taken: Conducted) => taken.events.flatMap(({ event }) => (event.type === 'missed' ? [event.bells] : []))
+    const missedBy = (taken: Conducted) =>
+      taken.events.flatMap(({ event }) => (event.type === 'missed' ? [event.bells] : []))
     expect(missedBy(tablet(before, 400_000))).toEqual([])
     const [bells = 0] = missedBy(tablet(before, 400_000, 10_000))
     expect(bells).toBe(laptop(400_000).state.bells - before.state.bells)
@@ -152,8 +168,16 @@ describe('a class taken over by another device', () => {
     ])
     expect(on.events.map(({ n }) => n)).toEqual(on.events.map((_, at) => at + 1))
     // What is kept folds to what is seen.
-    const folded = fold(start.plan, on.events.map(({ event }) => event), on.state.nowMs)
-    expect([folded.index, folded.startedMs, folded.lengths]).toEqual([on.state.index, on.state.startedMs, on.state.lengths])
+    const folded = fold(
+      start.plan,
+      on.events.map(({ event }) => event),
+      on.state.nowMs,
+    )
+    expect([folded.index, folded.startedMs, folded.lengths]).toEqual([
+      on.state.index,
+      on.state.startedMs,
+      on.state.lengths,
+    ])
     expect(on.state.pause).toBeNull()
   })
 })

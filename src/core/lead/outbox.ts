@@ -33,6 +33,10 @@ export type OutboxEvent =
   /** `kept` where the refusal says how many events the server has, so that the others can be sent. */
   | { readonly type: 'refused'; readonly kept?: number }
   | { readonly type: 'woken' }
+  /** This device took the class over: the server has all of it so far. */
+  | { readonly type: 'takenOver'; readonly kept: number }
+  /** Another device leads: the server has kept beside its record what was sent, and the record is not this one’s. */
+  | { readonly type: 'elsewhere' }
 
 export type OutboxEffect =
   | { readonly type: 'begin' }
@@ -84,6 +88,10 @@ export function stepOutbox(before: Outbox, event: OutboxEvent): Stepped {
       return refused(before, event.kept)
     case 'woken':
       return next({ ...before, waits: false })
+    case 'takenOver':
+      return [{ ...before, begun: true, told: event.kept, kept: event.kept }, []]
+    case 'elsewhere':
+      return [{ ...before, sending: null, trouble: null, ended: true }, []]
   }
 }
 
@@ -114,5 +122,5 @@ function next(outbox: Outbox): Stepped {
 
 export function outboxState({ sending, trouble, told, kept, isOver, ended }: Outbox): OutboxState {
   if (trouble) return trouble === 'away' ? 'retrying' : trouble
-  return sending || told > kept || (isOver && !ended) ? 'saving' : 'saved'
+  return !ended && (sending || told > kept || isOver) ? 'saving' : 'saved'
 }

@@ -55,4 +55,3 @@ export const screenNow = (
   ...{ id, events: eventsOnScreen(events), zeroMs, showsClock },
   isInTouch: leads?.isInTouch ?? false,
 })
-

@@ -3,11 +3,24 @@ import { ledAsideSchema } from '#model/led-class'
 import type { LedAside } from '#model/led-class'
 import type { Models } from '#server/db/models'
 
+/** What is not in the record itself: an event of the same number that another device told is another one. */
+async function notInRecord(models: Models, classId: string, told: LedAside['events'], transaction: Transaction) {
+  const rows = await models.ledEvents.findAll({ attributes: ['n', 'by'], where: { classId }, raw: true, transaction })
+  const kept = new Set(rows.map(({ n, by }) => `${String(n)} ${by}`))
+  return told.filter(({ n, by }) => !kept.has(`${String(n)} ${by}`))
+}
+
 /**
  * Keeps what a device told of a class that another has taken over: one aside a device, its events each once, in the
  * order in which they were told.
  */
-export async function keptAside(models: Models, classId: string, told: LedAside, transaction: Transaction): Promise<void> {
+export async function keptAside(
+  models: Models,
+  classId: string,
+  sent: LedAside,
+  transaction: Transaction,
+): Promise<void> {
+  const told = { ...sent, events: await notInRecord(models, classId, sent.events, transaction) }
   const rows = await models.ledAsides.findAll({ where: { classId }, transaction })
   const its = rows.find(({ document }) => read(document)?.by === told.by)
   const before = its && read(its.document)

@@ -1,6 +1,15 @@
 import { isDeepStrictEqual } from 'node:util'
 import { breathAnswersSchema, leadEventSchema, ledAsideSchema, ledStartSchema, visitSchema } from '#model/led-class'
-import type { BreathAnswers, EventsSent, KeptEvent, LedAside, LedClass, LedClassLine, LedEnd, LedStart } from '#model/led-class'
+import type {
+  BreathAnswers,
+  EventsSent,
+  KeptEvent,
+  LedAside,
+  LedClass,
+  LedClassLine,
+  LedEnd,
+  LedStart,
+} from '#model/led-class'
 import { leasedTo, renewed } from '#core/lead'
 import type { Lease } from '#core/lead'
 import { lift } from '#model/lift'
@@ -29,7 +38,31 @@ export interface Teller {
 }
 
 /** Led classes: what each was led from, once; its events, appended; what was conducted, when it ended; who leads it. */
-export function ledClassStore({ models, inTransaction }: Database, clock: Clock = systemClock, hub: Hub = makeHub()) {
+export function ledClassStore(database: Database, clock: Clock = systemClock, hub: Hub = makeHub()) {
+  const { models, inTransaction } = database
+  return {
+    find: (id: string) => find(models, id),
+    /** The newest first, so many; those after the one a cursor names. */
+    list: (most: number, after?: Cursor) => list(models, most, after),
+    /** The class that runs: the newest that nobody ended, for as long as one may last; undefined where there is none. */
+    running: () => running(models, clock),
+    ...conducting(database, clock, hub),
+    /** Writes the note over the version it was based on, and says the new one. */
+    writeNote: (id: string, note: string, based: number) =>
+      inTransaction((transaction) =>
+        writeOver(models, id, { note: note.trim() === '' ? null : note }, based, transaction),
+      ),
+    /** Writes how the breath was, as it does the note. */
+    writeBreath: (id: string, breath: BreathAnswers, based: number) =>
+      inTransaction((transaction) => writeOver(models, id, { breath: answersOf(breath) }, based, transaction)),
+    /** Takes in a record of the first edition that a browser still kept; a fuller one that is here stays. */
+    takeFormer: (record: FirstRecord, whole: unknown) =>
+      inTransaction((transaction) => takeFormer(models, record, whole, transaction)),
+  }
+}
+
+/** What the device that leads tells of a class; the hub hears of all of it. */
+function conducting({ models, inTransaction }: Database, clock: Clock, hub: Hub) {
   /** What is told by another device than the one that leads is kept beside the record, and it is told who leads. */
   async function counted<T>(work: (transaction: Transaction) => Promise<T | Elsewhere>): Promise<T> {
     const done = await inTransaction(work)
@@ -37,10 +70,8 @@ export function ledClassStore({ models, inTransaction }: Database, clock: Clock 
     if (done instanceof Elsewhere) throw new ProblemError('LED_ELSEWHERE', { name: done.name })
     return done
   }
+  const nowMs = (): number => clock.now().getTime()
   return {
-    find: (id: string) => find(models, id),
-    /** The newest first, so many; those after the one a cursor names. */
-    list: (most: number, after?: Cursor) => list(models, most, after),
     /** Begins a record. Sent again it changes nothing; another class of the same id is refused. */
     begin: (led: LedStart, teller?: Teller) =>
       counted(async (transaction) => {
@@ -56,45 +87,30 @@ export function ledClassStore({ models, inTransaction }: Database, clock: Clock 
       })
       return { conductedMs: row.conductedMs }
     },
-    /** The class that runs: the newest that nobody ended, for as long as one may last; undefined where there is none. */
-    running: () => running(models, clock),
     /**
      * Appends events that follow the first `after` of them, and says how many are kept then. Those that are kept
      * already are passed over, so that a batch may be sent again; a gap before them is refused with what is kept.
      */
-    append: (id: string, after: number, sent: EventsSent, teller?: Teller) => {
-      const nowMs = clock.now().getTime()
-      return counted(async (transaction) => {
-        const aside = await ledElsewhere(models, id, teller, nowMs, transaction)
+    append: (id: string, after: number, sent: EventsSent, teller?: Teller) =>
+      counted(async (transaction) => {
+        const aside = await ledElsewhere(models, id, teller, nowMs(), transaction)
         if (aside) {
           await keptAside(models, id, { ...aside.told, ...sent }, transaction)
           return aside.elsewhere
         }
         const kept = await append(models, id, { after, ...sent }, transaction)
-        hub.heard(id, nowMs, sent.conductedMs)
+        hub.heard(id, nowMs(), sent.conductedMs)
         return kept
-      })
-    },
+      }),
     /** Ends a record with what was conducted. Sent again it changes nothing; an end that differs is refused. */
     end: (id: string, ended: LedEnd, teller?: Teller) =>
       counted(async (transaction) => {
-        const aside = await ledElsewhere(models, id, teller, clock.now().getTime(), transaction)
+        const aside = await ledElsewhere(models, id, teller, nowMs(), transaction)
         if (!aside) return end(models, id, ended, transaction)
         const conductedMs = ended.visits.at(-1)?.endMs ?? 0
         await keptAside(models, id, { ...aside.told, events: [], conductedMs }, transaction)
         return aside.elsewhere
       }),
-    /** Writes the note over the version it was based on, and says the new one. */
-    writeNote: (id: string, note: string, based: number) =>
-      inTransaction((transaction) =>
-        writeOver(models, id, { note: note.trim() === '' ? null : note }, based, transaction),
-      ),
-    /** Writes how the breath was, as it does the note. */
-    writeBreath: (id: string, breath: BreathAnswers, based: number) =>
-      inTransaction((transaction) => writeOver(models, id, { breath: answersOf(breath) }, based, transaction)),
-    /** Takes in a record of the first edition that a browser still kept; a fuller one that is here stays. */
-    takeFormer: (record: FirstRecord, whole: unknown) =>
-      inTransaction((transaction) => takeFormer(models, record, whole, transaction)),
   }
 }
 

@@ -46,28 +46,23 @@ interface Open {
 /** How many ports past the usual one are tried when it is taken. */
 const portsTried = 9
 
-export function makeRoom({ devices, hub, clock, folder, addresses, port, answers }: RoomDeps): RoomControl {
+/** The second listener: one after the other, so that none is left behind by two that open at once. */
+function makeListener({ addresses, folder, clock, port, answers }: RoomDeps) {
   let opened: Open | undefined
-  let pairing = noPairing
-  const nowMs = (): number => clock.now().getTime()
-  /** One after the other, so that no listener is left behind by two that open at once. */
   let turn: Promise<void> = Promise.resolve()
   const inTurn = (work: () => Promise<void>): Promise<void> => {
     const done = turn.then(work)
     turn = done.catch(() => undefined)
     return done
   }
-
   async function close(): Promise<void> {
     const { server } = opened ?? {}
     opened = undefined
-    pairing = { ...pairing, code: null }
     if (!server) return
     const closed = new Promise((done) => server.close(done))
     server.closeAllConnections()
     await closed
   }
-
   async function open(address: string): Promise<void> {
     if (!addresses().includes(address)) throw new ProblemError('ROOM_UNREACHABLE', { address })
     await close()
@@ -77,22 +72,36 @@ export function makeRoom({ devices, hub, clock, folder, addresses, port, answers
     server.on('request', answers(host))
     opened = { server, address, url: `https://${host}`, fingerprint }
   }
-
   return {
-    open: (address) => inTurn(() => open(address)),
+    open: (address: string) => inTurn(() => open(address)),
     close: () => inTurn(close),
+    at: (): Room['open'] =>
+      opened ? { address: opened.address, url: opened.url, fingerprint: opened.fingerprint } : null,
+  }
+}
+
+export function makeRoom(deps: RoomDeps): RoomControl {
+  const { devices, hub, clock, addresses } = deps
+  const listener = makeListener(deps)
+  let pairing = noPairing
+  const nowMs = (): number => clock.now().getTime()
+  return {
+    open: listener.open,
+    async close() {
+      pairing = { ...pairing, code: null }
+      await listener.close()
+    },
     async read(closing = false) {
-      const now = nowMs()
-      const code = openCode(pairing, now)
-      const there = opened && !closing ? opened : undefined
+      const open = closing ? null : listener.at()
+      const code = open && openCode(pairing, nowMs())
       return {
         addresses: [...addresses()],
-        open: there ? { address: there.address, url: there.url, fingerprint: there.fingerprint } : null,
-        code: there && code ? { kind: code.kind, code: code.digits, until: new Date(code.untilMs).toISOString() } : null,
-        closedUntil: isClosed(pairing, now) ? new Date(pairing.closedUntilMs).toISOString() : null,
+        open,
+        code: code ? { kind: code.kind, code: code.digits, until: new Date(code.untilMs).toISOString() } : null,
+        closedUntil: isClosed(pairing, nowMs()) ? new Date(pairing.closedUntilMs).toISOString() : null,
         devices: (await devices.list()).map((device) => ({
           ...device,
-          isThere: there !== undefined && hub.isThere(device.id),
+          isThere: open !== null && hub.isThere(device.id),
         })),
       }
     },

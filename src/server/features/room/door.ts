@@ -14,8 +14,7 @@ export const deviceCookie = '__Host-zovrin-device'
 /** As long as a season of classes; whoever is disconnected has nothing of it. */
 const cookieMs = 180 * 24 * 3_600_000
 
-export const tokenOf = (request: Request): string | undefined =>
-  parseCookie(request.get('Cookie') ?? '')[deviceCookie]
+export const tokenOf = (request: Request): string | undefined => parseCookie(request.get('Cookie') ?? '')[deviceCookie]
 
 /** What everybody gets who is at the door: the page with the field for the code, and what it is made of. */
 const isOfPairing = (path: string): boolean => path === '/pair' || isOfPages(path)
@@ -29,6 +28,14 @@ export interface Door {
   readonly devices: DeviceStore
   readonly room: RoomControl
 }
+
+/** What a browser was shown when it was warned, for whoever compares it. */
+export const fingerprintDoor =
+  ({ room }: Pick<Door, 'room'>): RequestHandler =>
+  async (_request, response) => {
+    const { open } = await room.read()
+    response.set('Cache-Control', 'no-store').json({ fingerprint: open?.fingerprint ?? '' })
+  }
 
 /** Takes the code from a device and gives it a secret of its own. */
 export function pairingDoor({ room }: Pick<Door, 'room'>): RequestHandler[] {
@@ -76,4 +83,3 @@ export const refuseDevices: RequestHandler = (request, _response, next) => {
   if (tokenOf(request) !== undefined) throw new ProblemError('WRONG_LISTENER', {})
   next()
 }
-

@@ -46,6 +46,13 @@ export function tried(pairing: Pairing, digits: string, nowMs: number): readonly
   if (!code) return [{ ...pairing, code: null }, { is: 'over' }]
   if (code.digits === digits) return [noPairing, { is: 'paired', kind: code.kind }]
   const wrong = pairing.wrong + 1
-  if (wrong < mostWrong) return [{ ...pairing, wrong }, { is: 'wrong', left: mostWrong - wrong }]
-  return [{ code: null, wrong: 0, closedUntilMs: nowMs + closedMs }, { is: 'closed', forMs: closedMs }]
+  if (wrong < mostWrong)
+    return [
+      { ...pairing, wrong },
+      { is: 'wrong', left: mostWrong - wrong },
+    ]
+  return [
+    { code: null, wrong: 0, closedUntilMs: nowMs + closedMs },
+    { is: 'closed', forMs: closedMs },
+  ]
 }

@@ -1,5 +1,5 @@
 import type { Router } from 'express'
-import { z } from 'zod'
+import type { z } from 'zod'
 import { codeAskedSchema, roomOpenedSchema } from '#model/device'
 import { apiRouter, closeRouter } from '#server/http/api-router'
 import { documentRefused } from '#server/features/sessions/read-document'

@@ -33,14 +33,14 @@ export function settingsStore({ models, inTransaction }: Database, onWritten: ()
   }
   function write(settings: Settings, based: number): Promise<number> {
     return inTransaction(async (transaction) => {
-        const row = await models.settings.findByPk(ownerId, { transaction })
-        const current = row?.version ?? 0
-        if (current !== based) throw new ProblemError('VERSION_STALE', { based, current })
-        const [version, document] = [based + 1, JSON.stringify(settings)]
-        if (row) await row.update({ version, document }, { transaction })
-        else await models.settings.create({ ownerId, version, document }, { transaction })
-        return version
-      })
+      const row = await models.settings.findByPk(ownerId, { transaction })
+      const current = row?.version ?? 0
+      if (current !== based) throw new ProblemError('VERSION_STALE', { based, current })
+      const [version, document] = [based + 1, JSON.stringify(settings)]
+      if (row) await row.update({ version, document }, { transaction })
+      else await models.settings.create({ ownerId, version, document }, { transaction })
+      return version
+    })
   }
 }
 

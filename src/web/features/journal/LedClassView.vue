@@ -11,6 +11,7 @@ import { readLedClass } from '#web/shared/api/led-classes.ts'
 import { download } from '#web/shared/ui/download.ts'
 import { otherNames } from '#words/kinds-of-time'
 import { clockText, dayTimeText } from '#words/dates'
+import { asideWords } from '#words/devices'
 import { counted } from '#words/text'
 import BreathOfClass from './BreathOfClass.vue'
 import NoteOfClass from './NoteOfClass.vue'
@@ -77,6 +78,9 @@ const people = computed(() => (led.value ? peopleHere({ start: led.value, events
       </p>
       <p v-if="isAbout" class="soft">
         About: this screen was away in between, and the record of that time does not say since when.
+      </p>
+      <p v-for="aside in led.asides" :key="aside.by" class="soft" data-testid="aside">
+        {{ asideWords(aside) }}
       </p>
       <NoteOfClass :id="led.id" :note="led.note" :version="led.version" @change="led = { ...led, ...$event }" />
       <template v-if="done.holds.length > 0">

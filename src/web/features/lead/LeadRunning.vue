@@ -12,6 +12,7 @@ import { useHouse } from '#web/shared/house/use-house.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
 import AskDialog from './AskDialog.vue'
+import OtherDevices from './devices/OtherDevices.vue'
 import ClassLine from './ClassLine.vue'
 import LeadFoot from './LeadFoot.vue'
 import LeadHeader from './LeadHeader.vue'
@@ -94,7 +95,7 @@ function beside(event: KeyboardEvent): boolean {
   const { key } = event
   if (refit.panel.value === 'left' && whatIsLeft.value?.takes(event)) return true
   if (event.altKey) return false
-  const which = ({ g: 'makeUp', w: 'left' } as const)[key.toLowerCase()]
+  const which = ({ g: 'makeUp', w: 'left', s: 'devices' } as const)[key.toLowerCase()]
   if (key.toLowerCase() === 't') say()
   else if (key.toLowerCase() === 'l') emit('room')
   else if (which) refit.show(which)
@@ -105,7 +106,9 @@ function beside(event: KeyboardEvent): boolean {
 }
 /** Where a hold begins when all are settled, a tap anywhere says so. */
 function tapped({ target }: MouseEvent): void {
-  const isOfButton = target instanceof Element && target.closest('button, a, [role=dialog], section.left') !== null
+  const isOfButton =
+    target instanceof Element &&
+    target.closest('button, a, label, [role=dialog], section.left, section.beside') !== null
   if (!isOfButton && props.running.is === 'between' && props.running.settling) press('settled')
 }
 const isArranging = (): boolean => beforeHold.has(props.running.segment.doing.kind)
@@ -146,7 +149,7 @@ const press = useLeadPresses({
   </p>
   <main
     :class="{
-      'with-card': cardShown || refit.panel.value === 'left',
+      'with-card': cardShown || refit.panel.value === 'left' || refit.panel.value === 'devices',
       'with-ways': refit.panel.value === 'makeUp',
     }"
     @click="tapped"
@@ -170,6 +173,13 @@ const press = useLeadPresses({
       @move="refit.move"
       @close="refit.close"
     />
+    <section v-else-if="refit.panel.value === 'devices'" class="beside scrolls" aria-label="Screens">
+      <header>
+        <h2>Screens</h2>
+        <button type="button" tabindex="-1" @pointerdown.prevent @click="refit.close">Close</button>
+      </header>
+      <OtherDevices />
+    </section>
   </main>
   <MakeUpTime
     v-if="refit.panel.value === 'makeUp'"
@@ -233,6 +243,29 @@ main.with-card :deep(.stage .other .look-to),
 main.with-ways :deep(.stage .strip-line),
 main.with-card :deep(.stage .strip-line) {
   display: none;
+}
+.beside {
+  display: grid;
+  align-content: start;
+  gap: 12px;
+  min-height: 0;
+  overflow-y: auto;
+  padding: 14px 22px 18px;
+  background: var(--sheet);
+  border-left: 1px solid var(--line);
+}
+.beside header {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+}
+.beside header button {
+  min-height: 44px;
+  padding: 0 14px;
+  border: 1px solid var(--edge);
+  border-radius: 8px;
+  background: none;
+  font-size: 17px;
 }
 .chance {
   grid-row: 2;

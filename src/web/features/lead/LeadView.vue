@@ -19,10 +19,12 @@ import AsPlanned from './before/AsPlanned.vue'
 import LeadBefore from './before/LeadBefore.vue'
 import type { StartDetails } from './before/LeadBefore.vue'
 import LeadEnd from './LeadEnd.vue'
+import LedElsewhere from './LedElsewhere.vue'
 import LeadRunning from './LeadRunning.vue'
 import { endOf, freeUntilOf } from './before/promised-end.ts'
 import { asksOfBreath } from './asks-of-breath.ts'
 import { useLead } from './use-lead.ts'
+import { useOtherDevice } from './use-other-device.ts'
 import { useRoom } from './use-room.ts'
 import { useLeadable } from './use-leadable.ts'
 
@@ -34,11 +36,14 @@ const { made, askedAtMs, wantsAsking, instead, insteadUnasked, minors, musts } =
 const { room, turn: turnRoom } = useRoom()
 const cardShown = ref(false)
 const dim = ref(0)
-const at = ref<'opening' | 'elsewhere' | 'before' | 'led'>('opening')
+const at = ref<'opening' | 'elsewhere' | 'otherDevice' | 'before' | 'led'>('opening')
 
 const lead = useLead(() => (cardShown.value = true))
 const { conducted, stage, saveState, refusal } = lead
 const running = computed(() => (stage.value?.is === 'ended' ? undefined : stage.value))
+const id = String(route.params['id'] ?? '')
+const other = useOtherDevice(lead, id, () => (at.value = 'otherDevice'))
+const { there, aheadMs, mend } = other
 
 /** One window conducts at a time; the lock is let go when the page goes. */
 let letGo: (() => void) | undefined
@@ -53,19 +58,35 @@ function holdLock(): Promise<boolean> {
 onScopeDispose(() => letGo?.())
 
 onMounted(async () => {
-  const id = String(route.params['id'] ?? '')
   if (!(await holdLock())) {
     at.value = 'elsewhere'
     return
   }
   const left = await runningOf(id)
+  if (await other.isElsewhere(left)) {
+    at.value = 'otherDevice'
+    return
+  }
   if (left) {
-    await lead.takeUp(left)
+    lead.takeUp(left)
     at.value = 'led'
     return
   }
+  await beforeClass()
+})
+async function beforeClass(): Promise<void> {
+  other.stop()
   await store.open(id)
   at.value = 'before'
+}
+async function leadFromHere(): Promise<void> {
+  if (!(await other.take())) return
+  at.value = 'led'
+  void lead.letSoundThrough()
+}
+// Once nobody leads it any more, this session can be led again.
+watch(other.isOver, (isOver) => {
+  if (at.value === 'otherDevice' && isOver) void beforeClass()
 })
 
 /** So many times as fast a class is rehearsed. */
@@ -103,7 +124,7 @@ async function start(details: StartDetails): Promise<void> {
   const ready = await makeStart(details)
   if (!ready) return
   const { begun, planned, timeline, startedAtMs } = ready
-  await lead.begin(begun)
+  lead.begin(begun)
   at.value = 'led'
   void lead.letSoundThrough()
   void store.keepInHistory('lead')
@@ -117,7 +138,7 @@ async function rehearse(): Promise<void> {
   const asPlanned = { startsAtMs: undefined, promisedMoreMs: 0, freeUntil: undefined, emergency: undefined }
   const ready = await makeStart({ people: 0, ...asPlanned })
   if (!ready) return
-  await lead.begin(ready.begun, rehearsalSpeed)
+  lead.begin(ready.begun, rehearsalSpeed)
   at.value = 'led'
   void lead.letSoundThrough()
 }
@@ -181,6 +202,15 @@ async function save(note: string, breath: BreathAnswers): Promise<void> {
         :may-be-led="made !== undefined"
       />
     </LeadBefore>
+    <LedElsewhere
+      v-else-if="at === 'otherDevice' && there"
+      :now="there"
+      :ahead-ms="aheadMs"
+      :mend="mend"
+      :epoch-ms="ports().epochMs"
+      @take="leadFromHere"
+      @anew="beforeClass"
+    />
     <p v-else-if="at === 'elsewhere'" class="alone">
       A class is being led in another window of this browser. Close it there first, then reload this page.
     </p>

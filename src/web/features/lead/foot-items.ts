@@ -65,8 +65,9 @@ export function footItems(plan: LedPlan, state: LeadState, stage: Running, room:
     command('mark', 'Mark', 'M', 9),
     command('bell', 'Bell', 'B', 9),
     { does: { is: 'say' }, words: 'What to say', key: 'T', rank: 10 },
-    { does: { is: 'panel', panel: 'makeUp' }, words: 'What gives', key: 'G', rank: 11 },
+    { does: { is: 'panel', panel: 'makeUp' }, words: 'Make up time', key: 'G', rank: 11 },
     { does: { is: 'panel', panel: 'left' }, words: 'What is left', key: 'W', rank: 11 },
+    { does: { is: 'panel', panel: 'devices' }, words: 'Screens', key: 'S', rank: 12 },
     { does: { is: 'room' }, words: room === 'dark' ? 'Light screen' : 'Dark screen', key: 'L', rank: 12 },
   ]
 }

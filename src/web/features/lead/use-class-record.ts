@@ -36,7 +36,18 @@ export function useClassRecord(
     await dropRunning(conducted.value.start.id)
     return true
   }
-  return { keep, save, saveState: computed(sender.state), refusal: readonly(sender.refusal) }
+  /** A class that another device led so far: the server has so many events of it. */
+  function takenOver(kept: number): void {
+    sender.tell({ type: 'takenOver', kept })
+  }
+  return {
+    keep,
+    save,
+    takenOver,
+    elsewhere: readonly(sender.elsewhere),
+    saveState: computed(sender.state),
+    refusal: readonly(sender.refusal),
+  }
 }
 
 /** Until the record is wholly sent, or the server does not take it now. */

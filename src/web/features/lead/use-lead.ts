@@ -1,10 +1,19 @@
 import { computed, shallowReadonly, shallowRef } from 'vue'
 import type { ShallowRef } from 'vue'
 import type { LedStart } from '#model/led-class'
-import { beginClass, lookAtClass, promiseEnd, refitClass, stageOf, takeUpClass, tellClass } from '#core/lead'
-import type { Command, Conducted, LeadEffect, Reading, Way } from '#core/lead'
+import {
+  beginClass,
+  lookAtClass,
+  promiseEnd,
+  refitClass,
+  stageOf,
+  takeOverClass,
+  takeUpClass,
+  tellClass,
+} from '#core/lead'
+import type { Command, Conducted, FromElsewhere, LeadEffect, Reading, Way } from '#core/lead'
 import type { RunningClass } from '#web/shared/lead/running-class.ts'
-import { windowId } from '#web/shared/session/window-id.ts'
+import { deviceId } from '#web/shared/lead/device-id.ts'
 import { useLedClock } from './led-clock.ts'
 import { useClassRecord } from './use-class-record.ts'
 import { useClassSound } from './use-class-sound.ts'
@@ -30,6 +39,34 @@ const commands = (act: Act, goOn: () => void) => ({
   /** Says when a class that started late is promised to end. */
   promise(endMs: number): void {
     act((now, reading) => promiseEnd(now, endMs, reading))
+  },
+})
+
+interface Beginning {
+  readonly put: (done: Done) => void
+  readonly readings: ReturnType<typeof useReadings>
+  readonly record: ReturnType<typeof useClassRecord>
+  readonly clock: ReturnType<typeof useLedClock>
+}
+
+/** The ways in which a class comes to run here. */
+const beginnings = ({ put, readings, record, clock }: Beginning) => ({
+  /** Begins a class; so many times as fast it is a rehearsal. */
+  begin(start: LedStart, speed = 1): void {
+    clock.runAt(speed)
+    put([beginClass(start, readings.read(), deviceId()), [{ type: 'save' }, { type: 'schedule' }]])
+    readings.go()
+  },
+  /** Takes a class up again after a reload or a closed window, at the right second. */
+  takeUp({ start, events, keptRunMs }: RunningClass): void {
+    put(takeUpClass(start, events, keptRunMs, readings.read(), deviceId()))
+    readings.go()
+  },
+  /** Leads on what another device led, from the instant at which it is. */
+  takeOver(from: FromElsewhere): void {
+    record.takenOver(from.events.length)
+    put(takeOverClass(from, readings.read(), deviceId()))
+    readings.go()
   },
 })
 
@@ -92,17 +129,9 @@ export function useLead(onStopCard: () => void) {
     ...{ isHeard, missed, letSoundThrough, soundCheck },
     ...{ save: record.save, saveState: record.saveState, refusal: record.refusal },
     ...{ speed: clock.speed, isRehearsal: clock.isRehearsal },
-    /** Begins a class; so many times as fast it is a rehearsal. */
-    async begin(start: LedStart, speed = 1): Promise<void> {
-      clock.runAt(speed)
-      put([beginClass(start, readings.read(), await windowId()), [{ type: 'save' }, { type: 'schedule' }]])
-      readings.go()
-    },
-    /** Takes a class up again after a reload or a closed window, at the right second. */
-    async takeUp({ start, events, keptRunMs }: RunningClass): Promise<void> {
-      put(takeUpClass(start, events, keptRunMs, readings.read(), await windowId()))
-      readings.go()
-    },
+    ...beginnings({ put, readings, record, clock }),
+    /** The device that leads, where another took over. */
+    elsewhere: record.elsewhere,
     /** Back to before the class. */
     putAway(): void {
       readings.stop()

@@ -16,8 +16,8 @@ import type { Conducted, Way } from '#core/lead'
 import type { Timeline } from '#core/timeline'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 
-/** What stands open beside the class: the ways to make up time, or what is left of it. */
-export type Panel = 'makeUp' | 'left'
+/** What stands open beside the class: the ways to make up time, what is left of it, or other devices. */
+export type Panel = 'makeUp' | 'left' | 'devices'
 
 /** Kept in sight at first; the others are a press away. */
 const first: ReadonlySet<Way['way']> = new Set(['lessBetween', 'leaveOut', 'endLater', 'longer'])

@@ -7,7 +7,12 @@ export const listLedClasses = (after?: LedClassLine) => {
   return ask<readonly LedClassLine[]>(`/led-classes${cursor}`)
 }
 export const readLedClass = (id: string) => ask<LedClass>(`/led-classes/${id}`)
-export const beginLedClass = (led: LedStart) => ask<undefined>(`/led-classes/${led.id}`, { method: 'PUT', body: led })
+/** Begins a record, which the device that begins it leads. */
+export const beginLedClass = (led: LedStart, by: string) =>
+  ask<undefined>(`/led-classes/${led.id}?by=${encodeURIComponent(by)}`, { method: 'PUT', body: led })
+/** From here on this device leads the class; says how far it was heard of. */
+export const takeOverLedClass = (id: string, by: string) =>
+  ask<{ readonly conductedMs: number }>(`/led-classes/${id}/leads`, { method: 'PUT', body: { by } })
 /** Appends events after the first `after`; the reply says how many are kept then. */
 export const appendEvents = (id: string, after: number, sent: EventsSent) =>
   ask<{ readonly kept: number }>(`/led-classes/${id}/events?after=${String(after)}`, { method: 'POST', body: sent })

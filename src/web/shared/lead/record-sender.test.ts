@@ -44,7 +44,7 @@ const json = (value: unknown, status = 200, type = 'application/json') =>
   new Response(JSON.stringify(value), { status, headers: { 'Content-Type': type } })
 
 function senderOf(events: readonly KeptEvent[]) {
-  return makeRecordSender(() => ({ start, events, end: undefined }))
+  return makeRecordSender(() => ({ start, events, end: undefined, by: 'laptop' }))
 }
 
 test('the class is begun once, then its events follow in one request', async () => {
@@ -100,4 +100,36 @@ test('where the server says which events it has, those after them are sent', asy
   for (let round = 0; round < 4; round += 1) await settled()
   expect(asked.at(-1)?.body?.events?.map(({ n }) => n)).toEqual([2, 3])
   expect(sender.outbox.value).toMatchObject({ kept: 3, trouble: null })
+})
+
+test('where another device leads, what was sent is beside the record, and nothing more is sent', async () => {
+  const problem = { status: 409, code: 'LED_ELSEWHERE', detail: 'Tablet leads', facts: { name: 'Tablet' } }
+  answer = (url) =>
+    url.includes('/events')
+      ? new Response(JSON.stringify(problem), {
+          status: 409,
+          headers: { 'Content-Type': 'application/problem+json' },
+        })
+      : new Response(null, { status: 204 })
+  const sender = senderOf([event(1)])
+  sender.tell({ type: 'told', n: 1 })
+  for (let round = 0; round < 4; round += 1) await settled()
+  expect([sender.elsewhere.value, sender.refusal.value, sender.state()]).toEqual(['Tablet', '', 'saved'])
+  expect(asked.at(-1)?.body).toMatchObject({ by: 'laptop' })
+  const before = asked.length
+  sender.tell({ type: 'told', n: 2 })
+  sender.tell({ type: 'over' })
+  await settled()
+  expect(asked).toHaveLength(before)
+})
+
+test('a class that was taken over goes on from the events the server has', async () => {
+  answer = () => json({ kept: 3 })
+  const sender = senderOf([event(1), event(2), event(3)])
+  sender.tell({ type: 'takenOver', kept: 2 })
+  sender.tell({ type: 'told', n: 3 })
+  for (let round = 0; round < 4; round += 1) await settled()
+  expect(asked.map(({ url, body }) => [url.includes('after=2'), body?.events?.map(({ n }) => n)])).toEqual([
+    [true, [3]],
+  ])
 })

@@ -11,6 +11,8 @@ export interface RecordNow {
   readonly start: LedStart
   readonly events: readonly KeptEvent[]
   readonly end: LedEnd | undefined
+  /** The device that tells it. */
+  readonly by: string
 }
 
 /** Sends a record to the server by the outbox: `tell` what happened, read `state` and what was refused. */
@@ -18,6 +20,8 @@ export function makeRecordSender(recordNow: () => RecordNow | undefined) {
   const outbox = shallowRef<Outbox>(emptyOutbox)
   /** What the server said where it refused; said to the teacher as it is. */
   const refusal = shallowRef('')
+  /** The device that leads now, where it is another. */
+  const elsewhere = shallowRef<string>()
   let timer: number | undefined
 
   function tell(event: OutboxEvent): void {
@@ -43,6 +47,11 @@ export function makeRecordSender(recordNow: () => RecordNow | undefined) {
     if (reply.kind === 'ok') return { type: 'answered', ...(reply.value ? { kept: reply.value.kept } : {}) }
     // A server that is in trouble itself is asked again, as one that is away.
     if (reply.problem.status >= 500) return { type: 'away', isDiskFull: reply.problem.code === 'DISK_FULL' }
+    const leads = factsOf(reply.problem, 'LED_ELSEWHERE')
+    if (leads) {
+      elsewhere.value = leads.name
+      return { type: 'elsewhere' }
+    }
     refusal.value = reply.problem.detail
     const missing = factsOf(reply.problem, 'EVENTS_MISSING')
     return { type: 'refused', ...(missing ? { kept: missing.kept } : {}) }
@@ -52,6 +61,7 @@ export function makeRecordSender(recordNow: () => RecordNow | undefined) {
     tell,
     outbox,
     refusal,
+    elsewhere,
     state: () => outboxState(outbox.value),
     stop: () => {
       window.clearTimeout(timer)
@@ -61,10 +71,10 @@ export function makeRecordSender(recordNow: () => RecordNow | undefined) {
 
 function send(
   effect: Exclude<OutboxEffect, { type: 'wake' }>,
-  { start, events, end }: RecordNow,
+  { start, events, end, by }: RecordNow,
 ): Promise<Reply<{ readonly kept: number } | undefined>> {
-  if (effect.type === 'begin') return beginLedClass(start)
-  if (effect.type === 'end' && end) return endLedClass(start.id, end)
+  if (effect.type === 'begin') return beginLedClass(start, by)
+  if (effect.type === 'end' && end) return endLedClass(start.id, { ...end, by })
   const { after, conductedMs } = effect.type === 'append' ? effect : { after: events.length, conductedMs: 0 }
-  return appendEvents(start.id, after, { events: events.filter(({ n }) => n > after), conductedMs })
+  return appendEvents(start.id, after, { events: events.filter(({ n }) => n > after), conductedMs, by })
 }

@@ -37,6 +37,13 @@ export const useSettingsStore = defineStore('settings', () => {
         set({ behindFromS })
       },
     }),
+    /** Whether the students’ screen shows a clock. */
+    screenClock: computed({
+      get: () => now.value.screenClock ?? true,
+      set: (screenClock: boolean) => {
+        set({ screenClock })
+      },
+    }),
     sixthStage: computed({
       get: () => now.value.sixthStage ?? false,
       set: (sixthStage: boolean) => {

@@ -18,6 +18,7 @@ import AskedToday from './AskedToday.vue'
 import BeforeRow from './BeforeRow.vue'
 import BehindField from './BehindField.vue'
 import ClassSoundsFields from './ClassSoundsFields.vue'
+import OtherDevices from '../devices/OtherDevices.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
 
 /** What is looked at, asked and heard before a class starts, row by row. */
@@ -165,6 +166,7 @@ function check(): void {
               <p v-for="line in ofAll.short" :key="line"><b>Short:</b> {{ line }}</p>
             </div>
           </BeforeRow>
+          <BeforeRow name="Screens"><OtherDevices /></BeforeRow>
         </div>
         <div>
           <BeforeRow name="Sounds"><ClassSoundsFields @tried="emit('tried', $event)" /></BeforeRow>
