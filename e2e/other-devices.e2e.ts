@@ -183,7 +183,7 @@ test('a tablet that is out of touch while another takes over is told, and what i
   const { id } = await recordOf(house)
   await mark(page)
   await page.getByRole('button', { name: 'Leave' }).click()
-  await page.getByRole('dialog').getByRole('button', { name: 'Leave' }).click()
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Leave' }).click()
   await page.getByRole('button', { name: /^Save/ }).click()
   await expect(page).toHaveURL(`${house.address}journal/${id}`)
   await expect(page.getByTestId('aside')).toContainText('Tablet led on to')

@@ -17,6 +17,7 @@ import { benchFits } from './bench/fits.ts'
 import { benchJournal, benchUnfinished } from './bench/journal.ts'
 import { benchList, benchLoad, benchPage, benchReload, fill } from './bench/pages.ts'
 import { ensureChromium } from './shared/chromium.ts'
+import { benchScreen } from './bench/screen.ts'
 import { buildPages, pagesFolder } from './shared/pages.ts'
 import { runScript } from './shared/serve.ts'
 
@@ -61,6 +62,7 @@ const parts: Readonly<Record<string, () => void | Promise<void>>> = {
     await benchJournal()
   },
   pages: benchPages,
+  screen: benchScreen,
 }
 
 /** All parts, or those named: `npm run bench -- core`. */

@@ -81,16 +81,27 @@ test('after another took over, what the one before tells is refused, kept beside
   ])
 })
 
+test('a device that hears at once of another has nothing kept beside: it was only there', async () => {
+  await begin()
+  await tell('laptop', 0, [mark(1, 'laptop')], 5000).expect(200)
+  await takeOver('tablet').expect(200)
+  await tell('laptop', 0, [mark(1, 'laptop')], 9000).expect(409)
+  expect((await read()).asides).toEqual([])
+  // For longer than a lease it led on, whatever was told.
+  await tell('laptop', 1, [], 36_000).expect(409)
+  expect((await read()).asides).toMatchObject([{ by: 'laptop', events: [], conductedMs: 36_000 }])
+})
+
 test('the end that a lost device tells does not end the class, whose record stays the other’s', async () => {
   await begin()
   await takeOver('tablet').expect(200)
-  const visits = [{ segment: 0, blockId: session.blocks[0]?.id ?? '', startMs: 0, endMs: 7000, again: false }]
+  const visits = [{ segment: 0, blockId: session.blocks[0]?.id ?? '', startMs: 0, endMs: 70_000, again: false }]
   const end = (by: string) =>
     there()
       .put('/api/led-classes/evening/end')
-      .send({ endedAt: new Date(startedAtMs + 7000).toISOString(), left: true, visits, by })
+      .send({ endedAt: new Date(startedAtMs + 70_000).toISOString(), left: true, visits, by })
   expect((await end('laptop').expect(409)).body).toMatchObject({ code: 'LED_ELSEWHERE' })
-  expect(await read()).toMatchObject({ endedAt: null, asides: [{ by: 'laptop', conductedMs: 7000 }] })
+  expect(await read()).toMatchObject({ endedAt: null, asides: [{ by: 'laptop', conductedMs: 70_000 }] })
   await end('tablet').expect(204)
   expect(await now()).toBeNull()
   // It is over for all then; nobody takes it over, and what comes later is put beside.

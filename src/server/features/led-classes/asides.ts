@@ -1,6 +1,7 @@
 import type { Transaction } from 'sequelize'
 import { ledAsideSchema } from '#model/led-class'
 import type { LedAside } from '#model/led-class'
+import { leaseMs } from '#core/lead'
 import type { Models } from '#server/db/models'
 
 /** What is not in the record itself: an event of the same number that another device told is another one. */
@@ -10,17 +11,23 @@ async function notInRecord(models: Models, classId: string, told: LedAside['even
   return told.filter(({ n, by }) => !kept.has(`${String(n)} ${by}`))
 }
 
+/** A device that is told of it at once has nothing to say but that it was there: that is no part of the class. */
+const isWorthKeeping = ({ events, conductedMs }: LedAside, ledMs: number): boolean =>
+  events.length > 0 || conductedMs - ledMs > leaseMs
+
 /**
- * Keeps what a device told of a class that another has taken over: one aside a device, its events each once, in the
+ * Keeps what a device told of a class that another has taken over, and led to `ledMs` so far: one aside a device, its events each once, in the
  * order in which they were told.
  */
 export async function keptAside(
   models: Models,
   classId: string,
   sent: LedAside,
+  ledMs: number,
   transaction: Transaction,
 ): Promise<void> {
   const told = { ...sent, events: await notInRecord(models, classId, sent.events, transaction) }
+  if (!isWorthKeeping(told, ledMs)) return
   const rows = await models.ledAsides.findAll({ where: { classId }, transaction })
   const its = rows.find(({ document }) => read(document)?.by === told.by)
   const before = its && read(its.document)

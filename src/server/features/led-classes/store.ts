@@ -95,7 +95,7 @@ function conducting({ models, inTransaction }: Database, clock: Clock, hub: Hub)
       counted(async (transaction) => {
         const aside = await ledElsewhere(models, id, teller, nowMs(), transaction)
         if (aside) {
-          await keptAside(models, id, { ...aside.told, ...sent }, transaction)
+          await keptAside(models, id, { ...aside.told, ...sent }, aside.ledMs, transaction)
           return aside.elsewhere
         }
         const kept = await append(models, id, { after, ...sent }, transaction)
@@ -108,7 +108,7 @@ function conducting({ models, inTransaction }: Database, clock: Clock, hub: Hub)
         const aside = await ledElsewhere(models, id, teller, nowMs(), transaction)
         if (!aside) return end(models, id, ended, transaction)
         const conductedMs = ended.visits.at(-1)?.endMs ?? 0
-        await keptAside(models, id, { ...aside.told, events: [], conductedMs }, transaction)
+        await keptAside(models, id, { ...aside.told, events: [], conductedMs }, aside.ledMs, transaction)
         return aside.elsewhere
       }),
   }
@@ -149,7 +149,11 @@ async function ledElsewhere(
   const row = await rowOf(models, id, transaction)
   const lease = renewed(leaseOf(row), teller.by, nowMs)
   if (!lease)
-    return { elsewhere: new Elsewhere(row.leadsName ?? ''), told: { ...teller, keptAt: new Date(nowMs).toISOString() } }
+    return {
+      elsewhere: new Elsewhere(row.leadsName ?? ''),
+      told: { ...teller, keptAt: new Date(nowMs).toISOString() },
+      ledMs: row.conductedMs,
+    }
   if (!row.endedAt)
     await row.update(
       { leadsBy: lease.by, leadsName: teller.name, leadsUntil: new Date(lease.untilMs) },
