@@ -84,7 +84,6 @@ export function benchBells(): void {
   const bells = makeBellSchedule({
     now: () => 12.5,
     isRunning: () => true,
-    resume: () => Promise.resolve(),
     schedule: (_sound, when) => whens.push(when),
     cancel: () => undefined,
   })

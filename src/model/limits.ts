@@ -49,3 +49,6 @@ export const ledLimits = {
 
 /** How many classes a page of the journal has, and how many may be asked for at once. */
 export const ledClassPage = { usual: 100, most: 500 } as const
+
+/** An own sound: what its file may take, and how long a bell and a track of music may last. */
+export const soundLimits = { bytes: 40 * 1024 * 1024, bellMs: 30_000, musicMs: 4 * 3_600_000 } as const

@@ -31,6 +31,9 @@ export interface ProblemFacts {
   WRONG_LISTENER: object
   ROOM_UNREACHABLE: { address: string }
   UNKNOWN_DEVICE: { id: string }
+  UNKNOWN_SOUND: { id: string }
+  SOUND_NOT_HEARD: object
+  SOUND_TOO_LARGE: { mostMb: number }
   UNKNOWN_ADDRESS: { path: string }
   ID_TAKEN: { id: string }
   ID_MISMATCH: { address: string; document: string }

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { idSchema } from './common.ts'
 
 /** What an inhale or an exhale may sound with: nothing, wood at its turn or at every count, a bowl, a gliding tone. */
 export const breathSoundKinds = ['none', 'turn', 'counts', 'bowl', 'tone'] as const
@@ -15,12 +16,20 @@ export type BreathSounds = z.infer<typeof breathSoundsSchema>
 /** What a bell may sound with: a bowl, a low bell, a tone that is held and so passes a call, or nothing; and what a tick. */
 export const bellKinds = ['bowl', 'lowBell', 'heldTone', 'none'] as const
 export const tickKinds = ['wood', 'tap', 'none'] as const
-const bellSchema = z.strictObject({ kind: z.enum(bellKinds), loudness: z.int().min(0).max(100) })
+/** `own`: the teacher's own sound of that id; where it is gone, the bell itself. */
+const bellSchema = z.strictObject({
+  kind: z.enum([...bellKinds, 'own']),
+  loudness: z.int().min(0).max(100),
+  soundId: idSchema.optional(),
+})
 const tickSchema = z.strictObject({ kind: z.enum(tickKinds), loudness: z.int().min(0).max(100) })
 
 /** What the sounds of a class are heard as, by what they are for: holds, breath work, counts. */
 const classSoundsSchema = z.strictObject({ bowl: bellSchema, lowBell: bellSchema, wood: tickSchema })
 export type ClassSounds = z.infer<typeof classSoundsSchema>
+
+const musicSchema = z.strictObject({ soundId: idSchema, loudness: z.int().min(0).max(100) })
+export type Music = z.infer<typeof musicSchema>
 
 /**
  * What a teacher set for all their sessions; no session stores any of it [settled A23]. What is absent is as Zovrin has
@@ -30,6 +39,8 @@ export const settingsSchema = z.strictObject({
   schema: z.literal(1),
   breathSounds: breathSoundsSchema.optional(),
   classSounds: classSoundsSchema.optional(),
+  /** A track that plays through a class until its last rest; absent: none. */
+  music: musicSchema.optional(),
   /** Words a minute, spoken. */
   speakingPace: z.int().min(60).max(200).optional(),
   /** Whether single letters act as commands. */

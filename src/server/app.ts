@@ -32,6 +32,8 @@ import { roomRoutes } from './features/room/routes.ts'
 import { refuseUnplannable } from './features/sessions/read-document.ts'
 import { sessionRoutes } from './features/sessions/routes.ts'
 import { sessionStore } from './features/sessions/store.ts'
+import { soundRoutes } from './features/sounds/routes.ts'
+import { soundStore } from './features/sounds/store.ts'
 import { settingsRoutes } from './features/settings/routes.ts'
 import { settingsStore } from './features/settings/store.ts'
 import { mostBodyKb, refuseUnreadable } from './http/body.ts'
@@ -44,6 +46,8 @@ export interface HouseDeps {
   readonly pages?: string
   readonly clock?: Clock
   readonly hub?: Hub
+  /** The folder for what is kept beside the database; absent: no own sounds. */
+  readonly folder?: string
 }
 
 export interface AppDeps extends HouseDeps {
@@ -61,7 +65,7 @@ export interface House {
 
 /** What Zovrin answers, whichever listener is asked: API and built pages. `room` says who else is let in. */
 export function makeHouse(
-  { database, pages, clock = systemClock, hub = makeHub() }: HouseDeps,
+  { database, pages, folder, clock = systemClock, hub = makeHub() }: HouseDeps,
   room?: RoomControl,
 ): House {
   const house = Router()
@@ -90,6 +94,7 @@ export function makeHouse(
   house.use('/api/now', nowRoutes(following))
   house.use('/api/screen', screenRoutes(following))
   if (room) house.use('/api/room', roomRoutes(room))
+  if (folder !== undefined) house.use('/api/sounds', soundRoutes(soundStore(database, join(folder, 'sounds'))))
   house.use('/api', (request) => {
     throw new ProblemError('UNKNOWN_ADDRESS', { path: request.originalUrl })
   })
@@ -183,7 +188,8 @@ const keepNothing: RequestHandler = (_request, response, next) => {
 
 const checkContentType: RequestHandler = (request, _response, next) => {
   const hasBody = request.get('Transfer-Encoding') !== undefined || Number(request.get('Content-Length') ?? 0) > 0
-  if (hasBody && !request.is('application/json')) throw new ProblemError('WRONG_CONTENT_TYPE', {})
+  const kinds = request.path.startsWith('/sounds/') ? ['application/json', 'audio/*'] : ['application/json']
+  if (hasBody && !request.is(kinds)) throw new ProblemError('WRONG_CONTENT_TYPE', {})
   next()
 }
 

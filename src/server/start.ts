@@ -75,7 +75,7 @@ function makeAll({ config, database, clock, logger, pages }: Parts): { house: Ho
     ...{ ...(config.room ?? nowhere), folder: config.dataFolder, devices: deviceStore(database, clock), hub, clock },
     answers: (host) => roomDoor(house, room, host, logger),
   })
-  const house: House = makeHouse({ database, clock, hub, ...built }, room)
+  const house: House = makeHouse({ database, clock, hub, folder: config.dataFolder, ...built }, room)
   return { house, room }
 }
 

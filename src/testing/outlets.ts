@@ -37,6 +37,7 @@ export const answers = {
   screen: 'no names',
   room: 'no names',
   pairing: 'no names',
+  sounds: 'no names',
   people: 'names',
   /** Ids of people, what each takes and why, as the teacher wrote it. */
   'planned-classes': 'ids',

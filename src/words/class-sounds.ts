@@ -1,4 +1,6 @@
 import type { ClassSounds } from '#model/settings'
+import type { OwnSound } from '#model/sound'
+import { formatMs } from '#core/units'
 
 interface Choice {
   readonly kind: ClassSounds[keyof ClassSounds]['kind']
@@ -28,3 +30,7 @@ export const classSoundWords: readonly {
     choices: [{ kind: 'wood', words: 'wood' }, { kind: 'tap', words: 'a soft tap' }, none],
   },
 ]
+
+/** What an own sound is for, and how long it lasts. */
+export const soundWords = ({ use, lengthMs }: OwnSound): string =>
+  `${use === 'bell' ? 'bell' : 'music'}, ${lengthMs < 1000 ? 'under 0:01' : formatMs(lengthMs)}`

@@ -137,6 +137,18 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     title: 'No such device',
     detail: `There is no device “${id}”: it is let in no more.`,
   }),
+  UNKNOWN_SOUND: ({ id }) => ({
+    title: 'No such sound',
+    detail: `There is no sound “${id}”: the bell sounds instead.`,
+  }),
+  SOUND_NOT_HEARD: () => ({
+    title: 'Not a sound',
+    detail: 'The file is none that Zovrin plays: bring it as WAV, MP3, Ogg, Opus, FLAC, AAC or WebM.',
+  }),
+  SOUND_TOO_LARGE: ({ mostMb }) => ({
+    title: 'The sound is too large',
+    detail: `A sound may take up to ${String(mostMb)} MB: save it smaller, as MP3 or Opus, or cut it.`,
+  }),
   WRONG_ORIGIN: () => ({ title: 'Wrong origin', detail: 'Changes are taken only from Zovrin’s own pages.' }),
   DOCUMENT_UNREADABLE: ({ kind }) => ({
     title: 'Kept in a form this Zovrin does not read',

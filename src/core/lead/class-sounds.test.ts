@@ -14,6 +14,15 @@ describe('the sounds of a class as they are chosen', () => {
     expect(asChosen({ kind: 'lowBell', strokes: 1 }, held)).toEqual({ kind: 'lowBell', strokes: 1 })
   })
 
+  it('a bell may be a sound of the teacher’s own; without one it is the bell itself', () => {
+    const own = { ...usualClassSounds, bowl: { kind: 'own', loudness: 25, soundId: 'gong' } } as const
+    expect(asChosen({ kind: 'bowl', strokes: 2 }, own)).toEqual({
+      ...{ kind: 'own', soundId: 'gong', instead: 'bowl', strokes: 2, gain: 0.5 },
+    })
+    const gone = { ...usualClassSounds, bowl: { kind: 'own', loudness: 50 } } as const
+    expect(asChosen({ kind: 'bowl', strokes: 2 }, gone)).toEqual({ kind: 'bowl', strokes: 2 })
+  })
+
   it('a tick keeps the loudness its breath has, and is as loud besides as ticks are', () => {
     const soft = { ...usualClassSounds, wood: { kind: 'tap', loudness: 25 } } as const
     expect(asChosen({ kind: 'wood', strokes: 1, gain: 0.5 }, soft)).toEqual({ kind: 'tap', strokes: 1, gain: 0.25 })

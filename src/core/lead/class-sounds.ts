@@ -13,7 +13,12 @@ export function asChosen(sound: PlayedSound, chosen: ClassSounds): PlayedSound |
   if (sound.kind !== 'bowl' && sound.kind !== 'lowBell' && sound.kind !== 'wood') return sound
   const { kind, loudness } = chosen[sound.kind]
   if (kind === 'none' || loudness === 0) return undefined
+  const { strokes } = sound
   const gain = ((sound.gain ?? 1) * loudness) / 50
-  const { gain: _, ...struck } = sound
-  return { ...struck, kind, ...(gain === 1 ? {} : { gain }) }
+  const loud = gain === 1 ? {} : { gain }
+  if (kind !== 'own') return { strokes, kind, ...loud }
+  if (sound.kind === 'wood') return { strokes, kind: 'wood', ...loud }
+  const { soundId } = chosen[sound.kind]
+  if (soundId === undefined) return { strokes, kind: sound.kind, ...loud }
+  return { kind: 'own', soundId, instead: sound.kind, strokes, ...loud }
 }

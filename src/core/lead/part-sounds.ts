@@ -13,6 +13,14 @@ export type PlayedSound =
       readonly kind: Sound['kind'] | 'highBowl' | 'lowBowl' | 'heldTone' | 'tap'
       readonly gain?: number
     })
+  /** The teacher's own sound; where it is not there, the bell it stands for. */
+  | {
+      readonly kind: 'own'
+      readonly soundId: string
+      readonly instead: 'bowl' | 'lowBell'
+      readonly strokes: number
+      readonly gain?: number
+    }
   | {
       readonly kind: 'tone'
       readonly from: number

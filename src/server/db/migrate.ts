@@ -17,6 +17,7 @@ import { plannedClassesMigration } from './migrations/013-planned-classes.ts'
 import { peopleKeptMigration } from './migrations/014-people-kept.ts'
 import { placesSaidMigration } from './migrations/015-places-said.ts'
 import { devicesMigration } from './migrations/016-devices.ts'
+import { soundsMigration } from './migrations/017-sounds.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -43,6 +44,7 @@ export const migrations: readonly Migration[] = [
   peopleKeptMigration,
   placesSaidMigration,
   devicesMigration,
+  soundsMigration,
 ]
 
 const migrationsTable = 'migrations'

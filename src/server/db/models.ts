@@ -118,6 +118,15 @@ export interface LedEventRow extends Row<LedEventRow> {
   ownerId: CreationOptional<string>
 }
 
+export interface SoundRow extends Row<SoundRow> {
+  id: string
+  name: string
+  use: string
+  type: string
+  bytes: number
+  lengthMs: number
+}
+
 export interface OwnThingRow extends Row<OwnThingRow> {
   kind: string
   id: string
@@ -148,6 +157,7 @@ export interface Models {
   readonly ledEvents: ModelStatic<LedEventRow>
   readonly ledAsides: ModelStatic<LedAsideRow>
   readonly devices: ModelStatic<DeviceRow>
+  readonly sounds: ModelStatic<SoundRow>
   readonly ownThings: ModelStatic<OwnThingRow>
   readonly settings: ModelStatic<SettingsRow>
 }
@@ -252,6 +262,11 @@ export function defineModels(sequelize: Sequelize): Models {
       'ledAside',
       { id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true }, classId: short(), document: text() },
       plain('ledAsides'),
+    ),
+    sounds: sequelize.define<SoundRow>(
+      'sound',
+      { id: key(), name: short(), use: short(), type: short(), bytes: whole(), lengthMs: whole() },
+      plain('sounds'),
     ),
     devices: sequelize.define<DeviceRow>(
       'device',

@@ -115,7 +115,10 @@ export function useLead(onStopCard: () => void) {
     if (effect.type === 'schedule') sound.schedule()
     if (effect.type === 'sound') sound.ring(effect.sound)
     if (effect.type === 'showStopCard') onStopCard()
-    if (effect.type === 'ended') readings.stop()
+    if (effect.type === 'ended') {
+      readings.stop()
+      sound.stopMusic()
+    }
     if (effect.type === 'save') record.keep()
   }
   const act: Act = (does) => {

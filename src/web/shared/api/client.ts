@@ -9,26 +9,33 @@ export type Reply<T> =
 interface Request {
   readonly method?: 'GET' | 'POST' | 'PUT' | 'DELETE'
   readonly body?: unknown
+  /** Sent as it is, in place of a body: a sound. */
+  readonly file?: Blob
   /** The version a change is based on, sent as If-Match. */
   readonly based?: number
   readonly headers?: Readonly<Record<string, string>>
 }
 
-/** Longer than any answer of a server on this machine takes: past it, it counts as away. */
+/** Longer than any answer of a server on this machine takes: past it, it counts as away. A large file takes longer. */
 const patienceMs = 10_000
+const filePatienceMs = 120_000
 
 /** Asks the API; never throws. A server that breaks (5xx without a problem) counts as away. */
-export async function ask<T>(path: string, { method = 'GET', body, based, headers }: Request = {}): Promise<Reply<T>> {
+export async function ask<T>(
+  path: string,
+  { method = 'GET', body, file, based, headers }: Request = {},
+): Promise<Reply<T>> {
   try {
     const response = await fetch(`/api${path}`, {
       method,
-      signal: AbortSignal.timeout(patienceMs),
+      signal: AbortSignal.timeout(file ? filePatienceMs : patienceMs),
       headers: {
         ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        ...(file ? { 'Content-Type': file.type } : {}),
         ...(based === undefined ? {} : { 'If-Match': `"${String(based)}"` }),
         ...headers,
       },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      ...(file ? { body: file } : body === undefined ? {} : { body: JSON.stringify(body) }),
     })
     if (response.ok) {
       const value = response.status === 204 ? undefined : await response.json()

@@ -12,6 +12,19 @@ export interface AudioPort {
   schedule(sound: PlayedSound, when: number): void
   /** Forgets every sound that has not begun, and lets a tone that sounds die away at once; a bell rings out. */
   cancel(): void
+  /** Has a sound of the teacher's own at hand from now on. Rejects what it cannot play. */
+  keep(soundId: string, heard: ArrayBuffer): Promise<void>
+  /** The track that plays beside the bells. */
+  readonly music: MusicPort
+}
+
+/** A track of music: one at a time, over and over. */
+export interface MusicPort {
+  /** Plays what lies at an address, so many seconds into it. Rejects where it cannot be played. */
+  play(url: string, fromS: number): Promise<void>
+  /** As loud as `gain` from now on; with a fade, quieter and quieter between two seconds of the audio clock, then gone. */
+  level(gain: number, fade?: { readonly fromS: number; readonly toS: number }): void
+  stop(): void
 }
 
 /** Seconds between the strokes of one bell. */

@@ -12,7 +12,7 @@ const lateS = 0.1
  * Puts the class's sounds on the audio clock: when = anchor + (runMs − anchorMs) / 1000. The whole class is
  * scheduled at once, and anew after each event that changes what is to come.
  */
-export function makeBellSchedule(audio: AudioPort) {
+export function makeBellSchedule(audio: Pick<AudioPort, 'now' | 'isRunning' | 'schedule' | 'cancel'>) {
   let anchor: { audioS: number; runMs: number } | undefined
   let due: readonly DueSound[] = []
   const whenOf = (runMs: number) => (anchor ? anchor.audioS + (runMs - anchor.runMs) / 1000 : 0)

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
-import type { BreathSounds, ClassSounds, Settings } from '#model/settings'
+import type { BreathSounds, ClassSounds, Music, Settings } from '#model/settings'
 import { usualBreathSounds, usualClassSounds } from '#core/lead'
 import { usualPace } from '#core/units'
 import { makeSettingsSync } from './settings-sync.ts'
@@ -35,6 +35,13 @@ export const useSettingsStore = defineStore('settings', () => {
       get: () => now.value.behindFromS,
       set: (behindFromS: number | undefined) => {
         set({ behindFromS })
+      },
+    }),
+    /** The track that plays through a class; none where none is chosen. */
+    music: computed({
+      get: () => now.value.music,
+      set: (music: Music | undefined) => {
+        set({ music })
       },
     }),
     /** Whether the students’ screen shows a clock. */

@@ -1,34 +1,59 @@
 <script setup lang="ts">
-import Button from 'primevue/button'
-import Select from 'primevue/select'
-import Slider from 'primevue/slider'
 import { useDebounceFn } from '@vueuse/core'
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { ClassSounds } from '#model/settings'
 import SettingsRefused from '#web/shared/settings/SettingsRefused.vue'
 import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
+import { useOwnSoundsStore } from '#web/shared/lead/own-sounds-store.ts'
 import { classSoundWords } from '#words/class-sounds'
+import OwnSounds from './OwnSounds.vue'
+import SoundRow from './SoundRow.vue'
+
+type Role = keyof ClassSounds
 
 /** What the bowl, the bell and the tick are heard as, how loud, each tried; the teacher's own, for all their classes. */
-const emit = defineEmits<{ tried: [role: keyof ClassSounds] }>()
+const emit = defineEmits<{ tried: [role: Role] }>()
 const settings = useSettingsStore()
+const sounds = useOwnSoundsStore()
 
 /** Drawn along at once, kept when the hand rests. */
 const shown = ref<ClassSounds>({ ...settings.classSounds })
 watch(
   () => settings.classSounds,
-  (sounds) => (shown.value = { ...sounds }),
+  (set) => (shown.value = { ...set }),
 )
 const keep = () => {
   settings.classSounds = JSON.parse(JSON.stringify(shown.value)) as ClassSounds
 }
 const keepSoon = useDebounceFn(keep, 250)
-function put(role: keyof ClassSounds, changed: Partial<ClassSounds[keyof ClassSounds]>): void {
-  shown.value = { ...shown.value, [role]: { ...shown.value[role], ...changed } }
+function put(role: Role, changed: ClassSounds[Role]): void {
+  shown.value = { ...shown.value, [role]: changed }
   void keepSoon()
 }
+
+/** A choice is a kind, or one of the teacher's own sounds by its id. */
+const ownMark = 'own '
+const rows = computed(() =>
+  classSoundWords.map((row) => {
+    const own = row.role === 'wood' ? [] : sounds.bells.map(({ id, name }) => ({ kind: ownMark + id, words: name }))
+    return { ...row, choices: [...row.choices, ...own] }
+  }),
+)
+/** One that is gone is the bell it stood for. */
+function choiceOf(role: Role): string {
+  const chosen = shown.value[role]
+  if (chosen.kind !== 'own') return chosen.kind
+  const isThere = sounds.bells.some(({ id }) => id === chosen.soundId)
+  return isThere && chosen.soundId !== undefined ? ownMark + chosen.soundId : role
+}
+function choose(role: Role, choice: string): void {
+  const { loudness } = shown.value[role]
+  const soundId = choice.startsWith(ownMark) ? choice.slice(ownMark.length) : undefined
+  const kind = soundId === undefined ? choice : 'own'
+  put(role, { kind, loudness, ...(soundId === undefined ? {} : { soundId }) } as ClassSounds[Role])
+}
 /** What is tried is what is shown. */
-function tried(role: keyof ClassSounds): void {
+function tried(role: Role): void {
   keep()
   emit('tried', role)
 }
@@ -36,56 +61,18 @@ function tried(role: keyof ClassSounds): void {
 
 <template>
   <SettingsRefused />
-  <div v-for="{ role, name, why, choices } in classSoundWords" :key="role" class="sound">
-    <span :id="`class-sound-${role}`" class="name"
-      >{{ name }} <small>{{ why }}</small></span
-    >
-    <Select
-      fluid
-      :aria-labelledby="`class-sound-${role}`"
-      :model-value="shown[role].kind"
-      :options="[...choices]"
-      option-label="words"
-      option-value="kind"
-      @update:model-value="put(role, { kind: $event })"
-    />
-    <Slider
-      :aria-label="`${name}, loudness`"
-      :model-value="shown[role].loudness"
-      :step="5"
-      :disabled="shown[role].kind === 'none'"
-      @update:model-value="put(role, { loudness: Number($event) })"
-    />
-    <Button
-      severity="secondary"
-      outlined
-      label="Try"
-      :aria-label="`Try the ${name.toLowerCase()}`"
-      :disabled="shown[role].kind === 'none'"
-      @click="tried(role)"
-    />
-  </div>
+  <SoundRow
+    v-for="{ role, name, why, choices } in rows"
+    :key="role"
+    :name="name"
+    :why="why"
+    :choice="choiceOf(role)"
+    :choices="choices"
+    :loudness="shown[role].loudness"
+    :is-silent="shown[role].kind === 'none'"
+    @choose="choose(role, $event)"
+    @louder="put(role, { ...shown[role], loudness: $event })"
+    @tried="tried(role)"
+  />
+  <OwnSounds />
 </template>
-
-<style scoped>
-.sound {
-  display: grid;
-  grid-template-columns: minmax(92px, 1fr) 150px minmax(70px, 1fr) auto;
-  align-items: center;
-  gap: 6px 18px;
-  font-size: 17px;
-}
-small {
-  display: block;
-  font-size: 14px;
-  color: var(--ink-soft);
-}
-.sound :deep(.p-button) {
-  min-height: 44px;
-}
-@media (max-width: 500px) {
-  .sound {
-    grid-template-columns: minmax(0, 1fr) 150px;
-  }
-}
-</style>

@@ -1,0 +1,50 @@
+import express from 'express'
+import type { ErrorRequestHandler, Request, Response, Router } from 'express'
+import { soundLimits } from '#model/limits'
+import { ownSoundSchema, soundBroughtSchema, soundTypes } from '#model/sound'
+import { apiRouter, closeRouter } from '#server/http/api-router'
+import { documentRefused } from '#server/features/sessions/read-document'
+import { ProblemError } from '#server/problems'
+import type { SoundStore } from './store.ts'
+
+const heardBody = express.raw({ type: [...soundTypes], limit: soundLimits.bytes })
+
+/** Said in the words of sounds, not of documents. */
+const tooLarge: ErrorRequestHandler = (error: { readonly status?: number }, _request, _response, next) => {
+  next(error.status === 413 ? new ProblemError('SOUND_TOO_LARGE', { mostMb: soundLimits.bytes / 1024 ** 2 }) : error)
+}
+
+/** `/api/sounds`: the teacher's own sounds; each is brought in and heard as the file it is. */
+export function soundRoutes(store: SoundStore): Router {
+  const router = apiRouter()
+
+  router.get('/', async (_request, response) => {
+    response.json(await store.list())
+  })
+
+  router.put('/:id', heardBody, tooLarge, async (request: Request<{ id: string }>, response: Response) => {
+    const heard: unknown = request.body
+    if (!Buffer.isBuffer(heard) || heard.length === 0) throw new ProblemError('SOUND_NOT_HEARD', {})
+    const brought = soundBroughtSchema.safeParse(request.query)
+    if (!brought.success) throw documentRefused(brought.error)
+    const type = request.get('Content-Type')?.split(';')[0]?.trim().toLowerCase()
+    const sound = ownSoundSchema.safeParse({ id: request.params.id, ...brought.data, type, bytes: heard.length })
+    if (!sound.success) throw documentRefused(sound.error)
+    await store.put(sound.data, heard)
+    response.json(sound.data)
+  })
+
+  router.delete('/:id', async (request, response) => {
+    await store.remove(request.params.id)
+    response.status(204).end()
+  })
+
+  router.get('/:id/heard', async (request, response) => {
+    const { sound, file } = await store.find(request.params.id)
+    // Whatever the file holds, it is handed out as a sound and nothing else.
+    response.set({ 'Content-Type': sound.type, 'X-Content-Type-Options': 'nosniff' })
+    response.sendFile(file, { dotfiles: 'allow', headers: { 'Content-Type': sound.type }, cacheControl: false })
+  })
+
+  return closeRouter(router)
+}
