@@ -182,6 +182,9 @@ test('a tablet that is out of touch while another takes over is told, and what i
 
   const { id } = await recordOf(house)
   await mark(page)
+  await expect
+    .poll(async () => (await recordOf(house)).events.filter(({ event }) => event.type === 'mark').length)
+    .toBeGreaterThan(1)
   await page.getByRole('button', { name: 'Leave' }).click()
   await page.getByRole('alertdialog').getByRole('button', { name: 'Leave' }).click()
   await page.getByRole('button', { name: /^Save/ }).click()

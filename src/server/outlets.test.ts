@@ -9,7 +9,7 @@ import { openDatabase } from '#server/db/open'
 import { peopleStore } from '#server/features/people/store'
 import { placeStore } from '#server/features/places/store'
 import { sessionStore } from '#server/features/sessions/store'
-import { answers, views } from '#testing/outlets'
+import { answers, pages, views } from '#testing/outlets'
 import { aHold, aSession } from '#testing/sessions'
 
 const clock = { now: () => new Date(2026, 10, 29, 12) }
@@ -23,6 +23,8 @@ const tells = /Zwackelmann|Quirinia|Vesterby|si_pain/
 test('every view and every answer of the server is listed with what of people it may show', () => {
   const named = (text: string, pattern: RegExp) => [...text.matchAll(pattern)].map(([, name]) => name).sort()
   expect([...new Set(named(source('web/app/router.ts'), /name: '([a-z-]+)',/g))]).toEqual(Object.keys(views).sort())
+  const [, apart = ''] = /screenPages = \[(.*)\]/.exec(source('server/app.ts')) ?? []
+  expect([...apart.matchAll(/'\/([a-z]+)'/g)].map(([, name]) => name)).toEqual(Object.keys(pages))
   const mounted = named(source('server/app.ts'), /(?:app|house)\.(?:use|get|post)\('\/api\/([a-z-]+)'/g)
   expect([...new Set(mounted)]).toEqual(Object.keys(answers).sort())
 })

@@ -23,6 +23,9 @@ export const views = {
   who: 'names',
 } as const
 
+/** Pages apart from the application: what students see, and where a device is let in. */
+export const pages = { screen: 'no names', pair: 'no names' } as const
+
 /** What the server answers, by the path it is asked at. */
 export const answers = {
   sessions: 'no names',

@@ -33,6 +33,8 @@ export type OutboxEvent =
   /** `kept` where the refusal says how many events the server has, so that the others can be sent. */
   | { readonly type: 'refused'; readonly kept?: number }
   | { readonly type: 'woken' }
+  /** Another class begins. */
+  | { readonly type: 'anew' }
   /** This device took the class over: the server has all of it so far. */
   | { readonly type: 'takenOver'; readonly kept: number }
   /** Another device leads: the server has kept beside its record what was sent, and the record is not this one’s. */
@@ -88,8 +90,10 @@ export function stepOutbox(before: Outbox, event: OutboxEvent): Stepped {
       return refused(before, event.kept)
     case 'woken':
       return next({ ...before, waits: false })
+    case 'anew':
+      return [emptyOutbox, []]
     case 'takenOver':
-      return [{ ...before, begun: true, told: event.kept, kept: event.kept }, []]
+      return [{ ...emptyOutbox, begun: true, told: event.kept, kept: event.kept }, []]
     case 'elsewhere':
       return [{ ...before, sending: null, trouble: null, ended: true }, []]
   }

@@ -1,5 +1,5 @@
 import { EventEmitter } from 'node:events'
-import { heardZeros, isInTouch, zeroOf } from '#core/lead'
+import { heardZeros, isInTouch, leaseMs, zeroOf } from '#core/lead'
 import type { HeardZeros, Lease } from '#core/lead'
 
 /** An open stream: who follows by it, and how it is ended. */
@@ -13,8 +13,8 @@ interface Follower {
 
 /** What the server knows of classes that run beside their records: their clocks, and who follows them. */
 export interface Hub {
-  /** A class told its class time. */
-  heard(classId: string, nowMs: number, runMs: number): void
+  /** The device that leads told a class's time. */
+  heard(classId: string, nowMs: number, runMs: number, by?: string): void
   /** When its class time was 0, by the server's clock; undefined where nothing was heard since the server began. */
   zeroOf(classId: string): number | undefined
   /** Something of a class, or of what the screens show, changed. */
@@ -23,7 +23,7 @@ export interface Hub {
   /** A stream that opened; the answer says that it closed. */
   follow(follower: Follower): () => void
   isThere(deviceId: string): boolean
-  /** Whether the device that leads is in touch: its stream is open, or it was heard of lately and none has closed since. */
+  /** Whether the device that leads was heard of lately, and its window has not closed since. */
   isInTouch(lease: Lease, nowMs: number): boolean
   /** Ends the streams of a device, or all there are. */
   end(deviceId?: string): void
@@ -35,15 +35,19 @@ export function makeHub(): Hub {
   const followers = new Set<Follower>()
   /** Devices whose last stream closed, until they are heard of again. */
   const gone = new Set<string>()
+  const changed = (): void => void changes.emit('change')
+  let silence: NodeJS.Timeout | undefined
   const follows = (test: (one: Follower) => boolean): boolean => [...followers].some(test)
   return {
-    heard(classId, nowMs, runMs) {
+    heard(classId, nowMs, runMs, by) {
       heard.set(classId, heardZeros(heard.get(classId) ?? [], nowMs, runMs))
+      if (by !== undefined) gone.delete(by)
+      // A device that is heard of no more says nothing: that it is out of touch is told when it is.
+      clearTimeout(silence)
+      silence = setTimeout(changed, leaseMs + 1).unref()
     },
     zeroOf: (classId) => zeroOf(heard.get(classId) ?? []),
-    changed() {
-      changes.emit('change')
-    },
+    changed,
     onChange(listener) {
       changes.on('change', listener)
       return () => changes.off('change', listener)
@@ -51,17 +55,17 @@ export function makeHub(): Hub {
     follow(follower) {
       followers.add(follower)
       if (follower.by !== undefined) gone.delete(follower.by)
-      changes.emit('change')
+      changed()
       return () => {
         followers.delete(follower)
         if (follower.by !== undefined && !follows(({ by }) => by === follower.by)) gone.add(follower.by)
-        changes.emit('change')
+        changed()
       }
     },
     isThere: (deviceId) => follows((one) => one.deviceId === deviceId),
-    isInTouch: (lease, nowMs) =>
-      follows(({ by }) => by === lease.by) || (isInTouch(lease, nowMs) && !gone.has(lease.by)),
+    isInTouch: (lease, nowMs) => isInTouch(lease, nowMs) && !gone.has(lease.by),
     end(deviceId) {
+      if (deviceId === undefined) clearTimeout(silence)
       for (const one of [...followers]) if (deviceId === undefined || one.deviceId === deviceId) one.end()
     },
   }

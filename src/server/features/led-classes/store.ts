@@ -99,7 +99,7 @@ function conducting({ models, inTransaction }: Database, clock: Clock, hub: Hub)
           return aside.elsewhere
         }
         const kept = await append(models, id, { after, ...sent }, transaction)
-        hub.heard(id, nowMs(), sent.conductedMs)
+        hub.heard(id, nowMs(), sent.conductedMs, teller?.by)
         return kept
       }),
     /** Ends a record with what was conducted. Sent again it changes nothing; an end that differs is refused. */

@@ -11,6 +11,8 @@ export type KnownDevice = Omit<Device, 'isThere'>
 
 const calledBy: Readonly<Record<DeviceKind, string>> = { screen: 'Screen', teacher: 'Tablet' }
 
+const seenEveryMs = 60_000
+
 /** Only the hash of what a device shows is kept: nobody who reads the data can pass for it. */
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex')
 
@@ -40,11 +42,14 @@ export function deviceStore({ models, inTransaction }: Database, clock: Clock) {
       const row = await models.devices.findOne({ where: { tokenHash: hashOf(token) } })
       return row ? knownOf(row) : undefined
     },
-    /** It was heard of now. */
-    seen: (id: string): Promise<void> =>
-      inTransaction(async (transaction) => {
-        await models.devices.update({ seenAt: clock.now() }, { where: { id }, transaction })
-      }),
+    /** It was heard of now; written no oftener than is told. */
+    async seen({ id, seenAt }: KnownDevice): Promise<void> {
+      const now = clock.now()
+      if (now.getTime() - Date.parse(seenAt) < seenEveryMs) return
+      await inTransaction(async (transaction) => {
+        await models.devices.update({ seenAt: now }, { where: { id }, transaction })
+      })
+    },
     /** Throws UNKNOWN_DEVICE. */
     remove: (id: string): Promise<void> =>
       inTransaction(async (transaction) => {

@@ -60,7 +60,7 @@ export function gate({ devices }: Pick<Door, 'devices'>): RequestHandler {
     const device = token === undefined ? undefined : await devices.ofToken(token)
     if (device) {
       setDevice(response, device)
-      await devices.seen(device.id)
+      await devices.seen(device)
     }
     if (isLet(request.path, device?.kind)) next()
     else if (request.path.startsWith('/api/')) throw new ProblemError(device ? 'NOT_FOR_THIS_DEVICE' : 'NOT_PAIRED', {})

@@ -211,6 +211,7 @@ async function save(note: string, breath: BreathAnswers): Promise<void> {
       @take="leadFromHere"
       @anew="beforeClass"
     />
+    <p v-else-if="at === 'otherDevice'" class="alone">Another device leads this class; asking which.</p>
     <p v-else-if="at === 'elsewhere'" class="alone">
       A class is being led in another window of this browser. Close it there first, then reload this page.
     </p>

@@ -11,11 +11,12 @@ const away = 'Zovrin’s server does not answer: the class goes on where it is l
 /** Takes a class over from the device that leads it: what is known of it, or why it cannot be. */
 export async function takeOver(now: ClassNow): Promise<FromElsewhere | string> {
   const aheadMs = await serverAheadMs()
+  if (aheadMs === undefined) return away
   const taken = await takeOverLedClass(now.id, deviceId())
   if (taken.kind === 'problem') return taken.problem.detail
   const read = await readLedClass(now.id)
   if (read.kind === 'problem') return read.problem.detail
-  if (aheadMs === undefined || taken.kind === 'away' || read.kind === 'away') return away
+  if (taken.kind === 'away' || read.kind === 'away') return away
   if (read.value.format !== 2) return 'This class was led by an older Zovrin and cannot be led on here.'
   return {
     ...{ start: startOf(read.value), events: read.value.events },

@@ -36,14 +36,15 @@ export function useClassRecord(
     await dropRunning(conducted.value.start.id)
     return true
   }
-  /** A class that another device led so far: the server has so many events of it. */
-  function takenOver(kept: number): void {
-    sender.tell({ type: 'takenOver', kept })
+  /** Another class begins, or one that another device led so far: the server has so many events of it. */
+  function anew(kept?: number): void {
+    end.value = undefined
+    sender.anew(kept === undefined ? { type: 'anew' } : { type: 'takenOver', kept })
   }
   return {
     keep,
     save,
-    takenOver,
+    anew,
     elsewhere: readonly(sender.elsewhere),
     saveState: computed(sender.state),
     refusal: readonly(sender.refusal),

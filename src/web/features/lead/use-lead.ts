@@ -54,17 +54,19 @@ const beginnings = ({ put, readings, record, clock }: Beginning) => ({
   /** Begins a class; so many times as fast it is a rehearsal. */
   begin(start: LedStart, speed = 1): void {
     clock.runAt(speed)
+    record.anew()
     put([beginClass(start, readings.read(), deviceId()), [{ type: 'save' }, { type: 'schedule' }]])
     readings.go()
   },
   /** Takes a class up again after a reload or a closed window, at the right second. */
   takeUp({ start, events, keptRunMs }: RunningClass): void {
+    record.anew()
     put(takeUpClass(start, events, keptRunMs, readings.read(), deviceId()))
     readings.go()
   },
   /** Leads on what another device led, from the instant at which it is. */
   takeOver(from: FromElsewhere): void {
-    record.takenOver(from.events.length)
+    record.anew(from.events.length)
     put(takeOverClass(from, readings.read(), deviceId()))
     readings.go()
   },

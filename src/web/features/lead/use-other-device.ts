@@ -36,9 +36,13 @@ export function useOtherDevice(lead: ReturnType<typeof useLead>, sessionId: stri
     follow()
     aheadMs.value = (await serverAheadMs()) ?? 0
   }
+  let isLosing = false
   async function lose(): Promise<void> {
+    if (isLosing) return
+    isLosing = true
     const kept = await runningOf(sessionId)
     lead.putAway()
+    isLosing = false
     onLost()
     await Promise.all([handOver(kept), lookOn()])
   }

@@ -74,7 +74,7 @@ const told = computed(() => {
 </script>
 
 <template>
-  <main :class="[side.toLowerCase(), { breath: isBreath, empty: !stage }]">
+  <main :class="[side.toLowerCase(), { breath: isBreath, bare: !drawing && !isBreath }]">
     <template v-if="stage && running">
       <div class="picture"><FigureDrawing v-if="drawing" :drawing="drawing" :words="title" /></div>
       <div class="words">
@@ -163,6 +163,16 @@ h1 {
   font-weight: 650;
   line-height: 0.86;
   letter-spacing: -0.02em;
+}
+/* Where there is no picture the words stand in the middle. */
+.bare .words,
+.bare .big {
+  grid-row: 1;
+  align-self: center;
+}
+.bare .says {
+  font-size: max(30px, 5vw);
+  color: var(--ink);
 }
 /* A breath is read as its part and its count, over its line. */
 .breath .words {

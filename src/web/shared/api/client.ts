@@ -14,16 +14,18 @@ interface Request {
   /** The version a change is based on, sent as If-Match. */
   readonly based?: number
   readonly headers?: Readonly<Record<string, string>>
+  /** Past this the server counts as away. */
+  readonly patienceMs?: number
 }
 
 /** Longer than any answer of a server on this machine takes: past it, it counts as away. A large file takes longer. */
-const patienceMs = 10_000
+const usualPatienceMs = 10_000
 const filePatienceMs = 120_000
 
 /** Asks the API; never throws. A server that breaks (5xx without a problem) counts as away. */
 export async function ask<T>(
   path: string,
-  { method = 'GET', body, file, based, headers }: Request = {},
+  { method = 'GET', body, file, based, headers, patienceMs = usualPatienceMs }: Request = {},
 ): Promise<Reply<T>> {
   try {
     const response = await fetch(`/api${path}`, {

@@ -4,8 +4,8 @@ import type { ClockLook } from '#core/lead'
 import { ports } from '#web/shared/ports.ts'
 import { ask } from './client.ts'
 
-/** The class that runs now, whichever device leads it; null where none does. */
-export const readClassNow = () => ask<ClassNow | null>('/now')
+/** The class that runs now, whichever device leads it; null where none does. A class that is led here waits for it no longer. */
+export const readClassNow = () => ask<ClassNow | null>('/now', { patienceMs: 2000 })
 
 /** So many looks, of which the quickest counts. */
 const looks = 4

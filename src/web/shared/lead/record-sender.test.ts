@@ -126,10 +126,30 @@ test('where another device leads, what was sent is beside the record, and nothin
 test('a class that was taken over goes on from the events the server has', async () => {
   answer = () => json({ kept: 3 })
   const sender = senderOf([event(1), event(2), event(3)])
-  sender.tell({ type: 'takenOver', kept: 2 })
+  sender.anew({ type: 'takenOver', kept: 2 })
   sender.tell({ type: 'told', n: 3 })
   for (let round = 0; round < 4; round += 1) await settled()
   expect(asked.map(({ url, body }) => [url.includes('after=2'), body?.events?.map(({ n }) => n)])).toEqual([
     [true, [3]],
   ])
+})
+
+test('a class that was lost and taken back is told again, and late answers to what was before are passed over', async () => {
+  const problem = { status: 409, code: 'LED_ELSEWHERE', detail: '', facts: { name: 'Tablet' } }
+  answer = (url) => (url.includes('/events') ? json(problem, 409, 'application/problem+json') : json({}))
+  const sender = senderOf([event(1), event(2)])
+  sender.tell({ type: 'told', n: 1 })
+  for (let round = 0; round < 4; round += 1) await settled()
+  expect(sender.elsewhere.value).toBe('Tablet')
+  answer = () => json({ kept: 2 })
+  sender.anew({ type: 'takenOver', kept: 1 })
+  expect(sender.elsewhere.value).toBeUndefined()
+  sender.tell({ type: 'told', n: 2 })
+  sender.anew({ type: 'takenOver', kept: 1 })
+  for (let round = 0; round < 4; round += 1) await settled()
+  // What was asked before it was taken over anew answered into nothing.
+  expect(sender.outbox.value).toMatchObject({ kept: 1, told: 1, ended: false })
+  sender.tell({ type: 'told', n: 2 })
+  for (let round = 0; round < 4; round += 1) await settled()
+  expect(sender.outbox.value).toMatchObject({ kept: 2, trouble: null })
 })

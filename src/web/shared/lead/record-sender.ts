@@ -23,6 +23,8 @@ export function makeRecordSender(recordNow: () => RecordNow | undefined) {
   /** The device that leads now, where it is another. */
   const elsewhere = shallowRef<string>()
   let timer: number | undefined
+  /** Answers to what was sent of a class before are no answers to this one. */
+  let which = 0
 
   function tell(event: OutboxEvent): void {
     const [next, effects] = stepOutbox(outbox.value, event)
@@ -39,7 +41,10 @@ export function makeRecordSender(recordNow: () => RecordNow | undefined) {
       return
     }
     const record = recordNow()
-    if (record) tell(eventOf(await send(effect, record)))
+    if (!record) return
+    const mine = which
+    const reply = await send(effect, record)
+    if (mine === which) tell(eventOf(reply))
   }
 
   function eventOf(reply: Reply<{ readonly kept: number } | undefined>): OutboxEvent {
@@ -57,8 +62,18 @@ export function makeRecordSender(recordNow: () => RecordNow | undefined) {
     return { type: 'refused', ...(missing ? { kept: missing.kept } : {}) }
   }
 
+  /** Another class begins, or one that another device led so far, whose events the server has. */
+  function anew(event: Extract<OutboxEvent, { type: 'anew' | 'takenOver' }>): void {
+    which += 1
+    window.clearTimeout(timer)
+    refusal.value = ''
+    elsewhere.value = undefined
+    tell(event)
+  }
+
   return {
     tell,
+    anew,
     outbox,
     refusal,
     elsewhere,
