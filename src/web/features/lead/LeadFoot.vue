@@ -21,9 +21,11 @@ const items = computed(() => footItems(props.plan, props.state, props.stage, pro
 const thumb = computed(() => forThumb(items.value))
 const isMore = ref(false)
 
-/** What tells the class comes first, what is shown beside it at the end of the line. */
+/** What tells the class comes first, what is shown beside it at the end of the line; the screens stand in the head. */
 const commands = computed(() => items.value.filter(({ does }) => does.is === 'command'))
-const beside = computed(() => items.value.filter(({ does }) => does.is === 'panel' || does.is === 'say'))
+const beside = computed(() =>
+  items.value.filter(({ does }) => does.is === 'say' || (does.is === 'panel' && does.panel !== 'devices')),
+)
 
 function press({ does }: FootItem): void {
   isMore.value = false

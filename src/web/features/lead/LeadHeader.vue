@@ -21,7 +21,7 @@ const props = defineProps<{
   speed: number
 }>()
 const settings = useSettingsStore()
-const emit = defineEmits<{ dim: []; room: []; leave: []; cameLate: [] }>()
+const emit = defineEmits<{ dim: []; room: []; screens: []; leave: []; cameLate: [] }>()
 
 /** How many are here, with those who came after Start. */
 const here = computed(() => peopleHere(props.conducted))
@@ -58,6 +58,16 @@ const isSaidLater = computed(() => props.conducted.state.saidEndMs !== null)
       @click="emit('cameLate')"
     >
       {{ here }} here <b>+1</b>
+    </button>
+    <button
+      class="room"
+      type="button"
+      tabindex="-1"
+      title="The students’ screen and other devices (S)"
+      @pointerdown.prevent
+      @click="emit('screens')"
+    >
+      screens
     </button>
     <button
       class="room"

@@ -135,6 +135,7 @@ const press = useLeadPresses({
     :speed="lead.speed.value"
     :room="room"
     @room="emit('room')"
+    @screens="refit.show('devices')"
     @dim="dim = (dim + 1) % 4"
     @leave="lead.isRehearsal.value ? lead.tell('leave') : (leaving = true)"
     @came-late="press('cameLate')"

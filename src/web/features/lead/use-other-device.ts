@@ -17,6 +17,15 @@ const retryMs = 3000
 const isLedByOther = (now: ClassNow | null | undefined, conducted: Conducted | undefined): boolean =>
   now !== null && now !== undefined && now.id === conducted?.start.id && now.leads?.by !== deviceId()
 
+/** What this browser kept of a class and the server has not is put beside its record, now or when the server answers. */
+function useHandingOver() {
+  const again = useTimeoutFn((kept: RunningClass) => void handOver(kept), retryMs, { immediate: false })
+  async function handOver(kept: RunningClass | undefined): Promise<void> {
+    if (kept && !(await putBeside(kept))) again.start(kept)
+  }
+  return handOver
+}
+
 /**
  * Other devices and the class of a session: whether one of them leads it, taking it over from it, and giving it up to
  * it. `onLost` is told when this device no longer leads.
@@ -27,11 +36,7 @@ export function useOtherDevice(lead: ReturnType<typeof useLead>, sessionId: stri
   const mend = ref('')
   const there = computed(() => (now.value?.sessionId === sessionId ? now.value : undefined))
 
-  /** What this browser kept of it and the server has not is put beside the record. */
-  const again = useTimeoutFn((kept: RunningClass) => void handOver(kept), retryMs, { immediate: false })
-  async function handOver(kept: RunningClass | undefined): Promise<void> {
-    if (kept && !(await putBeside(kept))) again.start(kept)
-  }
+  const handOver = useHandingOver()
   async function lookOn(): Promise<void> {
     follow()
     aheadMs.value = (await serverAheadMs()) ?? 0

@@ -15,6 +15,25 @@ export interface RecordNow {
   readonly by: string
 }
 
+/** What an answer of the server is to the outbox, and what it says. */
+interface Answer {
+  readonly event: OutboxEvent
+  readonly refusal?: string
+  readonly elsewhere?: string
+}
+
+function answerOf(reply: Reply<{ readonly kept: number } | undefined>): Answer {
+  if (reply.kind === 'away') return { event: { type: 'away' } }
+  if (reply.kind === 'ok') return { event: { type: 'answered', ...(reply.value ? { kept: reply.value.kept } : {}) } }
+  const { problem } = reply
+  // A server that is in trouble itself is asked again, as one that is away.
+  if (problem.status >= 500) return { event: { type: 'away', isDiskFull: problem.code === 'DISK_FULL' } }
+  const leads = factsOf(problem, 'LED_ELSEWHERE')
+  if (leads) return { event: { type: 'elsewhere' }, elsewhere: leads.name }
+  const missing = factsOf(problem, 'EVENTS_MISSING')
+  return { event: { type: 'refused', ...(missing ? { kept: missing.kept } : {}) }, refusal: problem.detail }
+}
+
 /** Sends a record to the server by the outbox: `tell` what happened, read `state` and what was refused. */
 export function makeRecordSender(recordNow: () => RecordNow | undefined) {
   const outbox = shallowRef<Outbox>(emptyOutbox)
@@ -44,22 +63,11 @@ export function makeRecordSender(recordNow: () => RecordNow | undefined) {
     if (!record) return
     const mine = which
     const reply = await send(effect, record)
-    if (mine === which) tell(eventOf(reply))
-  }
-
-  function eventOf(reply: Reply<{ readonly kept: number } | undefined>): OutboxEvent {
-    if (reply.kind === 'away') return { type: 'away' }
-    if (reply.kind === 'ok') return { type: 'answered', ...(reply.value ? { kept: reply.value.kept } : {}) }
-    // A server that is in trouble itself is asked again, as one that is away.
-    if (reply.problem.status >= 500) return { type: 'away', isDiskFull: reply.problem.code === 'DISK_FULL' }
-    const leads = factsOf(reply.problem, 'LED_ELSEWHERE')
-    if (leads) {
-      elsewhere.value = leads.name
-      return { type: 'elsewhere' }
-    }
-    refusal.value = reply.problem.detail
-    const missing = factsOf(reply.problem, 'EVENTS_MISSING')
-    return { type: 'refused', ...(missing ? { kept: missing.kept } : {}) }
+    if (mine !== which) return
+    const said = answerOf(reply)
+    if (said.refusal !== undefined) refusal.value = said.refusal
+    elsewhere.value = said.elsewhere ?? elsewhere.value
+    tell(said.event)
   }
 
   /** Another class begins, or one that another device led so far, whose events the server has. */
