@@ -124,6 +124,10 @@ test('the leader’s window dies, the tablet leads on at the right second, and w
   await expect.poll(async () => Math.abs((await clockOf(screen)) - (await clockOf(tablet)))).toBeLessThanOrEqual(1)
   await expect.poll(atMs).toBeGreaterThan(before)
   await mark(tablet)
+  // Loaded anew it goes on from what it has, as the laptop would.
+  await tablet.reload()
+  await expect(tablet.getByTestId('clock')).toBeVisible()
+  await mark(tablet)
 
   // What it kept is refused, for the record is the tablet's.
   expectFailures('409')
@@ -138,7 +142,7 @@ test('the leader’s window dies, the tablet leads on at the right second, and w
   const by = events.map((event) => event.by)
   expect(new Set(by).size).toBe(2)
   expect(by.toSorted((a, b) => by.indexOf(a) - by.indexOf(b))).toEqual(by)
-  expect(events.filter(({ event }) => event.type === 'mark')).toHaveLength(2)
+  expect(events.filter(({ event }) => event.type === 'mark')).toHaveLength(3)
 
   // And back again, from a tablet that is there: it gives the class up at once.
   await laptop.getByRole('button', { name: 'Lead from here' }).click()

@@ -378,6 +378,8 @@ export const ledAsideSchema = z.strictObject({
   events: z.array(keptEventSchema).max(ledLimits.events),
   /** Class time until which it led on. */
   conductedMs: runMsSchema,
+  /** What the teacher wrote there when it ended. */
+  note: textSchema.optional(),
 })
 export type LedAside = z.infer<typeof ledAsideSchema>
 

@@ -99,9 +99,12 @@ test('the end that a lost device tells does not end the class, whose record stay
   const end = (by: string) =>
     there()
       .put('/api/led-classes/evening/end')
-      .send({ endedAt: new Date(startedAtMs + 70_000).toISOString(), left: true, visits, by })
+      .send({ endedAt: new Date(startedAtMs + 70_000).toISOString(), left: true, visits, by, note: 'A quiet one' })
   expect((await end('laptop').expect(409)).body).toMatchObject({ code: 'LED_ELSEWHERE' })
-  expect(await read()).toMatchObject({ endedAt: null, asides: [{ by: 'laptop', conductedMs: 70_000 }] })
+  expect(await read()).toMatchObject({
+    endedAt: null,
+    asides: [{ by: 'laptop', conductedMs: 70_000, note: 'A quiet one' }],
+  })
   await end('tablet').expect(204)
   expect(await now()).toBeNull()
   // It is over for all then; nobody takes it over, and what comes later is put beside.

@@ -18,8 +18,8 @@ export const heardWords = ({ isThere, seenAt }: Pick<Device, 'isThere' | 'seenAt
   isThere ? 'is here' : `last heard of ${dayTimeText(seenAt)}`
 
 /** What was led on a device after another had taken the class over. */
-export const asideWords = ({ name, events, conductedMs }: LedAside): string =>
-  `${name} led on to ${formatMs(conductedMs)} after another device had taken over: ${counted(events.length, 'thing')} told there, kept here and not counted.`
+export const asideWords = ({ name, events, conductedMs, note }: LedAside): string =>
+  `${name} led on to ${formatMs(conductedMs)} after another device had taken over: ${counted(events.length, 'thing')} told there, kept here and not counted.${note === undefined ? '' : ` Written there: “${note}”`}`
 
 /** What the browser of the other device says before anything of ours, and what to press. */
 export const warningWords =

@@ -1,4 +1,6 @@
-import type { KeptEvent, LedDoing, LedPlan, LedStart } from '#model/led-class'
+import type { Elevation } from '#core/figure'
+import type { Milliseconds } from '#core/units'
+import type { KeptEvent, LeadEvent, LedDoing, LedPlan, LedStart } from '#model/led-class'
 
 /**
  * A class as the screen for the students may have it: what is done, when, and how it is called on the shelf. What is
@@ -9,6 +11,22 @@ export interface OnScreen {
   readonly startedAt: string
   readonly blocks: LedStart['blocks']
   readonly plan: LedPlan
+}
+
+/** What a screen is told once of the class that runs: with the body on its set-up, by block, where there is a picture. */
+export interface ScreenClass extends OnScreen {
+  readonly figures: Readonly<Record<string, Elevation>>
+}
+
+/** What a screen is told each time something happens to it. */
+export interface ScreenNow {
+  readonly id: string
+  readonly events: readonly LeadEvent[]
+  /** When its class time was 0 by the server's clock, epoch ms. */
+  readonly zeroMs: Milliseconds
+  /** Whether the device that leads is in touch. */
+  readonly isInTouch: boolean
+  readonly showsClock: boolean
 }
 
 /** A change's own words are the teacher's. */

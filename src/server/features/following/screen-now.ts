@@ -1,28 +1,12 @@
-import type { Elevation } from '#core/figure'
 import { elevation } from '#core/figure'
 import { eventsOnScreen, onScreen } from '#core/lead'
-import type { LeadEvent, OnScreen } from '#core/lead'
+import type { ScreenClass, ScreenNow } from '#core/lead'
 import { sizedKinds } from '#core/props'
 import { figureIn } from '#core/session'
 import type { Catalog } from '#core/session'
 import { compileTimeline } from '#core/timeline'
 import type { LedClass } from '#model/led-class'
 import type { ClassNow } from '#model/device'
-
-/** What a screen is shown of the class that runs: itself once, and what happened to it each time something does. */
-export interface ScreenClass extends OnScreen {
-  /** The body on its set-up, by block, where there is a picture of it. */
-  readonly figures: Readonly<Record<string, Elevation>>
-}
-export interface ScreenNow {
-  readonly id: string
-  readonly events: readonly LeadEvent[]
-  /** When its class time was 0 by the server's clock, epoch ms. */
-  readonly zeroMs: number
-  /** Whether the device that leads is in touch. */
-  readonly isInTouch: boolean
-  readonly showsClock: boolean
-}
 
 /** For whom the pictures are drawn: nobody in the class. */
 const who = { statureCm: 170 }

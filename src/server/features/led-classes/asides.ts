@@ -12,8 +12,8 @@ async function notInRecord(models: Models, classId: string, told: LedAside['even
 }
 
 /** A device that is told of it at once has nothing to say but that it was there: that is no part of the class. */
-const isWorthKeeping = ({ events, conductedMs }: LedAside, ledMs: number): boolean =>
-  events.length > 0 || conductedMs - ledMs > leaseMs
+const isWorthKeeping = ({ events, conductedMs, note }: LedAside, ledMs: number): boolean =>
+  events.length > 0 || note !== undefined || conductedMs - ledMs > leaseMs
 
 /**
  * Keeps what a device told of a class that another has taken over, and led to `ledMs` so far: one aside a device, its events each once, in the
@@ -32,17 +32,23 @@ export async function keptAside(
   const its = rows.find(({ document }) => read(document)?.by === told.by)
   const before = its && read(its.document)
   if (!its || !before) {
-    await models.ledAsides.create({ classId, document: JSON.stringify(asideOf(told, [])) }, { transaction })
+    await models.ledAsides.create({ classId, document: JSON.stringify(asideOf(told)) }, { transaction })
     return
   }
-  const conductedMs = Math.max(before.conductedMs, told.conductedMs)
-  const document = JSON.stringify({ ...asideOf(told, before.events), conductedMs })
+  const document = JSON.stringify(asideOf(told, before))
   if (document !== its.document) await its.update({ document }, { transaction })
 }
 
-function asideOf({ by, name, keptAt, events, conductedMs }: LedAside, before: LedAside['events']): LedAside {
-  const known = new Set(before.map(({ n }) => n))
-  return { by, name, keptAt, events: [...before, ...events.filter(({ n }) => !known.has(n))], conductedMs }
+/** What is told now, after what was told before: events each once, the furthest time, the last note. */
+function asideOf({ by, name, keptAt, events, conductedMs, note }: LedAside, before?: LedAside): LedAside {
+  const known = new Set(before?.events.map(({ n }) => n))
+  const written = note ?? before?.note
+  return {
+    ...{ by, name, keptAt },
+    events: [...(before?.events ?? []), ...events.filter(({ n }) => !known.has(n))],
+    conductedMs: Math.max(conductedMs, before?.conductedMs ?? 0),
+    ...(written === undefined ? {} : { note: written }),
+  }
 }
 
 const read = (document: string): LedAside | undefined => ledAsideSchema.safeParse(JSON.parse(document)).data

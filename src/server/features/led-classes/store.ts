@@ -108,7 +108,8 @@ function conducting({ models, inTransaction }: Database, clock: Clock, hub: Hub)
         const aside = await ledElsewhere(models, id, teller, nowMs(), transaction)
         if (!aside) return end(models, id, ended, transaction)
         const conductedMs = ended.visits.at(-1)?.endMs ?? 0
-        await keptAside(models, id, { ...aside.told, events: [], conductedMs }, aside.ledMs, transaction)
+        const note = ended.note === undefined ? {} : { note: ended.note }
+        await keptAside(models, id, { ...aside.told, events: [], conductedMs, ...note }, aside.ledMs, transaction)
         return aside.elsewhere
       }),
   }

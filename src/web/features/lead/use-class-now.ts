@@ -7,7 +7,6 @@ import type { ClassNow } from '#model/device'
  */
 export function useClassNow() {
   const now = shallowRef<ClassNow | null>()
-  const isHeard = shallowRef(false)
   let source: EventSource | undefined
   let asked = ''
 
@@ -22,14 +21,11 @@ export function useClassNow() {
       'now',
       ({ data }: MessageEvent<string>) => (now.value = JSON.parse(data) as ClassNow | null),
     )
-    source.addEventListener('open', () => (isHeard.value = true))
-    source.addEventListener('error', () => (isHeard.value = false))
   }
   function stop(): void {
     source?.close()
     source = undefined
-    isHeard.value = false
   }
   onScopeDispose(stop)
-  return { now: readonly(now), isHeard: readonly(isHeard), follow, stop }
+  return { now: readonly(now), follow, stop }
 }

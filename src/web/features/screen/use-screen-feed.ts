@@ -1,23 +1,9 @@
 import { useIntervalFn } from '@vueuse/core'
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
-import type { LeadEvent, OnScreen } from '#core/lead'
+import type { ScreenClass, ScreenNow } from '#core/lead'
 import { fold, step } from '#core/lead'
-import type { Elevation } from '#core/figure'
 import { serverAheadMs } from '#web/shared/api/now.ts'
 import { ports } from '#web/shared/ports.ts'
-
-/** The class as the server gives it to a screen, once. */
-export interface ScreenClass extends OnScreen {
-  readonly figures: Readonly<Record<string, Elevation>>
-}
-/** What happened to it, as often as something does. */
-interface ScreenNow {
-  readonly id: string
-  readonly events: readonly LeadEvent[]
-  readonly zeroMs: number
-  readonly isInTouch: boolean
-  readonly showsClock: boolean
-}
 
 /** The server's clock is looked at anew this often: two clocks run apart. */
 const lookEveryMs = 60_000
