@@ -1,15 +1,5 @@
-import AxeBuilder from '@axe-core/playwright'
-import type { Page } from '@playwright/test'
-import { expect, openedDialog, test } from './fixtures.ts'
-
-/** What axe finds of some weight, in a line each; of a dialog when it has come in. */
-async function serious(page: Page, within = 'body'): Promise<string[]> {
-  if (within === '[role=dialog]') await openedDialog(page)
-  const { violations } = await new AxeBuilder({ page }).include(within).analyze()
-  return violations
-    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    .flatMap(({ id, nodes }) => nodes.map(({ target }) => `${id}: ${target.join(' ')}`))
-}
+import { serious } from './axe.ts'
+import { expect, test } from './fixtures.ts'
 
 for (const [name, path] of [
   ['the list of sessions', 'sessions'],

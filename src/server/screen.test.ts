@@ -137,8 +137,9 @@ test('a device that leads is in touch while its stream is open, and out of touch
   await laptop.end()
   // What is told between the two may come first: the stream ends with the one that is asked for.
   for (;;) if (!(await tablet.next<{ leads: { isInTouch: boolean } }>('now')).leads.isInTouch) break
-  // Heard of again, as when its window was loaded anew, it is there.
+  // Heard of again, and not only by what was under way, it is there.
   await tell(0, [], 2000)
+  await tell(0, [], 3000)
   for (;;) if ((await tablet.next<{ leads: { isInTouch: boolean } }>('now')).leads.isInTouch) break
   await there().put('/api/led-classes/evening/leads').send({ by: 'tablet' }).expect(200)
   expect(await tablet.next('now')).toMatchObject({ leads: { by: 'tablet', isInTouch: true } })

@@ -71,7 +71,7 @@ export function chooseSession(wish: ChooserWish, catalog: Catalog): Result<Chose
 }
 
 /** What no pose and no hold may take any more becomes natural breath after the first breath work, from a minute on. */
-const quiet = { leastS: 60, mostS: 150 } as const
+const quiet = { leastS: 60, mostS: 300 } as const
 
 function withSpare<F extends { readonly session: Session; readonly totalMs: number }>(fit: F, lengthS: number): F {
   const spareS = Math.floor(lengthS - fit.totalMs / 1000)

@@ -85,6 +85,14 @@ test('what no pose fits into any more is natural breath after the first breath w
   })
 })
 
+test('three minutes that nothing fits into are not left empty either', () => {
+  const { session, totalMs } = choose({ lengthS: 4380, practice: 'breath', level: 'new', variation: 22 })
+  expect(totalMs).toBe(4_380_000)
+  expect(session.blocks.find(({ kind }) => kind === 'breath')).toMatchObject({
+    sections: [{}, { kind: 'natural', s: 178 }],
+  })
+})
+
 test('every block says which rule chose it, no pose comes twice, none is beyond the level', () => {
   const rank = { new: 0, regular: 1, experienced: 2 }
   inEvery((wish, chosen) => {

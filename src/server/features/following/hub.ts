@@ -29,19 +29,26 @@ export interface Hub {
   end(deviceId?: string): void
 }
 
+/** So many reports of a window that closed may still be on their way. */
+const underWay = 1
+
 export function makeHub(): Hub {
   const changes = new EventEmitter().setMaxListeners(0)
   const heard = new Map<string, HeardZeros>()
   const followers = new Set<Follower>()
-  /** Devices whose last stream closed, until they are heard of again. */
-  const gone = new Set<string>()
+  /** Devices whose last stream closed, and how often they were heard of since: once may have been under way already. */
+  const gone = new Map<string, number>()
   const changed = (): void => void changes.emit('change')
   let silence: NodeJS.Timeout | undefined
   const follows = (test: (one: Follower) => boolean): boolean => [...followers].some(test)
   return {
     heard(classId, nowMs, runMs, by) {
       heard.set(classId, heardZeros(heard.get(classId) ?? [], nowMs, runMs))
-      if (by !== undefined) gone.delete(by)
+      const since = by === undefined ? undefined : gone.get(by)
+      if (by !== undefined && since !== undefined) {
+        if (since >= underWay) gone.delete(by)
+        else gone.set(by, since + 1)
+      }
       // A device that is heard of no more says nothing: that it is out of touch is told when it is.
       clearTimeout(silence)
       silence = setTimeout(changed, leaseMs + 1).unref()
@@ -58,7 +65,7 @@ export function makeHub(): Hub {
       changed()
       return () => {
         followers.delete(follower)
-        if (follower.by !== undefined && !follows(({ by }) => by === follower.by)) gone.add(follower.by)
+        if (follower.by !== undefined && !follows(({ by }) => by === follower.by)) gone.set(follower.by, 0)
         changed()
       }
     },

@@ -27,7 +27,11 @@ export function useClassMusic(conducted: Readonly<ShallowRef<Conducted | undefin
     const audio = ports().audio()
     const chosen = settings.music
     const isThere = chosen && sounds.tracks.some(({ id }) => id === chosen.soundId)
-    if (!conducted.value || !isThere || !audio.isRunning()) return
+    if (!isThere) {
+      stop()
+      return
+    }
+    if (!conducted.value || !audio.isRunning()) return
     const { fadeMs, toMs } = musicSpan(conducted.value.start.plan, conducted.value.state)
     if (runMs >= toMs) {
       stop()

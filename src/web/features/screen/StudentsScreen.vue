@@ -11,7 +11,7 @@ import BreathStrip from '#web/shared/lead/BreathStrip.vue'
 import { useScreenFeed } from './use-screen-feed.ts'
 
 /** What a student needs and nothing else: the figure, the pose, the side in the body's terms, the clock or none, the breath. */
-const { running, awaySinceMs, isInTouch, showsClock } = useScreenFeed()
+const { running, awaySinceMs, isOut, isInTouch, showsClock } = useScreenFeed()
 const stage = computed(() => {
   if (!running.value) return undefined
   const at = stageOf(running.value.led.plan, running.value.state)
@@ -68,6 +68,7 @@ const big = computed(() => {
   return showsClock.value ? formatMs(at.leftMs) : ''
 })
 const told = computed(() => {
+  if (isOut.value) return stage.value ? 'Disconnected; goes on by the plan' : 'This screen is let in no more'
   if (awaySinceMs.value !== undefined) return `Out of touch since ${clockText(awaySinceMs.value)}; goes on by the plan`
   return stage.value && !isInTouch.value ? 'The teacher’s device is out of touch; goes on by the plan' : ''
 })

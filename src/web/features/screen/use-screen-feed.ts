@@ -17,6 +17,8 @@ export function useScreenFeed() {
   const aheadMs = ref<number>()
   /** Since when the server is out of touch, by this screen's clock. */
   const awaySinceMs = ref<number>()
+  /** The server lets this screen in no more. */
+  const isOut = ref(false)
   const atMs = ref(ports().epochMs())
 
   const measure = async (): Promise<void> => {
@@ -37,7 +39,11 @@ export function useScreenFeed() {
     awaySinceMs.value = undefined
     void measure()
   })
-  source.addEventListener('error', () => (awaySinceMs.value ??= ports().epochMs()))
+  source.addEventListener('error', () => {
+    awaySinceMs.value ??= ports().epochMs()
+    // What does not answer is asked again by itself; what refuses is not.
+    isOut.value = source.readyState === EventSource.CLOSED
+  })
   onScopeDispose(() => {
     source.close()
   })
@@ -50,6 +56,7 @@ export function useScreenFeed() {
   })
   return {
     awaySinceMs,
+    isOut,
     showsClock: computed(() => now.value?.showsClock ?? true),
     isInTouch: computed(() => now.value?.isInTouch ?? true),
     /** The class at this instant; nothing where none runs, or the screen does not know yet when it is. */
