@@ -12,6 +12,8 @@ const chooseAll = async (page: Page) => {
 }
 
 test('no view, panel or dialog of the application draws a warning', async ({ plan, house }) => {
+  // It walks through the whole application: how long that takes is not what is tested.
+  test.setTimeout(120_000)
   expect(await plan.evaluate(() => document.querySelector('#app') !== null)).toBe(true)
   await chooseAll(plan)
   for (const name of ['Arms overhead', 'Add Rest, stillness', 'Watching the breath', 'One leg up', 'Twist over']) {
