@@ -18,16 +18,12 @@ const stage = computed(() => {
   return at.is === 'ended' ? undefined : at
 })
 const segment = computed(() => stage.value?.segment)
-/** In a talk the pose that comes next is what there is to see. */
-const shown = computed(() => {
-  if (!segment.value) return undefined
-  if (segment.value.doing.kind !== 'talk') return segment.value
-  const { index } = segment.value
-  return running.value?.led.plan.segments
-    .slice(index)
-    .find(({ doing }) => doing.kind === 'setUp' || doing.kind === 'hold')
-})
 const isTalk = computed(() => segment.value?.doing.kind === 'talk')
+/** In a talk what comes next, in the order in which it is led, is what there is to see. */
+const shown = computed(() => {
+  const { next } = stage.value ?? {}
+  return isTalk.value ? next?.segment : segment.value
+})
 const title = computed(() => {
   const at = stage.value
   if (at?.segment.doing.kind === 'closing') return doneNow(at)
