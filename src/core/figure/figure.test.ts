@@ -256,6 +256,14 @@ test('whatever is tried out, it is drawn with its bones whole or refused with a 
   )
 })
 
+test('astride a seat that is wider than the thigh is long the bones stay whole', () => {
+  const [seat, ...rest] = named('lean-on-a-chair-full').items
+  const wide: SetUpItem = { id: seat?.id ?? 'i1', kind: 'rectBolster', count: 1, under: 'pelvis', turn: 'side' }
+  const { skeleton, frame } = drawn(inputOf(named('lean-on-a-chair-full'), 120, [wide, ...rest]))
+  const lengths = boneLengths(frame)
+  for (const bone of bonesOf(skeleton, frame)) expect(lengthOf(bone)).toBeCloseTo(lengths[bone.name], 2)
+})
+
 test('on its side, a knee on more than the thigh is long stays as high as the thigh reaches', () => {
   const setUp = named('side-rest-household')
   const high: SetUpItem = { id: 'high', kind: 'rectBolster', count: 2, under: 'knees', turn: 'side' }

@@ -16,6 +16,8 @@ import { usualOf } from '../body/usual.ts'
 
 /** The seat under someone who sits on nothing named: a usual chair, cm. */
 const usualSeat = 45
+/** How far out a thigh opens beside a seat, as a share of its length [estimate]. */
+const widest = 0.9
 /** How far a chair's back stands above its seat, cm [estimate]. */
 const backrest = 40
 
@@ -88,7 +90,8 @@ const besideSeat = (seat: Pile | undefined, f: Scene['f']): number =>
 function seatedLeg(scene: Scene, start: Point3, seats: readonly PlacedProp[], kneeZ: number): Leg {
   const { f } = scene
   // Seen from the side a thigh that stands out is shorter by its slant.
-  const out = Math.max(0, kneeZ - start.z)
+  // Astride a seat wider than that it opens no further, whatever the seat.
+  const out = Math.min(widest * f.thigh, Math.max(0, kneeZ - start.z))
   const along = Math.sqrt(f.thigh ** 2 - out ** 2)
   const outward = (point: Point3): Point3 => ({ ...point, z: point.z + out })
   const footY = f.ankleH + heightUnder(scene, 'feet')

@@ -70,13 +70,17 @@ export function chooseSession(wish: ChooserWish, catalog: Catalog): Result<Chose
   })
 }
 
-/** What no pose and no hold may take any more becomes natural breath after the first breath work, from a minute on. */
-const quiet = { leastS: 60, mostS: 300 } as const
+/**
+ * What no pose and no hold may take any more becomes natural breath after the first breath work, from a minute on: all of
+ * it up to an hour and a half, up to five minutes in what is longer.
+ */
+const quiet = { leastS: 60, mostS: 300, allUpToS: 5400 } as const
 
 function withSpare<F extends { readonly session: Session; readonly totalMs: number }>(fit: F, lengthS: number): F {
   const spareS = Math.floor(lengthS - fit.totalMs / 1000)
   const first = fit.session.blocks.findIndex(({ kind }) => kind === 'breath')
-  if (spareS < quiet.leastS || spareS > quiet.mostS || first < 0) return fit
+  const mostS = lengthS <= quiet.allUpToS ? Infinity : quiet.mostS
+  if (spareS < quiet.leastS || spareS > mostS || first < 0) return fit
   const blocks = fit.session.blocks.map((block, at) =>
     block.kind === 'breath' && at === first ? withQuiet(block, 'after', spareS) : block,
   )

@@ -93,6 +93,11 @@ test('three minutes that nothing fits into are not left empty either', () => {
   })
 })
 
+test('nor is more, up to an hour and a half', () => {
+  const { totalMs } = choose({ lengthS: 5340, practice: 'breath', level: 'new', variation: 7 })
+  expect(totalMs).toBe(5_340_000)
+})
+
 test('every block says which rule chose it, no pose comes twice, none is beyond the level', () => {
   const rank = { new: 0, regular: 1, experienced: 2 }
   inEvery((wish, chosen) => {
