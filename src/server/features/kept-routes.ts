@@ -1,8 +1,8 @@
 import type { Router } from 'express'
 import type { ZodType } from 'zod'
 import { apiRouter, closeRouter } from '#server/http/api-router'
+import { readAs } from '#server/http/read-as'
 import { basedOn, sameId } from './guards.ts'
-import { documentRefused } from './sessions/read-document.ts'
 
 /** What a store of documents that each stand on a version can do. */
 export interface KeptStore<Document> {
@@ -29,11 +29,10 @@ export function keptRoutes<Document extends { readonly id: string }>(
 
   router.put('/:id', async (request, response) => {
     const based = basedOn(request)
-    const read = schema.safeParse(request.body)
-    if (!read.success) throw documentRefused(read.error)
-    sameId(request.params.id, read.data.id)
-    const version = await store.put(read.data, based)
-    response.set('ETag', `"${String(version)}"`).json({ [name]: read.data, version })
+    const document = readAs(schema, request.body)
+    sameId(request.params.id, document.id)
+    const version = await store.put(document, based)
+    response.set('ETag', `"${String(version)}"`).json({ [name]: document, version })
   })
 
   router.delete('/:id', async (request, response) => {

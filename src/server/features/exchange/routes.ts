@@ -1,8 +1,8 @@
 import express from 'express'
 import type { Router } from 'express'
 import { envelopeSchema, envelopeVersion } from '#model/envelope'
-import { documentRefused } from '#server/features/sessions/read-document'
 import { apiRouter, closeRouter } from '#server/http/api-router'
+import { readAs } from '#server/http/read-as'
 import { ProblemError } from '#server/problems'
 import type { Exchange } from './store.ts'
 
@@ -29,7 +29,5 @@ function readEnvelope(body: unknown) {
   if (typeof version === 'number' && version > envelopeVersion) {
     throw new ProblemError('SCHEMA_NEWER', { schema: version, known: envelopeVersion }, { path: 'version' })
   }
-  const read = envelopeSchema.safeParse(body)
-  if (!read.success) throw documentRefused(read.error)
-  return read.data
+  return readAs(envelopeSchema, body)
 }

@@ -29,7 +29,7 @@ export interface Hub {
   end(deviceId?: string): void
 }
 
-/** So many reports of a window that closed may still be on their way. */
+/** So many reports of a window that closed may still be on their way: its outbox sends one at a time. */
 const underWay = 1
 
 export function makeHub(): Hub {

@@ -56,16 +56,19 @@ export function screenRoutes({ hub, clock, ledClasses, settings, own }: Followin
   router.get('/stream', async (request, response) => {
     await stream({ hub, request, response, by: undefined }, () => {
       const push = pushChanges('now')
-      let shownId: string | null | undefined
+      // The plan of a class stays as it was begun: it is read once.
+      let shown: { readonly id: string; readonly isShown: boolean } | null | undefined
       return async (session) => {
         const now = await classNow(ledClasses, hub, clock)
-        const led = now && (await ledClasses.find(now.id))
-        const shown = now !== undefined && led?.format === 2 ? { now, led } : undefined
-        const id = shown?.now.id ?? null
-        if (id !== shownId) session.push(shown ? screenClass(shown.led, await own.catalog()) : null, 'class')
-        shownId = id
+        if ((now?.id ?? null) !== (shown === null ? null : shown?.id)) {
+          const led = now && (await ledClasses.find(now.id))
+          const isShown = led?.format === 2
+          session.push(isShown ? screenClass(led, await own.catalog()) : null, 'class')
+          shown = now ? { id: now.id, isShown } : null
+        }
+        if (!now || shown?.isShown !== true) return
         const { screenClock = true } = (await settings.read()).settings
-        if (shown) push(session, screenNow(shown.led, shown.now, screenClock))
+        push(session, screenNow(await ledClasses.events(now.id), now, screenClock))
       }
     })
   })

@@ -32,8 +32,8 @@ function figuresOf({ document }: Extract<LedClass, { format: 2 }>, catalog: Cata
 }
 
 export const screenNow = (
-  { id, events }: Pick<LedClass, 'id' | 'events'>,
-  { zeroMs, leads }: ClassNow,
+  events: LedClass['events'],
+  { id, zeroMs, leads }: ClassNow,
   showsClock: boolean,
 ): ScreenNow => ({
   ...{ id, events: eventsOnScreen(events), zeroMs, showsClock },

@@ -8,9 +8,9 @@ import type { EventsSent } from '#model/led-class'
 import { told } from '#model/refusal'
 import { firstRecordSchema } from '#server/db/migrations/first-edition/first-record'
 import { apiRouter, closeRouter } from '#server/http/api-router'
+import { readAs } from '#server/http/read-as'
 import { basedOn, sameId } from '#server/features/guards'
 import { deviceName } from '#server/features/room/device-of'
-import { documentRefused } from '#server/features/sessions/read-document'
 import type { LedClassStore } from './store.ts'
 
 /** A session of two hundred blocks with every cue on both sides, twice over: its document, and the plan made of it. */
@@ -29,7 +29,7 @@ export function ledClassRoutes(store: LedClassStore): Router {
   const router = apiRouter()
 
   router.get('/', async ({ query }, response) => {
-    const { most, startedAt, id } = read(pageSchema, query)
+    const { most, startedAt, id } = readAs(pageSchema, query)
     const after = startedAt !== undefined && id !== undefined ? { startedAt: new Date(startedAt), id } : undefined
     response.json(await store.list(most, after))
   })
@@ -39,15 +39,15 @@ export function ledClassRoutes(store: LedClassStore): Router {
   })
 
   router.put('/:id', async (request, response) => {
-    const led = read(ledStartSchema, request.body)
+    const led = readAs(ledStartSchema, request.body)
     sameId(request.params.id, led.id)
-    await store.begin(led, tellerOf(response, read(byQuerySchema, request.query).by))
+    await store.begin(led, tellerOf(response, readAs(byQuerySchema, request.query).by))
     response.status(204).end()
   })
 
   router.post('/:id/events', async (request, response) => {
-    const after = read(z.coerce.number().int().min(0), request.query['after'] ?? 0)
-    const sent = read(
+    const after = readAs(z.coerce.number().int().min(0), request.query['after'] ?? 0)
+    const sent = readAs(
       eventsSchema.refine((body) => follow(after, body), { path: ['events'], ...told('EVENTS_OUT_OF_ORDER', {}) }),
       request.body,
     )
@@ -55,31 +55,31 @@ export function ledClassRoutes(store: LedClassStore): Router {
   })
 
   router.put('/:id/end', async (request, response) => {
-    const ended = read(ledEndSchema, request.body)
+    const ended = readAs(ledEndSchema, request.body)
     await store.end(request.params.id, ended, tellerOf(response, ended.by))
     response.status(204).end()
   })
 
   router.put('/:id/leads', async (request, response) => {
-    const { by } = read(leadsSchema, request.body)
+    const { by } = readAs(leadsSchema, request.body)
     response.json(await store.takeOver(request.params.id, { by, name: deviceName(response) }))
   })
 
   router.put('/:id/note', async (request, response) => {
     const based = basedOn(request)
-    const { note } = read(ledNoteSchema, request.body)
+    const { note } = readAs(ledNoteSchema, request.body)
     const version = await store.writeNote(request.params.id, note, based)
     response.set('ETag', `"${String(version)}"`).json({ version })
   })
 
   router.put('/:id/breath', async (request, response) => {
     const based = basedOn(request)
-    const version = await store.writeBreath(request.params.id, read(breathAnswersSchema, request.body), based)
+    const version = await store.writeBreath(request.params.id, readAs(breathAnswersSchema, request.body), based)
     response.set('ETag', `"${String(version)}"`).json({ version })
   })
 
   router.post('/former', async (request, response) => {
-    await store.takeFormer(read(firstRecordSchema, request.body), request.body)
+    await store.takeFormer(readAs(firstRecordSchema, request.body), request.body)
     response.status(204).end()
   })
 
@@ -95,9 +95,3 @@ const tellerOf = (response: Response, by: string | undefined) =>
 /** Numbers go on from `after` without a gap. */
 const follow = (after: number, { events }: EventsSent): boolean =>
   events.every(({ n }, index) => n === after + index + 1)
-
-function read<T extends z.ZodType>(schema: T, body: unknown): z.infer<T> {
-  const result = schema.safeParse(body)
-  if (!result.success) throw documentRefused(result.error)
-  return result.data
-}

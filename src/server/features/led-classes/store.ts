@@ -42,6 +42,8 @@ export function ledClassStore(database: Database, clock: Clock = systemClock, hu
   const { models, inTransaction } = database
   return {
     find: (id: string) => find(models, id),
+    /** The events alone: all that changes of a class while it runs. */
+    events: (id: string) => eventsOf(models, id),
     /** The newest first, so many; those after the one a cursor names. */
     list: (most: number, after?: Cursor) => list(models, most, after),
     /** The class that runs: the newest that nobody ended, for as long as one may last; undefined where there is none. */
@@ -179,13 +181,17 @@ const running = (models: Models, clock: Clock): Promise<LedClassRow | null> =>
 async function find(models: Models, id: string): Promise<LedClass> {
   const row = await rowOf(models, id)
   const where = { classId: id }
-  const rows = await models.ledEvents.findAll({ where, order: [['n', 'ASC']], raw: true })
   const asides = await models.ledAsides.findAll({ where, order: [['id', 'ASC']], raw: true })
   return readClass(
     row,
-    rows.map(({ n, by, event }) => ({ n, by, event: kept(event, leadEventSchema) })),
+    await eventsOf(models, id),
     asides.map(({ document }) => kept(document, ledAsideSchema)),
   )
+}
+
+async function eventsOf({ ledEvents }: Models, classId: string): Promise<LedClass['events']> {
+  const rows = await ledEvents.findAll({ where: { classId }, order: [['n', 'ASC']], raw: true })
+  return rows.map(({ n, by, event }) => ({ n, by, event: kept(event, leadEventSchema) }))
 }
 
 /** Where a page of the journal goes on: after the class with this start and id. */

@@ -3,7 +3,7 @@ import express from 'express'
 import type { Request, RequestHandler, Response } from 'express'
 import { pairingSchema } from '#model/device'
 import type { DeviceKind } from '#model/device'
-import { documentRefused } from '#server/features/sessions/read-document'
+import { readAs } from '#server/http/read-as'
 import { ProblemError } from '#server/problems'
 import type { RoomControl } from './control.ts'
 import { setDevice } from './device-of.ts'
@@ -42,9 +42,7 @@ export function pairingDoor({ room }: Pick<Door, 'room'>): RequestHandler[] {
   return [
     express.json({ limit: '1kb', strict: true }),
     async (request, response) => {
-      const read = pairingSchema.safeParse(request.body)
-      if (!read.success) throw documentRefused(read.error)
-      const { device, token } = await room.letIn(read.data.code)
+      const { device, token } = await room.letIn(readAs(pairingSchema, request.body).code)
       response.cookie(deviceCookie, token, {
         ...{ httpOnly: true, secure: true, sameSite: 'strict', path: '/', maxAge: cookieMs },
       })

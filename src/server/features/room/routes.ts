@@ -1,8 +1,7 @@
 import type { Router } from 'express'
-import type { z } from 'zod'
 import { codeAskedSchema, roomOpenedSchema } from '#model/device'
 import { apiRouter, closeRouter } from '#server/http/api-router'
-import { documentRefused } from '#server/features/sessions/read-document'
+import { readAs } from '#server/http/read-as'
 import type { RoomControl } from './control.ts'
 
 /** `/api/room`: other devices, as the teacher lets them in and disconnects them. */
@@ -14,7 +13,7 @@ export function roomRoutes(room: RoomControl): Router {
   })
 
   router.put('/open', async (request, response) => {
-    await room.open(read(roomOpenedSchema, request.body).address)
+    await room.open(readAs(roomOpenedSchema, request.body).address)
     response.json(await room.read())
   })
 
@@ -25,7 +24,7 @@ export function roomRoutes(room: RoomControl): Router {
   })
 
   router.post('/code', async (request, response) => {
-    room.offer(read(codeAskedSchema, request.body).kind)
+    room.offer(readAs(codeAskedSchema, request.body).kind)
     response.json(await room.read())
   })
 
@@ -35,10 +34,4 @@ export function roomRoutes(room: RoomControl): Router {
   })
 
   return closeRouter(router)
-}
-
-function read<T extends z.ZodType>(schema: T, body: unknown): z.infer<T> {
-  const result = schema.safeParse(body)
-  if (!result.success) throw documentRefused(result.error)
-  return result.data
 }

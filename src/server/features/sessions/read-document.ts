@@ -1,22 +1,20 @@
 import type { Transaction } from 'sequelize'
-import type { z } from 'zod'
 import { slipsIn } from '#core/session'
 import type { Catalog } from '#core/session'
 import { inTheWayOf } from '#core/timeline'
 import { anySessionSchema } from '#model/lift'
-import { refusalsOf } from '#model/refusal'
 import type { Refusal } from '#model/refusal'
 import { sessionSchemaVersion } from '#model/session'
 import type { Session } from '#model/session'
-import { mostTold, ProblemError } from '#server/problems'
+import { readAs } from '#server/http/read-as'
+import { ProblemError } from '#server/problems'
 
 /** A session document as it came in, of whatever schema, validated and as this build has it. Throws SCHEMA_NEWER or DOCUMENT_REFUSED with the refusals. */
 export function readSessionDocument(body: unknown): Session {
   refuseNewerSchema(body)
-  const read = anySessionSchema.safeParse(body)
-  if (!read.success) throw documentRefused(read.error)
-  refuseSlips(slipsIn(read.data))
-  return read.data
+  const document = readAs(anySessionSchema, body)
+  refuseSlips(slipsIn(document))
+  return document
 }
 
 /** Throws DOCUMENT_REFUSED where there are any. */
@@ -44,10 +42,4 @@ function refuseNewerSchema(body: unknown): void {
   if (typeof schema === 'number' && schema > sessionSchemaVersion) {
     throw new ProblemError('SCHEMA_NEWER', { schema, known: sessionSchemaVersion }, { path: 'schema' })
   }
-}
-
-export function documentRefused(error: z.ZodError): ProblemError {
-  const refusals = refusalsOf(error.issues.slice(0, mostTold))
-  const total = Math.max(error.issues.length, refusals.length)
-  return new ProblemError('DOCUMENT_REFUSED', {}, { path: refusals[0]?.path ?? 'document', refusals, total })
 }

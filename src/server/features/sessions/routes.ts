@@ -1,9 +1,10 @@
 import type { Request, Response, Router } from 'express'
 import { z } from 'zod'
 import { apiRouter, closeRouter } from '#server/http/api-router'
+import { readAs } from '#server/http/read-as'
 import { basedOn, sameId } from '#server/features/guards'
 import { ProblemError } from '#server/problems'
-import { documentRefused, readSessionDocument } from './read-document.ts'
+import { readSessionDocument } from './read-document.ts'
 import type { KeepReason, SessionStore, StoredSession } from './store.ts'
 
 const stateSchema = z.strictObject({
@@ -39,9 +40,7 @@ export function sessionRoutes(store: SessionStore): Router {
   })
 
   router.post('/:id/state', async (request, response) => {
-    const state = stateSchema.safeParse(request.body)
-    if (!state.success) throw documentRefused(state.error)
-    await store.setState(request.params.id, state.data)
+    await store.setState(request.params.id, readAs(stateSchema, request.body))
     response.status(204).end()
   })
 

@@ -1,8 +1,8 @@
 import type { Router } from 'express'
 import { settingsSchema } from '#model/settings'
 import { apiRouter, closeRouter } from '#server/http/api-router'
+import { readAs } from '#server/http/read-as'
 import { basedOn } from '#server/features/guards'
-import { documentRefused } from '#server/features/sessions/read-document'
 import type { SettingsStore } from './store.ts'
 
 /** `/api/settings`: what the teacher set for all their sessions. */
@@ -16,9 +16,7 @@ export function settingsRoutes(store: SettingsStore): Router {
 
   router.put('/', async (request, response) => {
     const based = basedOn(request)
-    const read = settingsSchema.safeParse(request.body)
-    if (!read.success) throw documentRefused(read.error)
-    const version = await store.write(read.data, based)
+    const version = await store.write(readAs(settingsSchema, request.body), based)
     response.set('ETag', `"${String(version)}"`).json({ version })
   })
 

@@ -3,7 +3,7 @@ import type { ErrorRequestHandler, Request, Response, Router } from 'express'
 import { soundLimits } from '#model/limits'
 import { ownSoundSchema, soundBroughtSchema, soundTypes } from '#model/sound'
 import { apiRouter, closeRouter } from '#server/http/api-router'
-import { documentRefused } from '#server/features/sessions/read-document'
+import { readAs } from '#server/http/read-as'
 import { ProblemError } from '#server/problems'
 import type { SoundStore } from './store.ts'
 
@@ -25,13 +25,11 @@ export function soundRoutes(store: SoundStore): Router {
   router.put('/:id', heardBody, tooLarge, async (request: Request<{ id: string }>, response: Response) => {
     const heard: unknown = request.body
     if (!Buffer.isBuffer(heard) || heard.length === 0) throw new ProblemError('SOUND_NOT_HEARD', {})
-    const brought = soundBroughtSchema.safeParse(request.query)
-    if (!brought.success) throw documentRefused(brought.error)
+    const brought = readAs(soundBroughtSchema, request.query)
     const type = request.get('Content-Type')?.split(';')[0]?.trim().toLowerCase()
-    const sound = ownSoundSchema.safeParse({ id: request.params.id, ...brought.data, type, bytes: heard.length })
-    if (!sound.success) throw documentRefused(sound.error)
-    await store.put(sound.data, heard)
-    response.json(sound.data)
+    const sound = readAs(ownSoundSchema, { id: request.params.id, ...brought, type, bytes: heard.length })
+    await store.put(sound, heard)
+    response.json(sound)
   })
 
   router.delete('/:id', async (request, response) => {
