@@ -8,7 +8,7 @@ export default {
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
   testMatch: ['**/*.test.ts'],
   transform: {
-    '^.+\\.(ts|js)$': [
+    '^.+\\.(ts|m?js)$': [
       '@swc/jest',
       {
         jsc: { parser: { syntax: 'typescript' }, target: 'es2023' },
@@ -18,5 +18,5 @@ export default {
     ],
   },
   // ESM-only packages that Jest's CommonJS world must have transformed.
-  transformIgnorePatterns: ['/node_modules/(?!(nanoid|@vueuse)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(nanoid|@vueuse|d3-contour|d3-array)/)'],
 }

@@ -50,10 +50,12 @@ function distanceFrom(edges: Prepared['edges'], x: number, y: number): number {
   for (const edge of edges) {
     const px = x - edge.x
     const py = y - edge.y
-    const share = edge.squared === 0 ? 0 : Math.max(0, Math.min(1, (px * edge.dx + py * edge.dy) / edge.squared))
+    const along = edge.squared === 0 ? 0 : (px * edge.dx + py * edge.dy) / edge.squared
+    const share = along < 0 ? 0 : along > 1 ? 1 : along
     const ox = px - share * edge.dx
     const oy = py - share * edge.dy
-    nearest = Math.min(nearest, ox * ox + oy * oy)
+    const squared = ox * ox + oy * oy
+    if (squared < nearest) nearest = squared
     if (edge.dx * py - edge.dy * px < 0) inside = false
   }
   return inside ? -Math.sqrt(nearest) : Math.sqrt(nearest)

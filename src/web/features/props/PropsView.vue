@@ -6,8 +6,8 @@ import { useRoute, useRouter } from 'vue-router'
 import { standsFirmly } from '#core/comfort'
 import { isPlaced } from '#core/props'
 import { basePositionNames } from '#words/positions'
-import { drawAbove } from '#web/shared/figures/drawing-above.ts'
-import { drawElevation } from '#web/shared/figures/drawing.ts'
+import { drawFromAbove } from '#web/shared/figures/draw-from-above.ts'
+import { drawFromTheSide } from '#web/shared/figures/draw-from-the-side.ts'
 import FigureDrawing from '#web/shared/figures/FigureDrawing.vue'
 import { heightsText } from '#words/heights'
 import { captionWords } from '#words/measures'
@@ -101,8 +101,8 @@ const drawing = computed(() => {
   if (!picture.value || width.value === 0) return undefined
   const input = { elevation: picture.value, measures: measures.value, ...size.value, unit: unit.value }
   return view.value === 'above'
-    ? drawAbove({ ...input, mat: kinds.value.mat, onSide: figure.value?.kind === 'side' })
-    : drawElevation(input)
+    ? drawFromAbove({ ...input, mat: kinds.value.mat })
+    : drawFromTheSide(input)
 })
 
 const [asHere, asTheirs] = ['as here', 'as theirs']

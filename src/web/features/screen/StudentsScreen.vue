@@ -5,7 +5,7 @@ import { formatMs } from '#core/units'
 import { clockText } from '#words/dates'
 import { doneNow } from '#words/on-screen'
 import { breathCountWords, breathingWords, sideInBody, sideName } from '#words/segments'
-import { drawElevation } from '#web/shared/figures/drawing.ts'
+import { drawFromTheSide } from '#web/shared/figures/draw-from-the-side.ts'
 import FigureDrawing from '#web/shared/figures/FigureDrawing.vue'
 import BreathStrip from '#web/shared/lead/BreathStrip.vue'
 import { useScreenFeed } from './use-screen-feed.ts'
@@ -36,7 +36,7 @@ const [width, height] = [1240, 420]
 const drawing = computed(() => {
   const elevation = shown.value && running.value?.led.figures[shown.value.blockId]
   if (!elevation) return undefined
-  return { ...drawElevation({ elevation, measures: [], width, height, unit: 'cm' }), grid: [], labels: [] }
+  return { ...drawFromTheSide({ elevation, measures: [], width, height, unit: 'cm' }), grid: [], labels: [] }
 })
 const isBreath = computed(() => segment.value?.doing.kind === 'breath')
 const breath = computed(() => {

@@ -1,24 +1,21 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import type { PropKind } from '#model/prop'
-import type { Drawing } from './drawing.ts'
+import type { Drawing, DrawnShape } from './picture.ts'
 
 /** A figure on its props: maps a drawing's numbers to shapes and nothing more. `words` is what it says to who cannot see it. */
-const props = defineProps<{ drawing: Drawing; words: string }>()
+defineProps<{ drawing: Drawing; words: string }>()
 
 const materials: Readonly<Partial<Record<PropKind, string>>> = {
   rectBolster: 'bolster',
   roundBolster: 'bolster',
+  seatCushion: 'bolster',
   foamBlock: 'block',
   corkBlock: 'block',
   book: 'block',
   chair: 'block',
   sofa: 'block',
 }
-const behind = computed(() => props.drawing.limbs.filter(({ tone }) => tone === 'far'))
-const before = computed(() => props.drawing.limbs.filter(({ tone }) => tone !== 'far'))
-const structure = computed(() => props.drawing.lines.filter(({ is }) => is !== 'measure'))
-const measured = computed(() => props.drawing.lines.filter(({ is }) => is === 'measure'))
+const classesOf = ({ is, tone, kind }: DrawnShape) => [is, tone, kind && materials[kind]]
 </script>
 
 <template>
@@ -29,18 +26,8 @@ const measured = computed(() => props.drawing.lines.filter(({ is }) => is === 'm
       <text class="height" x="6" :y="line.y + 4">{{ line.text }}</text>
     </g>
     <path v-if="drawing.floorY !== undefined" class="floor" :d="`M0 ${drawing.floorY}H${drawing.width}`" />
-    <g v-if="drawing.mat === undefined">
-      <path v-for="limb in behind" :key="limb.key" class="far" :d="limb.path" />
-    </g>
-    <path v-for="line in structure" :key="line.key" :class="line.is" :d="line.path" />
-    <path v-for="prop in drawing.props" :key="prop.key" class="prop" :class="materials[prop.kind]" :d="prop.path" />
-    <g :class="{ seen: drawing.mat !== undefined }">
-      <template v-if="drawing.mat !== undefined">
-        <path v-for="limb in behind" :key="limb.key" class="near" :d="limb.path" />
-      </template>
-      <path v-for="limb in before" :key="limb.key" :class="limb.tone" :d="limb.path" />
-    </g>
-    <path v-for="line in measured" :key="line.key" class="measure" :d="line.path" />
+    <path v-for="shape in drawing.shapes" :key="shape.key" :class="classesOf(shape)" :d="shape.path" />
+    <path v-for="line in drawing.measures" :key="line.key" class="measure" :d="line.path" />
     <g v-for="label in drawing.labels" :key="label.key">
       <template v-if="label.leader">
         <path
@@ -59,15 +46,19 @@ const measured = computed(() => props.drawing.lines.filter(({ is }) => is === 'm
   display: block;
   width: 100%;
   height: auto;
-  --body: #33443f;
-  --arm: #53675f;
-  --behind: #6b7d75;
+  --body: #3c4f49;
+  --arm: #546a62;
+  --behind: #8b9b93;
+  --hair: #1d2a2a;
+  --on-body: #b4c2ba;
 }
 /* In the dark room the body is what is light. */
 [data-room='dark'] .figure {
   --body: #a9b8b0;
-  --arm: #86978f;
-  --behind: #63736b;
+  --arm: #93a39b;
+  --behind: #5d6d66;
+  --hair: #56645f;
+  --on-body: #33413d;
 }
 [data-room='dark'] .level {
   stroke: #243031;
@@ -101,30 +92,47 @@ text {
   stroke: var(--prop-line);
   stroke-width: 1;
 }
-.bolster {
+.prop.bolster {
   fill: var(--prop-bolster);
 }
-.block {
+.prop.block {
   fill: var(--prop-block);
 }
-.body {
+.seam {
+  fill: none;
+  stroke: var(--prop-line);
+  stroke-width: 0.7;
+  opacity: 0.55;
+}
+.flesh {
   fill: var(--body);
 }
-.near {
+.flesh.near {
   fill: var(--arm);
 }
-.far {
+.flesh.far {
   fill: var(--behind);
 }
-/* From above the body covers what it lies on: it is drawn so that one sees through. */
-.seen {
-  opacity: 0.78;
+.hair {
+  fill: var(--hair);
 }
-.seen .near,
-.seen .body {
-  fill: var(--body);
+.edge,
+.mark {
+  fill: none;
+  stroke: var(--on-body);
+  stroke-width: 1.1;
+  stroke-linecap: round;
+  stroke-linejoin: round;
 }
-.frame {
+/* From above the body covers what it lies on: its outline is seen through the body. */
+.through {
+  fill: none;
+  stroke: var(--prop-line);
+  stroke-dasharray: 4 4;
+  opacity: 0.6;
+}
+.frame,
+.strap {
   fill: none;
   stroke: var(--prop-line);
   stroke-width: 2.5;

@@ -3,9 +3,9 @@ import { elevation, measureNames, measuresOf } from '#core/figure'
 import type { SetUp } from '#model/set-up'
 import { propKinds } from '#library/prop-kinds'
 import { setUps } from '#library/set-ups'
-import { drawAbove } from './drawing-above.ts'
-import { drawElevation } from './drawing.ts'
-import type { Drawing } from './drawing.ts'
+import { drawFromAbove } from './draw-from-above.ts'
+import { drawFromTheSide } from './draw-from-the-side.ts'
+import type { Drawing } from './picture.ts'
 import { angleText, lengthNumber, lengthText, wallDistanceText } from '#words/lengths'
 import { captionWords, markWords } from '#words/measures'
 import { covers, crosses, overlap } from './occupied.ts'
@@ -21,20 +21,19 @@ function drawnOf(setUp: SetUp, statureCm: number, width: number, height: number,
   const laid = elevation({ figure, items: setUp.items, kinds: propKinds, who: { statureCm } })
   if (!laid.ok) throw new Error(laid.code)
   const input = { elevation: laid.value, measures: measuresOf(figure, laid.value), width, height, unit: 'cm' as const }
-  return view === 'side'
-    ? drawElevation(input)
-    : drawAbove({ ...input, mat: propKinds.mat, onSide: figure.kind === 'side' })
+  return view === 'side' ? drawFromTheSide(input) : drawFromAbove({ ...input, mat: propKinds.mat })
 }
 
 /** The points of a path's straight and round pieces, near enough to tell whether a label lies on them. */
 function pointsOf(path: string): { x: number; y: number }[] {
   const points: { x: number; y: number }[] = []
-  for (const [, letter, numbers] of path.matchAll(/([MLA])([^MLAZ]*)/g)) {
+  for (const [, letter, numbers] of path.matchAll(/([MLAQ])([^MLAQZ]*)/g)) {
     const values = (numbers ?? '')
       .trim()
       .split(/[\s,]+/)
       .map(Number)
-    const end = letter === 'A' ? { x: values[5] ?? 0, y: values[6] ?? 0 } : { x: values[0] ?? 0, y: values[1] ?? 0 }
+    const [x = 0, y = 0] = values.slice(-2)
+    const end = { x, y }
     const start = points.at(-1)
     if (letter === 'L' && start)
       for (let at = 1; at < 20; at += 1)
@@ -60,27 +59,21 @@ describe.each([
   )
 
   test('no label lies on another, on a limb, on a prop or on a line, and all are in the picture', () => {
-    const wrong = drawings.flatMap(({ name, drawing }) =>
-      drawing.labels.flatMap((label, at) => {
+    const wrong = drawings.flatMap(({ name, drawing }) => {
+      const drawn = [...drawing.shapes, ...drawing.measures].map(({ key, path }) => ({ key, points: pointsOf(path) }))
+      return drawing.labels.flatMap((label, at) => {
         const others = drawing.labels
           .slice(at + 1)
           .filter(({ box }) => overlap(box, label.box))
           .map(({ text }) => text)
-        const paths = [
-          ...drawing.limbs.map(({ key, path }) => [key, path] as const),
-          ...drawing.props.map(({ key, path }) => [key, path] as const),
-          ...drawing.lines.map(({ key, path }) => [key, path] as const),
-        ]
-        const on = paths
-          .filter(([, path]) => pointsOf(path).some((point) => inside(label.box, point)))
-          .map(([key]) => key)
+        const on = drawn.filter(({ points }) => points.some((point) => inside(label.box, point))).map(({ key }) => key)
         const out =
           label.box.left < 0 || label.box.top < 0 || label.box.right > width || label.box.bottom > height
             ? ['outside']
             : []
         return [...others, ...on, ...out].map((what) => `${name}: ${label.text} and ${what}`)
-      }),
-    )
+      })
+    })
     expect(wrong).toEqual([])
   })
 
@@ -119,7 +112,9 @@ test('a taller person is drawn larger, to the same scale', () => {
   const [rest] = setUps.filter(({ id }) => id === 'constructive-rest-few')
   const spanOf = (statureCm: number): number => {
     if (!rest) return NaN
-    const xs = drawnOf(rest, statureCm, 718, 480, 'side').limbs.flatMap(({ path }) => pointsOf(path).map(({ x }) => x))
+    const xs = drawnOf(rest, statureCm, 718, 480, 'side')
+      .shapes.filter(({ is }) => is === 'flesh')
+      .flatMap(({ path }) => pointsOf(path).map(({ x }) => x))
     return Math.max(...xs) - Math.min(...xs)
   }
   expect(spanOf(190) / spanOf(150)).toBeGreaterThan(1.15)

@@ -54,13 +54,33 @@ function isInside({ x, y }: Px, core: readonly Px[]): boolean {
 export const crosses = (a: Px, b: Px, box: Box): boolean =>
   within(box, a) || within(box, b) || edgesOf(cornersOf(box)).some(([c, d]) => segmentsMeet(a, b, c, d))
 
+/** Thinner than this what goes round a core is taken as square, px. */
+const hairline = 3
+
+export const grown = ({ left, top, right, bottom }: Box, by: number): Box => ({
+  left: left - by,
+  top: top - by,
+  right: right + by,
+  bottom: bottom + by,
+})
+
+const outlineMeets = (core: readonly Px[], edges: readonly (readonly [Px, Px])[], box: Box): boolean =>
+  core.some((corner) => within(box, corner)) ||
+  (core.length > 2 && isInside({ x: box.left, y: box.top }, core)) ||
+  edges.some(([a, b]) => couldCross(a, b, box) && crosses(a, b, box))
+
+const couldCross = (a: Px, b: Px, { left, top, right, bottom }: Box): boolean =>
+  (a.x >= left || b.x >= left) &&
+  (a.x <= right || b.x <= right) &&
+  (a.y >= top || b.y >= top) &&
+  (a.y <= bottom || b.y <= bottom)
+
 /** Whether a rectangle and something solid share any room. */
 export function covers({ core, radius }: Solid, box: Box): boolean {
-  const [xs, ys] = [core.map(({ x }) => x), core.map(({ y }) => y)]
-  if (Math.min(...xs) - radius >= box.right || Math.max(...xs) + radius <= box.left) return false
-  if (Math.min(...ys) - radius >= box.bottom || Math.max(...ys) + radius <= box.top) return false
-  const corners = cornersOf(box)
   const edges = edgesOf(core)
+  // Next to nothing round an outline makes no round corner worth finding.
+  if (radius < hairline) return outlineMeets(core, edges, grown(box, radius))
+  const corners = cornersOf(box)
   if (core.some((corner) => within(box, corner))) return true
   if (core.length > 2 && isInside({ x: box.left, y: box.top }, core)) return true
   if (edges.some(([a, b]) => crosses(a, b, box))) return true

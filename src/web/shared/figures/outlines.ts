@@ -44,3 +44,22 @@ export function roundedPath(core: readonly Px[], radius: number): string {
   })
   return `${sides.map(({ from, to }, index) => `${index === 0 ? `M${at(from)}` : arc(radius, from, false, 0)}L${at(to)}`).join('')}${arc(radius, sides[0]?.from ?? first, false, 0)}Z`
 }
+
+/** A line through points as it is. */
+export const linePath = (points: readonly Px[]): string =>
+  points.map((point, index) => `${index === 0 ? 'M' : 'L'}${fixedTenth(point)}`).join('')
+
+/** A closed outline that bends at its points instead of breaking there: it goes through the middle of each side. */
+export function smoothPath(ring: readonly Px[]): string {
+  const last = ring.at(-1)
+  const [first] = ring
+  if (!first || !last) return ''
+  const middle = (a: Px, b: Px): Px => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 })
+  const pieces = ring.map(
+    (point, index) => `Q${fixedTenth(point)} ${fixedTenth(middle(point, ring[index + 1] ?? first))}`,
+  )
+  return `M${fixedTenth(middle(last, first))}${pieces.join('')}Z`
+}
+
+const fixedTenth = ({ x, y }: Px): string => `${tenth(x)} ${tenth(y)}`
+const tenth = (value: number): string => String(Math.round(value * 10) / 10)

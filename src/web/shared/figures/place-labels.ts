@@ -1,5 +1,5 @@
 import type { Px } from './outlines.ts'
-import { covers, crosses, overlap, segmentsMeet } from './occupied.ts'
+import { covers, crosses, grown, overlap, segmentsMeet } from './occupied.ts'
 import type { Box, Solid } from './occupied.ts'
 
 /** A label to place: its words, how large they are, what it belongs to, and where it would rather stand from there. */
@@ -45,12 +45,6 @@ function boxAt({ anchor, width, height }: Wanted, away: number, degrees: number)
   return { left: x, top: y, right: x + width, bottom: y + height }
 }
 
-const grown = ({ left, top, right, bottom }: Box, by: number): Box => ({
-  left: left - by,
-  top: top - by,
-  right: right + by,
-  bottom: bottom + by,
-})
 const nearestOn = ({ left, top, right, bottom }: Box, { x, y }: Px): Px => ({
   x: Math.max(left, Math.min(right, x)),
   y: Math.max(top, Math.min(bottom, y)),
@@ -69,18 +63,35 @@ export function placeLabels({ labels, solids, room }: Placing): {
 } {
   const placed: Placed[] = []
   const left: Wanted[] = []
+  const bounded = solids.map((solid) => ({ solid, bounds: boundsOf(solid) }))
   for (const wanted of labels) {
-    const found = firstFree(wanted, placed, solids, room, false) ?? firstFree(wanted, placed, solids, room, true)
+    const found = firstFree(wanted, placed, bounded, room, false) ?? firstFree(wanted, placed, bounded, room, true)
     if (found) placed.push(found)
     else left.push(wanted)
   }
   return { placed, left }
 }
 
+/** Something solid and how far it reaches: what is nowhere near a label is not looked at. */
+interface Bounded {
+  readonly solid: Solid
+  readonly bounds: Box
+}
+
+function boundsOf({ core, radius }: Solid): Box {
+  const [xs, ys] = [core.map(({ x }) => x), core.map(({ y }) => y)]
+  return {
+    left: Math.min(...xs) - radius,
+    top: Math.min(...ys) - radius,
+    right: Math.max(...xs) + radius,
+    bottom: Math.max(...ys) + radius,
+  }
+}
+
 function firstFree(
   wanted: Wanted,
   placed: readonly Placed[],
-  solids: readonly Solid[],
+  solids: readonly Bounded[],
   room: Box,
   linesMayCross: boolean,
 ): Placed | undefined {
@@ -101,7 +112,7 @@ function firstFree(
         )
       )
         continue
-      if (solids.some((solid) => covers(solid, aired))) continue
+      if (solids.some(({ solid, bounds }) => overlap(bounds, aired) && covers(solid, aired))) continue
       return { ...wanted, box, ...(leader ? { leader } : {}) }
     }
   }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { elevation } from '#core/figure'
-import { drawElevation } from '#web/shared/figures/drawing.ts'
+import { drawFromTheSide } from '#web/shared/figures/draw-from-the-side.ts'
 import FigureDrawing from '#web/shared/figures/FigureDrawing.vue'
 import { useHouse } from '#web/shared/house/use-house.ts'
 import { itemWords, partNames } from '#words/props'
@@ -14,7 +14,7 @@ const [width, height] = [420, 150]
 const drawing = computed(() => {
   const { figure, items } = props.setUp
   const laid = figure && elevation({ figure, items, kinds: kinds.value, who: who.value })
-  return laid?.ok ? drawElevation({ elevation: laid.value, measures: [], width, height, unit: unit.value }) : undefined
+  return laid?.ok ? drawFromTheSide({ elevation: laid.value, measures: [], width, height, unit: unit.value }) : undefined
 })
 const lines = computed(() =>
   props.setUp.items.map((item) => ({

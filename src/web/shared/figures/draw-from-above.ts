@@ -1,32 +1,21 @@
 import type { PropSpec } from '#model/prop'
-import { bonesOf, boundsOf, headCentre } from '#core/figure'
-import type { Bone, Elevation, PlacedProp } from '#core/figure'
-import {
-  bodySolids,
-  headShape,
-  heapName,
-  labelledHeaps,
-  isArm,
-  linePath,
-  markLabel,
-  measureLines,
-  narrowBelow,
-  nearestLast,
-  roomIn,
-  sized,
-  toHead,
-} from './drawing.ts'
-import type { DrawnLimb, Drawing, DrawingInput, Plot, Tone } from './drawing.ts'
+import { boundsOf } from '#core/figure'
+import type { Elevation, PlacedProp } from '#core/figure'
+import { bodyOf } from './body/body.ts'
+import type { Body } from './body/body.ts'
+import { bodyLayers, bodySolids, cellAt, reachOfBody } from './body-shapes.ts'
+import { heapName, labelledHeaps, markLabel, measureLines, narrowBelow, roomIn, sized } from './labels.ts'
 import { heapNumber } from './heap-number.ts'
 import type { Solid } from './occupied.ts'
-import { limbPath, roundedPath } from './outlines.ts'
+import { linePath, roundedPath } from './outlines.ts'
 import type { Px } from './outlines.ts'
+import { painted } from './picture.ts'
+import type { Drawing, DrawingInput, DrawnShape, Layer, Plot } from './picture.ts'
 import { placeLabels } from './place-labels.ts'
 import type { Wanted } from './place-labels.ts'
+import { skinOf } from './skin/skin.ts'
+import { fromAbove } from './skin/view.ts'
 
-/** Half breadths of the trunk seen from above, as shares of the stature; on the side it shows its depth [estimates]. */
-const breadths = { hip: 0.085, waist: 0.07, shoulder: 0.1 } as const
-const depths = { hip: 0.055, waist: 0.045, shoulder: 0.06 } as const
 const air = 14
 /** Where distances to a wall are drawn: beyond the mat, cm from its middle. */
 const beyondMat = 12
@@ -39,13 +28,15 @@ interface Flat {
 type Mat = Pick<PropSpec, 'lengthCm' | 'widthCm'>
 
 /** A figure and its props seen from above: the mat, the wall, the outlines; the right side of the body is below. */
-export function drawAbove(input: DrawingInput & { readonly mat: Mat; readonly onSide: boolean }): Drawing {
-  const { elevation, measures, width, height, unit, mat, onSide } = input
-  const { skeleton, frame, props, wallX } = elevation
-  const flesh = fleshOf(elevation, onSide)
-  const bones = bonesOf(skeleton, frame).map((bone) => broadened(bone, flesh))
+export function drawFromAbove(input: DrawingInput & { readonly mat: Mat }): Drawing {
+  const { elevation, measures, width, height, unit, mat } = input
+  const { props, wallX } = elevation
+  const body = bodyOf(elevation)
   const distances = measures.filter(({ mark }) => mark?.kind === 'distance')
-  const { at, scale, matMiddle, near, far } = layoutOf(input, bones, distances.length)
+  const { at, scale, matMiddle, near, far } = layoutOf(input, body, distances.length)
+  // Up in the picture is away from the body's right side.
+  const place = ({ u, v }: { readonly u: number; readonly v: number }): Px => at({ x: u, z: -v })
+  const skin = skinOf(body, elevation, fromAbove, cellAt(scale))
   // Marks lie in the picture's own plane: their heights stand for depths here.
   const plot: Plot = { scale, at: ({ x, y }) => at({ x, z: y }) }
   const moved = distances.map((measure, index) =>
@@ -53,7 +44,6 @@ export function drawAbove(input: DrawingInput & { readonly mat: Mat; readonly on
       ? { ...measure, mark: { ...measure.mark, y: near + beyondMat + index * 9 } }
       : measure,
   )
-  const rects = props.map((prop) => ({ prop, core: cornersOf(prop).map(at) }))
   const marks = measureLines(moved, plot)
   const wall = wallX === undefined ? [] : [[at({ x: wallX, z: -near }), at({ x: wallX, z: far })]]
   const isShort = width < narrowBelow
@@ -63,55 +53,47 @@ export function drawAbove(input: DrawingInput & { readonly mat: Mat; readonly on
       ...heapLabels(elevation, at, unit, isShort),
     ],
     solids: [
-      ...bodySolids(elevation, bones, at, scale),
-      ...rects.map(({ core }): Solid => ({ core, radius: 0 })),
+      ...bodySolids(skin, place),
+      ...props.map((prop): Solid => ({ core: cornersOf(prop).map(at), radius: 0 })),
       ...wall.map((line): Solid => ({ core: line, radius: 3 })),
       ...marks.map(({ points }): Solid => ({ core: points, radius: 2 })),
     ],
     room: roomIn(width, height),
   })
-  const head = headCentre(skeleton, frame)
   return {
-    width,
-    height,
+    ...{ width, height, grid: [] },
     mat: roundedPath(matCorners(mat, matMiddle).map(at), 4),
-    grid: [],
-    props: rects.map(({ prop: { piece, part }, core }, index) => ({
-      key: `${part} ${String(index)}`,
-      kind: piece.kind,
-      path: roundedPath(core, 2),
-    })),
-    limbs: [
-      ...bones.map((bone) => limbAbove(toHead(bone, head), at, scale)),
-      headShape(elevation, at, scale, 'near'),
-    ].sort((a, b) => nearestLast[a.tone] - nearestLast[b.tone]),
-    lines: [
-      ...wall.map((line) => ({ key: 'wall', is: 'wall' as const, path: linePath(line) })),
-      ...marks.map(({ key, is, points }) => ({ key, is, path: linePath(points) })),
+    shapes: [
+      ...wall.map((line): DrawnShape => ({ key: 'wall', is: 'wall', path: linePath(line) })),
+      ...painted(propsAbove(props, at), bodyLayers(skin, place)),
+      // What the body covers is seen through it.
+      ...props.map((prop, index): DrawnShape => ({
+        ...{ key: `${prop.part} ${String(index)} through`, is: 'through' },
+        path: roundedPath(cornersOf(prop).map(at), 2),
+      })),
     ],
+    measures: marks.map(({ key, points }) => ({ key, path: linePath(points) })),
     labels: placed,
     left: left.map(({ text }) => text),
   }
 }
 
-/** Half breadths of the trunk, cm; on the side it shows its depth. */
-function fleshOf({ frame }: Elevation, onSide: boolean) {
-  const broad = onSide ? depths : breadths
-  return {
-    hip: broad.hip * frame.stature,
-    waist: broad.waist * frame.stature,
-    shoulder: broad.shoulder * frame.stature,
-  }
-}
+/** Props as they are seen from above; what begins above a part of the body lies over it. */
+const propsAbove = (props: readonly PlacedProp[], at: (point: Flat) => Px): readonly Layer[] =>
+  props.map((prop, index) => ({
+    near: boundsOf(prop).low,
+    shapes: [
+      {
+        ...{ key: `${prop.part} ${String(index)}`, is: 'prop', kind: prop.piece.kind },
+        path: roundedPath(cornersOf(prop).map(at), 2),
+      },
+    ],
+  }))
 
 /** Where cm come to lie in px, the mat's middle, and how far all reaches to both sides of the body's line, cm. */
-function layoutOf(
-  { elevation, width, height, mat }: DrawingInput & { mat: Mat },
-  bones: readonly Bone[],
-  many: number,
-) {
+function layoutOf({ elevation, width, height, mat }: DrawingInput & { mat: Mat }, body: Body, many: number) {
   const { skeleton, wallX } = elevation
-  const reach = reachOf(elevation, bones, mat.widthCm)
+  const reach = reachOf(elevation, body, mat.widthCm)
   // Under the body, and at a wall up to it.
   const matMiddle =
     wallX === undefined
@@ -135,23 +117,6 @@ const matCorners = ({ lengthCm, widthCm }: Mat, middle: number): Flat[] => [
   { x: middle - lengthCm / 2, z: -widthCm / 2 },
 ]
 
-function broadened(
-  bone: Bone,
-  flesh: { readonly hip: number; readonly waist: number; readonly shoulder: number },
-): Bone {
-  if (bone.name === 'lowTrunk') return { ...bone, ra: flesh.hip, rb: flesh.waist }
-  return bone.name === 'ribCage' ? { ...bone, ra: flesh.waist, rb: flesh.shoulder } : bone
-}
-
-function limbAbove(bone: Bone, at: (point: Flat) => Px, scale: number): DrawnLimb {
-  const tone: Tone = isArm(bone) ? 'far' : bone.side === undefined ? 'near' : 'body'
-  return {
-    key: `${bone.side ?? ''} ${bone.name}`,
-    tone,
-    path: limbPath(at(bone.a), at(bone.b), bone.ra * scale, bone.rb * scale),
-  }
-}
-
 /** The rectangle of a prop, its corners in the order outlines want them. */
 function cornersOf(prop: PlacedProp): readonly Flat[] {
   const { left, right } = boundsOf(prop)
@@ -163,29 +128,19 @@ function cornersOf(prop: PlacedProp): readonly Flat[] {
   ]
 }
 
-function reachOf({ frame, props, skeleton, wallX }: Elevation, bones: readonly Bone[], matWidth: number) {
-  const head = headCentre(skeleton, frame)
-  const bodyXs = [
-    ...bones.flatMap(({ a, b, ra, rb }) => [a.x - ra, a.x + ra, b.x - rb, b.x + rb]),
-    head.x - frame.headR,
-    head.x + frame.headR,
-  ]
+function reachOf({ props, wallX }: Elevation, whole: Body, matWidth: number) {
+  const body = reachOfBody(whole, fromAbove)
   const xs = [
-    ...bodyXs,
     ...props.flatMap((prop) => [boundsOf(prop).left, boundsOf(prop).right]),
     ...(wallX === undefined ? [] : [wallX]),
   ]
-  const zs = [
-    ...bones.flatMap(({ a, b, ra, rb }) => [Math.abs(a.z) + ra, Math.abs(b.z) + rb]),
-    ...props.flatMap(({ zFrom, zTo }) => [Math.abs(zFrom), Math.abs(zTo)]),
-    matWidth / 2,
-  ]
+  const zs = props.flatMap(({ zFrom, zTo }) => [Math.abs(zFrom), Math.abs(zTo)])
   return {
-    left: Math.min(...xs),
-    right: Math.max(...xs),
-    bodyLeft: Math.min(...bodyXs),
-    bodyRight: Math.max(...bodyXs),
-    far: Math.max(...zs) + 2,
+    left: Math.min(body.left, ...xs),
+    right: Math.max(body.right, ...xs),
+    bodyLeft: body.left,
+    bodyRight: body.right,
+    far: Math.max(-body.low, body.high, ...zs, matWidth / 2) + 2,
   }
 }
 
