@@ -1,7 +1,7 @@
 import type { Body } from './body/body.ts'
 import type { Layer } from './picture.ts'
 import type { Solid } from './occupied.ts'
-import { linePath, smoothPath } from './outlines.ts'
+import { smoothLine, smoothPath } from './outlines.ts'
 import type { Px } from './outlines.ts'
 import type { Flat } from './skin/outline.ts'
 import type { SkinPart } from './skin/skin.ts'
@@ -25,11 +25,11 @@ export const bodyLayers = (skin: readonly SkinPart[], at: Place): readonly Layer
       { key, is, tone, path: rings.map((ring) => smoothPath(ring.map(at))).join('') },
       ...edges.map((edge, index) => ({
         ...{ key: `${key} edge ${String(index)}`, is: 'edge' as const, tone },
-        path: linePath(edge.map(at)),
+        path: smoothLine(edge.map(at)),
       })),
       ...marks.map((mark, index) => ({
         ...{ key: `${key} mark ${String(index)}`, is: 'mark' as const, tone },
-        path: linePath(mark.map(at)),
+        path: smoothLine(mark.map(at)),
       })),
     ],
   }))

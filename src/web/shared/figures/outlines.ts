@@ -61,5 +61,18 @@ export function smoothPath(ring: readonly Px[]): string {
   return `M${fixedTenth(middle(last, first))}${pieces.join('')}Z`
 }
 
+/** A line that bends at its points instead of breaking there. */
+export function smoothLine(points: readonly Px[]): string {
+  const [first] = points
+  const last = points.at(-1)
+  if (!first || !last || points.length < 3) return linePath(points)
+  const bends = points.slice(1, -1).map((point, index) => {
+    const next = points[index + 2] ?? last
+    const end = index === points.length - 3 ? last : { x: (point.x + next.x) / 2, y: (point.y + next.y) / 2 }
+    return `Q${fixedTenth(point)} ${fixedTenth(end)}`
+  })
+  return `M${fixedTenth(first)}${bends.join('')}`
+}
+
 const fixedTenth = ({ x, y }: Px): string => `${tenth(x)} ${tenth(y)}`
 const tenth = (value: number): string => String(Math.round(value * 10) / 10)

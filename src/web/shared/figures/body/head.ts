@@ -47,15 +47,16 @@ export function headOf(skeleton: Skeleton, f: Frame, turn: Bearing): Head {
     ],
     marks: ([-1, 1] as const).flatMap((side) => [
       {
-        line: [at(0.046, 0.003, side * 0.011), at(0.043, -0.0015, side * 0.018), at(0.034, 0.001, side * 0.027)],
+        line: [at(0.047, 0.001, side * 0.011), at(0.044, -0.003, side * 0.017), at(0.035, -0.001, side * 0.026)],
         facing: directed(minus(at(0.7, 0, side * 0.7), centre), turn.front),
       },
       {
         line: [
-          at(0.001, 0.006, side * 0.042),
-          at(-0.008, 0.004, side * 0.043),
-          at(-0.009, -0.012, side * 0.042),
-          at(-0.003, -0.017, side * 0.04),
+          at(0.001, 0.004, side * 0.042),
+          at(-0.005, 0.009, side * 0.043),
+          at(-0.011, 0.003, side * 0.043),
+          at(-0.007, -0.008, side * 0.042),
+          at(-0.002, -0.014, side * 0.04),
         ],
         facing: scaled(turn.right, side),
       },

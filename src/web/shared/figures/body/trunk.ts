@@ -82,14 +82,25 @@ export function trunkOf(skeleton: Skeleton, f: Frame): BodyPart {
   }
 }
 
-/** From the root of the neck out to both shoulders. */
+/** From the root of the neck out to both shoulders, and from there down the sides of the ribs. */
 function shouldersOf(skeleton: Skeleton, { stature: h }: Frame, ribs: Bearing): Bead[][] {
   const { shoulder } = skeleton
-  return (['left', 'right'] as const).map((side) => [
-    bead(moved(shoulder, [ribs.along, 0.014 * h], [ribs.front, -0.006 * h]), 0.027 * h),
-    bead(between(shoulder, skeleton[side].shoulder, 0.55), 0.036 * h),
-    bead(skeleton[side].shoulder, 0.033 * h),
-  ])
+  return (['left', 'right'] as const).flatMap((side) => {
+    const joint = skeleton[side].shoulder
+    const outwards = directed(minus(joint, shoulder), ribs.right)
+    return [
+      [
+        bead(moved(shoulder, [ribs.along, 0.016 * h], [ribs.front, -0.006 * h]), 0.026 * h),
+        bead(moved(between(shoulder, joint, 0.5), [ribs.along, 0.004 * h]), 0.034 * h),
+        bead(joint, 0.033 * h),
+      ],
+      [
+        bead(joint, 0.033 * h),
+        bead(moved(shoulder, [outwards, 0.066 * h], [ribs.along, -0.04 * h]), 0.038 * h),
+        bead(moved(shoulder, [outwards, 0.045 * h], [ribs.along, -0.09 * h]), 0.04 * h),
+      ],
+    ]
+  })
 }
 
 function neckOf({ shoulder, crown }: Skeleton, f: Frame, ribs: Bearing): Bead[] {
