@@ -2,9 +2,13 @@ import { z } from 'zod'
 
 const degrees = (from: number, to: number) => z.number().min(from).max(to)
 const armsSchema = z.enum(['along', 'wide', 'overhead', 'onSupport', 'onLegs', 'forward', 'crossed']).optional()
-/** The picture that says more: from the right, or from above. */
-const viewSchema = z.enum(['side', 'above']).optional()
-const common = { arms: armsSchema, view: viewSchema }
+/** The picture that says most: from the right, from above, or from the feet’s or the head’s end. */
+export const figureViews = ['side', 'above', 'feet', 'head'] as const
+export type FigureView = (typeof figureViews)[number]
+const viewSchema = z.enum(figureViews).optional()
+/** Which side of a pose it draws as it stands, where that is not the right. */
+const drawnSideSchema = z.literal('left').optional()
+const common = { arms: armsSchema, view: viewSchema, side: drawnSideSchema }
 const fold = {
   /** Flexion of the hips that is comfortable: 90 is upright on level thighs. */
   hipFlexDeg: degrees(40, 170).optional(),

@@ -83,7 +83,7 @@ export const seatedTrunkPoses: readonly ShelfPose[] = [
     directions: ['twist'],
     sensation: { from: 0, to: 2 },
     families: ['twist_bolster'],
-    figure: { kind: 'seated', legs: 'deer', trunk: 'twistDown', view: 'above' },
+    figure: { kind: 'seated', legs: 'deer', trunk: 'twistDown', view: 'above', side: 'left' },
     times: {
       setUpS: setUp(75),
       settleS: 15,

@@ -404,7 +404,7 @@ export const supineShapesPoses: readonly ShelfPose[] = [
     directions: ['twist'],
     sensation: { from: 2, to: 5 },
     families: ['twist_supine', 'leg_raised'],
-    figure: { kind: 'lying', legs: 'across' },
+    figure: { kind: 'lying', legs: 'across', side: 'left' },
     times: {
       setUpS: setUp(20),
       settleS: 5,

@@ -100,9 +100,7 @@ const size = computed(() =>
 const drawing = computed(() => {
   if (!picture.value || width.value === 0) return undefined
   const input = { elevation: picture.value, measures: measures.value, ...size.value, unit: unit.value }
-  return view.value === 'above'
-    ? drawFromAbove({ ...input, mat: kinds.value.mat })
-    : drawFromTheSide(input)
+  return view.value === 'above' ? drawFromAbove({ ...input, mat: kinds.value.mat }) : drawFromTheSide(input)
 })
 
 const [asHere, asTheirs] = ['as here', 'as theirs']

@@ -7,6 +7,8 @@ import { computed, ref } from 'vue'
 import type { OwnDocuments } from '#model/own'
 import { grades } from '#model/pose'
 import type { Pose } from '#model/pose'
+import { picturedPose } from '#core/session'
+import FigureThumb from '#web/shared/figures/thumbnails/FigureThumb.vue'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 
 /** The graded forms of a pose, easier first, with the teacher's own ones among them, made and mended here. */
@@ -65,8 +67,11 @@ async function remove(id: string): Promise<void> {
 <template>
   <ul>
     <li v-for="{ id, name, grade, change, thing } in lines" :key="id">
-      <b>{{ name }}</b> <small>{{ gradeWords[grade] }}{{ thing ? ', your own' : '' }}</small>
-      <span class="change">{{ change }}</span>
+      <FigureThumb :pictured="picturedPose(own.catalog, pose.id, id)" />
+      <span class="words">
+        <b>{{ name }}</b> <small>{{ gradeWords[grade] }}{{ thing ? ', your own' : '' }}</small>
+        <span class="change">{{ change }}</span>
+      </span>
       <template v-if="thing?.kind === 'variant'">
         <Button
           text
@@ -118,7 +123,13 @@ small {
   display: block;
 }
 li {
+  display: flex;
+  align-items: center;
+  gap: 12px;
   padding: 3px 0;
+}
+.words {
+  flex: 1;
 }
 form {
   margin-top: 8px;

@@ -19,6 +19,7 @@ import { levelChoices } from '#words/practices'
 import { momentWords, soundWords } from '#words/cues'
 import OwnVariants from './OwnVariants.vue'
 import PageHead from './PageHead.vue'
+import PosePictures from './PosePictures.vue'
 import { useShelf } from './use-shelf.ts'
 import './page.css'
 
@@ -137,6 +138,7 @@ async function remove(): Promise<void> {
         >{{ index > 0 ? ', ' : '' }}<RouterLink :to="{ name: 'plan', params: { id } }">{{ name }}</RouterLink></template
       >
     </p>
+    <PosePictures :pose="pose" />
     <CautionList full :practised="practised" />
     <div class="columns">
       <div class="column">

@@ -5,7 +5,7 @@ import { basePositionNames } from '#words/positions'
 import { targetNames } from '#words/targets'
 import { capital } from '#words/text'
 import type { ShelfEntry } from '#web/shared/shelf/entries.ts'
-import ShelfGlyph from '#web/shared/shelf/ShelfGlyph.vue'
+import ShelfThumb from '#web/shared/shelf/ShelfThumb.vue'
 import { useShelf } from './use-shelf.ts'
 
 const { session, shown, entries, chosen, wanted, add, clear } = useShelf()
@@ -65,7 +65,7 @@ function walk(event: KeyboardEvent, by: number): void {
         <tr v-for="entry in shown" :key="entry.id">
           <th scope="row">
             <span class="named">
-              <ShelfGlyph :glyph="glyphOf(entry)" />
+              <ShelfThumb :thing="entry.thing" :glyph="glyphOf(entry)" />
               <span>
                 <RouterLink
                   class="name"
@@ -135,14 +135,12 @@ header {
 .list th,
 .list td {
   padding-block: 7px;
-  vertical-align: top;
+  vertical-align: middle;
 }
 .named {
   display: flex;
-  gap: 10px;
-}
-.named :deep(.glyph) {
-  flex: none;
+  align-items: center;
+  gap: 12px;
 }
 .name {
   text-decoration: none;

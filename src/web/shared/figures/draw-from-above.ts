@@ -79,7 +79,7 @@ export function drawFromAbove(input: DrawingInput & { readonly mat: Mat }): Draw
 }
 
 /** Props as they are seen from above; what begins above a part of the body lies over it. */
-const propsAbove = (props: readonly PlacedProp[], at: (point: Flat) => Px): readonly Layer[] =>
+export const propsAbove = (props: readonly PlacedProp[], at: (point: Flat) => Px): readonly Layer[] =>
   props.map((prop, index) => ({
     near: boundsOf(prop).low,
     shapes: [

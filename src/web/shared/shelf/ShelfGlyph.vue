@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { BasePosition } from '#model/common'
+import type { Glyph } from './glyphs.ts'
 
 /** A small mark for a base position: how the trunk lies to the floor. */
-defineProps<{ glyph: BasePosition | 'breath' | 'words' }>()
+defineProps<{ glyph: Glyph }>()
 
-const lines: Readonly<Record<BasePosition | 'breath' | 'words', string>> = {
+const lines: Readonly<Record<Glyph, string>> = {
   standing: 'M12 4v16',
   kneeling: 'M5 9l10 5v5M4 19h13',
   allFours: 'M5 19v-8h14v8',

@@ -14,7 +14,9 @@ const [width, height] = [420, 150]
 const drawing = computed(() => {
   const { figure, items } = props.setUp
   const laid = figure && elevation({ figure, items, kinds: kinds.value, who: who.value })
-  return laid?.ok ? drawFromTheSide({ elevation: laid.value, measures: [], width, height, unit: unit.value }) : undefined
+  return laid?.ok
+    ? drawFromTheSide({ elevation: laid.value, measures: [], width, height, unit: unit.value })
+    : undefined
 })
 const lines = computed(() =>
   props.setUp.items.map((item) => ({

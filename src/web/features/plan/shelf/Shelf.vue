@@ -4,7 +4,7 @@ import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { shelfEntries } from '#web/shared/shelf/entries.ts'
 import { makeFinder } from '#web/shared/shelf/find.ts'
-import ShelfGlyph from '#web/shared/shelf/ShelfGlyph.vue'
+import ShelfThumb from '#web/shared/shelf/ShelfThumb.vue'
 import { vDraggable } from '../dragging.ts'
 import { usePlan } from '../use-plan.ts'
 import { bestOnShelf, inGroups, shelfLines } from './shelf-groups.ts'
@@ -110,7 +110,7 @@ async function leave(): Promise<void> {
               @keydown.enter.prevent="put(line, true)"
               @keydown.esc="leave"
             >
-              <ShelfGlyph :glyph="line.glyph" />
+              <ShelfThumb :thing="line.thing" :glyph="line.glyph" />
               <span class="words"
                 ><span class="name">{{ line.name }}</span
                 ><small>{{ line.under }}</small></span
@@ -165,11 +165,12 @@ li {
 }
 .line {
   display: grid;
-  grid-template-columns: 24px minmax(0, 1fr) auto;
-  gap: 10px;
+  --thumb: 48px;
+  grid-template-columns: var(--thumb) minmax(0, 1fr) auto;
+  gap: 8px;
   align-items: center;
   width: 100%;
-  padding: 7px 16px;
+  padding: 5px 12px 5px 10px;
   border: 0;
   background: none;
   color: inherit;

@@ -1,8 +1,8 @@
-import type { BasePosition } from '#model/common'
 import { foldMarks } from '#core/units'
 import { basePositionNames, basePositionsInOrder } from '#words/positions'
 import { capital } from '#words/text'
 import type { ShelfThing } from '#web/shared/session/new-block.ts'
+import type { Glyph } from '#web/shared/shelf/glyphs.ts'
 import type { ShelfEntry } from '#web/shared/shelf/entries.ts'
 
 /** A line of the shelf that can be put into the session. */
@@ -16,7 +16,7 @@ export interface ShelfLine {
   readonly isRare?: boolean
   readonly under: string
   readonly usual: string
-  readonly glyph: BasePosition | 'breath' | 'words'
+  readonly glyph: Glyph
   readonly group: string
 }
 export interface ShelfGroup {
