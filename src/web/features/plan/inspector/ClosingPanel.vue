@@ -11,6 +11,7 @@ import { answerWords } from '#words/answers'
 import { takesWords } from '#words/props'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { usePlan } from '../use-plan.ts'
+import BlockPictures from './BlockPictures.vue'
 import Part from './Part.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
 import SelectField from '#web/shared/ui/SelectField.vue'
@@ -34,6 +35,7 @@ function setRoll(roll: ClosingBlock['answers']): void {
 <template>
   <h1>Closing</h1>
   <p class="sub">final rest and coming up, always last</p>
+  <BlockPictures :resolved="resolved" />
   <slot name="cautions" />
   <Part title="Final rest">
     <DurationField

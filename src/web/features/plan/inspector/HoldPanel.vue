@@ -16,6 +16,7 @@ import { countedProp } from '#words/props'
 import { targetNames } from '#words/targets'
 import DurationField from '#web/shared/ui/DurationField.vue'
 import { usePlan } from '../use-plan.ts'
+import BlockPictures from './BlockPictures.vue'
 import ArrangingPart from './ArrangingPart.vue'
 import BreathOverPart from './BreathOverPart.vue'
 import CuesPart from './CuesPart.vue'
@@ -119,6 +120,7 @@ const under = computed(
     <i v-if="pose.names.sanskrit" lang="sa-Latn">{{ pose.names.sanskrit }}</i> {{ under }}
   </p>
 
+  <BlockPictures :resolved="resolved" />
   <slot name="cautions" />
   <Part title="Hold">
     <div v-if="pose.sides" class="pair">

@@ -2,13 +2,15 @@
 import Button from 'primevue/button'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { holdLimits } from '#model/limits'
+import type { Pictured } from '#core/session'
 import { formatDuration } from '#core/units'
 import { wingLabel } from '#words/blocks'
 import { isCharacterKey, useLetterKeys } from '../letter-keys.ts'
 import { drawnLimits, drawnSeconds } from '../block-times.ts'
 import { chooseAll, chooseFurther } from '../commands/choosing.ts'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { usePlan } from '../use-plan.ts'
-import { layOutSpine, steadyShapes } from './layout.ts'
+import { layOutSpine, shapeOf, steady } from './layout.ts'
 import type { WingShape } from './layout.ts'
 import { spineCommand } from './spine-keys.ts'
 import type { SpineCommand } from './spine-keys.ts'
@@ -16,10 +18,12 @@ import SpineEdge from './SpineEdge.vue'
 import SpineStem from './SpineStem.vue'
 import SpineWing from './SpineWing.vue'
 import { useDrop } from './use-drop.ts'
+import { wingPicture } from './wing-picture.ts'
 
 const emit = defineEmits<{ find: []; keys: []; lead: []; fit: [] }>()
 
 const plan = usePlan()
+const own = useOwnStore()
 const { document, timeline, chosenId } = plan
 
 /** Px a minute, from a class at a glance to a single hold in detail [design: 8 to 48, default 18]. */
@@ -161,13 +165,15 @@ function onKey(event: KeyboardEvent): void {
   does[command]()
 }
 
-const steady = steadyShapes()
+const steadyShape = steady<WingShape>()
+const steadyPicture = steady<Pictured | undefined>()
 /** Each wing at its height, with the time its lower edge draws, where it has one. */
 const placed = computed(() =>
   wings.value.map((wing) => {
     const resolved = timeline.value?.blocks[wing.blockIndex]?.block
     return {
-      wing: steady(wing),
+      wing: steadyShape(wing.key, shapeOf(wing)),
+      picture: steadyPicture(wing.key, wingPicture(wing, resolved, own.catalog)),
       top: wing.topPx,
       seconds: resolved && drawnSeconds(resolved),
       limits: resolved ? drawnLimits(resolved) : holdLimits,
@@ -207,7 +213,7 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
           >
         </template>
         <div
-          v-for="{ wing, top, seconds, limits } in placed"
+          v-for="{ wing, picture, top, seconds, limits } in placed"
           :key="wing.key"
           class="at"
           role="presentation"
@@ -216,6 +222,7 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
           <SpineWing
             :id="wingId(wing)"
             :wing="wing"
+            :picture="picture"
             :label="document ? wingLabel(wing, document) : wing.name"
             :is-chosen="plan.chosenIds.value.includes(wing.blockId)"
             :is-active="wing.key === activeWing?.key"

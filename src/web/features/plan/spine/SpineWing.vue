@@ -1,10 +1,19 @@
 <script setup lang="ts">
 import { formatDuration } from '#core/units'
+import type { Pictured } from '#core/session'
+import FigureThumb from '#web/shared/figures/thumbnails/FigureThumb.vue'
 import { vDraggable } from '../dragging.ts'
 import type { WingShape } from './layout.ts'
 
-/** One wing, or the pair of a symmetric block; a low one carries its name beside itself. */
-defineProps<{ wing: WingShape; label: string; isChosen: boolean; isActive: boolean; isWith: boolean }>()
+/** One wing, or the pair of a symmetric block, with its pose where there is room; a low one carries its name beside itself. */
+defineProps<{
+  wing: WingShape
+  picture: Pictured | undefined
+  label: string
+  isChosen: boolean
+  isActive: boolean
+  isWith: boolean
+}>()
 // Declared, so that a new listener alone does not draw the wing anew.
 const emit = defineEmits<{ click: [event: MouseEvent] }>()
 </script>
@@ -23,12 +32,15 @@ const emit = defineEmits<{ click: [event: MouseEvent] }>()
   >
     <template v-if="!wing.low">
       <div class="half first">
-        <span v-if="wing.bank !== 'pair'" class="minutes">{{ formatDuration(wing.seconds) }}</span>
+        <span v-if="wing.bank !== 'pair'" class="minutes">
+          <FigureThumb v-if="picture" class="picture" :pictured="picture" />{{ formatDuration(wing.seconds) }}
+        </span>
         <b :style="{ '--lines': wing.nameLines }">{{ wing.name }}</b>
         <small v-if="wing.detailLines > 0" :style="{ '--lines': wing.detailLines }">{{ wing.detail }}</small>
       </div>
       <div v-if="wing.bank === 'pair'" class="half second">
         <span class="minutes">{{ formatDuration(wing.seconds) }}</span>
+        <FigureThumb v-if="picture" class="picture" :pictured="picture" />
       </div>
     </template>
     <template v-else>
@@ -97,6 +109,16 @@ const emit = defineEmits<{ click: [event: MouseEvent] }>()
   float: right;
   font-weight: 650;
   margin-left: 10px;
+}
+.picture {
+  --thumb: 64px;
+}
+.minutes .picture {
+  vertical-align: top;
+  margin-right: 8px;
+}
+.half.second .picture {
+  --thumb: 68px;
 }
 small {
   font-size: 14px;

@@ -5,7 +5,7 @@ import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { sessions } from '#testing/arbitraries'
 import { aHold, aSession, aTalk } from '#testing/sessions'
-import { dropIndex, dropLinePx, layOutSpine, topPx } from './layout.ts'
+import { dropIndex, dropLinePx, layOutSpine, steady, topPx } from './layout.ts'
 import { keyList, spineCommand } from './spine-keys.ts'
 
 const compiled = (session: Session) => orThrow(compileTimeline(session, shippedCatalog))
@@ -127,4 +127,14 @@ test('brackets and their stand-ins change a time, with Shift on one side alone',
   expect(press('?', { shiftKey: true, code: 'Slash' })).toBe('keys')
   expect(press('ArrowUp', { altKey: true })).toBe('up')
   expect(keyList.length).toBeGreaterThan(10)
+})
+
+test('what says the same is the same object again; nothing at all is given back as nothing', () => {
+  const kept = steady<{ readonly name: string } | undefined>()
+  const first = kept('a', { name: 'Deer' })
+  expect(kept('a', { name: 'Deer' })).toBe(first)
+  expect(kept('b', { name: 'Deer' })).not.toBe(first)
+  expect(kept('a', { name: 'Frog' })).toEqual({ name: 'Frog' })
+  expect(kept('c', undefined)).toBeUndefined()
+  expect(kept('c', undefined)).toBeUndefined()
 })

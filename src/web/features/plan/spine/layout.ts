@@ -51,15 +51,17 @@ export interface Rib {
 /** A wing without its height on the spine: what is the same when only blocks before it change. */
 export type WingShape = Omit<Wing, 'topPx'>
 
-/** Gives back the object it gave before for a wing of the same key and shape, so that nothing is drawn anew. */
-export function steadyShapes(): (wing: Wing) => WingShape {
-  const known = new Map<string, { readonly text: string; readonly shape: WingShape }>()
-  return ({ topPx: _, ...shape }) => {
-    const text = JSON.stringify(shape)
-    const former = known.get(shape.key)
-    if (former?.text === text) return former.shape
-    known.set(shape.key, { text, shape })
-    return shape
+export const shapeOf = ({ topPx: _, ...shape }: Wing): WingShape => shape
+
+/** Gives back the object it gave before for what has the same key and says the same, so that nothing is drawn anew. */
+export function steady<T>(): (key: string, now: T) => T {
+  const known = new Map<string, { readonly text: string | undefined; readonly value: T }>()
+  return (key, value) => {
+    const text = JSON.stringify(value)
+    const former = known.get(key)
+    if (former && former.text === text) return former.value
+    known.set(key, { text, value })
+    return value
   }
 }
 
@@ -150,7 +152,7 @@ const wingInsetPx = 8
 
 /** A high wing gives its name two lines; what is left goes to the detail, in whole lines. */
 function linesIn(heightPx: number): { nameLines: number; detailLines: number } {
-  const nameLines = heightPx >= 4 * nameLinePx ? 2 : 1
+  const nameLines = heightPx >= 3 * nameLinePx ? 2 : 1
   const leftPx = heightPx - wingInsetPx - nameLines * nameLinePx
   return { nameLines, detailLines: Math.max(0, Math.floor(leftPx / detailLinePx)) }
 }
