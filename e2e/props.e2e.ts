@@ -253,7 +253,7 @@ test('a twist is shown from above, where that says more, and from the side when 
   await list(page)
     .getByRole('button', { name: /^Final rest/ })
     .click()
-  await page.getByRole('button', { name: 'From above' }).click()
+  await page.getByRole('button', { name: 'Above' }).click()
   await expect(page.getByText('seen from above')).toBeVisible()
 })
 

@@ -87,7 +87,7 @@ test('no view, panel or dialog of the application draws a warning', async ({ pla
     .getByRole('button')
     .all()) {
     await setUp.click()
-    await plan.getByRole('button', { name: 'From above' }).click()
+    await plan.getByRole('button', { name: 'Above' }).click()
     await plan.getByRole('complementary').getByRole('button', { expanded: false }).first().click()
   }
   await plan.getByRole('link', { name: 'Journal' }).click()

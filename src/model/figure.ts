@@ -2,8 +2,8 @@ import { z } from 'zod'
 
 const degrees = (from: number, to: number) => z.number().min(from).max(to)
 const armsSchema = z.enum(['along', 'wide', 'overhead', 'onSupport', 'onLegs', 'forward', 'crossed']).optional()
-/** The picture that says most: from the right, from above, or from the feet’s or the head’s end. */
-export const figureViews = ['side', 'above', 'feet', 'head'] as const
+/** The picture that says most: from the right, from above, or from the right or the left end of the picture from the right. */
+export const figureViews = ['side', 'above', 'rightEnd', 'leftEnd'] as const
 export type FigureView = (typeof figureViews)[number]
 const viewSchema = z.enum(figureViews).optional()
 /** Which side of a pose it draws as it stands, where that is not the right. */

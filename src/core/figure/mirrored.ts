@@ -1,3 +1,5 @@
+import type { Side } from '#model/common'
+import type { Figure } from '#model/figure'
 import type { Point3 } from './geometry/plane.ts'
 import type { Elevation } from './elevation.ts'
 import type { SideJoints } from './body/skeleton.ts'
@@ -20,6 +22,13 @@ export function mirrored(elevation: Elevation): Elevation {
     heaps: elevation.heaps.map((heap): Heap => ({ ...twinAcross(heap), props: heap.props.map(propAcross) })),
   }
 }
+
+/** Turned so that the wanted side of a pose is the one it shows; as it is drawn where none is meant. */
+export const turnedTo = (side: Side | undefined, figure: Pick<Figure, 'side'>, laid: Elevation): Elevation =>
+  side === undefined || side === sideDrawn(figure) ? laid : mirrored(laid)
+
+/** The side of a pose its figure draws as it stands. */
+export const sideDrawn = ({ side }: Pick<Figure, 'side'>): Side => side ?? 'right'
 
 const across = (point: Point3): Point3 => ({ ...point, z: -point.z })
 

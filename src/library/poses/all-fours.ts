@@ -316,7 +316,7 @@ export const allFoursPoses: readonly ShelfPose[] = [
     directions: ['outwardRotation'],
     sensation: { from: 4, to: 6 },
     families: ['wide_lying', 'puppy'],
-    figure: { kind: 'allFours', legs: 'frog', trunk: 'low' },
+    figure: { kind: 'allFours', legs: 'frog', trunk: 'low', view: 'above' },
     times: {
       setUpS: setUp(20),
       settleS: 10,

@@ -116,7 +116,7 @@ export const chairPoses: readonly ShelfPose[] = [
     sensation: { from: 1, to: 3 },
     restorativeSensation: { from: 0, to: 2 },
     families: ['twist_seated', 'seat'],
-    figure: { kind: 'chair', trunk: 'upright' },
+    figure: { kind: 'chair', trunk: 'upright', view: 'rightEnd' },
     times: {
       setUpS: setUp(20),
       settleS: 5,
@@ -166,7 +166,7 @@ export const chairPoses: readonly ShelfPose[] = [
     directions: ['outwardRotation'],
     sensation: { from: 2, to: 4 },
     families: ['pigeon', 'seat'],
-    figure: { kind: 'chair', legs: 'figureFour', trunk: 'upright' },
+    figure: { kind: 'chair', legs: 'figureFour', trunk: 'upright', view: 'rightEnd' },
     times: {
       setUpS: setUp(15),
       settleS: 10,
@@ -217,7 +217,7 @@ export const chairPoses: readonly ShelfPose[] = [
     directions: ['sideBend'],
     sensation: { from: 1, to: 3 },
     families: ['side_bend', 'seat'],
-    figure: { kind: 'chair', trunk: 'upright' },
+    figure: { kind: 'chair', trunk: 'upright', view: 'rightEnd' },
     times: {
       setUpS: setUp(15),
       settleS: 5,

@@ -5,7 +5,7 @@ import { byLevel, inward, lastWords, oneCue, setUp } from './parts.ts'
 const upright = {
   base: { enter: 'seated', leave: 'seated' },
   fromLevel: 'new',
-  figure: { kind: 'seated', legs: 'crossed', trunk: 'upright' },
+  figure: { kind: 'seated', legs: 'crossed', trunk: 'upright', view: 'rightEnd' },
   yinCues: lastWords,
   counterposes: ['constructive-rest'],
   places: ['opening', 'warm', 'closing'],
@@ -194,7 +194,7 @@ export const neckAndArmPoses: readonly ShelfPose[] = [
         comingOut: ['Let the arms hang'],
         mistakes: ['The chin pushes forward.'],
         looksFor: ['Shoulders low.'],
-        figure: { kind: 'seated', legs: 'crossed', trunk: 'upright' },
+        figure: { kind: 'seated', legs: 'crossed', trunk: 'upright', view: 'rightEnd' },
         families: ['shoulder_cross', 'seat'],
         head: { turned: 'never', rests: 'Upright, or nodding.' },
       },

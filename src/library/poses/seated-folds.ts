@@ -149,7 +149,7 @@ export const seatedFoldsPoses: readonly ShelfPose[] = [
     directions: ['forwardFold'],
     sensation: { from: 3, to: 6 },
     families: ['fold_wide'],
-    figure: { kind: 'seated', legs: 'wide', trunk: 'fold', view: 'above' },
+    figure: { kind: 'seated', legs: 'wide', trunk: 'fold', view: 'rightEnd' },
     times: {
       setUpS: setUp(25),
       settleS: 10,
@@ -221,7 +221,7 @@ export const seatedFoldsPoses: readonly ShelfPose[] = [
     sensation: { from: 2, to: 5 },
     restorativeSensation: { from: 0, to: 2 },
     families: ['bound_seated'],
-    figure: { kind: 'seated', legs: 'bound', trunk: 'fold' },
+    figure: { kind: 'seated', legs: 'bound', trunk: 'fold', view: 'rightEnd' },
     times: {
       setUpS: setUp(20),
       settleS: 10,

@@ -17,7 +17,7 @@ export const seatedTrunkPoses: readonly ShelfPose[] = [
     directions: ['neutral'],
     sensation: { from: 0, to: 2 },
     families: ['seat'],
-    figure: { kind: 'seated', legs: 'crossed', trunk: 'upright' },
+    figure: { kind: 'seated', legs: 'crossed', trunk: 'upright', view: 'rightEnd' },
     times: {
       setUpS: setUp(20),
       settleS: 10,
@@ -149,7 +149,7 @@ export const seatedTrunkPoses: readonly ShelfPose[] = [
     directions: ['twist'],
     sensation: { from: 3, to: 5 },
     families: ['twist_seated'],
-    figure: { kind: 'seated', legs: 'crossed', trunk: 'upright', arms: 'wide' },
+    figure: { kind: 'seated', legs: 'crossed', trunk: 'upright', arms: 'wide', view: 'rightEnd' },
     times: {
       setUpS: setUp(20),
       settleS: 5,
@@ -196,7 +196,7 @@ export const seatedTrunkPoses: readonly ShelfPose[] = [
     sensation: { from: 2, to: 4 },
     restorativeSensation: { from: 0, to: 2 },
     families: ['side_bend', 'seat'],
-    figure: { kind: 'seated', legs: 'crossed', trunk: 'sideways' },
+    figure: { kind: 'seated', legs: 'crossed', trunk: 'sideways', view: 'rightEnd' },
     times: {
       setUpS: setUp(15),
       settleS: 5,
@@ -246,7 +246,7 @@ export const seatedTrunkPoses: readonly ShelfPose[] = [
     directions: ['neutral'],
     sensation: { from: 2, to: 4 },
     families: ['shoulder_cross', 'seat'],
-    figure: { kind: 'seated', legs: 'crossed', trunk: 'upright', arms: 'crossed' },
+    figure: { kind: 'seated', legs: 'crossed', trunk: 'upright', arms: 'crossed', view: 'rightEnd' },
     times: {
       setUpS: setUp(15),
       settleS: 5,

@@ -71,7 +71,7 @@ export const seatPoses: readonly ShelfPose[] = [
       others: ['Accomplished seat', 'Heels in line'],
     },
     fromLevel: 'regular',
-    figure: { kind: 'seated', legs: 'crossed', trunk: 'upright' },
+    figure: { kind: 'seated', legs: 'crossed', trunk: 'upright', view: 'rightEnd' },
     times: times(25),
     setUpWords: ['One heel near, the other before it', 'Sit so high that the knees can fall'],
     cues: inward('Let the spine balance by itself', 'Change the legs if the feet fall asleep'),
@@ -110,7 +110,7 @@ export const seatPoses: readonly ShelfPose[] = [
     directions: ['outwardRotation'],
     sensation: { from: 1, to: 4 },
     families: ['seat', 'pigeon'],
-    figure: { kind: 'seated', legs: 'crossed', trunk: 'upright' },
+    figure: { kind: 'seated', legs: 'crossed', trunk: 'upright', view: 'rightEnd' },
     times: { ...times(25), betweenSidesS: 10 },
     setUpWords: [
       'The turn comes from the hip: lift the {this} foot with both hands',

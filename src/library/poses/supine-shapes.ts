@@ -22,7 +22,7 @@ export const supineShapesPoses: readonly ShelfPose[] = [
     directions: ['outwardRotation'],
     sensation: { from: 3, to: 5 },
     families: ['hip_supine'],
-    figure: { kind: 'lying', legs: 'figureFour' },
+    figure: { kind: 'lying', legs: 'figureFour', view: 'rightEnd' },
     times: {
       setUpS: setUp(15),
       settleS: 10,
@@ -76,7 +76,7 @@ export const supineShapesPoses: readonly ShelfPose[] = [
     directions: ['sideBend'],
     sensation: { from: 3, to: 5 },
     families: ['side_bend'],
-    figure: { kind: 'lying', legs: 'long', arms: 'overhead' },
+    figure: { kind: 'lying', legs: 'long', arms: 'overhead', view: 'above' },
     times: {
       setUpS: setUp(15),
       settleS: 10,
@@ -404,7 +404,7 @@ export const supineShapesPoses: readonly ShelfPose[] = [
     directions: ['twist'],
     sensation: { from: 2, to: 5 },
     families: ['twist_supine', 'leg_raised'],
-    figure: { kind: 'lying', legs: 'across', side: 'left' },
+    figure: { kind: 'lying', legs: 'across', side: 'left', view: 'above' },
     times: {
       setUpS: setUp(20),
       settleS: 5,

@@ -168,7 +168,7 @@ export const wallPoses: readonly ShelfPose[] = [
     directions: ['legsRaised', 'outwardRotation'],
     sensation: { from: 2, to: 5 },
     families: ['legs_up_flat', 'wide_lying'],
-    figure: { kind: 'lying', legs: 'wall', legRaiseDeg: 85, spreadDeg: 40, view: 'above' },
+    figure: { kind: 'lying', legs: 'wall', legRaiseDeg: 85, spreadDeg: 40, view: 'rightEnd' },
     times: {
       setUpS: setUp(40),
       settleS: 10,
@@ -220,7 +220,7 @@ export const wallPoses: readonly ShelfPose[] = [
     directions: ['outwardRotation'],
     sensation: { from: 2, to: 4 },
     families: ['hip_supine'],
-    figure: { kind: 'lying', legs: 'figureFour' },
+    figure: { kind: 'lying', legs: 'figureFour', view: 'rightEnd' },
     times: {
       setUpS: setUp(30),
       settleS: 10,

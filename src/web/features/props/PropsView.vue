@@ -6,8 +6,6 @@ import { useRoute, useRouter } from 'vue-router'
 import { standsFirmly } from '#core/comfort'
 import { isPlaced } from '#core/props'
 import { basePositionNames } from '#words/positions'
-import { drawFromAbove } from '#web/shared/figures/draw-from-above.ts'
-import { drawFromTheSide } from '#web/shared/figures/draw-from-the-side.ts'
 import FigureDrawing from '#web/shared/figures/FigureDrawing.vue'
 import { heightsText } from '#words/heights'
 import { captionWords } from '#words/measures'
@@ -22,6 +20,7 @@ import SetUpList from './SetUpList.vue'
 import StepsRow from './StepsRow.vue'
 import StatureField from './StatureField.vue'
 import { keyOf } from './used.ts'
+import { usePicture } from './use-picture.ts'
 import { useProps } from './use-props.ts'
 
 const route = useRoute()
@@ -42,7 +41,6 @@ const {
   looked,
   measures,
   findings,
-  kinds,
   unit,
   loadPlaces,
   undo,
@@ -70,38 +68,7 @@ watch(
 useUndoKeys({ undo, redo })
 
 const frame = useTemplateRef('frame')
-const { width, height } = useElementSize(frame)
-/** Each pose opens in the picture that says more; the other is a press away. */
-const chosenView = ref<'side' | 'above'>()
-watch(
-  () => chosen.value?.key,
-  () => (chosenView.value = undefined),
-)
-const view = computed(() => chosenView.value ?? figure.value?.view ?? 'side')
-const views = [
-  { value: 'side', words: 'From the side' },
-  { value: 'above', words: 'From above' },
-]
-const seenFrom = computed(() =>
-  view.value === 'above'
-    ? 'seen from above'
-    : figure.value?.kind === 'side'
-      ? 'seen from the front'
-      : 'seen from the right',
-)
-
-/** Paper has a width of its own. */
-const printing = useMediaQuery('print')
-const size = computed(() =>
-  printing.value
-    ? { width: 680, height: 430 }
-    : { width: Math.max(280, Math.floor(width.value)), height: Math.max(200, Math.floor(height.value)) },
-)
-const drawing = computed(() => {
-  if (!picture.value || width.value === 0) return undefined
-  const input = { elevation: picture.value, measures: measures.value, ...size.value, unit: unit.value }
-  return view.value === 'above' ? drawFromAbove({ ...input, mat: kinds.value.mat }) : drawFromTheSide(input)
-})
+const { view, views, side, sidesShown, seenFrom, drawing } = usePicture(useElementSize(frame))
 
 const [asHere, asTheirs] = ['as here', 'as theirs']
 const choices = computed(() => [
@@ -152,15 +119,14 @@ const drawerOpen = ref(false)
           ><p class="sub">{{ sub }}</p></template
         >
         <SelectButton
+          v-model="view"
           class="views"
-          :model-value="view"
           :options="views"
           option-label="words"
           option-value="value"
           :allow-empty="false"
           size="small"
           aria-label="Seen from"
-          @update:model-value="chosenView = $event"
         />
       </ViewHead>
       <div v-if="chosen" class="choices">
@@ -174,6 +140,16 @@ const drawerOpen = ref(false)
           size="small"
           aria-label="Which set-up"
           @update:model-value="pick"
+        />
+        <SelectButton
+          v-if="sidesShown.length > 0"
+          v-model="side"
+          :options="sidesShown"
+          option-label="words"
+          option-value="value"
+          :allow-empty="false"
+          size="small"
+          aria-label="Which side"
         />
         <StepsRow />
         <p v-for="line in insteadIn(chosen.block.id)" :key="line" class="instead"><b>This class:</b> {{ line }}</p>

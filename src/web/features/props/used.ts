@@ -23,6 +23,8 @@ export interface Used {
   readonly figure: Figure | undefined
   readonly withoutProps: string
   readonly base: BasePosition | undefined
+  /** The pose has a left and a right. */
+  readonly hasSides: boolean
   readonly choices: readonly SetUp[]
   /** The choice in use; absent with items of the block's own, and where there is none. */
   readonly setUpId: string | undefined
@@ -49,7 +51,7 @@ function usedBy(block: Block, session: Session, catalog: Catalog, wanted: string
     const used = namedSetUp(block, catalog)
     if (!used && key !== wanted) return undefined
     const base = block.kind === 'breath' ? block.basePosition : undefined
-    const parts = { figure: undefined, withoutProps: '', base, choices: [], setUpId: undefined }
+    const parts = { figure: undefined, withoutProps: '', base, hasSides: false, choices: [], setUpId: undefined }
     const items = used?.value.items ?? []
     return {
       key,
@@ -81,6 +83,7 @@ function usedByPose(block: HoldBlock | ClosingBlock, session: Session, catalog: 
     figure: used?.value.figure ?? form?.figure ?? pose.figure,
     withoutProps: pose.withoutProps,
     base: (form?.base ?? pose.base).enter,
+    hasSides: pose.sides !== undefined,
     choices,
     setUpId: block.setUpItems ? undefined : used?.value.id,
     items: used?.value.items ?? [],

@@ -1,3 +1,4 @@
+import type { FigureView } from '#model/figure'
 import type { Body } from './body/body.ts'
 import type { Layer } from './picture.ts'
 import type { Solid } from './occupied.ts'
@@ -5,8 +6,7 @@ import { smoothLine, smoothPath } from './outlines.ts'
 import type { Px } from './outlines.ts'
 import type { Flat } from './skin/outline.ts'
 import type { SkinPart } from './skin/skin.ts'
-import { seenFrom } from './skin/view.ts'
-import type { View } from './skin/view.ts'
+import { seenFrom, views } from './skin/view.ts'
 
 /** A cell of the grid the skin is found on is about so many px, and at least and at most so many cm. */
 const cellPx = 4.4
@@ -39,8 +39,8 @@ export const bodySolids = (skin: readonly SkinPart[], at: Place): readonly Solid
   skin.flatMap(({ rings }) => rings.map((ring) => ({ core: ring.map(at), radius: 1.5 })))
 
 /** How far a body reaches in a picture, cm; down to the floor where it is seen from the side. */
-export function reachOfBody({ parts }: Body, view: View) {
-  const discs = parts.flatMap(({ strings }) => strings.flat().map(({ at, r }) => ({ ...seenFrom(view, at), r })))
+export function reachOfBody({ parts }: Body, view: FigureView) {
+  const discs = parts.flatMap(({ strings }) => strings.flat().map(({ at, r }) => ({ ...seenFrom(views[view], at), r })))
   return {
     left: Math.min(...discs.map(({ u, r }) => u - r)),
     right: Math.max(...discs.map(({ u, r }) => u + r)),

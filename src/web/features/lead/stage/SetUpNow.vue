@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { elevation } from '#core/figure'
-import { drawFromTheSide } from '#web/shared/figures/draw-from-the-side.ts'
+import { drawFromTheSide } from '#web/shared/figures/draw-upright.ts'
 import FigureDrawing from '#web/shared/figures/FigureDrawing.vue'
 import { useHouse } from '#web/shared/house/use-house.ts'
 import { itemWords, partNames } from '#words/props'

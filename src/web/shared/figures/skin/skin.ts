@@ -1,12 +1,13 @@
 import { distanceTo, boundsOf } from '#core/figure'
 import type { Elevation } from '#core/figure'
+import type { FigureView } from '#model/figure'
 import type { Body } from '../body/body.ts'
 import type { BodyPart } from '../body/part.ts'
 import { cut, depthIn, fieldOf } from './field.ts'
 import type { Disc, Field, Firm } from './field.ts'
 import { outlinesOf, thinned } from './outline.ts'
 import type { Flat } from './outline.ts'
-import { fromTheRight, seenFrom } from './view.ts'
+import { seenFrom, views } from './view.ts'
 import type { Seen, View } from './view.ts'
 
 /** What of the body stands behind, is the body itself, or comes nearest to whoever looks. */
@@ -44,12 +45,13 @@ const limbs = [
 const over = 0.4
 
 /** The body as it is seen, from what is furthest away to what is nearest; pressed flat where it lies on something. */
-export function skinOf(body: Body, elevation: Elevation, view: View, cell: number): readonly SkinPart[] {
+export function skinOf(body: Body, elevation: Elevation, from: FigureView, cell: number): readonly SkinPart[] {
+  const view = views[from]
   const h = elevation.frame.stature
   const seen = ordered(body.parts.map((part) => seenPart(part, view)))
   const trunk = seen.find(({ part }) => part.name === 'trunk')?.near ?? 0
   const painted: { readonly part: BodyPart; readonly field: Field }[] = []
-  const firm = view === fromTheRight ? firmOf(elevation) : []
+  const firm = firmFrom(elevation, from)
   return seen.flatMap((one) => {
     const field = fieldOf(one.strings, cell, firm)
     const whole = outlinesOf(field)
@@ -111,9 +113,15 @@ const wallAt = (x: number, side: number): Firm => ({
   apart: (u) => (x - u) * side,
 })
 
+const floor: Firm = { ...everywhere, high: 0, apart: (_u, v) => v }
+
+/** What flesh is seen to give way to: from above nothing, from an end the floor alone. */
+const firmFrom = (elevation: Elevation, from: FigureView): readonly Firm[] =>
+  from === 'side' ? firmOf(elevation) : from === 'above' ? [] : [floor]
+
 /** What flesh gives way to, seen from the right: the floor, and what it lies on. */
 const firmOf = ({ props, wallX, skeleton }: Elevation): readonly Firm[] => [
-  { ...everywhere, high: 0, apart: (_u, v) => v },
+  floor,
   ...(wallX === undefined ? [] : [wallAt(wallX, Math.sign(wallX - skeleton.hip.x))]),
   ...props.map((prop) => ({
     ...boundsOf(prop),

@@ -1,5 +1,6 @@
 import { dot } from '#core/figure'
 import type { Point3 } from '#core/figure'
+import type { FigureView } from '#model/figure'
 
 /** From where a body is seen: which way goes right and up in the picture, and which comes towards whoever looks. */
 export interface View {
@@ -15,16 +16,12 @@ export interface Seen {
   readonly near: number
 }
 
-export const fromTheRight: View = {
-  right: { x: 1, y: 0, z: 0 },
-  up: { x: 0, y: 1, z: 0 },
-  towards: { x: 0, y: 0, z: 1 },
-}
-/** The head or feet as in the elevation; the right side of the body is below. */
-export const fromAbove: View = {
-  right: { x: 1, y: 0, z: 0 },
-  up: { x: 0, y: 0, z: -1 },
-  towards: { x: 0, y: 1, z: 0 },
+/** Each view of a figure. From the side the body's right side is near; from above the right side is below. */
+export const views: Readonly<Record<FigureView, View>> = {
+  side: { right: { x: 1, y: 0, z: 0 }, up: { x: 0, y: 1, z: 0 }, towards: { x: 0, y: 0, z: 1 } },
+  above: { right: { x: 1, y: 0, z: 0 }, up: { x: 0, y: 0, z: -1 }, towards: { x: 0, y: 1, z: 0 } },
+  rightEnd: { right: { x: 0, y: 0, z: -1 }, up: { x: 0, y: 1, z: 0 }, towards: { x: 1, y: 0, z: 0 } },
+  leftEnd: { right: { x: 0, y: 0, z: 1 }, up: { x: 0, y: 1, z: 0 }, towards: { x: -1, y: 0, z: 0 } },
 }
 
 export const seenFrom = ({ right, up, towards }: View, at: Point3): Seen => ({
