@@ -52,20 +52,31 @@ const nearestOn = ({ left, top, right, bottom }: Box, { x, y }: Px): Px => ({
 const isIn = (inner: Box, outer: Box): boolean =>
   inner.left >= outer.left && inner.right <= outer.right && inner.top >= outer.top && inner.bottom <= outer.bottom
 
+interface Outcome {
+  readonly placed: readonly Placed[]
+  readonly left: readonly Wanted[]
+}
+
 /**
  * Places labels one after the other: each at the nearest place to its anchor, in the direction nearest to the one it
  * would rather have, where it touches no solid, no label and no label's line, and its own line runs through no label
- * and, if that can be had, over no other line. What finds no room is given back in `left`.
+ * and, if that can be had, over no other line. What finds no room so is placed first and the others after it; what
+ * finds none even then is given back in `left`.
  */
-export function placeLabels({ labels, solids, room }: Placing): {
-  readonly placed: readonly Placed[]
-  readonly left: readonly Wanted[]
-} {
+export function placeLabels({ labels, solids, room }: Placing): Outcome {
+  const bounded = solids.map((solid) => ({ solid, bounds: boundsOf(solid) }))
+  const outcome = inTurn(labels, bounded, room)
+  if (outcome.left.length === 0) return outcome
+  const { left } = outcome
+  const again = inTurn([...left, ...labels.filter((label) => !left.includes(label))], bounded, room)
+  return again.left.length < left.length ? again : outcome
+}
+
+function inTurn(labels: readonly Wanted[], solids: readonly Bounded[], room: Box): Outcome {
   const placed: Placed[] = []
   const left: Wanted[] = []
-  const bounded = solids.map((solid) => ({ solid, bounds: boundsOf(solid) }))
   for (const wanted of labels) {
-    const found = firstFree(wanted, placed, bounded, room, false) ?? firstFree(wanted, placed, bounded, room, true)
+    const found = firstFree(wanted, placed, solids, room, false) ?? firstFree(wanted, placed, solids, room, true)
     if (found) placed.push(found)
     else left.push(wanted)
   }
