@@ -13,6 +13,7 @@ import {
   benchScreening,
 } from './bench/core.ts'
 import { benchClass } from './bench/class.ts'
+import { benchFigures } from './bench/figures.ts'
 import { benchFits } from './bench/fits.ts'
 import { benchJournal, benchUnfinished } from './bench/journal.ts'
 import { benchList, benchLoad, benchPage, benchReload, fill } from './bench/pages.ts'
@@ -55,6 +56,7 @@ const parts: Readonly<Record<string, () => void | Promise<void>>> = {
     benchProps()
     benchHandling()
   },
+  figures: benchFigures,
   class: benchClass,
   fits: benchFits,
   journal: async () => {

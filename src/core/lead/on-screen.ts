@@ -1,5 +1,6 @@
 import type { Elevation } from '#core/figure'
 import type { Milliseconds } from '#core/units'
+import type { Figure } from '#model/figure'
 import type { KeptEvent, LeadEvent, LedDoing, LedPlan, LedStart } from '#model/led-class'
 
 /**
@@ -15,7 +16,12 @@ export interface OnScreen {
 
 /** What a screen is told once of the class that runs: with the body on its set-up, by block, where there is a picture. */
 export interface ScreenClass extends OnScreen {
-  readonly figures: Readonly<Record<string, Elevation>>
+  readonly figures: Readonly<Record<string, ScreenFigure>>
+}
+
+/** A body on its set-up, from where it is seen best, and which side of the pose it shows as it stands. */
+interface ScreenFigure extends Pick<Figure, 'view' | 'side'> {
+  readonly elevation: Elevation
 }
 
 /** What a screen is told each time something happens to it. */

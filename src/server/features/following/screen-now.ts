@@ -26,7 +26,10 @@ function figuresOf({ document }: Extract<LedClass, { format: 2 }>, catalog: Cata
       const figure = figureIn(block, catalog)
       const items = 'setUp' in block ? (block.setUp?.value.items ?? []) : []
       const drawn = figure && elevation({ figure, items, kinds, who })
-      return drawn?.ok ? [[block.block.id, drawn.value] as const] : []
+      if (!figure || drawn?.ok !== true) return []
+      const { view, side } = figure
+      const seen = { ...(view ? { view } : {}), ...(side ? { side } : {}) }
+      return [[block.block.id, { elevation: drawn.value, ...seen }] as const]
     }),
   )
 }

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { turnedTo } from '#core/figure'
 import { stageOf } from '#core/lead'
 import { formatMs } from '#core/units'
 import { clockText } from '#words/dates'
 import { doneNow } from '#words/on-screen'
 import { breathCountWords, breathingWords, sideInBody, sideName } from '#words/segments'
-import { drawFromTheSide } from '#web/shared/figures/draw-upright.ts'
+import { drawFitted } from '#web/shared/figures/draw-fitted.ts'
 import FigureDrawing from '#web/shared/figures/FigureDrawing.vue'
 import BreathStrip from '#web/shared/lead/BreathStrip.vue'
 import { useScreenFeed } from './use-screen-feed.ts'
@@ -32,11 +33,13 @@ const title = computed(() => {
 const side = computed(() => (segment.value && !isTalk.value ? sideName(segment.value) : ''))
 const body = computed(() => (segment.value && running.value ? sideInBody(running.value.led, segment.value) : ''))
 /** As wide as the screen; what is measured is the teacher’s. */
-const [width, height] = [1240, 420]
+const room = { width: 1240, height: 420, air: 12, mostScale: 6 } as const
 const drawing = computed(() => {
-  const elevation = shown.value && running.value?.led.figures[shown.value.blockId]
-  if (!elevation) return undefined
-  return { ...drawFromTheSide({ elevation, measures: [], width, height, unit: 'cm' }), grid: [], labels: [] }
+  const figure = shown.value && running.value?.led.figures[shown.value.blockId]
+  if (!figure || !shown.value) return undefined
+  const { side: led } = shown.value
+  const turned = turnedTo(led === 'left' || led === 'right' ? led : undefined, figure, figure.elevation)
+  return drawFitted({ ...room, elevation: turned, view: figure.view ?? 'side' })
 })
 const isBreath = computed(() => segment.value?.doing.kind === 'breath')
 const breath = computed(() => {

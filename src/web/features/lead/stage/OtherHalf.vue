@@ -4,6 +4,7 @@ import type { LedStart } from '#model/led-class'
 import type { Stage } from '#core/lead'
 import { formatMs } from '#core/units'
 import { takesWords } from '#words/props'
+import FigureThumb from '#web/shared/figures/thumbnails/FigureThumb.vue'
 import type { SetUpLed } from '../use-set-ups-led.ts'
 import LookTo from './LookTo.vue'
 import ScriptSays from './ScriptSays.vue'
@@ -28,6 +29,10 @@ const side = computed(() => {
 })
 const otherName = computed(() => (side.value === 'left' ? 'Right' : 'Left'))
 const other = computed(() => props.stage.other)
+const picturedNext = computed(() => {
+  const { figure, items } = props.nextSetUp ?? {}
+  return figure && items ? { figure, items } : undefined
+})
 /** Until when a second side that stops at its cap is held. */
 const stopsAtMs = computed(() => ('heldMs' in props.stage ? props.stage.heldMs + props.stage.leftMs : 0))
 </script>
@@ -38,6 +43,7 @@ const stopsAtMs = computed(() => ('heldMs' in props.stage ? props.stage.heldMs +
     <SetUpNow
       v-else-if="laid"
       :set-up="laid"
+      :side="laid.blockId === stage.segment.blockId ? side : undefined"
       :title="laid.blockId === stage.segment.blockId ? 'Lay, from the floor up' : `Then ${laid.name}`"
     />
     <div v-else-if="side && other" class="side-told">
@@ -57,6 +63,7 @@ const stopsAtMs = computed(() => ('heldMs' in props.stage ? props.stage.heldMs +
     </div>
     <p v-else class="next">Then the class is over</p>
     <p v-if="nextSetUp && nextSetUp !== laid" class="ready">
+      <FigureThumb v-if="picturedNext" :pictured="picturedNext" />
       <template v-if="takesWords(nextSetUp.items)">
         <span class="label">Have ready</span> {{ takesWords(nextSetUp.items) }}
         <span class="label">for {{ nextSetUp.name }}</span>

@@ -1,22 +1,22 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { elevation } from '#core/figure'
-import { drawFromTheSide } from '#web/shared/figures/draw-upright.ts'
+import type { Side } from '#model/common'
+import { elevation, turnedTo } from '#core/figure'
+import { drawFitted } from '#web/shared/figures/draw-fitted.ts'
 import FigureDrawing from '#web/shared/figures/FigureDrawing.vue'
 import { useHouse } from '#web/shared/house/use-house.ts'
 import { itemWords, partNames } from '#words/props'
 import type { SetUpLed } from '../use-set-ups-led.ts'
 
 /** What to lay while people arrange themselves, from the floor up, with the figure on it. */
-const props = defineProps<{ setUp: SetUpLed; title: string }>()
-const { who, kinds, unit } = useHouse()
-const [width, height] = [420, 150]
+const props = defineProps<{ setUp: SetUpLed; title: string; side: Side | undefined }>()
+const { who, kinds } = useHouse()
+const room = { width: 420, height: 165, air: 6, mostScale: 1.9 } as const
 const drawing = computed(() => {
   const { figure, items } = props.setUp
   const laid = figure && elevation({ figure, items, kinds: kinds.value, who: who.value })
-  return laid?.ok
-    ? drawFromTheSide({ elevation: laid.value, measures: [], width, height, unit: unit.value })
-    : undefined
+  if (!figure || !laid?.ok) return undefined
+  return drawFitted({ ...room, elevation: turnedTo(props.side, figure, laid.value), view: figure.view ?? 'side' })
 })
 const lines = computed(() =>
   props.setUp.items.map((item) => ({

@@ -3,8 +3,11 @@ import { computed } from 'vue'
 import type { Session } from '#model/session'
 import type { Timeline } from '#core/timeline'
 import { formatDuration } from '#core/units'
+import FigureThumb from '#web/shared/figures/thumbnails/FigureThumb.vue'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { layOutSpine, topPx } from '../spine/layout.ts'
 import type { Wing } from '../spine/layout.ts'
+import { wingPicture } from '../spine/wing-picture.ts'
 
 /** A session at a glance: its wings down the stem, all spines beside each other at one scale. */
 const props = defineProps<{
@@ -15,6 +18,7 @@ const props = defineProps<{
   marked?: ReadonlySet<string>
 }>()
 
+const own = useOwnStore()
 const layout = computed(() => layOutSpine(props.timeline, props.session, props.pxPerMinute))
 const y = (px: number) => px - topPx
 const heightPx = computed(() => (props.longestMs / 60_000) * props.pxPerMinute + 4)
@@ -22,6 +26,19 @@ const heightPx = computed(() => (props.longestMs / 60_000) * props.pxPerMinute +
 const leastNamePx = 13
 const leastMarkedPx = 17
 const isNamed = (wing: Wing) => wing.heightPx >= (props.marked?.has(wing.blockId) ? leastMarkedPx : leastNamePx)
+/** A wing shows its pose where there is room for one that can be made out, px. */
+const leastPicturePx = 24
+const mostPicturePx = 36
+const thumbOf = ({ heightPx: high }: Wing) => ({ '--thumb': `${Math.min(mostPicturePx, high - 2) / 0.75}px` })
+const pictures = computed(
+  () =>
+    new Map(
+      layout.value.wings.flatMap((wing) => {
+        const pictured = wingPicture(wing, props.timeline.blocks[wing.blockIndex]?.block, own.catalog, leastPicturePx)
+        return pictured ? [[wing.key, pictured] as const] : []
+      }),
+    ),
+)
 /** A name is written once: on the first wing of its block. */
 const firstWings = computed(
   () =>
@@ -44,6 +61,7 @@ const firstWings = computed(
         :style="{ top: `${y(wing.topPx)}px`, height: `${Math.max(2, wing.heightPx - 1)}px` }"
       >
         <b v-if="firstWings.has(wing.key) && isNamed(wing)">{{ wing.name }}</b>
+        <FigureThumb v-if="pictures.has(wing.key)" :style="thumbOf(wing)" :pictured="pictures.get(wing.key)" />
         <em v-if="isNamed(wing)">{{ formatDuration(wing.seconds) }}</em>
       </span>
     </template>
@@ -83,6 +101,9 @@ const firstWings = computed(
 }
 .wing em {
   font-style: normal;
+}
+.wing .thumb {
+  margin-left: auto;
 }
 .left {
   left: 0;

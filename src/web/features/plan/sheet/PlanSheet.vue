@@ -8,12 +8,15 @@ import { beforeIn } from '#words/before-breath'
 import { stopCard } from '#words/advice'
 import { useInstead } from '#web/shared/house/use-instead.ts'
 import { useFetching } from '#web/shared/house/use-fetching.ts'
+import FigureThumb from '#web/shared/figures/thumbnails/FigureThumb.vue'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { sheetRows } from './sheet-rows.ts'
 
 /** The plan on paper, to lie beside the mat: black on white, A4 or Letter. Shown in print only. */
 const props = defineProps<{ session: Session; timeline: Timeline }>()
 const { insteadIn } = useInstead(() => ({ document: props.session, timeline: props.timeline }))
-const rows = computed(() => sheetRows(props.timeline, props.session, insteadIn))
+const own = useOwnStore()
+const rows = computed(() => sheetRows(props.timeline, props.session, own.catalog, insteadIn))
 const before = computed(() => beforeIn(props.session, props.timeline))
 const { people, ofOne, ofAll } = useFetching(() => ({ document: props.session, timeline: props.timeline }))
 const tally = computed(() => tallyTimeline(props.timeline))
@@ -40,6 +43,7 @@ const tally = computed(() => tallyTimeline(props.timeline))
       <thead>
         <tr>
           <th scope="col">At</th>
+          <td />
           <th scope="col">What</th>
           <th scope="col">How long</th>
           <th scope="col">Uses</th>
@@ -49,6 +53,9 @@ const tally = computed(() => tallyTimeline(props.timeline))
       <tbody>
         <tr v-for="row in rows" :key="row.id">
           <td class="at">{{ row.startsAt }}</td>
+          <td class="pictures">
+            <FigureThumb v-for="(pictured, index) in row.pictures" :key="index" :pictured="pictured" />
+          </td>
           <th scope="row">
             {{ row.name }}<small v-if="row.before">{{ row.before }}</small>
           </th>
@@ -106,7 +113,12 @@ tbody th {
   vertical-align: top;
 }
 tbody th {
-  width: 22%;
+  width: 20%;
+}
+.pictures {
+  --thumb: 50pt;
+  width: 56pt;
+  line-height: 0;
 }
 .at {
   width: 44pt;

@@ -9,7 +9,7 @@ import { sessions } from '#testing/arbitraries'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { sheetRows } from './sheet-rows.ts'
 
-const rowsOf = (session: Session) => sheetRows(orThrow(compileTimeline(session, shippedCatalog)), session)
+const rowsOf = (session: Session) => sheetRows(orThrow(compileTimeline(session, shippedCatalog)), session, shippedCatalog)
 
 test('every block has its row in order, at its time, and no token is printed', () => {
   fc.assert(
@@ -76,4 +76,9 @@ test('the demo hour says all of its blocks, each with something to read', () => 
   const rows = rowsOf(thursdaySlowHour)
   expect(rows).toHaveLength(thursdaySlowHour.blocks.length)
   for (const { name, sides } of rows) expect([name !== '', sides.length > 0]).toEqual([true, true])
+})
+
+test('a sheet shows each side of a pose in the order in which it is led, and nothing for words and breath', () => {
+  const rows = rowsOf(aSession([aTalk(), aHold('deer', { firstSide: 'right' }), aHold('sphinx')]))
+  expect(rows.map(({ pictures }) => pictures.map(({ side }) => side))).toEqual([[], ['right', 'left'], [undefined]])
 })

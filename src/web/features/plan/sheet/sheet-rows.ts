@@ -1,6 +1,6 @@
 import type { Session } from '#model/session'
-import { mirrorText } from '#core/session'
-import type { Resolved } from '#core/session'
+import { mirrorText, picturedBlock } from '#core/session'
+import type { Catalog, Pictured, Resolved } from '#core/session'
 import { formatDuration, formatMs } from '#core/units'
 import type { BlockSpan, Timeline } from '#core/timeline'
 import { momentWords } from '#words/cues'
@@ -20,12 +20,15 @@ export interface SheetRow {
   /** What some of the class have in place of it. */
   readonly instead: readonly string[]
   readonly says: readonly string[]
+  /** Each side of a pose that is led, in that order. */
+  readonly pictures: readonly Pictured[]
 }
 
 /** The session as a sheet that lies beside the mat, block by block. */
 export function sheetRows(
   timeline: Timeline,
   session: Pick<Session, 'practice'>,
+  catalog: Pick<Catalog, 'poses' | 'ownPoses'>,
   insteadIn: (blockId: string) => readonly string[] = () => [],
 ): SheetRow[] {
   return timeline.blocks.map((span) => ({
@@ -36,9 +39,15 @@ export function sheetRows(
     sides: sideLines(span.block),
     uses: usesLine(span.block),
     instead: insteadIn(span.block.block.id),
+    pictures: picturesOf(span.block, catalog),
     says: [...stillnessLine(span, timeline), ...saysLines(span.block), ...scriptLines(span, timeline)],
   }))
 }
+
+const picturesOf = (resolved: Resolved, catalog: Pick<Catalog, 'poses' | 'ownPoses'>): readonly Pictured[] =>
+  (resolved.kind === 'hold' ? resolved.sides : [{ side: 'both' as const }]).flatMap(
+    ({ side }) => picturedBlock(resolved, catalog, side === 'both' ? undefined : side) ?? [],
+  )
 
 function beforeWords(span: BlockSpan, timeline: Timeline, { practice }: Pick<Session, 'practice'>): string {
   const first = timeline.segments[span.firstSegment]

@@ -10,7 +10,8 @@ export function wingPicture(
   { bank, heightPx }: Pick<Wing, 'bank' | 'heightPx'>,
   resolved: Resolved | undefined,
   catalog: Pick<Catalog, 'poses' | 'ownPoses'>,
+  leastPx = leastPicturePx,
 ): Pictured | undefined {
-  if (heightPx < leastPicturePx || !resolved) return undefined
+  if (heightPx < leastPx || !resolved) return undefined
   return picturedBlock(resolved, catalog, bank === 'pair' ? undefined : bank)
 }
