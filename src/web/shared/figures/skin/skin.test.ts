@@ -1,5 +1,4 @@
-import { boundsOf, distanceTo, elevation, mirrored, turnedTo } from '#core/figure'
-import { bonesOf } from '#core/figure'
+import { bonesOf, boundsOf, distanceTo, elevation, mirrored, turnedTo } from '#core/figure'
 import type { Bone, Elevation } from '#core/figure'
 import { figureViews } from '#model/figure'
 import type { FigureView } from '#model/figure'
