@@ -8,7 +8,11 @@ export type FigureView = (typeof figureViews)[number]
 const viewSchema = z.enum(figureViews).optional()
 /** Which side of a pose it draws as it stands, where that is not the right. */
 const drawnSideSchema = z.literal('left').optional()
-const common = { arms: armsSchema, view: viewSchema, side: drawnSideSchema }
+/** What the upper body does on top, for the right side of a pose [estimates of how far]. */
+const gestureSchema = z
+  .enum(['turn', 'sideBend', 'crescent', 'headAside', 'armsBehind', 'armThreaded', 'armsCrossedUnder', 'armWide'])
+  .optional()
+const common = { arms: armsSchema, view: viewSchema, side: drawnSideSchema, gesture: gestureSchema }
 const fold = {
   /** Flexion of the hips that is comfortable: 90 is upright on level thighs. */
   hipFlexDeg: degrees(40, 170).optional(),

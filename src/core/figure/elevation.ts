@@ -6,6 +6,7 @@ import { allFours } from './poses/all-fours.ts'
 import { chair } from './poses/chair.ts'
 import { clearArms } from './body/clear-arms.ts'
 import { frameOf } from './body/frame.ts'
+import { gestured } from './body/gestures.ts'
 import type { Frame } from './body/frame.ts'
 import { childFold, kneeling } from './poses/kneeling.ts'
 import { lying } from './poses/lying.ts'
@@ -78,7 +79,7 @@ export function elevation(input: ElevationInput): Calculated<Elevation> {
   }
   const drawn = draw(figure, scene)
   if (!drawn.ok) return drawn
-  const skeleton = clearArms(drawn.value.skeleton, frame, drawn.value.props)
+  const skeleton = clearArms(gestured(drawn.value.skeleton, frame, figure.gesture), frame, drawn.value.props)
   const heaps = heapsOf(drawn.value.props)
   return {
     ok: true,

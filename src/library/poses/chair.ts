@@ -116,7 +116,7 @@ export const chairPoses: readonly ShelfPose[] = [
     sensation: { from: 1, to: 3 },
     restorativeSensation: { from: 0, to: 2 },
     families: ['twist_seated', 'seat'],
-    figure: { kind: 'chair', trunk: 'upright', view: 'rightEnd' },
+    figure: { kind: 'chair', trunk: 'upright', view: 'rightEnd', gesture: 'turn' },
     times: {
       setUpS: setUp(20),
       settleS: 5,
@@ -217,7 +217,7 @@ export const chairPoses: readonly ShelfPose[] = [
     directions: ['sideBend'],
     sensation: { from: 1, to: 3 },
     families: ['side_bend', 'seat'],
-    figure: { kind: 'chair', trunk: 'upright', view: 'rightEnd' },
+    figure: { kind: 'chair', trunk: 'upright', view: 'rightEnd', gesture: 'sideBend' },
     times: {
       setUpS: setUp(15),
       settleS: 5,

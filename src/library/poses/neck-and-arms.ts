@@ -24,6 +24,7 @@ const times = (betweenSidesS: number): Pose['times'] => ({
 export const neckAndArmPoses: readonly ShelfPose[] = [
   {
     ...upright,
+    figure: { ...upright.figure, gesture: 'headAside' },
     id: 'ear-to-shoulder',
     names: { english: 'Ear towards the shoulder', others: ['Side of the neck', 'Neck and jaw, for singers'] },
     sides: { left: 'left ear towards the left shoulder', right: 'right ear towards the right shoulder' },
@@ -98,6 +99,7 @@ export const neckAndArmPoses: readonly ShelfPose[] = [
   },
   {
     ...upright,
+    figure: { ...upright.figure, gesture: 'armsBehind' },
     id: 'cow-face-arms',
     names: {
       english: 'One arm up, one behind',
@@ -158,7 +160,7 @@ export const neckAndArmPoses: readonly ShelfPose[] = [
     directions: ['neutral'],
     sensation: { from: 2, to: 5 },
     families: ['shoulder_cross', 'prone'],
-    figure: { kind: 'prone', trunk: 'flat' },
+    figure: { kind: 'prone', trunk: 'flat', view: 'above', gesture: 'armsCrossedUnder' },
     times: { ...times(10), comingOutS: 15 },
     head: { turned: 'never', rests: 'Brow on a folded blanket, the nose free.' },
     setUpWords: [
@@ -217,7 +219,7 @@ export const neckAndArmPoses: readonly ShelfPose[] = [
     directions: ['twist'],
     sensation: { from: 2, to: 5 },
     families: ['prone', 'clasp_back'],
-    figure: { kind: 'prone', trunk: 'flat' },
+    figure: { kind: 'prone', trunk: 'flat', view: 'above', gesture: 'armWide' },
     times: { ...times(10), comingOutS: 15 },
     head: { turned: 'never', rests: 'On its temple, on something soft, looking away from the {this} arm.' },
     setUpWords: [

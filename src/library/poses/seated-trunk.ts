@@ -149,7 +149,7 @@ export const seatedTrunkPoses: readonly ShelfPose[] = [
     directions: ['twist'],
     sensation: { from: 3, to: 5 },
     families: ['twist_seated'],
-    figure: { kind: 'seated', legs: 'crossed', trunk: 'upright', arms: 'wide', view: 'rightEnd' },
+    figure: { kind: 'seated', legs: 'crossed', trunk: 'upright', arms: 'wide', view: 'rightEnd', gesture: 'turn' },
     times: {
       setUpS: setUp(20),
       settleS: 5,
@@ -196,7 +196,7 @@ export const seatedTrunkPoses: readonly ShelfPose[] = [
     sensation: { from: 2, to: 4 },
     restorativeSensation: { from: 0, to: 2 },
     families: ['side_bend', 'seat'],
-    figure: { kind: 'seated', legs: 'crossed', trunk: 'sideways', view: 'rightEnd' },
+    figure: { kind: 'seated', legs: 'crossed', trunk: 'sideways', view: 'rightEnd', gesture: 'sideBend' },
     times: {
       setUpS: setUp(15),
       settleS: 5,

@@ -76,7 +76,7 @@ export const supineShapesPoses: readonly ShelfPose[] = [
     directions: ['sideBend'],
     sensation: { from: 3, to: 5 },
     families: ['side_bend'],
-    figure: { kind: 'lying', legs: 'long', arms: 'overhead', view: 'above' },
+    figure: { kind: 'lying', legs: 'long', arms: 'overhead', view: 'above', gesture: 'crescent' },
     times: {
       setUpS: setUp(15),
       settleS: 10,

@@ -23,10 +23,19 @@ function upturnedLines({ piece: { leanDeg = 0 }, core }: PlacedProp): readonly L
   ]
 }
 
-/** Backs and legs of a chair: only its seat carries. The back stands away from whoever sits on it or leans over it. */
+/** The back stands away from whoever sits on a chair or leans over it, but for one who sits astride. */
+export const isBackAtRight = (
+  prop: PlacedProp,
+  { skeleton, backrestX }: Pick<Elevation, 'skeleton' | 'backrestX'>,
+): boolean => {
+  const { left, right } = boundsOf(prop)
+  return prop.part === 'pelvis' ? backrestX !== undefined : (left + right) / 2 > skeleton.hip.x
+}
+
+/** Backs and legs of a chair: only its seat carries. */
 function chairLines(prop: PlacedProp, { skeleton, backrestX }: Elevation): readonly Line[] {
   const { left, right, low, high } = boundsOf(prop)
-  const backAtRight = prop.part === 'pelvis' ? backrestX !== undefined : (left + right) / 2 > skeleton.hip.x
+  const backAtRight = isBackAtRight(prop, { skeleton, backrestX })
   const back = backAtRight ? right - 1 : left + 1
   return [
     [

@@ -137,7 +137,9 @@ function upright({ width, height }: DrawingInput, reach: Reach): Plot {
 const endSolids = ({ props }: Elevation, turn: 1 | -1, plot: Plot): readonly Solid[] =>
   props.flatMap((prop) => [
     { core: endRect(prop, plot, turn), radius: 1 },
-    ...endFrames(prop, plot, turn).map((core) => ({ core, radius: 2 })),
+    ...endFrames(prop, plot, turn)
+      .flat()
+      .map((core) => ({ core, radius: 2 })),
   ])
 
 /** Room over the highest of it, cm. */

@@ -128,20 +128,22 @@ function wingOf({ segments }: Run, blocks: readonly BlockSpan[], y: (ms: number)
   const span = first && blocks[first.blockIndex]
   if (!first || !last || !span) throw new RangeError('layOutSpine: a wing has no segments')
   const { side } = first
+  const isOneSided = side === 'left' || side === 'right'
+  const name = blockName(span.block)
   const heightPx = y(last.endMs) - y(first.startMs)
   return {
     key: `${first.blockId}-${String(first.index - span.firstSegment)}`,
     blockId: first.blockId,
     blockIndex: first.blockIndex,
-    bank: side === 'left' || side === 'right' ? side : 'pair',
+    bank: isOneSided ? side : 'pair',
     tone: toneOf(first),
     topPx: y(first.startMs),
     heightPx,
-    name: blockName(span.block),
-    detail: side === 'left' || side === 'right' ? sideWords(span.block, side) : blockDetail(span.block),
+    name,
+    detail: isOneSided ? sideWords(span.block, side) : blockDetail(span.block),
     seconds: (last.endMs - first.startMs) / 1000,
     low: heightPx < lowWingPx,
-    ...linesIn(heightPx),
+    ...linesIn(heightPx, isOneSided && name.length > besidePicture),
   }
 }
 
@@ -150,9 +152,15 @@ const nameLinePx = 20.1
 const detailLinePx = 17.1
 const wingInsetPx = 8
 
-/** A high wing gives its name two lines; what is left goes to the detail, in whole lines. */
-function linesIn(heightPx: number): { nameLines: number; detailLines: number } {
-  const nameLines = heightPx >= 3 * nameLinePx ? 2 : 1
+/** A longer name does not stand on one line beside the picture of a wing on one bank, letters. */
+const besidePicture = 17
+
+/**
+ * A high wing gives its name two lines, one on a bank that shares its line with a picture earlier; what is left goes to
+ * the detail, in whole lines.
+ */
+function linesIn(heightPx: number, isNarrow: boolean): { nameLines: number; detailLines: number } {
+  const nameLines = heightPx >= (isNarrow ? 3 : 4) * nameLinePx ? 2 : 1
   const leftPx = heightPx - wingInsetPx - nameLines * nameLinePx
   return { nameLines, detailLines: Math.max(0, Math.floor(leftPx / detailLinePx)) }
 }
