@@ -16,6 +16,7 @@ import SidePane from '#web/shared/ui/SidePane.vue'
 import ViewHead from '#web/shared/ui/ViewHead.vue'
 import BetweenSetUps from './BetweenSetUps.vue'
 import PartsPane from './PartsPane.vue'
+import SavePicture from './SavePicture.vue'
 import SetUpList from './SetUpList.vue'
 import StepsRow from './StepsRow.vue'
 import StatureField from './StatureField.vue'
@@ -69,6 +70,9 @@ useUndoKeys({ undo, redo })
 
 const frame = useTemplateRef('frame')
 const { view, views, side, sidesShown, seenFrom, drawing } = usePicture(useElementSize(frame))
+
+const drawnFigure = () => frame.value?.querySelector('svg')
+const savingTold = ref('')
 
 const [asHere, asTheirs] = ['as here', 'as theirs']
 const choices = computed(() => [
@@ -152,6 +156,8 @@ const drawerOpen = ref(false)
           aria-label="Which side"
         />
         <StepsRow />
+        <SavePicture v-if="drawing" :name="chosen.name" :figure="drawnFigure" @told="savingTold = $event" />
+        <p v-if="savingTold" class="instead" role="alert">{{ savingTold }}</p>
         <p v-for="line in insteadIn(chosen.block.id)" :key="line" class="instead"><b>This class:</b> {{ line }}</p>
       </div>
       <div ref="frame" class="frame">

@@ -21,14 +21,14 @@ const classesOf = ({ is, tone, kind }: DrawnShape) => [is, tone, kind && materia
 <template>
   <svg class="figure" :viewBox="`0 0 ${drawing.width} ${drawing.height}`" role="img" :aria-label="words">
     <path v-if="drawing.mat" class="mat" :d="drawing.mat" />
-    <g v-for="line in drawing.grid" :key="line.text">
+    <g v-for="line in drawing.grid" :key="line.text" class="levels">
       <path class="level" :d="`M${line.text.length * 7 + 10} ${line.y}H${drawing.width}`" />
       <text class="height" x="6" :y="line.y + 4">{{ line.text }}</text>
     </g>
     <path v-if="drawing.floorY !== undefined" class="floor" :d="`M0 ${drawing.floorY}H${drawing.width}`" />
     <path v-for="shape in drawing.shapes" :key="shape.key" :class="classesOf(shape)" :d="shape.path" />
     <path v-for="line in drawing.measures" :key="line.key" class="measure" :d="line.path" />
-    <g v-for="label in drawing.labels" :key="label.key">
+    <g v-for="label in drawing.labels" :key="label.key" class="told">
       <template v-if="label.leader">
         <path
           class="leader"

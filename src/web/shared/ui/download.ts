@@ -1,6 +1,6 @@
-/** Hands a text to the browser to be saved as a file. */
-export function download(text: string, name: string, type: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type }))
+/** Hands a text or what was painted to the browser to be saved as a file. */
+export function download(content: string | Blob, name: string, type: string): void {
+  const address = URL.createObjectURL(new Blob([content], { type }))
   const link = document.createElement('a')
   link.href = address
   link.download = name

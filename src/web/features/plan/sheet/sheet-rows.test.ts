@@ -9,7 +9,8 @@ import { sessions } from '#testing/arbitraries'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { sheetRows } from './sheet-rows.ts'
 
-const rowsOf = (session: Session) => sheetRows(orThrow(compileTimeline(session, shippedCatalog)), session, shippedCatalog)
+const rowsOf = (session: Session) =>
+  sheetRows(orThrow(compileTimeline(session, shippedCatalog)), session, shippedCatalog)
 
 test('every block has its row in order, at its time, and no token is printed', () => {
   fc.assert(
