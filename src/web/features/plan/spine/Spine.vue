@@ -8,12 +8,14 @@ import { wingLabel } from '#words/blocks'
 import { isCharacterKey, useLetterKeys } from '../letter-keys.ts'
 import { drawnLimits, drawnSeconds } from '../block-times.ts'
 import { chooseAll, chooseFurther } from '../commands/choosing.ts'
+import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { usePlan } from '../use-plan.ts'
 import { layOutSpine, shapeOf, steady } from './layout.ts'
 import type { WingShape } from './layout.ts'
 import { spineCommand } from './spine-keys.ts'
 import type { SpineCommand } from './spine-keys.ts'
+import SpineClocks from './SpineClocks.vue'
 import SpineEdge from './SpineEdge.vue'
 import SpineStem from './SpineStem.vue'
 import SpineWing from './SpineWing.vue'
@@ -25,6 +27,9 @@ const emit = defineEmits<{ find: []; keys: []; lead: []; fit: [] }>()
 const plan = usePlan()
 const own = useOwnStore()
 const { document, timeline, chosenId } = plan
+const classes = usePlannedClassesStore()
+/** When the class it is opened for begins. */
+const startsAt = computed(() => document.value && classes.openFor(document.value.id)?.startsAt)
 
 /** Px a minute, from a class at a glance to a single hold in detail [design: 8 to 48, default 18]. */
 const scales = [8, 12, 18, 26, 36, 48]
@@ -200,6 +205,7 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
     >
       <div v-if="layout" ref="canvas" class="canvas" role="presentation" :style="{ height: `${layout.heightPx}px` }">
         <SpineStem :layout="layout" />
+        <SpineClocks v-if="startsAt !== undefined" :minutes="layout.minutes" :starts-at="startsAt" />
         <span class="bank-name left" aria-hidden="true">Left</span>
         <span class="bank-name right" aria-hidden="true">Right</span>
         <template v-for="rib in layout.ribs" :key="rib.key">

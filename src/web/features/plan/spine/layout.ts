@@ -153,7 +153,7 @@ const detailLinePx = 17.1
 const wingInsetPx = 8
 
 /** A longer name does not stand on one line beside the picture of a wing on one bank, letters. */
-const besidePicture = 17
+const besidePicture = 20
 
 /**
  * A high wing gives its name two lines, one on a bank that shares its line with a picture earlier; what is left goes to
