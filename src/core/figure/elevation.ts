@@ -1,5 +1,5 @@
 import type { Figure } from '#model/figure'
-import type { SetUpItem } from '#model/set-up'
+import type { BodyPart, SetUpItem } from '#model/set-up'
 import { bodyOf, pilesOf, usualMassKg } from '#core/props'
 import type { Calculated, LoadCase, Measured, Pile, PropSpecs } from '#core/props'
 import { allFours } from './poses/all-fours.ts'
@@ -38,7 +38,12 @@ export interface Elevation extends Drawn {
   readonly piles: readonly Pile[]
   /** The props as they lie together. */
   readonly heaps: readonly Heap[]
+  /** What carries nothing: laid over the body, round it, on the eyes. */
+  readonly loose: readonly LooseItem[]
 }
+
+/** Something that lies at a part of the body without carrying it. */
+export type LooseItem = Pick<SetUpItem, 'id' | 'kind' | 'lies'> & { readonly part: BodyPart }
 
 /** How the body weighs on what is under it, by the kind of figure. */
 const loadCases: Readonly<Record<Figure['kind'], LoadCase>> = {
@@ -83,9 +88,16 @@ export function elevation(input: ElevationInput): Calculated<Elevation> {
   const heaps = heapsOf(drawn.value.props)
   return {
     ok: true,
-    value: { ...drawn.value, skeleton, frame, piles: piles.value, heaps },
+    value: { ...drawn.value, skeleton, frame, piles: piles.value, heaps, loose: looseOf(items, drawn.value.props) },
     warnings: [...piles.warnings, ...drawn.warnings],
   }
+}
+
+const looseOf = (items: readonly SetUpItem[], placed: Drawn['props']): readonly LooseItem[] => {
+  const carrying = new Set(placed.map(({ piece }) => piece.itemId))
+  return items.flatMap(({ id, kind, lies, under }) =>
+    under === undefined || carrying.has(id) ? [] : [{ id, kind, part: under, ...(lies ? { lies } : {}) }],
+  )
 }
 
 function draw(figure: Figure, scene: Scene): Calculated<Drawn> {

@@ -1,7 +1,6 @@
 import type { PropSpec } from '#model/prop'
 import { boundsOf } from '#core/figure'
 import type { Elevation } from '#core/figure'
-import { bodySolids } from './body-shapes.ts'
 import { heapNumber } from './heap-number.ts'
 import { heapName, labelledHeaps, markLabel, measureLines, narrowBelow, roomIn, sized } from './labels.ts'
 import type { Solid } from './occupied.ts'
@@ -33,7 +32,7 @@ export function drawFromAbove(input: DrawingInput & { readonly mat: Mat }): Draw
   const distances = measures.filter(({ mark }) => mark?.kind === 'distance')
   const { at, scale, matMiddle, near, far } = layoutOf(input, scene, distances.length)
   const plot: Plot = { scale, at: ({ x, y }) => at({ x, z: -y }) }
-  const { skin, shapes } = scene.paint(plot)
+  const { solids, shapes } = scene.paint(plot)
   // Marks lie in the picture's own plane: their heights stand for depths here.
   const plane: Plot = { scale, at: ({ x, y }) => at({ x, z: y }) }
   const moved = distances.map((measure, index) =>
@@ -50,7 +49,7 @@ export function drawFromAbove(input: DrawingInput & { readonly mat: Mat }): Draw
       ...heapLabels(elevation, at, unit, isShort),
     ],
     solids: [
-      ...bodySolids(skin, ({ u, v }) => plot.at({ x: u, y: v })),
+      ...solids,
       ...props.map((prop): Solid => ({ core: cornersAbove(prop, plot), radius: 0 })),
       ...(wall.length > 0 ? [{ core: wall, radius: 3 }] : []),
       ...marks.map(({ points }): Solid => ({ core: points, radius: 2 })),

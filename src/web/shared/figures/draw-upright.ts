@@ -2,7 +2,6 @@ import { boundsOf } from '#core/figure'
 import type { Elevation, Measure } from '#core/figure'
 import type { LengthUnit } from '#words/lengths'
 import { markWords } from '#words/measures'
-import { bodySolids } from './body-shapes.ts'
 import { frameLines } from './chair-lines.ts'
 import { heapNumber } from './heap-number.ts'
 import {
@@ -39,7 +38,7 @@ export function drawFromTheSide(input: DrawingInput): Drawing {
   const scene = sceneOf(elevation, 'side')
   const reach = withMeasures(scene.all, measures)
   const plot = upright(input, reach)
-  const { skin, shapes } = scene.paint(plot)
+  const { solids, shapes } = scene.paint(plot)
   const marks = measureLines(measures, plot)
   const floorY = plot.at({ x: 0, y: 0 }).y
   const grid = gridOf(reach.high, plot, height, unit)
@@ -52,7 +51,7 @@ export function drawFromTheSide(input: DrawingInput): Drawing {
       ...pileLabels(elevation, measures, plot, unit, isShort),
     ],
     solids: [
-      ...bodySolids(skin, ({ u, v }) => plot.at({ x: u, y: v })),
+      ...solids,
       ...elevation.props.map(({ core, radius }): Solid => ({ core: core.map(plot.at), radius: radius * plot.scale })),
       ...elevation.props.flatMap((prop) =>
         frameLines(prop, elevation).map((line): Solid => ({ core: line.map(plot.at), radius: 2 })),
@@ -77,13 +76,13 @@ export function drawFromTheEnd(input: DrawingInput, view: 'rightEnd' | 'leftEnd'
   const scene = sceneOf(elevation, view)
   const reach = withMeasures(scene.all, [])
   const plot = upright(input, reach)
-  const { skin, shapes } = scene.paint(plot)
+  const { solids, shapes } = scene.paint(plot)
   const floorY = plot.at({ x: 0, y: 0 }).y
   const grid = gridOf(reach.high, plot, height, unit)
   const { placed, left } = placeLabels({
     labels: heapLabels(elevation, view === 'leftEnd' ? 1 : -1, plot, unit, width < narrowBelow),
     solids: [
-      ...bodySolids(skin, ({ u, v }) => plot.at({ x: u, y: v })),
+      ...solids,
       ...endSolids(elevation, view === 'leftEnd' ? 1 : -1, plot),
       ...backgroundSolids(grid, floorY, width),
     ],

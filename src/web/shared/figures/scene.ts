@@ -2,15 +2,18 @@ import type { FigureView } from '#model/figure'
 import { boundsOf } from '#core/figure'
 import type { Elevation } from '#core/figure'
 import { bodyOf } from './body/body.ts'
-import { bodyLayers, cellAt, reachOfBody } from './body-shapes.ts'
+import { bodyLayers, bodySolids, cellAt, reachOfBody } from './body-shapes.ts'
+import { looseLayers, looseReach } from './loose-shapes.ts'
+import type { Solid } from './occupied.ts'
 import { linePath } from './outlines.ts'
+import type { Px } from './outlines.ts'
 import { painted } from './picture.ts'
 import type { DrawnShape, Layer, Plot } from './picture.ts'
 import { propLayers } from './prop-shapes.ts'
 import { propsFromAbove, throughBody } from './props-from-above.ts'
 import { propsFromTheEnd } from './props-from-the-end.ts'
 import { skinOf } from './skin/skin.ts'
-import type { SkinPart } from './skin/skin.ts'
+import type { Flat } from './skin/outline.ts'
 
 /** How far something reaches in a picture, cm: across and up. */
 export type Reach = Readonly<Record<'left' | 'right' | 'low' | 'high', number>>
@@ -21,7 +24,13 @@ export interface Scene {
   readonly body: Reach
   /** Body, props and wall. */
   readonly all: Reach
-  readonly paint: (plot: Plot) => { readonly skin: readonly SkinPart[]; readonly shapes: readonly DrawnShape[] }
+  readonly paint: (plot: Plot) => Painted
+}
+
+/** The shapes of a scene in their order, and what of it labels keep off: the skin, and what is laid over it or round it. */
+export interface Painted {
+  readonly shapes: readonly DrawnShape[]
+  readonly solids: readonly Solid[]
 }
 
 /** What is seen of an elevation from somewhere: how far it reaches, and its shapes once it is known where cm come to lie. */
@@ -34,12 +43,17 @@ export function sceneOf(elevation: Elevation, view: FigureView): Scene {
     all,
     paint: (plot) => {
       const skin = skinOf(flesh, elevation, view, cellAt(plot.scale))
-      const layers = bodyLayers(skin, ({ u, v }) => plot.at({ x: u, y: v }))
+      const loose = looseLayers({ elevation, body: flesh, view, plot })
+      const at = ({ u, v }: Flat): Px => plot.at({ x: u, y: v })
+      const layers = bodyLayers(skin, at)
       return {
-        skin,
+        solids: [
+          ...bodySolids(skin, at),
+          ...loose.flatMap(({ lines }) => lines.map((core): Solid => ({ core, radius: 2 }))),
+        ],
         shapes: [
           ...wallShapes(elevation, view, all, plot),
-          ...painted(propsSeen[view](elevation, plot), layers),
+          ...painted([...propsSeen[view](elevation, plot), ...loose], layers),
           ...(view === 'above' ? throughBody(elevation, plot) : []),
         ],
       }
@@ -56,8 +70,12 @@ const propsSeen: Readonly<Record<FigureView, (elevation: Elevation, plot: Plot) 
   leftEnd: (elevation, plot) => propsFromTheEnd(elevation, plot, 1),
 }
 
-function reachOf({ props, wallX }: Elevation, view: FigureView, body: Reach): Reach {
-  const wall = wallX === undefined || isEnd(view) ? [] : [wallX]
+function reachOf(elevation: Elevation, view: FigureView, body: Reach): Reach {
+  const { props, wallX } = elevation
+  const beside = [
+    ...(wallX === undefined || isEnd(view) ? [] : [wallX]),
+    ...(view === 'side' ? looseReach(elevation) : []),
+  ]
   const each = props.map((prop): Reach => {
     const { left, right, low, high } = boundsOf(prop)
     if (view === 'side') return { left, right, low, high }
@@ -67,8 +85,8 @@ function reachOf({ props, wallX }: Elevation, view: FigureView, body: Reach): Re
       : { left: prop.zFrom, right: prop.zTo, low, high }
   })
   return {
-    left: Math.min(body.left, ...each.map(({ left }) => left), ...wall),
-    right: Math.max(body.right, ...each.map(({ right }) => right), ...wall),
+    left: Math.min(body.left, ...each.map(({ left }) => left), ...beside),
+    right: Math.max(body.right, ...each.map(({ right }) => right), ...beside),
     low: view === 'above' ? Math.min(body.low, ...each.map(({ low }) => low)) : 0,
     high: Math.max(body.high, ...each.map(({ high }) => high)),
   }

@@ -16,6 +16,8 @@ export interface Head {
   /** Closed eyes, ears and mouth: lines on the face, each with the way it faces. */
   readonly marks: readonly { readonly line: readonly Point3[]; readonly facing: Point3 }[]
   readonly turn: Bearing
+  /** Across both closed eyes. */
+  readonly eyes: readonly Point3[]
 }
 
 /** How the head is turned: up along the neck, its face as the ribs', or turned onto a cheek, to whoever looks. */
@@ -40,6 +42,7 @@ export function headOf(skeleton: Skeleton, f: Frame, turn: Bearing): Head {
     centre,
     skull,
     turn,
+    eyes: [at(0.04, 0.002, -0.03), at(0.049, 0.002, 0), at(0.04, 0.002, 0.03)],
     // Over the crown down to the brow, and down the back to the nape.
     hair: [
       { towards: directed(minus(at(-0.3, 0.95), centre), turn.along), from: 0.02 * h },
