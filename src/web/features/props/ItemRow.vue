@@ -28,6 +28,8 @@ import { useProps } from './use-props.ts'
 /** One item of a set-up: what it is and how high it comes; opened, everything of it can be changed. */
 const props = defineProps<{
   item: SetUpItem
+  /** Its place in the order in which the set-up is laid. */
+  number: number
   /** With its unit; absent where it has none. */
   height: string | undefined
   isOpen: boolean
@@ -122,7 +124,8 @@ async function keys(event: KeyboardEvent): Promise<void> {
       @click="emit('toggle')"
       @keydown="keys"
     >
-      <span
+      <span class="number" aria-hidden="true">{{ number }}</span>
+      <span class="what"
         >{{ itemWords(item, spec) }}<small v-if="detail">{{ detail }}</small></span
       >
       <b>{{ height ?? '—' }}</b>
@@ -244,8 +247,23 @@ async function keys(event: KeyboardEvent): Promise<void> {
   text-align: left;
   cursor: pointer;
 }
-.line:hover span {
+.line:hover .what {
   text-decoration: underline;
+}
+.number {
+  flex: none;
+  display: grid;
+  place-items: center;
+  width: 20px;
+  height: 20px;
+  margin-top: 1px;
+  border: 1px solid var(--edge);
+  border-radius: 50%;
+  font-size: 13px;
+  font-weight: 650;
+}
+.what {
+  flex: 1;
 }
 .line b {
   white-space: nowrap;

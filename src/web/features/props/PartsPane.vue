@@ -49,6 +49,8 @@ const heights = computed(
       }),
     ),
 )
+/** The place of each in the order in which it is laid, as the picture has it. */
+const numbers = computed(() => new Map(items.value.map(({ id }, at) => [id, at + 1])))
 const laid = computed(() => parts.value.filter((part) => part.items.length > 0))
 function sumOf(part: BodyPart): string | undefined {
   const there = elevation.value?.piles.filter((pile) => pile.part === part) ?? []
@@ -95,6 +97,7 @@ async function addAt(part: BodyPart | null): Promise<void> {
         v-for="(item, at) in there"
         :key="item.id"
         :item="item"
+        :number="numbers.get(item.id) ?? 0"
         :height="heights.get(item.id)"
         :is-open="openId === item.id"
         :is-first="at === 0"

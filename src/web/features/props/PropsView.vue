@@ -156,8 +156,6 @@ const drawerOpen = ref(false)
           aria-label="Which side"
         />
         <StepsRow />
-        <SavePicture v-if="drawing" :name="chosen.name" :figure="drawnFigure" @told="savingTold = $event" />
-        <p v-if="savingTold" class="instead" role="alert">{{ savingTold }}</p>
         <p v-for="line in insteadIn(chosen.block.id)" :key="line" class="instead"><b>This class:</b> {{ line }}</p>
       </div>
       <div ref="frame" class="frame">
@@ -185,7 +183,11 @@ const drawerOpen = ref(false)
         </p>
         <p v-if="drawing && drawing.left.length > 0" class="told">Also: {{ drawing.left.join(', ') }}</p>
         <p class="estimate">{{ standing }} · heights are estimates within 15 %, comfort decides</p>
-        <StatureField v-model="statureCm" />
+        <div class="below">
+          <StatureField v-model="statureCm" />
+          <SavePicture v-if="drawing" :name="chosen.name" :figure="drawnFigure" @told="savingTold = $event" />
+        </div>
+        <p v-if="savingTold" role="alert">{{ savingTold }}</p>
       </footer>
     </section>
     <BetweenSetUps class="under" />
@@ -229,6 +231,13 @@ const drawerOpen = ref(false)
 }
 .views {
   flex: none;
+}
+.below {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: center;
+  gap: 4px 18px;
 }
 .choices {
   display: flex;

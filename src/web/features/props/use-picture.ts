@@ -17,7 +17,7 @@ const least = { width: 280, height: 200 } as const
 
 /** The picture of the set-up that is looked at: from which side, which side of the pose, and drawn to the room there is. */
 export function usePicture(room: { readonly width: Ref<number>; readonly height: Ref<number> }) {
-  const { chosen, figure, picture, measures, kinds, unit } = useProps()
+  const { chosen, figure, items, picture, measures, kinds, unit } = useProps()
   /** Each pose opens in the picture that says most; the others are a press away. */
   const chosenView = ref<FigureView>()
   const chosenSide = ref<Side>()
@@ -50,6 +50,7 @@ export function usePicture(room: { readonly width: Ref<number>; readonly height:
     const elevation = turnedTo(chosen.value?.hasSides === true ? side.value : undefined, figure.value, picture.value)
     return drawFrom(view.value, {
       ...{ elevation, measures: measures.value, unit: unit.value, mat: kinds.value.mat },
+      order: items.value.map(({ id }) => id),
       ...size.value,
     })
   })

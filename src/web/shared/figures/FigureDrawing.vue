@@ -28,6 +28,17 @@ const classesOf = ({ is, tone, kind }: DrawnShape) => [is, tone, kind && materia
     <path v-if="drawing.floorY !== undefined" class="floor" :d="`M0 ${drawing.floorY}H${drawing.width}`" />
     <path v-for="shape in drawing.shapes" :key="shape.key" :class="classesOf(shape)" :d="shape.path" />
     <path v-for="line in drawing.measures" :key="line.key" class="measure" :d="line.path" />
+    <g v-for="number in drawing.numbers" :key="number.text" class="told number">
+      <circle :cx="number.x" :cy="number.y" :r="number.radius" />
+      <text
+        :x="number.x"
+        :y="number.y + number.radius * 0.55"
+        text-anchor="middle"
+        :style="{ fontSize: `${number.radius * 1.6}px` }"
+      >
+        {{ number.text }}
+      </text>
+    </g>
     <g v-for="label in drawing.labels" :key="label.key" class="told">
       <template v-if="label.leader">
         <path
@@ -150,6 +161,14 @@ text {
 .leader {
   stroke: var(--ink-soft);
   stroke-dasharray: 3 3;
+}
+.number circle {
+  fill: var(--sheet);
+  stroke: var(--ink);
+  stroke-width: 1;
+}
+.number text {
+  stroke: none;
 }
 .dot {
   fill: var(--ink);

@@ -1,5 +1,6 @@
 import type { FigureView } from '#model/figure'
 import type { Elevation } from '#core/figure'
+import { numberRadii, numbersOf } from './numbers.ts'
 import type { Drawing, Plot } from './picture.ts'
 import { sceneOf } from './scene.ts'
 import type { Reach } from './scene.ts'
@@ -13,14 +14,17 @@ interface Fitted {
   readonly air: number
   /** What is small is not drawn larger than this, px a cm. */
   readonly mostScale: number
+  /** The ids of the items in the order in which they are laid; without it nothing is numbered. */
+  readonly order?: readonly string[]
 }
 
 /** A body on its set-up as large as its room lets it, with nothing written: to be known, not measured. */
-export function drawFitted({ elevation, view, ...room }: Fitted): Drawing {
+export function drawFitted({ elevation, view, order = [], ...room }: Fitted): Drawing {
   const scene = sceneOf(elevation, view)
   const plot = plotOf(scene.all, room)
   return {
     ...{ width: room.width, height: room.height, grid: [], measures: [], labels: [], left: [] },
+    numbers: numbersOf(elevation, order, view, plot, numberRadii.far),
     ...(view === 'above' ? {} : { floorY: plot.at({ x: 0, y: 0 }).y }),
     shapes: scene.paint(plot).shapes,
   }
@@ -29,7 +33,7 @@ export function drawFitted({ elevation, view, ...room }: Fitted): Drawing {
 /** All of it in the middle, on the floor at the lower edge. */
 function plotOf(
   { left, right, low, high }: Reach,
-  { width, height, air, mostScale }: Omit<Fitted, 'elevation' | 'view'>,
+  { width, height, air, mostScale }: Omit<Fitted, 'elevation' | 'view' | 'order'>,
 ): Plot {
   const scale = Math.min(mostScale, (width - 2 * air) / (right - left), (height - 2 * air) / (high - low))
   const middle = width / 2 - ((left + right) / 2) * scale

@@ -3,6 +3,7 @@ import { boundsOf } from '#core/figure'
 import type { Elevation } from '#core/figure'
 import { heapNumber } from './heap-number.ts'
 import { heapName, labelledHeaps, markLabel, measureLines, narrowBelow, roomIn, sized } from './labels.ts'
+import { numberSolids, numbersOf } from './numbers.ts'
 import type { Solid } from './occupied.ts'
 import { linePath, roundedPath } from './outlines.ts'
 import type { Px } from './outlines.ts'
@@ -33,6 +34,7 @@ export function drawFromAbove(input: DrawingInput & { readonly mat: Mat }): Draw
   const { at, scale, matMiddle, near, far } = layoutOf(input, scene, distances.length)
   const plot: Plot = { scale, at: ({ x, y }) => at({ x, z: -y }) }
   const { solids, shapes } = scene.paint(plot)
+  const numbers = numbersOf(elevation, input.order ?? [], 'above', plot)
   // Marks lie in the picture's own plane: their heights stand for depths here.
   const plane: Plot = { scale, at: ({ x, y }) => at({ x, z: y }) }
   const moved = distances.map((measure, index) =>
@@ -53,11 +55,12 @@ export function drawFromAbove(input: DrawingInput & { readonly mat: Mat }): Draw
       ...props.map((prop): Solid => ({ core: cornersAbove(prop, plot), radius: 0 })),
       ...(wall.length > 0 ? [{ core: wall, radius: 3 }] : []),
       ...marks.map(({ points }): Solid => ({ core: points, radius: 2 })),
+      ...numberSolids(numbers),
     ],
     room: roomIn(width, height),
   })
   return {
-    ...{ width, height, grid: [], shapes },
+    ...{ width, height, grid: [], shapes, numbers },
     mat: roundedPath(matCorners(mat, matMiddle).map(at), 4),
     measures: marks.map(({ key, points }) => ({ key, path: linePath(points) })),
     labels: placed,

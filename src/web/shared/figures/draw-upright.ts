@@ -16,6 +16,7 @@ import {
   roomIn,
   sized,
 } from './labels.ts'
+import { numberSolids, numbersOf } from './numbers.ts'
 import type { Solid } from './occupied.ts'
 import { linePath } from './outlines.ts'
 import type { Drawing, DrawingInput, Plot } from './picture.ts'
@@ -39,6 +40,7 @@ export function drawFromTheSide(input: DrawingInput): Drawing {
   const reach = withMeasures(scene.all, measures)
   const plot = upright(input, reach)
   const { solids, shapes } = scene.paint(plot)
+  const numbers = numbersOf(elevation, input.order ?? [], 'side', plot)
   const marks = measureLines(measures, plot)
   const floorY = plot.at({ x: 0, y: 0 }).y
   const grid = gridOf(reach.high, plot, height, unit)
@@ -59,11 +61,12 @@ export function drawFromTheSide(input: DrawingInput): Drawing {
       ...(wall.length > 0 ? [{ core: wall, radius: 2 }] : []),
       ...marks.map(({ points }): Solid => ({ core: points, radius: 2 })),
       ...backgroundSolids(grid, floorY, width),
+      ...numberSolids(numbers),
     ],
     room: roomIn(width, height),
   })
   return {
-    ...{ width, height, floorY, grid, shapes },
+    ...{ width, height, floorY, grid, shapes, numbers },
     measures: marks.map(({ key, points }) => ({ key, path: linePath(points) })),
     labels: placed,
     left: left.map(({ text }) => text),
@@ -77,6 +80,7 @@ export function drawFromTheEnd(input: DrawingInput, view: 'rightEnd' | 'leftEnd'
   const reach = withMeasures(scene.all, [])
   const plot = upright(input, reach)
   const { solids, shapes } = scene.paint(plot)
+  const numbers = numbersOf(elevation, input.order ?? [], view, plot)
   const floorY = plot.at({ x: 0, y: 0 }).y
   const grid = gridOf(reach.high, plot, height, unit)
   const { placed, left } = placeLabels({
@@ -85,13 +89,14 @@ export function drawFromTheEnd(input: DrawingInput, view: 'rightEnd' | 'leftEnd'
       ...solids,
       ...endSolids(elevation, view === 'leftEnd' ? 1 : -1, plot),
       ...backgroundSolids(grid, floorY, width),
+      ...numberSolids(numbers),
     ],
     room: roomIn(width, height),
   })
   // What is measured lies in the picture from the side: here it is told beside the picture.
   const told = measures.filter(({ mark }) => mark !== undefined).map((measure) => markWords(measure, unit, false))
   return {
-    ...{ width, height, floorY, grid, shapes, measures: [] },
+    ...{ width, height, floorY, grid, shapes, numbers, measures: [] },
     labels: placed,
     left: [...told, ...left.map(({ text }) => text)],
   }

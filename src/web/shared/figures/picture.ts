@@ -1,6 +1,7 @@
 import type { Elevation, Measure } from '#core/figure'
 import type { PropKind } from '#model/prop'
 import type { LengthUnit } from '#words/lengths'
+import type { DrawnNumber } from './numbers.ts'
 import type { Px } from './outlines.ts'
 import type { Placed } from './place-labels.ts'
 import type { Tone } from './skin/skin.ts'
@@ -38,6 +39,8 @@ export interface Drawing {
   /** The lines of the measures. */
   readonly measures: readonly { readonly key: string; readonly path: string }[]
   readonly labels: readonly Placed[]
+  /** The place of each thing in the order in which it is laid. */
+  readonly numbers: readonly DrawnNumber[]
   readonly left: readonly string[]
 }
 
@@ -47,6 +50,8 @@ export interface DrawingInput {
   readonly width: number
   readonly height: number
   readonly unit: LengthUnit
+  /** The ids of the items in the order in which they are laid; without it nothing is numbered. */
+  readonly order?: readonly string[]
 }
 
 /** Where cm come to lie in px: x to the right, y upwards in the room and downwards on the screen. */

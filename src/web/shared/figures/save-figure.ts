@@ -36,7 +36,7 @@ export function figureAsSvg(svg: SVGSVGElement, withMeasures: boolean): string {
   root.append(title)
   for (const element of paintedIn(svg, withMeasures)) {
     const copy = file.createElementNS(root.namespaceURI, element.tagName)
-    for (const name of ['d', 'x', 'y', 'cx', 'cy', 'r']) {
+    for (const name of ['d', 'x', 'y', 'cx', 'cy', 'r', 'text-anchor']) {
       const value = element.getAttribute(name)
       if (value !== null) copy.setAttribute(name, value)
     }
@@ -91,6 +91,7 @@ function paint(context: CanvasRenderingContext2D, element: Element): void {
   const number = (name: string): number => Number(element.getAttribute(name))
   if (element.tagName === 'text') {
     context.font = font
+    context.textAlign = element.getAttribute('text-anchor') === 'middle' ? 'center' : 'left'
     const text = element.textContent
     if (stroke !== 'none') context.strokeText(text, number('x'), number('y'))
     context.fillText(text, number('x'), number('y'))

@@ -16,7 +16,12 @@ const drawing = computed(() => {
   const { figure, items } = props.setUp
   const laid = figure && elevation({ figure, items, kinds: kinds.value, who: who.value })
   if (!figure || !laid?.ok) return undefined
-  return drawFitted({ ...room, elevation: turnedTo(props.side, figure, laid.value), view: figure.view ?? 'side' })
+  return drawFitted({
+    ...room,
+    elevation: turnedTo(props.side, figure, laid.value),
+    view: figure.view ?? 'side',
+    order: items.map(({ id }) => id),
+  })
 })
 const lines = computed(() =>
   props.setUp.items.map((item) => ({
