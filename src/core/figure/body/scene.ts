@@ -57,6 +57,8 @@ export interface Drawn {
   readonly wallX?: number
   /** Where the back of a chair stands that somebody leans over. */
   readonly backrestX?: number
+  /** The head lies on a cheek: the face is turned to the body's right. */
+  readonly onCheek?: boolean
   /** The book's numbers it was built from. */
   readonly numbers: BookNumbers
   /** The slope under the back. */

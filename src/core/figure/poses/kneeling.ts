@@ -83,6 +83,7 @@ export function childFold(figure: FigureOf<'childFold'>, scene: Scene): Calculat
     value: {
       skeleton: joined({ hip, waist: trunk.waist, shoulder: trunk.shoulder, crown: head.crown }, legs, arms),
       props: [...under, ...seat, ...support, ...head.pads, ...arms.props],
+      onCheek: support.length > 0,
       numbers: { child: numbers },
     },
   }

@@ -143,6 +143,8 @@ export function prone(figure: FigureOf<'prone'>, scene: Scene): Calculated<Drawn
         left: { ...straight.left, ...arms.left },
       },
       props: [...props, ...head.pads, ...back.props, ...(drawn?.props ?? []), ...arms.props],
+      // On something long the hands are not under the brow.
+      onCheek: onLong && !isRaised,
       numbers: {},
     },
   }

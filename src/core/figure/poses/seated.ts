@@ -206,6 +206,7 @@ function twistDown(scene: Scene): Calculated<Drawn> {
         left: { ...left, ...arms.left },
       },
       props: [...placed(pad, floorAt(0)), ...support, ...head.pads, ...arms.props],
+      onCheek: true,
       numbers: {},
     },
   }

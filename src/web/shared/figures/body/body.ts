@@ -13,9 +13,14 @@ export interface Body {
 }
 
 /** The flesh round the bones of a solved body; no bone is moved. */
-export function bodyOf({ skeleton, frame, props }: Pick<Elevation, 'skeleton' | 'frame' | 'props'>): Body {
+export function bodyOf({
+  skeleton,
+  frame,
+  props,
+  onCheek = false,
+}: Pick<Elevation, 'skeleton' | 'frame' | 'props' | 'onCheek'>): Body {
   const { pelvis, ribs } = trunkBearings(skeleton)
-  const head = headOf(skeleton, frame, headBearing(skeleton, ribs, undefined))
+  const head = headOf(skeleton, frame, headBearing(skeleton, ribs, onCheek ? ribs.right : undefined))
   const sides = (['left', 'right'] as const).flatMap((side) => [
     ...legOf(skeleton, side, frame, pelvis),
     ...armOf(skeleton, side, frame, handBearing(skeleton, side, frame, props)),
