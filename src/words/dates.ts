@@ -12,12 +12,5 @@ export const classOn = (day: string): string => `the class of ${dayText(day)}`
 export const dayTimeText = (instant: string): string =>
   DateTime.fromISO(instant).toFormat('ccc d LLL yyyy, HH:mm', english)
 
-/** An hour of the day so many minutes later: 19:00 and 75 are 20:15. */
-export function clockAfter(hour: string, minutes: number): string {
-  return DateTime.fromFormat(hour, 'HH:mm', { ...english, zone: 'utc' })
-    .plus({ minutes })
-    .toFormat('HH:mm', english)
-}
-
 /** Hours and minutes of a wall time, 24-hour clock. */
 export const clockText = (epochMs: number): string => DateTime.fromMillis(epochMs).toFormat('HH:mm', english)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { clockAfter } from '#words/dates'
+import { clockAfter } from '#words/clock'
 import type { SpineLayout } from './layout.ts'
 
 /** When on the clock the numbered minutes of a class are, beside the spine. */

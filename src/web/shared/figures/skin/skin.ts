@@ -31,8 +31,6 @@ interface SeenPart {
   readonly part: BodyPart
   readonly strings: readonly (readonly Disc[])[]
   readonly near: number
-  readonly from: number
-  readonly to: number
 }
 
 /** Nearer or further than this from the middle of the trunk a limb has a tone of its own, as a share of the stature. */
@@ -67,17 +65,20 @@ export function skinOf(body: Body, elevation: Elevation, from: FigureView, cell:
 }
 
 function seenPart(part: BodyPart, view: View): SeenPart {
-  const strings = part.strings.map((string) => string.map(({ at, r }): Disc => ({ ...seenFrom(view, at), r })))
-  const discs = strings.flat()
+  const all = part.strings.map((string) => string.map(({ at, r }): Disc => ({ ...seenFrom(view, at), r })))
+  const discs = all.flat()
   const near = discs.reduce((sum, disc) => sum + disc.near, 0) / discs.length
-  return {
-    part,
-    strings,
-    near,
-    from: Math.min(...discs.map((disc) => disc.near)),
-    to: Math.max(...discs.map((disc) => disc.near)),
-  }
+  // What lies exactly behind another string of the part is no more to be seen.
+  const strings = all.filter((string, at) => !all.slice(0, at).some((other) => isBehind(string, other)))
+  return { part, strings, near }
 }
+
+const isBehind = (string: readonly Disc[], other: readonly Disc[]): boolean =>
+  string.length === other.length &&
+  string.every((disc, at) => {
+    const { u = Infinity, v = Infinity, r = 0 } = other[at] ?? {}
+    return Math.abs(disc.u - u) < 0.05 && Math.abs(disc.v - v) < 0.05 && Math.abs(disc.r - r) < 0.05
+  })
 
 /** What is furthest away first; the head is never before the trunk it grows out of. */
 function ordered(parts: readonly SeenPart[]): readonly SeenPart[] {

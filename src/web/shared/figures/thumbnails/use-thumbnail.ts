@@ -3,10 +3,10 @@ import type { ComputedRef } from 'vue'
 import type { Pictured } from '#core/session'
 import type { Drawing } from '../picture.ts'
 import { keepThumbnail, keptThumbnails } from './kept-thumbnails.ts'
+import workerUrl from './thumbnail-worker.ts?worker&url'
 
-const workerUrl = new URL('./thumbnail-worker.ts', import.meta.url)
-/** A build names the worker by what is in it: what another drew is another picture. */
-const edition = workerUrl.pathname
+/** A build names the worker by all that is in it: what another drew is another picture. */
+const edition = workerUrl
 
 const drawn = shallowReactive(new Map<string, Drawing>())
 const asked = new Set<string>()
@@ -15,7 +15,7 @@ let kept: Promise<ReadonlyMap<string, Drawing>> | undefined
 
 function drawer(): Worker {
   if (worker) return worker
-  worker = new Worker(new URL('./thumbnail-worker.ts', import.meta.url), { type: 'module' })
+  worker = new Worker(workerUrl, { type: 'module' })
   worker.onmessage = ({ data }: MessageEvent<{ readonly key: string; readonly drawing?: Drawing }>) => {
     const { key, drawing } = data
     if (!drawing) return

@@ -1,4 +1,4 @@
-import { clockAfter } from './dates.ts'
+import { clockAfter } from './clock.ts'
 
 test('an hour so many minutes later goes on over midnight, and has no summer time', () => {
   expect(clockAfter('19:00', 0)).toBe('19:00')
