@@ -1,8 +1,7 @@
 import type { PropSpec } from '#model/prop'
 import { boundsOf } from '#core/figure'
 import type { Elevation } from '#core/figure'
-import { heapNumber } from './heap-number.ts'
-import { heapName, labelledHeaps, markLabel, measureLines, narrowBelow, roomIn, sized } from './labels.ts'
+import { heapText, labelledHeaps, markLabel, measureLines, narrowBelow, roomIn, sized } from './labels.ts'
 import { numberSolids, numbersOf } from './numbers.ts'
 import type { Solid } from './occupied.ts'
 import { linePath, roundedPath } from './outlines.ts'
@@ -106,7 +105,7 @@ function heapLabels(
     const isBelow = widest.zFrom + widest.zTo >= -1
     return {
       key: `pile ${part} ${String(left)}`,
-      ...sized(`${isShort ? '' : `${heapName(props)} `}${heapNumber(heap, elevation, unit)} ${unit}`),
+      ...sized(heapText(heap, elevation, unit, isShort)),
       anchor: at({ x: (left + right) / 2, z: isBelow ? widest.zTo - 2 : widest.zFrom + 2 }),
       rather: isBelow ? 90 : -90,
     }

@@ -3,9 +3,8 @@ import type { Elevation, Measure } from '#core/figure'
 import type { LengthUnit } from '#words/lengths'
 import { markWords } from '#words/measures'
 import { frameLines } from './chair-lines.ts'
-import { heapNumber } from './heap-number.ts'
 import {
-  heapName,
+  heapText,
   labelledHeaps,
   letterPx,
   linePx,
@@ -118,7 +117,7 @@ function heapLabels(
     const x = isRight === (turn === 1) ? turn * widest.zTo - turn * 2 : turn * widest.zFrom + turn * 2
     return {
       key: `pile ${part} ${String(low)}`,
-      ...sized(`${isShort ? '' : `${heapName(props)} `}${heapNumber(heap, elevation, unit)} ${unit}`),
+      ...sized(heapText(heap, elevation, unit, isShort)),
       anchor: at({ x, y: (low + high) / 2 }),
       rather: isRight ? 0 : 180,
     }

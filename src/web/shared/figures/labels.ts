@@ -130,14 +130,18 @@ export function pileLabels(
       const onFloor = low < 1
       return {
         key: `pile ${part} ${String(low)}`,
-        ...sized(`${isShort ? '' : `${heapName(props)} `}${heapNumber(heap, elevation, unit)} ${unit}`),
+        ...sized(heapText(heap, elevation, unit, isShort)),
         anchor: at({ x: middle, y: onFloor ? low + (high - low) * 0.35 : (low + high) / 2 }),
         rather: onFloor ? 90 : -90,
       }
     })
 }
 
-export function heapName(props: readonly PlacedProp[]): string {
+/** What lies there and how high: its height alone where there is no room for more. */
+export const heapText = (heap: Heap, elevation: Elevation, unit: LengthUnit, isShort: boolean): string =>
+  `${isShort ? '' : `${heapName(heap.props)} `}${heapNumber(heap, elevation, unit)} ${unit}`
+
+function heapName(props: readonly PlacedProp[]): string {
   const kinds = [...new Set(props.map(({ piece }) => piece.kind))]
   if (kinds.length > 2) return `${String(props.length)} props`
   return kinds
