@@ -9,7 +9,7 @@ import { poses } from '#library/poses'
 import { sessions } from '#testing/arbitraries'
 import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { ownPoseFrom } from '#testing/own-poses'
-import { changeCosts, changesBetween, resolveSession, withOwn } from './index.ts'
+import { changeCosts, changesBetween, positionsAlong, resolveSession, withOwn } from './index.ts'
 import type { Catalog, ChangeCosts } from './index.ts'
 
 const aRest = (details: Partial<RestBlock> = {}): RestBlock => ({ kind: 'rest', id: 'rest', s: 60, ...details })
@@ -199,4 +199,12 @@ test('a talk has no change', () => {
   const changes = changesOf(aSession([aTalk(), aHold('deer')]))
   expect(changes.into(0, undefined)).toBeUndefined()
   expect(changes.after(0, undefined)).toBeUndefined()
+})
+
+test('where each block is done: a talk where people are by then, a rest that names no place where they were left', () => {
+  const blocks = [aTalk('hello'), aHold('deer'), aTalk('on'), aHold('sphinx'), aRest(), aClosing()]
+  expect(positionsAlong(orThrow(resolveSession(aSession(blocks), shippedCatalog)))).toEqual([
+    ...[undefined, 'seated', 'seated'],
+    ...['prone', 'prone', 'supine'],
+  ])
 })

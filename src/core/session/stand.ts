@@ -54,6 +54,16 @@ function positionAfter(resolved: Exclude<Resolved, ResolvedTalk>): BasePosition 
 export const positionLeft = (resolved: Resolved, from: BasePosition | undefined): BasePosition | undefined =>
   resolved.kind === 'talk' || (takesPosition(resolved, from) && from !== undefined) ? from : positionAfter(resolved)
 
+/** Where each block of a session is done, in its order; a talk is where people are by then, nowhere yet at the start. */
+export function positionsAlong(blocks: readonly Resolved[]): readonly (BasePosition | undefined)[] {
+  let from: BasePosition | undefined
+  return blocks.map((block) => {
+    const here = block.kind === 'talk' ? from : enteredFrom(block, from)
+    from = positionLeft(block, from)
+    return here
+  })
+}
+
 /**
  * What a block is set up with. A hold or a closing without anything has nothing lie there; a talk, breath work, a rest or
  * a movement without a set-up leave the props lying as they are: undefined [settled A20].

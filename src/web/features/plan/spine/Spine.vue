@@ -17,6 +17,7 @@ import { spineCommand } from './spine-keys.ts'
 import type { SpineCommand } from './spine-keys.ts'
 import SpineClocks from './SpineClocks.vue'
 import SpineEdge from './SpineEdge.vue'
+import SpineSeats from './SpineSeats.vue'
 import SpineStem from './SpineStem.vue'
 import SpineWing from './SpineWing.vue'
 import { useDrop } from './use-drop.ts'
@@ -206,6 +207,7 @@ const isEmpty = computed(() => document.value?.blocks.length === 0)
       <div v-if="layout" ref="canvas" class="canvas" role="presentation" :style="{ height: `${layout.heightPx}px` }">
         <SpineStem :layout="layout" />
         <SpineClocks v-if="startsAt !== undefined" :minutes="layout.minutes" :starts-at="startsAt" />
+        <SpineSeats v-if="timeline" :layout="layout" :timeline="timeline" />
         <span class="bank-name left" aria-hidden="true">Left</span>
         <span class="bank-name right" aria-hidden="true">Right</span>
         <template v-for="rib in layout.ribs" :key="rib.key">

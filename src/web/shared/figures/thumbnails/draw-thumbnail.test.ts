@@ -3,6 +3,7 @@ import { sides } from '#model/common'
 import { propKinds } from '#library/prop-kinds'
 import { shippedCatalog } from '#library/shipped'
 import { drawThumbnail } from './draw-thumbnail.ts'
+import { positionFigures } from './position-figures.ts'
 
 const pathsOf = (pictured: Parameters<typeof drawThumbnail>[0] | undefined): string =>
   (pictured &&
@@ -23,6 +24,10 @@ test('every pose, each of its forms and each of its set-ups has a small picture 
     })
   })
   expect(wrong).toEqual([])
+})
+
+test.each(Object.entries(positionFigures))('%s has a picture of its own', (_, pictured) => {
+  expect(pathsOf(pictured)).not.toBe('')
 })
 
 test('the sides of a pose that has sides are two pictures, one of them as it is drawn', () => {
