@@ -82,3 +82,22 @@ test('a picture is saved as SVG and as PNG, with what is measured and without', 
   const width = (await page.locator('.frame svg.figure').getAttribute('viewBox'))?.split(' ')[2]
   expect(png.file.readUInt32BE(16)).toBe(3 * Number(width))
 })
+
+test('a set-up is looked at for three heights beside each other, and late in pregnancy', async ({ page, house }) => {
+  await page.goto(`${house.address}props/sunday-long-rest`)
+  await page
+    .getByRole('navigation', { name: 'Set-ups of the session' })
+    .getByRole('button', { name: /^Calves on a chair/ })
+    .click()
+  await page.getByRole('button', { name: 'Three heights' }).click()
+  const three = page.getByRole('list', { name: 'At three heights' }).getByRole('button')
+  await expect(three).toHaveText([/^150 cm/, /^170 cm\s*as it lies$/, /^190 cm/])
+  await expect(three.first()).not.toContainText('as it lies')
+  await three.first().click()
+  await expect(page.getByText('person of 150 cm')).toBeVisible()
+  await expect(page.getByText('trunk lies flat')).toHaveCount(0)
+  await page.getByLabel('Late pregnancy').click()
+  await expect(page.getByText('Late in pregnancy, and the trunk lies flat').first()).toBeVisible()
+  await page.getByRole('button', { name: 'Three heights' }).click()
+  await expect(three).toHaveCount(3)
+})

@@ -53,7 +53,7 @@ test('who comes alone has their own set-ups and height, in every session they co
   await planClass(house, 'sunday-long-rest', ['Edda Quint'])
   await page.goto(`${house.address}props/sunday-long-rest`)
   await inSetUps(page, 'Calves on a chair').click()
-  await expect(page.getByLabel('Height of the person, cm')).toHaveValue('159')
+  await expect(page.getByLabel('Person’s height, cm')).toHaveValue('159')
   await page.getByRole('button', { name: /^1 blanket, double fold/ }).click()
   await page.getByRole('textbox', { name: 'How many' }).fill('2')
   await page.getByRole('textbox', { name: 'How many' }).press('Enter')

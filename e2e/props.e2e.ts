@@ -141,7 +141,7 @@ test('the figure goes with the height of the person; a number in metres is asked
   house,
 }) => {
   await open(page, house.address, 'Inclined rest')
-  const field = page.getByRole('textbox', { name: /Height of the person/ })
+  const field = page.getByRole('textbox', { name: /Person’s height/ })
   await field.fill('1.9')
   await field.press('Enter')
   await expect(page.getByRole('alert')).toContainText('1.9 looks like metres.')

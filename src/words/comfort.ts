@@ -191,6 +191,22 @@ const words: { readonly [Code in ComfortCode]: (facts: ComfortFacts[Code], say: 
   }),
   FOLD_BULKY: () => ({ title: 'A fold thicker than it is wide', mend: 'It bulges: take two blankets.' }),
   ROLL_TOO_STIFF: () => ({ title: 'A roll of hardly one turn', mend: 'Unfold it once, then roll.' }),
+  BELLY_FLAT_ON_BACK: (f, { deg }) => ({
+    title: `Late in pregnancy, and the trunk lies ${f.angleDeg === 0 ? 'flat' : `at ${deg(f.angleDeg)}`}`,
+    mend: `Raise head and trunk to ${deg(f.leastDeg)}–${deg(f.mostDeg)}, the seat on the floor, or rest on the side.`,
+  }),
+  BELLY_LAIN_ON: () => ({
+    title: 'Late in pregnancy, and the weight lies on the belly',
+    mend: 'Rest on the side instead, something between the knees and under the belly.',
+  }),
+  BELLY_PRESSED: (f, { cm }) => ({
+    title: `Late in pregnancy: ${f.by === 'thighs' ? 'the thighs press' : 'what carries presses'} ${cm(f.byCm)} into the belly`,
+    mend: 'Knees wider, the trunk higher, or the arms on a chair: nothing presses the belly.',
+  }),
+  BELLY_UNFILLED: () => ({
+    title: 'Late in pregnancy: nothing under the belly',
+    mend: 'A folded blanket under it, one between the knees.',
+  }),
   USE_CHAIR: () => ({ title: 'The legs do not come up so far', mend: 'Rest the calves on a chair.' }),
   TOO_STEEP: () => ({ title: 'The bolster would stand steeper than 60°', mend: 'Take a lower block.' }),
   BOLSTER_TOO_SHORT: () => ({

@@ -1,4 +1,4 @@
-import type { ForHeight } from '#core/class'
+import type { Fitted, ForHeight } from '#core/class'
 import type { PropSpecs } from '#core/props'
 import { comfortWords, mendWords } from './comfort.ts'
 import { lengthNumber, lengthText } from './lengths.ts'
@@ -14,8 +14,12 @@ export function heightsText({ leastCm, mostCm }: Pick<ForHeight, 'leastCm' | 'mo
 /** For how many, how tall, and how it lies for them: never who. */
 export function forHeightWords(group: ForHeight, unit: LengthUnit, kinds: PropSpecs): string {
   const people = `${counted(group.who.length, 'person', 'people')}, ${heightsText(group, unit)}`
-  const changes = group.mends.map((mend) => lower(mendWords(mend, kinds)))
-  const left = group.left.map((finding) => lower(comfortWords(finding, unit).title))
-  const lies = [...changes, ...left]
-  return `${people}: ${lies.length > 0 ? lies.join('; ') : 'as it lies'}`
+  return `${people}: ${fittedWords(group, unit, kinds)}`
+}
+
+/** How a set-up lies for a height: what is changed, and what no change mends. */
+export function fittedWords({ mends, left }: Fitted, unit: LengthUnit, kinds: PropSpecs): string {
+  const changes = mends.map((mend) => lower(mendWords(mend, kinds)))
+  const lies = [...changes, ...left.map((finding) => lower(comfortWords(finding, unit).title))]
+  return lies.length > 0 ? lies.join('; ') : 'as it lies'
 }

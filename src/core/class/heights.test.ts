@@ -4,7 +4,7 @@ import { resolveSession } from '#core/session'
 import { namedFolds } from '#library/prop-kinds'
 import { shippedCatalog } from '#library/shipped'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
-import { forHeights } from './index.ts'
+import { fittedTo, forHeights } from './index.ts'
 import type { ForHeightsInput } from './index.ts'
 
 const kinds = shippedCatalog.propKinds
@@ -57,4 +57,18 @@ test('who lies on something else in a block is not fitted there', () => {
   const elsewhere = [{ blockId: chair, who: ['155'] }]
   expect(onChair([155, 170], { elsewhere }).flatMap(({ who }) => who)).toEqual(['170'])
   expect(fitted([])).toEqual([])
+})
+
+test('one set-up lies for several bodies as it would for each in a class, in the order they were asked', () => {
+  const [planned] = onChair([170])
+  const figure = shippedCatalog.poses.get(chair)?.figure
+  if (!planned || !figure) throw new Error('nothing lies there')
+  const setUp = { figure, items: planned.items, kinds, who: usual, folds: Object.values(namedFolds) }
+  const heightsCm = [150, 170, 190]
+  const three = fittedTo(
+    setUp,
+    heightsCm.map((statureCm) => ({ statureCm })),
+  )
+  expect(three.map(({ items }) => items)).toEqual(heightsCm.map((cm) => onChair([cm])[0]?.items))
+  expect(three.map(({ mends }) => mends.length > 0)).toEqual([true, false, false])
 })

@@ -7,18 +7,22 @@ import { figureIn, isSame } from '#core/session'
 import type { Catalog, Resolved } from '#core/session'
 import type { Centimetres } from '#core/units'
 
-/** Those of a class whom a set-up fits alike: as it is planned, or with the same changes. */
-export interface ForHeight {
-  readonly blockId: string
-  readonly who: readonly string[]
-  readonly leastCm: Centimetres
-  readonly mostCm: Centimetres
+/** A set-up as it lies for somebody's height. */
+export interface Fitted {
   /** What is changed for them, one after another; none where it lies as it is planned. */
   readonly mends: readonly Mend[]
   /** All they have there, from the floor up. */
   readonly items: readonly SetUpItem[]
   /** What their height brings and no change mends. */
   readonly left: readonly ComfortFinding[]
+}
+
+/** Those of a class whom a set-up fits alike: as it is planned, or with the same changes. */
+export interface ForHeight extends Fitted {
+  readonly blockId: string
+  readonly who: readonly string[]
+  readonly leastCm: Centimetres
+  readonly mostCm: Centimetres
 }
 
 export interface ForHeightsInput {
@@ -72,8 +76,13 @@ export function forHeights(input: ForHeightsInput): readonly ForHeight[] {
   })
 }
 
-type Fitted = Pick<ForHeight, 'mends' | 'items' | 'left'>
 type Asked = ElevationInput & Pick<ForHeightsInput, 'folds'>
+
+/** One set-up for several bodies, in their order: only what a body brings beyond what `who` it is planned for has is mended. */
+export function fittedTo(planned: Asked, bodies: readonly Who[]): readonly Fitted[] {
+  const known = new Set(counted(planned).map(({ code }) => code))
+  return bodies.map((who) => fitTo({ ...planned, who }, known))
+}
 
 const counted = (input: ElevationInput): readonly ComfortFinding[] =>
   assess(input).findings.filter(({ grade }) => grade !== 'tip')

@@ -7,10 +7,20 @@ export { fetchedByAll, fetching, fetchList } from './fetching.ts'
 export type { FetchFor, FetchItem, FetchList, Fetching } from './fetching.ts'
 export { laidIn, piecesByKind } from './laid.ts'
 export type { Laid } from './laid.ts'
-export { bodyOfPerson, comingTo, guestsOf, laidByPeople, roomOf, stillTaken, theOne, touching } from './people.ts'
+export {
+  bodyOfPerson,
+  comingTo,
+  guestsOf,
+  isLateInPregnancy,
+  laidByPeople,
+  roomOf,
+  stillTaken,
+  theOne,
+  touching,
+} from './people.ts'
 export type { LaidFor } from './people.ts'
-export { forHeights } from './heights.ts'
-export type { ForHeight, ForHeightsInput } from './heights.ts'
+export { fittedTo, forHeights } from './heights.ts'
+export type { Fitted, ForHeight, ForHeightsInput } from './heights.ts'
 export { ledger } from './ledger.ts'
 export type { LedgerInput, LedgerRow } from './ledger.ts'
 export { floorWanted, roomPlan, teacherCm } from './room.ts'

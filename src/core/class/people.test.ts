@@ -1,6 +1,16 @@
 import type { PlannedClass } from '#model/planned-class'
 import type { SetUpItem } from '#model/set-up'
-import { bodyOfPerson, comingTo, guestsOf, laidByPeople, roomOf, stillTaken, theOne, touching } from './index.ts'
+import {
+  bodyOfPerson,
+  comingTo,
+  guestsOf,
+  isLateInPregnancy,
+  laidByPeople,
+  roomOf,
+  stillTaken,
+  theOne,
+  touching,
+} from './index.ts'
 import type { Laid } from './index.ts'
 
 const item = (kind: SetUpItem['kind']): SetUpItem => ({ id: kind, kind, count: 1, under: 'knees' })
@@ -72,4 +82,11 @@ test('a body is as tall as it is noted, in centimetres, with what was measured o
   expect(bodyOfPerson({ statureMm: 1700, measures: { sitting: 895, kneeH0: 220 } })).toEqual({
     ...{ statureCm: 170, measured: { sitting: 89.5 }, kneeH0Cm: 22 },
   })
+})
+
+test('who told that they are past the 27th week is late in pregnancy, nobody else', () => {
+  const told = (id: string) => ({ conditions: [{ id, severe: 'no' as const, askedOn: '2026-03-01' }] })
+  expect(isLateInPregnancy(told('preg_t3'))).toBe(true)
+  expect(isLateInPregnancy(told('preg_t2'))).toBe(false)
+  expect(isLateInPregnancy({ conditions: [] })).toBe(false)
 })

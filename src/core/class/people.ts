@@ -106,6 +106,10 @@ export function bodyOfPerson({ statureMm, measures = {} }: Pick<Person, 'stature
   }
 }
 
+/** Whether somebody told that they are past the 27th week [caution reference, preg_t3]. */
+export const isLateInPregnancy = ({ conditions }: Pick<Person, 'conditions'>): boolean =>
+  conditions.some(({ id }) => id === 'preg_t3')
+
 /** The only one who comes to a class, by name; undefined where somebody else comes too, or nobody. */
 export function theOne(
   { people, guests, needs = [] }: Pick<PlannedClass, 'people' | 'guests' | 'needs'>,

@@ -55,6 +55,8 @@ const slope = (...blocks: Laid[]): Laid[] => [
 ]
 const two = { count: 2, piles: 2 } as const
 
+const late = { who: { statureCm: 170, lateInPregnancy: true } }
+
 /** For every rule a set-up that makes it speak, and one close to it that does not. */
 const cases: Readonly<
   Record<
@@ -107,6 +109,13 @@ const cases: Readonly<
     without: on(bent, [block('pelvis', 'flat')]),
     facts: { gentleCm: 5, everyone: false },
   },
+  BELLY_FLAT_ON_BACK: { with: on(bent, [pad], late), without: on(bent, [pad]) },
+  BELLY_LAIN_ON: {
+    with: on({ kind: 'prone', trunk: 'flat' }, [], late),
+    without: on({ kind: 'prone', trunk: 'flat' }, []),
+  },
+  BELLY_PRESSED: { with: on(fold, [], late), without: on(fold, []) },
+  BELLY_UNFILLED: { with: on({ kind: 'side' }, [], late), without: on({ kind: 'side' }, []), grade: 'tip' },
   PELVIS_EDGE_AT_WAIST: {
     with: on(long, [block('lowBack', 'flat'), pad]),
     without: on(long, [towel('lowBack', 'standard'), pad]),

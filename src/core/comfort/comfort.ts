@@ -4,6 +4,7 @@ import { findAll, worstFirst } from '#core/finding'
 import { carries, isPlaced } from '#core/props'
 import type { Calculated, CalculationCode } from '#core/props'
 import type { Refused } from '#core/result'
+import { bellyRules } from './rules-belly.ts'
 import { headRules } from './rules-head.ts'
 import { legRules } from './rules-legs.ts'
 import { stackRules } from './rules-stack.ts'
@@ -11,7 +12,7 @@ import { trunkRules } from './rules-trunk.ts'
 import type { ComfortFinding, Rule } from './rule.ts'
 
 /** Every comfort rule, in the order of the parts from head to feet, then what the piles themselves want. */
-export const comfortRules: readonly Rule[] = [...headRules, ...trunkRules, ...legRules, ...stackRules]
+export const comfortRules: readonly Rule[] = [...headRules, ...trunkRules, ...bellyRules, ...legRules, ...stackRules]
 
 /** A set-up seen through: the person at rest on it where that can be drawn, and what is not as it should be, worst first. */
 export interface Assessed {

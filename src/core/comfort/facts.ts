@@ -50,6 +50,10 @@ interface RuleFacts {
   LAYER_IMPOSSIBLE: { kind: PropKind; layerCm: Centimetres; leastCm: Centimetres; mostCm: Centimetres }
   FOLD_BULKY: Nothing
   ROLL_TOO_STIFF: Nothing
+  BELLY_FLAT_ON_BACK: { angleDeg: Deg; leastDeg: Deg; mostDeg: Deg }
+  BELLY_LAIN_ON: Nothing
+  BELLY_PRESSED: { byCm: Centimetres; by: 'thighs' | 'props' }
+  BELLY_UNFILLED: Nothing
 }
 
 /** What each comfort rule tells, by its code; lengths in cm to a tenth, angles in whole degrees. */

@@ -24,6 +24,8 @@ export interface Who {
   readonly measured?: Measured | undefined
   /** How high their knees are when they sit cross-legged on the floor, where that was measured; else as the figure says. */
   readonly kneeH0Cm?: number | undefined
+  /** From the 28th week on: the belly is in the picture and in the judgement of a set-up. */
+  readonly lateInPregnancy?: boolean | undefined
 }
 
 export interface ElevationInput {
@@ -40,6 +42,7 @@ export interface Elevation extends Drawn {
   readonly heaps: readonly Heap[]
   /** What carries nothing: laid over the body, round it, on the eyes. */
   readonly loose: readonly LooseItem[]
+  readonly lateInPregnancy?: true
 }
 
 /** Something that lies at a part of the body without carrying it. */
@@ -88,7 +91,11 @@ export function elevation(input: ElevationInput): Calculated<Elevation> {
   const heaps = heapsOf(drawn.value.props)
   return {
     ok: true,
-    value: { ...drawn.value, skeleton, frame, piles: piles.value, heaps, loose: looseOf(items, drawn.value.props) },
+    value: {
+      ...{ ...drawn.value, skeleton, frame, piles: piles.value, heaps },
+      loose: looseOf(items, drawn.value.props),
+      ...(who.lateInPregnancy ? { lateInPregnancy: true } : {}),
+    },
     warnings: [...piles.warnings, ...drawn.warnings],
   }
 }

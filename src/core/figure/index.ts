@@ -1,5 +1,7 @@
 export { elevation, heightsOf, loadCaseOf } from './elevation.ts'
 export type { Elevation, ElevationInput, LooseItem, Who } from './elevation.ts'
+export { bellyOf } from './body/belly.ts'
+export type { Ball } from './body/belly.ts'
 export type { Frame } from './body/frame.ts'
 export { measureNames, measuresOf } from './numbers/measures.ts'
 export type { Mark, Measure, MeasureName } from './numbers/measures.ts'

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { useElementSize, useMediaQuery } from '@vueuse/core'
+import Checkbox from 'primevue/checkbox'
 import SelectButton from 'primevue/selectbutton'
+import ToggleButton from 'primevue/togglebutton'
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { standsFirmly } from '#core/comfort'
@@ -20,6 +22,7 @@ import SavePicture from './SavePicture.vue'
 import SetUpList from './SetUpList.vue'
 import StepsRow from './StepsRow.vue'
 import StatureField from './StatureField.vue'
+import ThreeHeights from './ThreeHeights.vue'
 import { keyOf } from './used.ts'
 import { usePicture } from './use-picture.ts'
 import { useProps } from './use-props.ts'
@@ -38,6 +41,8 @@ const {
   setUp,
   figure,
   statureCm,
+  lateInPregnancy,
+  isTheirsLate,
   picture,
   looked,
   measures,
@@ -71,6 +76,15 @@ useUndoKeys({ undo, redo })
 const frame = useTemplateRef('frame')
 const { view, views, side, sidesShown, seenFrom, drawing } = usePicture(useElementSize(frame))
 
+/** Beside each other instead of one in full. */
+const isThree = ref(false)
+function lookAt(cm: number): void {
+  statureCm.value = cm
+  isThree.value = false
+}
+/** Which side is meant, where the pose has two. */
+const meant = computed(() => (sidesShown.value.length > 0 ? side.value : undefined))
+
 const drawnFigure = () => frame.value?.querySelector('svg')
 const savingTold = ref('')
 
@@ -99,14 +113,16 @@ const sub = computed(() =>
       ? [
           seenFrom.value,
           looked.value ? `as for ${heightsText(looked.value, unit.value)}` : `person of ${String(statureCm.value)} cm`,
+          lateInPregnancy.value ? 'late in pregnancy' : undefined,
         ]
       : []),
-  ]
-    .filter((part) => part !== undefined)
-    .join(' · '),
+  ].filter((part) => part !== undefined),
 )
 const spoken = computed(() =>
-  [`${chosen.value?.name ?? ''}, ${sub.value}`, ...(drawing.value?.labels.map(({ text }) => text) ?? [])].join('; '),
+  [
+    `${chosen.value?.name ?? ''}, ${sub.value.join(' · ')}`,
+    ...(drawing.value?.labels.map(({ text }) => text) ?? []),
+  ].join('; '),
 )
 
 /** Below this width the right pane is a drawer [design]. */
@@ -120,7 +136,9 @@ const drawerOpen = ref(false)
     <section class="picture scrolls" :aria-label="chosen ? `The set-up of ${chosen.name}` : 'No set-up'">
       <ViewHead v-if="chosen" class="head" :title="chosen.name">
         <template #about
-          ><p class="sub">{{ sub }}</p></template
+          ><p class="sub">
+            <span v-for="part in sub" :key="part">{{ part }}</span>
+          </p></template
         >
         <SelectButton
           v-model="view"
@@ -159,7 +177,8 @@ const drawerOpen = ref(false)
         <p v-for="line in insteadIn(chosen.block.id)" :key="line" class="instead"><b>This class:</b> {{ line }}</p>
       </div>
       <div ref="frame" class="frame">
-        <FigureDrawing v-if="drawing" :drawing="drawing" :words="spoken" />
+        <ThreeHeights v-if="drawing && isThree" :view="view" :side="meant" @chosen="lookAt" />
+        <FigureDrawing v-else-if="drawing" :drawing="drawing" :words="spoken" />
         <p v-else-if="chosen && !figure" class="nothing">
           {{
             chosen.poseId
@@ -176,16 +195,26 @@ const drawerOpen = ref(false)
         </p>
       </div>
       <footer v-if="chosen && picture">
-        <p v-if="told.length > 0" class="told">
+        <p v-if="told.length > 0 && !isThree" class="told">
           <span v-for="one in told" :key="one.words"
             >{{ one.words }} <b>{{ one.value }}</b></span
           >
         </p>
-        <p v-if="drawing && drawing.left.length > 0" class="told">Also: {{ drawing.left.join(', ') }}</p>
+        <p v-if="drawing && drawing.left.length > 0 && !isThree" class="told">Also: {{ drawing.left.join(', ') }}</p>
         <p class="estimate">{{ standing }} · heights are estimates within 15 %, comfort decides</p>
         <div class="below">
           <StatureField v-model="statureCm" />
-          <SavePicture v-if="drawing" :name="chosen.name" :figure="drawnFigure" @told="savingTold = $event" />
+          <span class="late">
+            <Checkbox v-model="lateInPregnancy" binary input-id="late-in-pregnancy" :disabled="isTheirsLate" />
+            <label for="late-in-pregnancy">Late pregnancy</label>
+          </span>
+          <ToggleButton v-model="isThree" size="small" on-label="Three heights" off-label="Three heights" />
+          <SavePicture
+            v-if="drawing && !isThree"
+            :name="chosen.name"
+            :figure="drawnFigure"
+            @told="savingTold = $event"
+          />
         </div>
         <p v-if="savingTold" role="alert">{{ savingTold }}</p>
       </footer>
@@ -229,6 +258,12 @@ const drawerOpen = ref(false)
 .head {
   padding: 12px 18px 0;
 }
+.sub span {
+  display: inline-block;
+}
+.sub span:not(:last-child)::after {
+  content: '\a0·\a0';
+}
 .views {
   flex: none;
 }
@@ -237,7 +272,13 @@ const drawerOpen = ref(false)
   flex-wrap: wrap;
   align-items: center;
   justify-content: center;
-  gap: 4px 18px;
+  gap: 4px 14px;
+}
+.late {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  font-size: 15px;
 }
 .choices {
   display: flex;

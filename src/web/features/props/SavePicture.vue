@@ -36,7 +36,8 @@ const items = (['svg', 'png'] as const).flatMap((kind) =>
     text
     severity="secondary"
     icon="pi pi-download"
-    label="Save the picture"
+    label="Save"
+    aria-label="Save the picture"
     aria-haspopup="true"
     @click="menu?.toggle($event)"
   />

@@ -41,7 +41,7 @@ const takeLikely = () => {
 
 <template>
   <div class="stature">
-    <label :for="id">Height of the person, cm</label>
+    <label :for="id">Person’s height, cm</label>
     <InputText
       :id="id"
       v-model="text"
@@ -59,7 +59,7 @@ const takeLikely = () => {
       :min="150"
       :max="195"
       :step="1"
-      :pt="{ handle: { 'aria-label': 'Height of the person, from 150 to 195 cm' } }"
+      :pt="{ handle: { 'aria-label': 'Person’s height, from 150 to 195 cm' } }"
     />
     <p v-if="mend" :id="`${id}-mend`" class="mend" role="alert">
       {{ mend }}
@@ -78,9 +78,9 @@ const takeLikely = () => {
 <style scoped>
 .stature {
   display: grid;
-  grid-template-columns: auto 76px 150px;
+  grid-template-columns: auto 72px 88px;
   align-items: center;
-  gap: 4px 14px;
+  gap: 4px 10px;
 }
 label {
   font-size: 15px;

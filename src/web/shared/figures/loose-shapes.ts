@@ -16,7 +16,7 @@ import { seenFrom, views } from './skin/view.ts'
 
 const bands: ReadonlySet<PropKind> = new Set(['strap', 'belt', 'scarf'])
 /** How thick what is laid over lies, cm, and how much of the body a weight covers along it, cm [estimates]. */
-const thickness = { cloth: 1.6, weight: 4.5 } as const
+const thickness = { cloth: 2.2, weight: 4.5 } as const
 const weightLong = 26
 const cell = 1.2
 
@@ -157,8 +157,8 @@ function chairAtHands(item: LooseItem, { elevation, view, plot }: Seeing): Loose
 const plotted = (rings: readonly (readonly Flat[])[], plot: Plot): Px[][] =>
   rings.map((ring) => ring.map(({ u, v }) => plot.at({ x: u, y: v })))
 
-/** No part of a body is thicker above its own line, cm. */
-const mostThick = 22
+/** No part of a body is thicker above its own line, cm; late in pregnancy the belly stands further out. */
+const mostThick = { usual: 28, late: 42 } as const
 /** Steeper than this nothing lies: rise by run. */
 const steep = 1.7
 
@@ -214,16 +214,19 @@ function laidOver(item: LooseItem, { elevation, body, view, plot }: Seeing): Loo
     .flatMap((part) => part.strings)
   const seen = (more: number) =>
     strings.map((string) => string.map(({ at, r }: Bead): Disc => ({ ...seenFrom(views.side, at), r: r + more })))
+  const most = elevation.lateInPregnancy ? mostThick.late : mostThick.usual
   const flesh = fieldOf(seen(0), cell)
   const over = fieldOf(seen(thick), cell)
   // The ends hang down a little: what is soft has no edge that stands.
   cut(over, (u, v) =>
-    Math.min(u - from, to - u, -depthIn(flesh, u, v), v - heightOf(line, u), heightOf(line, u) + mostThick - v),
+    Math.min(u - from, to - u, -depthIn(flesh, u, v), v - heightOf(line, u), heightOf(line, u) + most - v),
   )
-  const lines = plotted(outlinesOf(over), plot)
-  if (lines.length === 0) return []
-  const path = lines.map(smoothPath).join('')
-  return [{ near: elevation.skeleton.right.hip.z + 1, lines, shapes: [shapeOf(item, 'prop', path)] }]
+  // It lies in one piece: what folded limbs part from it hangs out of sight behind them.
+  const [piece] = plotted(outlinesOf(over), plot).sort((a, b) => b.length - a.length)
+  if (!piece) return []
+  return [
+    { near: elevation.skeleton.right.hip.z + 1, lines: [piece], shapes: [shapeOf(item, 'prop', smoothPath(piece))] },
+  ]
 }
 
 /** How high the body's own line runs at a place along the picture, cm. */

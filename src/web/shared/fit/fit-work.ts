@@ -3,8 +3,9 @@ import type { Target } from '#model/pose'
 import type { Session } from '#model/session'
 import { betterOrder, chooseSession, fewerBlocks, shorterAndFewer, stretchToLength } from '#core/fit'
 import type { ChooserWish, ChosenSession, Fit, OrderSuggestion } from '#core/fit'
-import { dealAtHome, dealOut, forHeights, posesToDeal } from '#core/class'
-import type { Allocation, AtHome, ForHeight, ForHeightsInput, GivenItems, Stock } from '#core/class'
+import { dealAtHome, dealOut, fittedTo, forHeights, posesToDeal } from '#core/class'
+import type { Allocation, AtHome, Fitted, ForHeight, ForHeightsInput, GivenItems, Stock } from '#core/class'
+import type { ElevationInput, Who } from '#core/figure'
 import { ok } from '#core/result'
 import type { Result } from '#core/result'
 import { resolveSession, withOwn } from '#core/session'
@@ -41,6 +42,11 @@ export interface FitAsked {
     readonly asks: { readonly session: Session } & Pick<ForHeightsInput, 'bodies' | 'elsewhere' | 'kinds' | 'usual'>
     readonly gives: readonly ForHeight[]
   }
+  /** One set-up for bodies of other heights than it is planned for. */
+  bodies: {
+    readonly asks: { readonly setUp: ElevationInput; readonly bodies: readonly Who[] }
+    readonly gives: readonly Fitted[]
+  }
   choose: { readonly asks: { readonly wish: ChooserWish }; readonly gives: ChosenSession }
 }
 export type FitKind = keyof FitAsked
@@ -74,6 +80,8 @@ export function answerFit(question: FitQuestion): Result<FitAsked[FitKind]['give
       return deal(question, catalog)
     case 'heights':
       return heights(question, catalog)
+    case 'bodies':
+      return ok(fittedTo({ ...question.setUp, folds: Object.values(namedFolds) }, question.bodies))
     case 'choose':
       return chooseSession(question.wish, catalog)
   }

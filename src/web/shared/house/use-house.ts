@@ -1,5 +1,5 @@
 import { computed, ref, watch } from 'vue'
-import { bodyOfPerson } from '#core/class'
+import { bodyOfPerson, isLateInPregnancy } from '#core/class'
 import type { Who } from '#core/figure'
 import { sizedKinds } from '#core/props'
 import { usualCupboard } from '#library/usual-cupboard'
@@ -16,6 +16,8 @@ export const usualStatureCm = 170
 const kept = Number(localStorage.getItem(statureKey))
 const lookedFor = ref(kept >= 120 && kept <= 220 ? kept : usualStatureCm)
 watch(lookedFor, (cm) => localStorage.setItem(statureKey, String(cm)))
+/** Whether set-ups are looked at for a body late in pregnancy, while this page is open. */
+const lookedLate = ref(false)
 /** The height somebody's set-ups are looked at with in place of their own, by the class they come to alone. */
 const insteadOfTheirs = ref<{ readonly classId: string; readonly cm: number }>()
 
@@ -42,10 +44,17 @@ export function useHouse() {
       else lookedFor.value = cm
     },
   })
+  /** The one who comes has told so: it is not looked away from. */
+  const isTheirsLate = computed(() => one.value !== undefined && isLateInPregnancy(one.value))
+  const lateInPregnancy = computed({
+    get: () => isTheirsLate.value || lookedLate.value,
+    set: (late) => (lookedLate.value = late),
+  })
   /** Whose body the sums are made for: with another height than theirs, what was measured is not theirs either. */
-  const who = computed((): Who =>
-    theirs.value?.statureCm === statureCm.value ? theirs.value : { statureCm: statureCm.value },
-  )
+  const who = computed((): Who => ({
+    ...(theirs.value?.statureCm === statureCm.value ? theirs.value : { statureCm: statureCm.value }),
+    ...(lateInPregnancy.value ? { lateInPregnancy: true } : {}),
+  }))
   /** Where the session is held; where it does not say, the usual place, else the first there is. */
   const place = computed(
     () =>
@@ -60,11 +69,8 @@ export function useHouse() {
     return sizedKinds(own.catalog.propKinds, Object.fromEntries(measured.reverse()))
   })
   return {
-    statureCm,
-    who,
-    one,
-    place,
-    kinds,
+    ...{ statureCm, lateInPregnancy, isTheirsLate, who, one },
+    ...{ place, kinds },
     unit: computed(() => place.value?.lengthUnit ?? 'cm'),
     cupboard: computed(() => place.value?.cupboard ?? usualCupboard),
     /** What the sums of a set-up are made for. */

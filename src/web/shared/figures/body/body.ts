@@ -13,17 +13,15 @@ export interface Body {
 }
 
 /** The flesh round the bones of a solved body; no bone is moved. */
-export function bodyOf({
-  skeleton,
-  frame,
-  props,
-  onCheek = false,
-}: Pick<Elevation, 'skeleton' | 'frame' | 'props' | 'onCheek'>): Body {
+export function bodyOf(
+  elevation: Pick<Elevation, 'skeleton' | 'frame' | 'props' | 'onCheek' | 'lateInPregnancy'>,
+): Body {
+  const { skeleton, frame, props, onCheek = false } = elevation
   const { pelvis, ribs } = trunkBearings(skeleton)
   const head = headOf(skeleton, frame, headBearing(skeleton, ribs, onCheek ? ribs.right : undefined))
   const sides = (['left', 'right'] as const).flatMap((side) => [
     ...legOf(skeleton, side, frame, pelvis),
     ...armOf(skeleton, side, frame, handBearing(skeleton, side, frame, props)),
   ])
-  return { parts: [trunkOf(skeleton, frame), head.part, ...sides], head }
+  return { parts: [trunkOf(elevation), head.part, ...sides], head }
 }

@@ -1,5 +1,5 @@
-import { between, minus } from '#core/figure'
-import type { Frame, Point3, Skeleton } from '#core/figure'
+import { bellyOf, between, minus } from '#core/figure'
+import type { Elevation, Frame, Point3, Skeleton } from '#core/figure'
 import { bead } from './part.ts'
 import type { Bead, BodyPart } from './part.ts'
 import { bearing, directed, moved, turnedBetween } from './vectors.ts'
@@ -46,7 +46,11 @@ const frontOf = (along: Point3, aside: Point3): Point3 => ({
 })
 
 /** The trunk with the roots of the neck and of the shoulders, bent smoothly at the waist. */
-export function trunkOf(skeleton: Skeleton, f: Frame): BodyPart {
+export function trunkOf({
+  skeleton,
+  frame: f,
+  lateInPregnancy,
+}: Pick<Elevation, 'skeleton' | 'frame' | 'lateInPregnancy'>): BodyPart {
   const h = f.stature
   const { pelvis, ribs } = trunkBearings(skeleton)
   const scale = (f.lowTrunk + f.ribCage) / (0.288 * h)
@@ -77,6 +81,7 @@ export function trunkOf(skeleton: Skeleton, f: Frame): BodyPart {
       ...shouldersOf(skeleton, f, ribs),
       neckOf(skeleton, f, ribs),
       ...bonesIn(skeleton, f),
+      ...(lateInPregnancy ? [bellyOf(skeleton, f)] : []),
     ],
     joints: [],
   }
