@@ -69,8 +69,8 @@ export const figureSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('kneeling'),
     feet: z.enum(['flat', 'tucked', 'lifted']),
-    /** Up on the knees, the chest open, the hands behind; absent: upright on the heels. */
-    trunk: z.literal('arched').optional(),
+    /** Up on the knees, the chest open, the hands behind; or leaning back on the hands; absent: upright on the heels. */
+    trunk: z.enum(['arched', 'leaning']).optional(),
     ...common,
   }),
   z.strictObject({
@@ -83,6 +83,8 @@ export const figureSchema = z.discriminatedUnion('kind', [
     kind: z.literal('seated'),
     legs: z.enum(['long', 'wide', 'one', 'bound', 'crossed', 'deer']),
     trunk: z.enum(['upright', 'fold', 'twistDown', 'sideways']),
+    /** How crossed legs lie, where it is not shin before shin: the right one on top, or nearer. */
+    crossing: z.enum(['heelsInLine', 'footOnThigh', 'stackedShins', 'stackedKnees']).optional(),
     /** Thigh above the horizontal when sitting cross-legged on the floor. */
     thighUpDeg: degrees(-30, 60).optional(),
     ...fold,

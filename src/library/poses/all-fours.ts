@@ -72,7 +72,7 @@ export const allFoursPoses: readonly ShelfPose[] = [
     directions: ['twist'],
     sensation: { from: 2, to: 4 },
     families: ['shoulder_cross', 'puppy'],
-    figure: { kind: 'allFours', trunk: 'low', view: 'above', gesture: 'armThreaded' },
+    figure: { kind: 'allFours', trunk: 'low', gesture: 'armThreaded' },
     times: {
       setUpS: setUp(15),
       settleS: 5,

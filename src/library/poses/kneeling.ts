@@ -243,7 +243,7 @@ export const kneelingPoses: readonly ShelfPose[] = [
     directions: ['neutral'],
     sensation: { from: 2, to: 4 },
     families: ['feet_squat', 'heel_sit'],
-    figure: { kind: 'kneeling', feet: 'flat' },
+    figure: { kind: 'kneeling', feet: 'flat', trunk: 'leaning' },
     times: {
       setUpS: setUp(10),
       settleS: 5,

@@ -21,7 +21,7 @@ export const seatedHipsPoses: readonly ShelfPose[] = [
     directions: ['inwardRotation', 'outwardRotation'],
     sensation: { from: 3, to: 5 },
     families: ['side_sit'],
-    figure: { kind: 'seated', legs: 'deer', trunk: 'upright', arms: 'wide', view: 'rightEnd' },
+    figure: { kind: 'seated', legs: 'deer', trunk: 'upright', arms: 'wide', view: 'above' },
     times: {
       setUpS: setUp(25),
       settleS: 10,
@@ -136,7 +136,7 @@ export const seatedHipsPoses: readonly ShelfPose[] = [
     directions: ['outwardRotation', 'forwardFold'],
     sensation: { from: 3, to: 6 },
     families: ['pigeon'],
-    figure: { kind: 'seated', legs: 'crossed', trunk: 'upright', view: 'rightEnd' },
+    figure: { kind: 'seated', legs: 'crossed', crossing: 'stackedKnees', trunk: 'upright', view: 'rightEnd' },
     times: {
       setUpS: setUp(25),
       settleS: 10,
@@ -199,7 +199,7 @@ export const seatedHipsPoses: readonly ShelfPose[] = [
     directions: ['outwardRotation', 'forwardFold'],
     sensation: { from: 4, to: 6 },
     families: ['pigeon'],
-    figure: { kind: 'seated', legs: 'crossed', trunk: 'upright', view: 'rightEnd' },
+    figure: { kind: 'seated', legs: 'crossed', crossing: 'stackedShins', trunk: 'upright', view: 'rightEnd' },
     times: {
       setUpS: setUp(25),
       settleS: 10,

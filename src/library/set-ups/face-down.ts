@@ -36,7 +36,7 @@ export const setUpsFaceDown: readonly SetUp[] = [
     household: [pillow('pelvis', 'crosswise')],
   }),
   ...setUpsOf('toes-tucked-kneel', {
-    full: [blanket('knees', 'quarter'), block('pelvis', 'flat'), blanket('pelvis', 'narrow')],
+    full: [blanket('knees', 'quarter'), block('pelvis', 'flat'), towel('pelvis', 'square', { turn: 'lengthwise' })],
     few: [blanket('knees', 'quarter')],
     household: [towel('knees', 'standard')],
   }),

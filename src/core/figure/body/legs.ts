@@ -269,9 +269,10 @@ export function drawnUp(f: Frame, hip: Point3): Leg {
 /** Thighs towards the belly, shins upright, soles up. */
 export function solesUp(f: Frame, hip: Point3): Leg {
   const start = hipJoint(hip, f)
-  const knee = fromOut(start, 125, -25, f.thigh)
-  const ankle = from(knee, 90, f.shank)
-  return { hip: start, knee, ankle, toe: from(ankle, 178, f.footLength) }
+  // The knees come down beside the ribs; the shins stand.
+  const knee = fromOut(start, 142, -32, f.thigh)
+  const ankle = fromOut(knee, 86, 0, f.shank)
+  return { hip: start, knee, ankle, toe: from(ankle, 176, f.footLength) }
 }
 
 /** Legs against the wall at the angle and the distance of the formula book. */

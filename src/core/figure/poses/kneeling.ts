@@ -150,6 +150,9 @@ function arched(scene: Scene): Calculated<Drawn> {
   }
 }
 
+/** Leaning back on the hands: the slopes from the floor, degrees, and the hands behind the shoulders, share of the stature [estimates]. */
+const leaning = { pelvis: 108, ribs: 106, head: 96, hands: 0.08 } as const
+
 /** Upright on the heels, on something between the feet, or on tucked toes; or up on the knees, the chest open. */
 export function kneeling(figure: FigureOf<'kneeling'>, scene: Scene): Calculated<Drawn> {
   if (figure.trunk === 'arched') return arched(scene)
@@ -180,14 +183,15 @@ export function kneeling(figure: FigureOf<'kneeling'>, scene: Scene): Calculated
     lifted: from(ankle, 180 + asinOf((ankle.y - f.toeR) / f.footLength), f.footLength),
   }[figure.feet]
   const leg: Leg = { hip: start, knee, ankle, toe }
-  const waist = from(hip, 94, f.lowTrunk)
-  const shoulder = from(waist, 87, f.ribCage)
-  const crown = from(shoulder, 90, f.headNeck)
+  const leans = figure.trunk === 'leaning'
+  const waist = from(hip, leans ? leaning.pelvis : 94, f.lowTrunk)
+  const shoulder = from(waist, leans ? leaning.ribs : 87, f.ribCage)
+  const crown = from(shoulder, leans ? leaning.head : 90, f.headNeck)
   const onThigh = plus(between(leg.hip, leg.knee, 0.7), { x: 0, y: f.kneeR + f.wristR, z: 0 })
   const arms = armTo(
     f,
     shoulder,
-    figure.feet === 'lifted' ? { x: -0.16 * f.stature, y: f.wristR, z: f.shoulderHalf } : onThigh,
+    leans ? { x: shoulder.x - leaning.hands * f.stature, y: f.wristR, z: f.shoulderHalf * 1.1 } : onThigh,
     { x: -1, y: -0.2, z: 0.5 },
   )
   const legs = bothAlike(leg)

@@ -3,6 +3,7 @@ import { seatCross } from '#core/props'
 import type { Calculated } from '#core/props'
 import { armTo } from '../body/arms.ts'
 import type { Arms } from '../body/arms.ts'
+import { crossedPair } from '../body/crossed.ts'
 import { bothAlike, boundLeg, hipJoint, longLeg } from '../body/legs.ts'
 import type { Leg, Legs } from '../body/legs.ts'
 import { asinOf, between, from, fromOut, middleJoint, plus } from '../geometry/plane.ts'
@@ -11,7 +12,7 @@ import { heightUnder, pileUnder, placed } from '../body/scene.ts'
 import type { Drawn, PlacedProp, Scene } from '../body/scene.ts'
 import { seatedFold } from './seated-fold.ts'
 import { joined } from '../body/skeleton.ts'
-import { floorAt } from '../geometry/shape.ts'
+import { boundsOf, floorAt } from '../geometry/shape.ts'
 import { layTrunk } from '../body/trunk.ts'
 import { usualOf } from '../body/usual.ts'
 import { chestSupport, headDown, onTheBelly } from './prone.ts'
@@ -20,6 +21,8 @@ type Seated = FigureOf<'seated'>
 
 /** The bent leg of a one-leg fold has its heel near the groin, cm from the sit bones [estimate]. */
 const oneHeelGap = 6
+/** How far behind the hips the middle of a seat lies, share of the stature [estimate]. */
+const seatBehind = -0.03
 /** How far each leg of a straddle stands out, degrees [estimate]. */
 const straddle = 48
 
@@ -30,7 +33,7 @@ export function seated(figure: Seated, scene: Scene): Calculated<Drawn> {
   const seat = pileUnder(scene, 'pelvis')
   const hip: Point3 = { x: 0, y: (seat?.height ?? 0) + f.hipAboveSeat, z: 0 }
   const legs = legsOf(figure, scene, hip)
-  const seats = placed(seat, floorAt(-0.03 * f.stature))
+  const seats = placed(seat, floorAt(seatBehind * f.stature))
   if (figure.trunk === 'fold') return seatedFold(figure, scene, hip, legs, seats)
   const back = figure.trunk === 'sideways' ? -3 : 0
   const waist = from(hip, 93, f.lowTrunk)
@@ -72,6 +75,15 @@ function legsOf(figure: Seated, scene: Scene, hip: Point3): Legs {
   }
 }
 
+/** How far ahead and to the sides the seat reaches, cm. */
+function seatReach(scene: Scene): { readonly front: number; readonly aside: number } {
+  const seat = placed(pileUnder(scene, 'pelvis'), floorAt(seatBehind * scene.f.stature))
+  return {
+    front: Math.max(-Infinity, ...seat.map((prop) => boundsOf(prop).right)),
+    aside: Math.max(0, ...seat.map(({ zTo }) => zTo)),
+  }
+}
+
 /** Cross-legged: knees as high as the hips' turn leaves them on this seat [formula book 5d], or on what fills under them. */
 function crossedLegs(figure: Seated, scene: Scene, hip: Point3): Legs {
   const { f } = scene
@@ -86,6 +98,18 @@ function crossedLegs(figure: Seated, scene: Scene, hip: Point3): Legs {
     : (scene.kneeH0Cm ?? f.kneeR)
   const pile = pileUnder(scene, 'knees', 2) ?? pileUnder(scene, 'knees')
   const kneeY = Math.max(f.kneeR, kneeH, (pile?.height ?? 0) + f.kneeR)
+  const numbers = { seat: sitting }
+  if (figure.crossing) {
+    const { right, left } = crossedPair(figure.crossing, f, {
+      ...{ hip, kneeY, underKnees: pile?.height ?? 0, seat: seatReach(scene) },
+    })
+    // Beside each other where the knees are: under knees in the middle they meet.
+    const out = Math.max(
+      Math.abs(left.knee.z),
+      (pile?.pieces ?? []).reduce((most, { across }) => Math.max(most, across / 2), 0),
+    )
+    return { right, left, props: placed(pile, floorAt(left.knee.x), out), numbers }
+  }
   const knee = fromOut(start, asinOf((kneeY - start.y) / f.thigh), 42, f.thigh)
   const ankleY = f.heelR
   const ankle = fromOut(knee, -asinOf((kneeY - ankleY) / f.shank), -112, f.shank)
@@ -95,7 +119,7 @@ function crossedLegs(figure: Seated, scene: Scene, hip: Point3): Legs {
     right: leg,
     left: other,
     props: placed(pile, floorAt(knee.x), knee.z + 0.02 * f.stature),
-    numbers: { seat: sitting },
+    numbers,
   }
 }
 
@@ -159,11 +183,10 @@ function uprightArms(figure: Seated, scene: Scene, shoulder: Point3, leg: Leg): 
       { x: -0.13 * f.stature, y: shoulder.y - 0.26 * f.stature, z: 0.05 * f.stature },
       { x: -1, y: 0, z: 0.6 },
     )
-  return armTo(f, shoulder, plus(between(leg.hip, leg.knee, 0.72), { x: 0, y: f.kneeR + f.wristR, z: 0 }), {
-    x: -1,
-    y: -0.3,
-    z: 0.5,
-  })
+  const onLeg = plus(between(leg.hip, leg.knee, 0.72), { x: 0, y: f.kneeR + f.wristR, z: 0 })
+  // On knees in the middle the hands lie beside each other.
+  const hand = { ...onLeg, z: Math.max(onLeg.z, 0.03 * f.stature) }
+  return armTo(f, shoulder, hand, { x: -1, y: -0.3, z: 0.5 })
 }
 
 /** Hip on the floor, the trunk turned face down over a long support, the knees to one side. */

@@ -103,8 +103,9 @@ function upright(scene: Scene, stance: Stance, leaning: boolean): Drawn {
     ? armTo(
         f,
         shoulder,
-        { x: shoulder.x + 0.16 * f.stature, y: shoulder.y - 0.06 * f.stature, z: 1 },
-        { x: 0, y: -1, z: 1 },
+        // Palms together before the breastbone, the elbows out to the knees.
+        { x: shoulder.x + 0.1 * f.stature, y: shoulder.y - 0.1 * f.stature, z: f.wristR },
+        { x: 0.2, y: -1, z: 1.4 },
       )
     : armsDown(f, shoulder)
   return drawnOf(
