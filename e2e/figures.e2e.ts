@@ -34,7 +34,7 @@ test('a block of Plan shows how it lies and leads to Set-ups', async ({ plan }) 
   await deer.click()
   await plan.getByRole('link', { name: 'Open it in Set-ups' }).click()
   await expect(plan.getByRole('heading', { name: 'Deer' })).toBeVisible()
-  await expect(plan.getByText('seen from the front')).toBeVisible()
+  await expect(plan.getByText('seen from above')).toBeVisible()
 })
 
 test('the other side of a pose is another picture', async ({ page, house }) => {

@@ -1,6 +1,5 @@
 import type { Block } from '#model/block'
 import type { Section } from '#model/section'
-import type { AnyNoticed } from './set-ups.ts'
 import type { Session } from '#model/session'
 import { sectionMs } from '#core/breath'
 import { applyEdit, withSection } from '#core/session'
@@ -10,24 +9,7 @@ import type { Timeline } from '#core/timeline'
 import type { Seconds } from '#core/units'
 import { checkSession } from './check.ts'
 import type { CheckInput, Noticed } from './check.ts'
-import type { FindingCode } from './facts.ts'
-
-/** The musts of breath work: with one of these a class is not led as planned, and none is set aside [breath book 5]. */
-const breathMusts: ReadonlySet<string> = new Set<FindingCode>([
-  'HOLD_PAST_STAGE',
-  'HOLD_UNASKED',
-  'STROKES_PAST_STAGE',
-  'LOCKS_TOO_SHORT',
-  'STROKES_TOO_MANY',
-  'LOCK_WITHOUT_HOLD',
-  'RAPID_THEN_HOLD',
-  'STRONG_LYING',
-  'STRONG_NOT_IN_PERSON',
-])
-
-/** Whether a finding keeps a class from being led as planned. */
-export const locksLead = ({ code, grade }: Pick<AnyNoticed, 'code' | 'grade'>): boolean =>
-  grade === 'must' && breathMusts.has(code)
+import { locksLead } from './locks-lead.ts'
 
 /** Natural breath in place of a section of breath work, or of the breath counted over a hold. */
 export interface Instead {

@@ -2,11 +2,9 @@
 import { defineAsyncComponent, nextTick, onScopeDispose, ref, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useEventListener, useMediaQuery, useTimeoutFn } from '@vueuse/core'
-import ConflictDialog from './ConflictDialog.vue'
 import { useFindings, watchFindings } from './findings/use-findings.ts'
 import { closeDialog, openDialog, showFits } from './dialogs.ts'
 import Inspector from './inspector/Inspector.vue'
-import KeysDialog from './KeysDialog.vue'
 import Shelf from './shelf/Shelf.vue'
 import Spine from './spine/Spine.vue'
 import StandsInTheWay from './StandsInTheWay.vue'
@@ -24,12 +22,18 @@ const { store, chosenId, choose, told, undo, redo } = usePlan()
 const shelf = useTemplateRef('shelf')
 const spine = useTemplateRef('spine')
 /** Not needed for the first look; fetched right after it, so that it is there when the server is not. */
-const fetchFits = () => import('./fits/FitDialog.vue')
-const FitDialog = defineAsyncComponent(fetchFits)
-const fetchFindings = () => import('./findings/FindingsPanel.vue')
-const FindingsPanel = defineAsyncComponent(fetchFindings)
+const later = {
+  fits: () => import('./fits/FitDialog.vue'),
+  findings: () => import('./findings/FindingsPanel.vue'),
+  conflict: () => import('./ConflictDialog.vue'),
+  keys: () => import('./KeysDialog.vue'),
+}
+const FitDialog = defineAsyncComponent(later.fits)
+const FindingsPanel = defineAsyncComponent(later.findings)
+const ConflictDialog = defineAsyncComponent(later.conflict)
+const KeysDialog = defineAsyncComponent(later.keys)
 // With the server away it is asked for again when it is opened.
-useTimeoutFn(() => void Promise.all([fetchFits(), fetchFindings()]).catch(() => undefined), 1500)
+useTimeoutFn(() => void Promise.all(Object.values(later).map((fetch) => fetch())).catch(() => undefined), 1500)
 const findings = useFindings()
 watchFindings()
 function closeFindings(): void {

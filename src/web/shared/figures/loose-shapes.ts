@@ -8,7 +8,7 @@ import type { Bead } from './body/part.ts'
 import { linePath, roundedPath, smoothPath } from './outlines.ts'
 import type { Px } from './outlines.ts'
 import type { DrawnShape, Layer, Plot } from './picture.ts'
-import { cut, depthIn, fieldOf } from './skin/field.ts'
+import { cut, fieldOf } from './skin/field.ts'
 import type { Disc } from './skin/field.ts'
 import { outlinesOf } from './skin/outline.ts'
 import type { Flat } from './skin/outline.ts'
@@ -212,15 +212,17 @@ function laidOver(item: LooseItem, { elevation, body, view, plot }: Seeing): Loo
   const strings = body.parts
     .filter(({ name, side }) => name === 'trunk' || (side === 'right' && (name === 'thigh' || name === 'lowerLeg')))
     .flatMap((part) => part.strings)
-  const seen = (more: number) =>
-    strings.map((string) => string.map(({ at, r }: Bead): Disc => ({ ...seenFrom(views.side, at), r: r + more })))
   const most = elevation.lateInPregnancy ? mostThick.late : mostThick.usual
-  const flesh = fieldOf(seen(0), cell)
-  const over = fieldOf(seen(thick), cell)
-  // The ends hang down a little: what is soft has no edge that stands.
-  cut(over, (u, v) =>
-    Math.min(u - from, to - u, -depthIn(flesh, u, v), v - heightOf(line, u), heightOf(line, u) + most - v),
+  // The flesh grown by how thick the cloth is; what is deeper in than that is the body.
+  const over = fieldOf(
+    strings.map((string) => string.map(({ at, r }: Bead): Disc => ({ ...seenFrom(views.side, at), r: r + thick }))),
+    cell,
   )
+  // The ends hang down a little: what is soft has no edge that stands.
+  cut(over, (u, v, depth) => {
+    const body = heightOf(line, u)
+    return Math.min(u - from, to - u, thick - depth, v - body, body + most - v)
+  })
   // It lies in one piece: what folded limbs part from it hangs out of sight behind them.
   const [piece] = plotted(outlinesOf(over), plot).sort((a, b) => b.length - a.length)
   if (!piece) return []

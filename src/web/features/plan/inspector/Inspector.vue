@@ -1,113 +1,32 @@
 <script setup lang="ts">
-import Button from 'primevue/button'
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useTimeoutFn } from '@vueuse/core'
-import { practisedIn } from '#core/cautions'
+import { computed, defineAsyncComponent, watch } from 'vue'
 import { usePlan } from '../use-plan.ts'
-import AroundPanel from './AroundPanel.vue'
-import BreathPanel from './BreathPanel.vue'
-import ClosingPanel from './ClosingPanel.vue'
-import HoldPanel from './HoldPanel.vue'
-import KeepPiece from '#web/shared/own/KeepPiece.vue'
-import MovementPanel from './MovementPanel.vue'
-import PriorityPart from './PriorityPart.vue'
-import RestPanel from './RestPanel.vue'
 import SessionPanel from './SessionPanel.vue'
-import SeveralPanel from './SeveralPanel.vue'
-import TalkPanel from './TalkPanel.vue'
 
-/** The cautions come on demand: their texts are many and the first look at a plan does not need them. */
-const CautionList = defineAsyncComponent(() => import('#web/shared/cautions/CautionList.vue'))
+/** Not needed before a block is chosen; fetched right after the first look, so that they are there when the server is not. */
+const later = { block: () => import('./BlockPanel.vue'), several: () => import('./SeveralPanel.vue') }
+const BlockPanel = defineAsyncComponent(later.block)
+const SeveralPanel = defineAsyncComponent(later.several)
+// With the server away they are asked for again when a block is chosen.
+useTimeoutFn(() => void Promise.all([later.block(), later.several()]).catch(() => undefined), 400)
 
-/** Scripts and their editor are for few blocks. */
-const ScriptPart = defineAsyncComponent(() => import('../script/ScriptPart.vue'))
-
-const { store, document, chosenIds, chosenSpan, nameOf, remove, duplicate, moveBy, tell } = usePlan()
-
-const panels = {
-  talk: TalkPanel,
-  hold: HoldPanel,
-  movement: MovementPanel,
-  breath: BreathPanel,
-  rest: RestPanel,
-  closing: ClosingPanel,
-}
-
-/** While the choice walks on from block to block only the name follows it; the panel comes when it rests. */
-const restsAfterMs = 100
+const { store, document, chosenIds, chosenSpan } = usePlan()
 const resolved = computed(() => chosenSpan.value?.block)
-const change = computed(() => chosenSpan.value?.change)
-const practised = computed(() => (resolved.value ? practisedIn(resolved.value) : undefined))
-const id = computed(() => resolved.value?.block.id ?? '')
-const rested = ref(true)
-const { start: restLater } = useTimeoutFn(() => (rested.value = true), restsAfterMs, { immediate: false })
-watch(id, () => {
-  store.passed = undefined
-  rested.value = false
-  restLater()
-})
-const isFirst = computed(() => resolved.value?.index === 0)
-const isLast = computed(() => {
-  const blocks = document.value?.blocks ?? []
-  return (resolved.value?.index ?? 0) >= blocks.length - (blocks.at(-1)?.kind === 'closing' ? 2 : 1)
-})
+watch(
+  () => resolved.value?.block.id,
+  () => (store.passed = undefined),
+)
 </script>
 
 <template>
   <p v-if="store.passed" class="passed" role="alert">{{ store.passed }}</p>
   <SeveralPanel v-if="chosenIds.length > 1" />
-  <template v-else-if="resolved && document">
-    <p class="eyebrow">Block {{ resolved.index + 1 }} of {{ document.blocks.length }}</p>
-    <h1 v-if="!rested">{{ nameOf(id) }}</h1>
-    <component :is="panels[resolved.kind]" v-else :key="id" :resolved="resolved as never">
-      <template #cautions><CautionList v-if="practised" :practised="practised" /></template>
-      <AroundPanel v-if="resolved.kind !== 'talk' && change" :resolved="resolved" :change="change" />
-    </component>
-    <ScriptPart v-if="rested && 'script' in resolved" :key="`script ${id}`" :resolved="resolved" />
-    <PriorityPart v-if="rested && resolved.kind !== 'closing'" :block="resolved.block" />
-    <div v-if="rested" class="acts">
-      <Button
-        v-if="resolved.kind !== 'closing'"
-        size="small"
-        severity="secondary"
-        outlined
-        icon="pi pi-arrow-up"
-        :disabled="isFirst"
-        :aria-label="`Move ${nameOf(id)} up`"
-        title="Move up (Alt + ↑)"
-        @click="moveBy([id], -1)"
-      />
-      <Button
-        v-if="resolved.kind !== 'closing'"
-        size="small"
-        severity="secondary"
-        outlined
-        icon="pi pi-arrow-down"
-        :disabled="isLast"
-        :aria-label="`Move ${nameOf(id)} down`"
-        title="Move down (Alt + ↓)"
-        @click="moveBy([id], 1)"
-      />
-      <Button
-        v-if="resolved.kind !== 'closing'"
-        size="small"
-        severity="secondary"
-        outlined
-        label="Duplicate"
-        @click="duplicate(id)"
-      />
-      <Button size="small" severity="secondary" outlined label="Remove" @click="remove(id)" />
-      <KeepPiece :key="id" :blocks="[resolved.block]" @kept="tell" />
-    </div>
-  </template>
+  <BlockPanel v-else-if="resolved && document" :resolved="resolved" :count="document.blocks.length" />
   <SessionPanel v-else-if="document" :session="document" />
 </template>
 
 <style scoped>
-.eyebrow {
-  font-size: 14px;
-  color: var(--ink-soft);
-}
 .passed {
   margin-bottom: 10px;
   padding: 6px 10px;
@@ -115,13 +34,5 @@ const isLast = computed(() => {
   border-left-width: 5px;
   border-radius: 4px;
   font-size: 15px;
-}
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  margin-top: 16px;
-  padding-top: 12px;
-  border-top: 1px solid var(--line-soft);
 }
 </style>

@@ -94,15 +94,15 @@ const isAgainst = ({ from, to, left, right, low, high }: Firm, a: Disc, b: Disc,
   low <= max(a.v, b.v) + thick &&
   high >= min(a.v, b.v) - thick
 
-/** Cuts a field down to what another says of each of its places, cm inside. */
-export function cut(field: Field, depthAt: (u: number, v: number) => number): void {
+/** Cuts a field down to what another says of each of its places, cm inside; it is told how deep the place is in this one. */
+export function cut(field: Field, depthAt: (u: number, v: number, depth: number) => number): void {
   const { left, low, cell, across, rows, depths } = field
   for (let row = 0; row < rows; row += 1) {
     for (let column = 0; column < across; column += 1) {
       const at = row * across + column
       const depth = depths[at] ?? 0
       if (depth <= -margin * cell) continue
-      const here = depthAt(left + column * cell, low + row * cell)
+      const here = depthAt(left + column * cell, low + row * cell, depth)
       if (here < depth) depths[at] = max(here, -margin * cell)
     }
   }

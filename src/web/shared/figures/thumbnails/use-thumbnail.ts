@@ -23,6 +23,12 @@ function drawer(): Worker {
     // A browser that keeps nothing has it drawn once more when it is opened again.
     void keepThumbnail(edition, key, drawing).catch(() => undefined)
   }
+  // A worker that could not be had is asked for anew with the next picture, and what it did not draw too.
+  worker.onerror = () => {
+    worker?.terminate()
+    worker = undefined
+    for (const key of asked) if (!drawn.has(key)) asked.delete(key)
+  }
   return worker
 }
 
@@ -41,7 +47,7 @@ async function ask(key: string): Promise<void> {
 /** The ids of what lies there are of no picture. */
 function keyOf({ figure, items, side }: Pictured): string {
   const laid = items.map((item, index) => ({ ...item, id: String(index), note: undefined }))
-  return JSON.stringify({ figure, items: laid, side } satisfies Pictured | Record<string, unknown>)
+  return JSON.stringify({ figure, items: laid, side })
 }
 
 /** The thumbnail of what is pictured, once it is drawn: each is drawn once and kept. */
