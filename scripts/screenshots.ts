@@ -181,6 +181,7 @@ runScript(async () => {
       .waitFor()
     await act?.(page)
     await page.evaluate(() => document.fonts.ready)
+    await page.locator('.thumb[aria-busy="true"]').first().waitFor({ state: 'detached' })
     await page.mouse.move(640, 20)
     await page.waitForTimeout(300)
     await page.screenshot({ path: join(target, `${name}.png`) })

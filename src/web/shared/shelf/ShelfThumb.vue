@@ -18,5 +18,5 @@ const pictured = computed(() => {
 </script>
 
 <template>
-  <FigureThumb :pictured="pictured"><ShelfGlyph :glyph="glyph" /></FigureThumb>
+  <FigureThumb :pictured="pictured" when="later"><ShelfGlyph :glyph="glyph" /></FigureThumb>
 </template>

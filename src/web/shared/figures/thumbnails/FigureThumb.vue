@@ -2,14 +2,15 @@
 import type { Pictured } from '#core/session'
 import FigureDrawing from '../FigureDrawing.vue'
 import { useThumbnail } from './use-thumbnail.ts'
+import type { When } from './use-thumbnail.ts'
 
 /** A small picture beside a name: the name is what is read aloud. Where nothing is drawn, what is in the slot stands for it. */
-const props = defineProps<{ pictured: Pictured | undefined }>()
-const drawing = useThumbnail(() => props.pictured)
+const { pictured, when = 'soon' } = defineProps<{ pictured: Pictured | undefined; when?: When }>()
+const drawing = useThumbnail(() => pictured, when)
 </script>
 
 <template>
-  <span class="thumb" aria-hidden="true">
+  <span class="thumb" aria-hidden="true" :aria-busy="pictured !== undefined && !drawing">
     <FigureDrawing v-if="drawing" :drawing="drawing" words="" />
     <slot v-else-if="!pictured" />
   </span>
