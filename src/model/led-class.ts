@@ -198,6 +198,8 @@ export const ledPlanSchema = z.strictObject({
   ceilingMs: z.record(idSchema, runMsSchema),
   /** Breath over a hold, by block. */
   over: z.record(idSchema, ledOverSchema),
+  /** By what the change into a block was estimated, and how long it takes by that estimate alone; none where it was set. */
+  changes: z.record(idSchema, z.strictObject({ by: z.enum(['position', 'props']), usualMs: runMsSchema })).optional(),
   /** What is said sentence by sentence; absent where nothing is. */
   scripts: z.array(ledScriptSchema).max(1000).optional(),
 })

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema } from './common.ts'
+import { idSchema, instantSchema } from './common.ts'
 
 /** What an inhale or an exhale may sound with: nothing, wood at its turn or at every count, a bowl, a gliding tone. */
 export const breathSoundKinds = ['none', 'turn', 'counts', 'bowl', 'tone'] as const
@@ -31,6 +31,13 @@ export type ClassSounds = z.infer<typeof classSoundsSchema>
 const musicSchema = z.strictObject({ soundId: idSchema, loudness: z.int().min(0).max(100) })
 export type Music = z.infer<typeof musicSchema>
 
+/** A figure that stands in place of what was learned, and since when records count. */
+const timeSaidSchema = z.strictObject({
+  setS: z.int().min(0).max(3600).optional(),
+  forgottenAt: instantSchema.optional(),
+})
+export type TimeSaid = z.infer<typeof timeSaidSchema>
+
 /**
  * What a teacher set for all their sessions; no session stores any of it [settled A23]. What is absent is as Zovrin has
  * it.
@@ -51,5 +58,7 @@ export const settingsSchema = z.strictObject({
   screenClock: z.boolean().optional(),
   /** Whether the sixth stage of breath work is offered. */
   sixthStage: z.boolean().optional(),
+  /** What the teacher said of times that classes teach, by what they are of and the level. */
+  times: z.record(z.string().min(1).max(200), timeSaidSchema).optional(),
 })
 export type Settings = z.infer<typeof settingsSchema>

@@ -10,6 +10,7 @@ export const views = {
   lead: 'no names',
   journal: 'no names',
   'led-class': 'no names',
+  times: 'no names',
   shelf: 'no names',
   'own-pose-new': 'no names',
   'own-pose-edit': 'no names',

@@ -61,18 +61,23 @@ test('what another order saves of it is said with what goes where', () => {
 })
 
 test('a change is told with what it is made of, where more than one thing is', () => {
-  expect(partsWords({ positionS: 15, propsS: 14, showS: 10, factor: 1 })).toBe(
+  expect(partsWords({ positionS: 15, propsS: 14, showS: 10, factor: 1, over: 1, by: 'props' })).toBe(
     '15 s to come over, 14 s props, 10 s to show it',
   )
-  expect(partsWords({ positionS: 15, propsS: 4.5, showS: 0, factor: 1 })).toBe(
+  expect(partsWords({ positionS: 15, propsS: 4.5, showS: 0, factor: 1, over: 1, by: 'props' })).toBe(
     '15 s to come over, 4.5 s props: the longer of them',
   )
-  expect(partsWords({ positionS: 0, propsS: 4, showS: 0, factor: 1 })).toBe('')
-  expect(partsWords({ positionS: 0, propsS: 4, showS: 0, factor: 1.21 })).toBe('21 % more for so many people')
-  expect(partsWords({ positionS: 15, propsS: 14, showS: 10, factor: 1.03 })).toBe(
+  expect(partsWords({ positionS: 0, propsS: 4, showS: 0, factor: 1, over: 1, by: 'props' })).toBe('')
+  expect(partsWords({ positionS: 0, propsS: 4, showS: 0, factor: 1, over: 1.25, by: 'props' })).toBe(
+    'by your classes props take 1.25 of it',
+  )
+  expect(partsWords({ positionS: 0, propsS: 4, showS: 0, factor: 1.21, over: 1, by: 'props' })).toBe(
+    '21 % more for so many people',
+  )
+  expect(partsWords({ positionS: 15, propsS: 14, showS: 10, factor: 1.03, over: 1, by: 'props' })).toBe(
     '15 s to come over, 14 s props, 10 s to show it; 3 % more for so many people',
   )
-  expect(partsWords({ positionS: 0, propsS: 0, showS: 0, factor: 1.21 })).toBe('')
+  expect(partsWords({ positionS: 0, propsS: 0, showS: 0, factor: 1.21, over: 1, by: 'props' })).toBe('')
 })
 
 test('nothing is a dash', () => {

@@ -49,7 +49,7 @@ export function actionWords(action: Action): string {
 }
 
 /** What the seconds of a change are made of, where more than one thing is; nothing where one is. */
-export function partsWords({ positionS, propsS, showS, factor }: ChangeParts): string {
+export function partsWords({ positionS, propsS, showS, factor, over }: ChangeParts): string {
   const seconds = (s: number) => `${String(Math.round(s * 10) / 10)} s`
   const parts =
     showS > 0
@@ -59,7 +59,9 @@ export function partsWords({ positionS, propsS, showS, factor }: ChangeParts): s
         : []
   const more =
     factor > 1 && positionS + propsS > 0 ? [`${String(Math.round((factor - 1) * 100))} % more for so many people`] : []
-  return [...parts, ...more].join('; ')
+  const asLed =
+    over === 1 || propsS === 0 ? [] : [`by your classes props take ${String(Math.round(over * 100) / 100)} of it`]
+  return [...parts, ...asLed, ...more].join('; ')
 }
 
 /** What takes two hands, and is worth fetching once. */

@@ -11,7 +11,7 @@ interface LearnedInput {
 
 const mostS = 3600
 /** Fewer records teach nothing. */
-const leastSeen = 3
+export const leastSeen = 3
 /** From so many on they are bounded by themselves. */
 const manySeen = 8
 /** A default under this is told in whole seconds, and may be far exceeded. */

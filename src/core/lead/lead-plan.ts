@@ -1,4 +1,5 @@
 import type { LedDoing, LedPlan } from '#model/led-class'
+import { usualByPropsS } from '#core/session'
 import type { Resolved, ResolvedBreath } from '#core/session'
 import type { Segment, Timeline } from '#core/timeline'
 import type { Milliseconds } from '#core/units'
@@ -44,9 +45,18 @@ export function leadPlan(timeline: Timeline, ceilingMs: Readonly<Record<string, 
     capMs: caps(timeline, ceilingMs),
     ceilingMs,
     over: overs(timeline),
+    changes: estimatesOf(timeline),
     ...scriptsOf(timeline, stood),
   }
 }
+
+/** How the changes were estimated, for what the record will teach. */
+const estimatesOf = ({ blocks }: Timeline): LeadPlan['changes'] =>
+  Object.fromEntries(
+    blocks.flatMap(({ block, change }) =>
+      change?.parts ? [[block.block.id, { by: change.parts.by, usualMs: usualByPropsS(change.parts) * 1000 }]] : [],
+    ),
+  )
 
 /** Holds that begin when the teacher says so: what stands right before each side of them waits for it. */
 function waiting(segments: readonly LeadSegment[], { blocks }: Timeline): LeadSegment[] {

@@ -6,8 +6,8 @@ import type { OwnPose, Pose } from '#model/pose'
 import type { PropKind, PropSpec } from '#model/prop'
 import type { SetUp } from '#model/set-up'
 import type { Technique } from '#model/technique'
-import type { SomeTimes } from '#model/times'
 import type { Seconds } from '#core/units'
+import type { LearnedTimes } from './learned.ts'
 
 /** Seconds to go from one base position (row) to another (column), without props. */
 export type ChangeTable = Readonly<Record<BasePosition, Readonly<Record<BasePosition, Seconds>>>>
@@ -41,6 +41,6 @@ export interface Catalog {
   readonly keptForOne?: ReadonlyMap<string, SetUp['items']> | undefined
   /** How fast the teacher speaks, in words a minute; absent: as is usual. */
   readonly wordsAMinute?: number | undefined
-  /** Times learned from led classes, by pose id. */
-  readonly learned: ReadonlyMap<string, SomeTimes>
+  /** Times learned from led classes, and those the teacher set in their place. */
+  readonly learned: LearnedTimes
 }

@@ -47,7 +47,7 @@ describe('the seconds of a change', () => {
   test('where people come up and anything lies under them are coming over, all of it laid anew, and showing it', () => {
     const change = lastChange([supine('a', [bolster]), seated('b', [bolster])])
     const overS = shippedCatalog.changes.supine.seated
-    expect(change?.parts).toEqual({ positionS: overS, propsS: 5, showS: 10, factor: 1 })
+    expect(change?.parts).toEqual({ positionS: overS, propsS: 5, showS: 10, factor: 1, over: 1, by: 'props' })
     expect(change?.changeS).toEqual({ value: overS + 15, from: 'props' })
     // What lies on the body alone is nothing to be shown.
     expect(lastChange([supine('a', [pillow]), seated('b', [])])).toMatchObject({
@@ -55,6 +55,24 @@ describe('the seconds of a change', () => {
       parts: { propsS: 3, showS: 0 },
     })
     expect(lastChange([supine('a', []), seated('b', [])])?.changeS).toEqual({ value: overS, from: 'position' })
+  })
+
+  test('are what led classes taught of coming over, or of a change that props make, never shorter than coming over', () => {
+    const overS = shippedCatalog.changes.supine.seated
+    const taught = (learned: Catalog['learned'], ...blocks: Session['blocks']) =>
+      lastChange(blocks, {}, changeCosts({ level: 'regular' }, { ...shippedCatalog, learned }))?.changeS
+    const bare = [supine('a', []), seated('b', [])]
+    const propped = [supine('a', [bolster]), seated('b', [bolster])]
+    const over = new Map([['change:supine>seated regular', 40]])
+    expect(taught(over, ...bare)).toEqual({ value: 40, from: 'learned' })
+    expect(taught(over, ...propped)).toEqual({ value: 55, from: 'props' })
+    expect(taught(new Map([['change:supine>seated new', 40]]), ...bare)).toEqual({ value: overS, from: 'position' })
+    expect(taught(new Map([['changeover regular', 200]]), ...propped)).toEqual({
+      value: 2 * (overS + 15),
+      from: 'learned',
+    })
+    expect(taught(new Map([['changeover regular', 35]]), ...propped)).toEqual({ value: overS, from: 'position' })
+    expect(taught(new Map([['changeover regular', 200]]), ...bare)).toEqual({ value: overS, from: 'position' })
   })
 
   test('go with the level, and with how many there are past four, at most by half', () => {

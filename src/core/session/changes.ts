@@ -5,6 +5,7 @@ import type { Seconds } from '#core/units'
 import type { Session } from '#model/session'
 import type { SetUpItem } from '#model/set-up'
 import type { Catalog, ChangeTable } from './catalog.ts'
+import { atLevel, learnedChanges, learnedKey } from './learned.ts'
 import type { Resolved, ResolvedTalk, Sourced } from './resolved.ts'
 import { atStart, enteredFrom, itemsLaid, mayTakePosition, standAfter } from './stand.ts'
 import type { Stand } from './stand.ts'
@@ -35,6 +36,10 @@ export interface ChangeParts {
   readonly showS: Seconds
   /** What the whole of it is multiplied by for the size of the class; 1 where that is not known, or small. */
   readonly factor: number
+  /** What the props by hand are multiplied by, as led classes taught; 1 where they did not. */
+  readonly over: number
+  /** Which of the two it was estimated by, the larger. */
+  readonly by: 'position' | 'props'
 }
 
 /**
@@ -55,13 +60,21 @@ export interface ChangeCosts {
   readonly table: ChangeTable
   readonly level: Level
   readonly people?: number | undefined
+  /** How long props take by hand, as led classes taught: times the estimate. */
+  readonly over?: number
+  /** The table as it is shipped, where some of it was learned. */
+  readonly shipped?: ChangeTable
 }
 
-/** What changes cost in a session. */
-export const changeCosts = (
+/** What changes cost in a session: with what led classes taught of them. */
+export function changeCosts(
   { level }: Pick<Session, 'level'>,
-  { changes, people }: Pick<Catalog, 'changes' | 'people'>,
-): ChangeCosts => ({ table: changes, level, people })
+  { changes, people, learned }: Pick<Catalog, 'changes' | 'people' | 'learned'>,
+): ChangeCosts {
+  if (learned.size === 0) return { table: changes, level, people }
+  const over = (learned.get(atLevel(learnedKey.changeover, level)) ?? 100) / 100
+  return { table: learnedChanges(changes, learned, level), level, people, over, shipped: changes }
+}
 
 /** The pass between resolving and laying out: what it costs to come to every block from every other. */
 export function changesBetween(resolved: readonly Resolved[], costs: ChangeCosts): Changes {
@@ -108,7 +121,8 @@ const showItS = 10
 /** Estimates grow by this for each person past so many, at most by half [handling book 2]. */
 const perPerson = { share: 0.03, past: 4, most: 1.5 } as const
 
-const factorFor = (people = 0): number =>
+/** What estimated changes are multiplied by for so many people. */
+export const factorFor = (people = 0): number =>
   Math.min(perPerson.most, 1 + perPerson.share * Math.max(0, people - perPerson.past))
 
 /** The document's, the own pose's or the learned time as it is, else composed of coming over and of the props. */
@@ -123,17 +137,34 @@ function changeInto(block: Exclude<Resolved, ResolvedTalk>, stand: Stand, costs:
   if (block.change.set) return { ...into, changeS: block.change.set }
   const positionS = isMove ? costs.table[from][to] : 0
   const isShown = isMove && propsS > 0 && laid !== undefined && (laidUnder(laid.from) || laidUnder(laid.to))
-  const parts = { positionS, propsS, showS: isShown ? showItS : 0, factor: factorFor(costs.people) }
-  return { ...into, changeS: composed(parts), parts }
+  const parts = {
+    ...{ positionS, propsS, showS: isShown ? showItS : 0 },
+    ...{ factor: factorFor(costs.people), over: costs.over ?? 1 },
+  }
+  const { s, by } = composed(parts)
+  const isLearned = isMove && costs.shipped !== undefined && costs.shipped[from][to] !== positionS
+  const isTaught = by === 'position' ? isLearned : parts.over !== 1
+  return { ...into, changeS: { value: s, from: isTaught ? 'learned' : by }, parts: { ...parts, by } }
 }
 
 const nothingLaid: PropsChange = { s: 0, trips: 0 }
 
-/** All of it where it has to be shown, else the longer of the two; an estimate in whole seconds [handling book 2]. */
-function composed({ positionS, propsS, showS, factor }: ChangeParts): Sourced<Seconds> {
-  const s = showS > 0 ? positionS + propsS + showS : Math.max(positionS, propsS)
-  return { value: Math.round(s * factor), from: showS === 0 && positionS >= propsS ? 'position' : 'props' }
+/**
+ * All of it where it has to be shown, else the longer of the two; an estimate in whole seconds [handling book 2]. What
+ * led classes taught of props is of the whole of a change they make, which is never shorter than coming over.
+ */
+function composed({ positionS, propsS, showS, factor, over }: Omit<ChangeParts, 'by'>): {
+  readonly s: Seconds
+  readonly by: ChangeParts['by']
+} {
+  const byPropsS = (showS > 0 ? positionS + propsS + showS : propsS) * over
+  const isPosition = showS === 0 ? positionS >= byPropsS : positionS > byPropsS
+  return { s: Math.round(Math.max(positionS, byPropsS) * factor), by: isPosition ? 'position' : 'props' }
 }
+
+/** What a change that props make takes by the estimate alone, whatever led classes taught of it. */
+export const usualByPropsS = ({ positionS, propsS, showS, factor }: ChangeParts): Seconds =>
+  Math.round((showS > 0 ? positionS + propsS + showS : propsS) * factor)
 
 /** The least the props of a block take by hand, after whatever else there is. */
 function leastPropsInto(at: number, resolved: readonly Resolved[], { level }: ChangeCosts): Seconds {
@@ -153,5 +184,5 @@ function leastInto(
   if (block.change.set) return block.change.set.value
   const to = enteredFrom(block, from)
   const positionS = from === undefined || from === to ? 0 : costs.table[from][to]
-  return composed({ positionS, propsS, showS: 0, factor: factorFor(costs.people) }).value
+  return composed({ positionS, propsS, showS: 0, factor: factorFor(costs.people), over: costs.over ?? 1 }).s
 }

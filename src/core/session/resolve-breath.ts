@@ -6,7 +6,9 @@ import { resolveSection } from '#core/breath'
 import type { ResolvedSection } from '#core/breath'
 import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
-import type { ResolvedBreath, Seated } from './resolved.ts'
+import type { Seconds } from '#core/units'
+import { atLevel, learnedKey } from './learned.ts'
+import type { ResolvedBreath, Seated, Sourced } from './resolved.ts'
 import { namedSetUp } from './set-up-of.ts'
 import { answersOf, changeTo, timeOf } from './walk.ts'
 import type { Walk } from './walk.ts'
@@ -51,10 +53,16 @@ export function resolveBreath(block: BreathBlock, index: number, walk: Walk): Re
     seats,
     ...changeTo(block, walk, seats[0]?.position ?? technique.basePosition),
     setUp: namedSetUp(block, walk.catalog),
-    setUpS: timeOf(block, walk, 'setUpS', { value: technique.setUpS, from: 'shipped' }),
+    setUpS: timeOf(block, walk, 'setUpS', setUpTime(technique, walk)),
     answers: answersOf(block, walk),
     hand: walk.session.hand ?? 'right',
   })
+}
+
+/** How long it takes to set breath work up: what led classes taught of it, else as it is shipped. */
+function setUpTime({ id, setUpS }: Technique, { catalog, session }: Walk): Sourced<Seconds> {
+  const learned = catalog.learned.get(atLevel(learnedKey.ofTechnique(id), session.level))
+  return learned === undefined ? { value: setUpS, from: 'shipped' } : { value: learned, from: 'learned' }
 }
 
 function techniquesIn(sections: readonly Section[], { catalog }: Walk): readonly Technique[] {

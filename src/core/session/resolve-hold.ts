@@ -3,14 +3,16 @@ import type { HoldBlock } from '#model/block'
 import type { Practice } from '#model/common'
 import type { Cue } from '#model/cue'
 import type { Phase } from '#model/phase'
-import type { Pose, Variant } from '#model/pose'
-import type { SomeTimes } from '#model/times'
+import type { OwnPose, Pose, Variant } from '#model/pose'
 import { swapSidesS } from '#core/handling'
 import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
 import type { Seconds } from '#core/units'
 import { firstCeilingS } from './ceilings.ts'
 import { formOf } from './form.ts'
+import { isTakenOver, learnedOfPose, taughtTimes } from './learned.ts'
+import type { TaughtTime } from './learned.ts'
+import { poseIn } from './own.ts'
 import { holdSecondsOf } from './hold-time.ts'
 import { usualCues } from './usual-cues.ts'
 import { propCounts, setUpOf } from './set-up-of.ts'
@@ -49,7 +51,7 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
   const form = formOf(base, variant, answers, walk.wording.roll)
   const setUp = setUpOf(block, catalog, walk.session)
   const pose = takingWhat(setUp, variant, practisedAs(form.pose, variant, walk.session.practice))
-  const learned = own ? undefined : catalog.learned.get(pose.id)
+  const learned = learnedIn(block, walk, pose, own)
   const sides: readonly HoldSide[] = pose.sides ? sideOrder(block, walk, answers) : ['both']
   const phases = block.phases ?? []
   const held = sides.map((side) => {
@@ -63,7 +65,7 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
     pose,
     variant,
     setUpWords: block.setUpWords ?? form.setUpWords,
-    ...changeTo(block, walk, pose.base.enter, changeKnown(pose, own !== undefined, learned)),
+    ...changeTo(block, walk, pose.base.enter, changeKnown(pose, own !== undefined)),
     sides: held,
     holdFrom: block.hold ? 'block' : own ? 'own pose' : 'shipped',
     times: timesOf(block, { pose, isOwn: own !== undefined, learned, setUp }, answers, walk),
@@ -76,10 +78,22 @@ export function resolveHold(block: HoldBlock, index: number, walk: Walk): Result
   })
 }
 
-/** What an own pose says of the change into it, or what led classes taught. */
-function changeKnown(pose: Pose, isOwn: boolean, learned: SomeTimes | undefined): Sourced<Seconds> | undefined {
-  if (isOwn && pose.times.changeS !== undefined) return { value: pose.times.changeS, from: 'own pose' }
-  return learned?.changeS === undefined ? undefined : { value: learned.changeS, from: 'learned' }
+/** What an own pose says of the change into it. */
+const changeKnown = (pose: Pose, isOwn: boolean): Sourced<Seconds> | undefined =>
+  isOwn && pose.times.changeS !== undefined ? { value: pose.times.changeS, from: 'own pose' } : undefined
+
+type Learned = Readonly<Partial<Record<TaughtTime, Seconds>>>
+
+/** What led classes taught of a pose: not above a time that was typed for an own one [settled B17]. */
+function learnedIn(block: HoldBlock, { catalog, session }: Walk, pose: Pose, own: OwnPose | undefined): Learned {
+  if (catalog.learned.size === 0) return {}
+  const original = own?.copiedFrom === undefined ? undefined : poseIn(catalog, own.copiedFrom)
+  return Object.fromEntries(
+    taughtTimes.flatMap((time) => {
+      const s = learnedOfPose(catalog.learned, time, session.level, block)
+      return s === undefined || (own && !isTakenOver(time, pose, original)) ? [] : [[time, s]]
+    }),
+  )
 }
 
 /** The pose with what the set-up of this block takes. A form whose counts alone are known takes those. */
@@ -149,7 +163,7 @@ const learnedOr = (learned: Seconds | undefined, usual: Sourced<Seconds>): Sourc
 interface Timed {
   readonly pose: Pose
   readonly isOwn: boolean
-  readonly learned: SomeTimes | undefined
+  readonly learned: Learned
   readonly setUp: ResolvedHold['setUp']
 }
 
@@ -159,11 +173,11 @@ function timesOf(
   answers: Answers,
   walk: Walk,
 ): ResolvedHold['times'] {
-  const time = (name: keyof ResolvedHold['times'], shipped: Seconds): Sourced<Seconds> => {
+  const time = (name: keyof ResolvedHold['times'], shipped: Seconds, taught?: Seconds): Sourced<Seconds> => {
     const usual = { value: shipped, from: isOwn ? ('own pose' as const) : ('shipped' as const) }
-    return timeOf(block, walk, name, learnedOr(learned?.[name], usual))
+    return timeOf(block, walk, name, learnedOr(taught, usual))
   }
-  const setUpS = time('setUpS', pose.times.setUpS[walk.session.level])
+  const setUpS = time('setUpS', pose.times.setUpS[walk.session.level], learned.setUp)
   const half = Math.max(leastSecondSetUpS, Math.ceil(setUpS.value / 2))
   // What lies on one side is brought over for the other.
   const swapS = pose.sides ? Math.ceil(swapSidesS(setUp?.value.items ?? [], walk.session.level)) : 0
@@ -171,10 +185,10 @@ function timesOf(
   const practice = holdPractice(walk.session.practice, pose)
   return {
     setUpS,
-    settleS: time('settleS', pose.times.settleS),
-    comingOutS: time('comingOutS', pose.times.comingOutS),
+    settleS: time('settleS', pose.times.settleS, learned.settle),
+    comingOutS: time('comingOutS', pose.times.comingOutS, learned.comingOut),
     betweenSidesS: betweenSidesOf(block, answers, walk, time('betweenSidesS', pose.times.betweenSidesS)),
-    secondSetUpS: timeOf(block, walk, 'secondSetUpS', learnedOr(learned?.secondSetUpS, second)),
+    secondSetUpS: timeOf(block, walk, 'secondSetUpS', second),
     afterRestS: time('afterRestS', pose.times.afterRestS[practice]),
   }
 }

@@ -108,7 +108,7 @@ const resolvedHold = (session: Session, catalog: Catalog = shippedCatalog): Reso
 test('a time is taken from the block, then the session, then the own pose, then learned, then shipped', () => {
   const shipped = shippedCatalog.poses.get('deer')
   if (!shipped) throw new Error('deer is on the shelf')
-  const learned: Catalog = { ...shippedCatalog, learned: new Map([['deer', { settleS: 21 }]]) }
+  const learned: Catalog = { ...shippedCatalog, learned: new Map([['settle:deer regular', 21]]) }
   const own: Catalog = {
     ...learned,
     ownPoses: new Map([['deer', { ...shipped, times: { ...shipped.times, settleS: 22 } }]]),
@@ -300,20 +300,42 @@ test('where both sides are held at once no token is said', () => {
   )
 })
 
-test('what led classes taught stands before the shelf and the table, for every time they teach', () => {
+test('what led classes taught stands before the shelf, by level, and of a form before its pose', () => {
   const learned: Catalog = {
     ...shippedCatalog,
-    learned: new Map([['deer', { changeS: 3, secondSetUpS: 44 }]]),
+    learned: new Map([
+      ['setUp:deer regular', 44],
+      ['setUp:deer:leaning-back regular', 52],
+      ['comingOut:deer new', 3],
+    ]),
   }
-  const timesIn = (catalog: Catalog) => {
-    const resolved = orThrow(resolveSession(aSession([aHold('sphinx'), aHold('deer')]), catalog))
-    const [, deer] = resolved
-    const { changeS } = changesBetween(resolved, changeCosts({ level: 'regular' }, catalog)).into(1, undefined) ?? {}
-    return deer?.kind === 'hold' ? { ...deer.times, changeS } : undefined
-  }
-  expect(timesIn(shippedCatalog)?.changeS?.from).not.toBe('learned')
-  expect(timesIn(learned)).toMatchObject({
-    changeS: { value: 3, from: 'learned' },
-    secondSetUpS: { value: 44, from: 'learned' },
+  const timesIn = (details: Parameters<typeof aHold>[1] = {}) =>
+    resolvedHold(aSession([aHold('deer', details)]), learned).times
+  expect(timesIn()).toMatchObject({
+    setUpS: { value: 44, from: 'learned' },
+    secondSetUpS: { value: 22, from: 'rule' },
+    comingOutS: { from: 'shipped' },
   })
+  const [form] = shippedCatalog.poses.get('deer')?.variants ?? []
+  if (!form) throw new Error('deer has a form')
+  const ofForm = new Map([...learned.learned, [`setUp:deer:${form.id} regular`, 52]])
+  const formed = resolvedHold(aSession([aHold('deer', { variantId: form.id })]), { ...learned, learned: ofForm })
+  expect(formed.times.setUpS).toEqual({ value: 52, from: 'learned' })
+})
+
+test('of an own pose a record stands above what was taken over with the copy, not above what was typed', () => {
+  const deer = shippedCatalog.poses.get('deer')
+  if (!deer) throw new Error('deer is on the shelf')
+  const mine = { ...deer, id: 'mine', copiedFrom: 'deer', times: { ...deer.times, settleS: deer.times.settleS + 7 } }
+  const catalog: Catalog = {
+    ...shippedCatalog,
+    ownPoses: new Map([['mine', mine]]),
+    learned: new Map([
+      ['settle:mine regular', 40],
+      ['comingOut:mine regular', 41],
+    ]),
+  }
+  const { settleS, comingOutS } = resolvedHold(aSession([aHold('mine')]), catalog).times
+  expect(settleS.from).toBe('own pose')
+  expect(comingOutS).toEqual({ value: 41, from: 'learned' })
 })

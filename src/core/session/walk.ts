@@ -5,6 +5,7 @@ import type { Session } from '#model/session'
 import type { TimeName } from '#model/times'
 import type { Wording } from '#model/wording'
 import type { Catalog } from './catalog.ts'
+import { atLevel, learnedKey } from './learned.ts'
 import type { Sourced, Stillness } from './resolved.ts'
 import { timedScript } from './script.ts'
 import type { TimedScript } from './script.ts'
@@ -28,8 +29,14 @@ export interface Walk {
 /** The script of a block, as fast as the teacher speaks. */
 export const scriptOf = (
   { script }: Pick<Extract<Block, { kind: 'talk' | 'hold' | 'rest' | 'closing' }>, 'script'>,
-  { catalog }: Walk,
-): TimedScript | undefined => script && timedScript(script, catalog.wordsAMinute)
+  { catalog, session }: Walk,
+): TimedScript | undefined => script && timedScript(script, catalog.wordsAMinute ?? learnedPace(catalog, session))
+
+/** Words a minute as led talks taught; undefined where they did not. */
+function learnedPace({ learned }: Catalog, { level }: Session): number | undefined {
+  const hundredS = learned.get(atLevel(learnedKey.pace, level))
+  return hundredS === undefined || hundredS === 0 ? undefined : 6000 / hundredS
+}
 
 type Moving = Exclude<Block, { kind: 'talk' }>
 
@@ -47,7 +54,7 @@ export function timeOf<T extends Sourced<number> | undefined>(
   return fallback
 }
 
-/** What a block says of the change into it: the document's time, else its own pose's, else what led classes taught. */
+/** What a block says of the change into it: the document's time, else its own pose's. */
 export const changeTo = (block: Moving, walk: Walk, toPosition: BasePosition, known?: Sourced<number>) => ({
   toPosition,
   change: { set: timeOf(block, walk, 'changeS', known) },

@@ -18,6 +18,7 @@ import { peopleKeptMigration } from './migrations/014-people-kept.ts'
 import { placesSaidMigration } from './migrations/015-places-said.ts'
 import { devicesMigration } from './migrations/016-devices.ts'
 import { soundsMigration } from './migrations/017-sounds.ts'
+import { seenTimesMigration } from './migrations/018-seen-times.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -45,6 +46,7 @@ export const migrations: readonly Migration[] = [
   placesSaidMigration,
   devicesMigration,
   soundsMigration,
+  seenTimesMigration,
 ]
 
 const migrationsTable = 'migrations'

@@ -88,6 +88,8 @@ export interface LedClassRow extends Row<LedClassRow> {
   visits: string | null
   note: string | null
   breath: CreationOptional<string | null>
+  /** What it teaches, once it ended and was asked. */
+  seenTimes: CreationOptional<string | null>
   version: number
   /** The device that leads, how it is called, and until when it counts as doing so without being heard of. */
   leadsBy: CreationOptional<string | null>
@@ -251,6 +253,7 @@ export function defineModels(sequelize: Sequelize): Models {
         visits: { type: DataTypes.TEXT, allowNull: true },
         note: { type: DataTypes.TEXT, allowNull: true },
         breath: { type: DataTypes.TEXT, allowNull: true },
+        seenTimes: { type: DataTypes.TEXT, allowNull: true },
         version: whole(),
         leadsBy: { type: DataTypes.STRING(64), allowNull: true },
         leadsName: { type: DataTypes.STRING(120), allowNull: true },

@@ -54,6 +54,12 @@ export const router = createRouter({
       meta: { title: 'Journal' },
     },
     {
+      path: '/journal/times',
+      name: 'times',
+      component: () => import('#web/features/journal/TimesView.vue'),
+      meta: { title: 'Your times', within: 'journal' },
+    },
+    {
       path: '/journal/:id',
       name: 'led-class',
       component: () => import('#web/features/journal/LedClassView.vue'),

@@ -24,19 +24,27 @@ const pageSchema = z.strictObject({
   id: idSchema.optional(),
 })
 
-/** `/api/led-classes`: the record of each class, begun, added to while it runs, ended, and read by the journal. */
-export function ledClassRoutes(store: LedClassStore): Router {
-  const router = apiRouter()
-
+/** What there is to read: a page of the journal, what classes taught, one class. */
+function reading(router: Router, store: LedClassStore): void {
   router.get('/', async ({ query }, response) => {
     const { most, startedAt, id } = readAs(pageSchema, query)
     const after = startedAt !== undefined && id !== undefined ? { startedAt: new Date(startedAt), id } : undefined
     response.json(await store.list(most, after))
   })
 
+  router.get('/times', async (_request, response) => {
+    response.json(await store.taught())
+  })
+
   router.get('/:id', async (request, response) => {
     response.json(await store.find(request.params.id))
   })
+}
+
+/** `/api/led-classes`: the record of each class, begun, added to while it runs, ended, and read by the journal. */
+export function ledClassRoutes(store: LedClassStore): Router {
+  const router = apiRouter()
+  reading(router, store)
 
   router.put('/:id', async (request, response) => {
     const led = readAs(ledStartSchema, request.body)

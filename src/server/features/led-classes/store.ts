@@ -28,6 +28,7 @@ import type { Hub } from '#server/features/following/hub'
 import { readKept } from '#server/features/read-kept'
 import { ProblemError } from '#server/problems'
 import { keptAside } from './asides.ts'
+import { taught } from './taught.ts'
 
 const visitsSchema = z.array(visitSchema)
 
@@ -42,6 +43,8 @@ export function ledClassStore(database: Database, clock: Clock = systemClock, hu
   const { models, inTransaction } = database
   return {
     find: (id: string) => find(models, id),
+    /** What the classes that ended teach of how long things take. */
+    taught: () => inTransaction(() => taught(models, (id) => find(models, id))),
     /** The events alone: all that changes of a class while it runs. */
     events: (id: string) => eventsOf(models, id),
     /** The newest first, so many; those after the one a cursor names. */

@@ -30,7 +30,10 @@ onMounted(goOn)
 <template>
   <div class="page">
     <div class="page-sheet">
-      <h1>Journal</h1>
+      <header>
+        <h1>Journal</h1>
+        <RouterLink :to="{ name: 'times' }">Your times</RouterLink>
+      </header>
       <p v-if="state === 'away'" role="status">
         Zovrin’s server does not answer, so the journal cannot be read. Start it, then reload this page.
       </p>
@@ -74,7 +77,10 @@ onMounted(goOn)
 </template>
 
 <style scoped>
-h1 {
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
   margin-bottom: 14px;
 }
 .earlier {

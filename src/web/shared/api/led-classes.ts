@@ -1,4 +1,5 @@
 import type { BreathAnswers, EventsSent, LedClass, LedClassLine, LedEnd, LedStart } from '#model/led-class'
+import type { SeenTime } from '#model/seen-time'
 import { ask } from './client.ts'
 
 /** A page of the journal, newest first: the one after a line, or the first. */
@@ -6,6 +7,8 @@ export const listLedClasses = (after?: LedClassLine) => {
   const cursor = after ? `?${new URLSearchParams({ startedAt: after.startedAt, id: after.id }).toString()}` : ''
   return ask<readonly LedClassLine[]>(`/led-classes${cursor}`)
 }
+/** What the classes that ended teach of how long things take. */
+export const readSeenTimes = () => ask<readonly SeenTime[]>('/led-classes/times')
 export const readLedClass = (id: string) => ask<LedClass>(`/led-classes/${id}`)
 /** Begins a record, which the device that begins it leads. */
 export const beginLedClass = (led: LedStart, by: string) =>

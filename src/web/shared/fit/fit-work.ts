@@ -58,6 +58,8 @@ export type FitQuestion = {
     readonly people?: number | undefined
     /** What is kept for the one who comes, where nobody else does. */
     readonly keptForOne?: Catalog['keptForOne']
+    /** What led classes taught. */
+    readonly learned?: Catalog['learned']
   } & FitAsked[K]['asks']
 }[FitKind]
 
@@ -66,6 +68,7 @@ export function answerFit(question: FitQuestion): Result<FitAsked[FitKind]['give
   const catalog: Catalog = {
     ...withOwn(shippedCatalog, question.own),
     ...{ people: question.people, keptForOne: question.keptForOne },
+    ...(question.learned ? { learned: question.learned } : {}),
   }
   switch (question.kind) {
     case 'holds':

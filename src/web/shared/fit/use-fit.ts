@@ -47,7 +47,11 @@ export function useFit<K extends FitKind>(kind: K) {
       cancel()
     }
     slow.start()
-    const plannedFor = { own: toRaw(own.things), people: own.people, keptForOne: toRaw(own.keptForOne) }
+    const { people, keptForOne, catalog } = own
+    const plannedFor = {
+      ...{ own: toRaw(own.things), people, keptForOne: toRaw(keptForOne) },
+      learned: toRaw(catalog).learned,
+    }
     worker.postMessage({ kind, ...plannedFor, ...asks } as unknown as FitQuestion)
   }
   /** The answer to one question; undefined when it was given up or could not be had. */

@@ -9,11 +9,11 @@ import type { Problem } from '#model/problem'
 import type { NamedScript } from '#model/script'
 import { withOwn } from '#core/session'
 import type { Catalog } from '#core/session'
-import { usualPace } from '#core/units'
 import { shippedCatalog } from '#library/shipped'
 import { bringBackOwn, listOwn, removeOwn, writeOwn } from '#web/shared/api/own.ts'
 import type { Reply } from '#web/shared/api/client.ts'
 import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
+import { useLearned } from './use-learned.ts'
 
 /** What came of a change: done, refused with its problem, or the server away. */
 export type OwnOutcome =
@@ -76,13 +76,18 @@ function catalogsOf(things: ShallowRef<readonly OwnThing[]>) {
   const offers = shallowRef<ReadonlyMap<string, string>>()
   /** What is kept for the one who comes to it, where nobody else does. */
   const keptForOne = shallowRef<Catalog['keptForOne']>()
+  const { times, learned, loadTimes } = useLearned(withThings, people)
   const catalog = computed((): Catalog =>
-    people.value === undefined && !offers.value && !keptForOne.value && settings.speakingPace === usualPace
+    people.value === undefined &&
+    !offers.value &&
+    !keptForOne.value &&
+    settings.speakingPaceSet === undefined &&
+    learned.value.size === 0
       ? withThings.value
       : {
           ...withThings.value,
-          ...{ people: people.value, offers: offers.value, keptForOne: keptForOne.value },
-          wordsAMinute: settings.speakingPace,
+          ...{ people: people.value, offers: offers.value, keptForOne: keptForOne.value, learned: learned.value },
+          wordsAMinute: settings.speakingPaceSet,
         },
   )
   const shelf = computed(() =>
@@ -93,7 +98,7 @@ function catalogsOf(things: ShallowRef<readonly OwnThing[]>) {
         )
       : catalog.value,
   )
-  return { people, offers, keptForOne, catalog, shelf }
+  return { people, offers, keptForOne, times, loadTimes, catalog, shelf }
 }
 
 /** The teacher's own poses, variants, schools, pieces, set-ups and scripts, and the whole shelf with them in it. */
@@ -113,7 +118,7 @@ export const useOwnStore = defineStore('own', () => {
   }
 
   async function load(): Promise<void> {
-    const reply = await listOwn()
+    const [reply] = await Promise.all([listOwn(), catalogs.loadTimes()])
     if (reply.kind === 'ok') take(reply.value)
   }
 

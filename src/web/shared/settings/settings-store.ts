@@ -1,67 +1,52 @@
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
-import type { BreathSounds, ClassSounds, Music, Settings } from '#model/settings'
+import type { WritableComputedRef } from 'vue'
+import type { Settings } from '#model/settings'
 import { usualBreathSounds, usualClassSounds } from '#core/lead'
 import { usualPace } from '#core/units'
 import { makeSettingsSync } from './settings-sync.ts'
+
+type Setting = Exclude<keyof Settings, 'schema'>
 
 /** What the teacher set for all their sessions; where nothing is set, what is usual. */
 export const useSettingsStore = defineStore('settings', () => {
   const { known, refused, set, load } = makeSettingsSync()
   const now = computed((): Settings => ({ ...known.value.settings, ...known.value.unsent }))
   void load()
+
+  const orUsual = <K extends Setting>(
+    name: K,
+    usual: NonNullable<Settings[K]>,
+  ): WritableComputedRef<NonNullable<Settings[K]>> =>
+    computed({
+      get: () => now.value[name] ?? usual,
+      set: (value) => {
+        set({ [name]: value })
+      },
+    })
+  const orNothing = <K extends Setting>(name: K): WritableComputedRef<Settings[K]> =>
+    computed({
+      get: () => now.value[name],
+      set: (value) => {
+        set({ [name]: value })
+      },
+    })
   return {
     refused,
-    breathSounds: computed({
-      get: () => now.value.breathSounds ?? usualBreathSounds,
-      set: (breathSounds: BreathSounds) => {
-        set({ breathSounds })
-      },
-    }),
-    classSounds: computed({
-      get: () => now.value.classSounds ?? usualClassSounds,
-      set: (classSounds: ClassSounds) => {
-        set({ classSounds })
-      },
-    }),
-    speakingPace: computed({
-      get: () => now.value.speakingPace ?? usualPace,
-      set: (speakingPace: number) => {
-        set({ speakingPace })
-      },
-    }),
+    breathSounds: orUsual('breathSounds', usualBreathSounds),
+    classSounds: orUsual('classSounds', usualClassSounds),
+    speakingPace: orUsual('speakingPace', usualPace),
+    /** The same; nothing where the teacher set none. */
+    speakingPaceSet: computed(() => now.value.speakingPace),
     /** From how many seconds on Lead tells that a class is behind; 0: never, absent: as is usual. */
-    behindFromS: computed({
-      get: () => now.value.behindFromS,
-      set: (behindFromS: number | undefined) => {
-        set({ behindFromS })
-      },
-    }),
+    behindFromS: orNothing('behindFromS'),
     /** The track that plays through a class; none where none is chosen. */
-    music: computed({
-      get: () => now.value.music,
-      set: (music: Music | undefined) => {
-        set({ music })
-      },
-    }),
+    music: orNothing('music'),
     /** Whether the students’ screen shows a clock. */
-    screenClock: computed({
-      get: () => now.value.screenClock ?? true,
-      set: (screenClock: boolean) => {
-        set({ screenClock })
-      },
-    }),
-    sixthStage: computed({
-      get: () => now.value.sixthStage ?? false,
-      set: (sixthStage: boolean) => {
-        set({ sixthStage })
-      },
-    }),
-    letterKeys: computed({
-      get: () => now.value.letterKeys ?? true,
-      set: (letterKeys: boolean) => {
-        set({ letterKeys })
-      },
-    }),
+    screenClock: orUsual('screenClock', true),
+    sixthStage: orUsual('sixthStage', false),
+    /** What the teacher said of times that classes teach. */
+    times: orUsual('times', {}),
+    letterKeys: orUsual('letterKeys', true),
   }
 })

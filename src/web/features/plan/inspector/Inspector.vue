@@ -3,6 +3,7 @@ import { useTimeoutFn } from '@vueuse/core'
 import { computed, defineAsyncComponent, watch } from 'vue'
 import { usePlan } from '../use-plan.ts'
 import SessionPanel from './SessionPanel.vue'
+import WhatMoved from './WhatMoved.vue'
 
 /** Not needed before a block is chosen; fetched right after the first look, so that they are there when the server is not. */
 const later = { block: () => import('./BlockPanel.vue'), several: () => import('./SeveralPanel.vue') }
@@ -20,6 +21,7 @@ watch(
 </script>
 
 <template>
+  <WhatMoved />
   <p v-if="store.passed" class="passed" role="alert">{{ store.passed }}</p>
   <SeveralPanel v-if="chosenIds.length > 1" />
   <BlockPanel v-else-if="resolved && document" :resolved="resolved" :count="document.blocks.length" />

@@ -1,0 +1,51 @@
+import { computed, onMounted, shallowRef } from 'vue'
+import type { Settings } from '#model/settings'
+import type { LearnedTime } from '#core/journal'
+import { atLevel } from '#core/session'
+import { learnedWords } from '#words/learned-times'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
+
+type Said = NonNullable<Settings['times']>
+
+/** Every time that classes teach, by what it is of, and what can be said of it: a figure set, records forgotten, either taken back. */
+export function useTimes() {
+  const own = useOwnStore()
+  const settings = useSettingsStore()
+  onMounted(() => void own.loadTimes())
+  /** What was said before the last change, and what that was. */
+  const before = shallowRef<{ readonly said: Said; readonly words: string }>()
+
+  function say(time: LearnedTime, change: Said[string], words: string): void {
+    before.value = { said: settings.times, words: `${words}: ${learnedWords(time.key, own.catalog)}` }
+    const at = atLevel(time.key, time.level)
+    const { [at]: now, ...others } = settings.times
+    const { setS, forgottenAt } = { ...now, ...change }
+    const said = {
+      ...(setS === undefined ? {} : { setS }),
+      ...(forgottenAt === undefined ? {} : { forgottenAt }),
+    }
+    settings.times = Object.keys(said).length === 0 ? others : { ...others, [at]: said }
+  }
+  return {
+    before,
+    rows: computed(() =>
+      own.times
+        .map((time) => ({ ...time, id: atLevel(time.key, time.level), words: learnedWords(time.key, own.catalog) }))
+        .sort((a, b) => a.words.localeCompare(b.words)),
+    ),
+    set: (time: LearnedTime, setS: number) => {
+      say(time, { setS }, 'Set')
+    },
+    unset: (time: LearnedTime) => {
+      say(time, { setS: undefined }, 'By the records again')
+    },
+    forget: (time: LearnedTime) => {
+      say(time, { forgottenAt: new Date().toISOString() }, 'Forgotten')
+    },
+    undo(): void {
+      if (before.value) settings.times = before.value.said
+      before.value = undefined
+    },
+  }
+}
