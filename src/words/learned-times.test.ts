@@ -1,5 +1,5 @@
 import { shippedCatalog } from '#library/shipped'
-import { learnedFigure, learnedWords, movedWords } from './learned-times.ts'
+import { learnedFigure, learnedFigures, learnedThing, learnedWords, movedWords } from './learned-times.ts'
 
 test('a learned time is called by what it is of', () => {
   const form = shippedCatalog.poses.get('deer')?.variants[0]
@@ -11,12 +11,16 @@ test('a learned time is called by what it is of', () => {
   expect(of('change:supine>seated')).toBe('coming over: on the back → seated')
   expect(of('changeover')).toBe('changes that the props make')
   expect(of('pace')).toBe('how fast you speak')
+  expect(learnedThing('settle:deer', shippedCatalog)).toBe('Deer')
+  expect(learnedThing('change:supine>seated', shippedCatalog)).toBe('')
 })
 
 test('its figure is in seconds, of props times the estimate, of speech words a minute', () => {
   expect(learnedFigure('setUp:deer', 45)).toBe('45 s')
   expect(learnedFigure('changeover', 125)).toBe('× 1.25')
   expect(learnedFigure('pace', 50)).toBe('120 words a minute')
+  expect(learnedFigures('setUp:deer', [40, 45])).toBe('40 · 45 s')
+  expect(learnedFigures('changeover', [100, 125])).toBe('× 1.00 · × 1.25')
 })
 
 test('what moved is told with the three times that move most', () => {

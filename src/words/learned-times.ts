@@ -15,6 +15,14 @@ const doing: Readonly<Record<string, string>> = {
 
 const positionIn = (id: string | undefined): string => basePositionNames[id as BasePosition]
 
+/** What such a time is of without what is done with it: things are listed by it. */
+export function learnedThing(key: string, catalog: Shelf): string {
+  const [what, id = ''] = key.split(':')
+  return what === 'change'
+    ? ''
+    : (poseIn(catalog, id)?.names.english ?? catalog.techniques.get(id)?.names.english ?? '')
+}
+
 /** What a time that led classes teach is of, as a teacher says it. */
 export function learnedWords(key: string, catalog: Shelf): string {
   if (key === learnedKey.changeover) return 'changes that the props make'
@@ -29,6 +37,12 @@ export function learnedWords(key: string, catalog: Shelf): string {
   const form = pose?.variants.find((one) => one.id === variantId)?.name
   return `${doing[what] ?? what} ${name}${form === undefined ? '' : `, ${form.toLowerCase()}`}`
 }
+
+/** Some figures of such a time one after the other, their unit said once. */
+export const learnedFigures = (key: string, values: readonly number[]): string =>
+  key === learnedKey.changeover || key === learnedKey.pace
+    ? values.map((value) => learnedFigure(key, value)).join(' · ')
+    : `${values.join(' · ')} s`
 
 /** A figure of such a time: seconds, of props by hand how many times the estimate, of speech words a minute. */
 export function learnedFigure(key: string, value: number): string {

@@ -2,6 +2,7 @@ import type { Block } from '#model/block'
 import type { BasePosition } from '#model/common'
 import type { LeadEvent, LedClass, LedPlan, Visit } from '#model/led-class'
 import type { SeenTime } from '#model/seen-time'
+import { peopleHere } from '#core/lead'
 import { factorFor, learnedKey } from '#core/session'
 import type { ChangeTable } from '#core/session'
 import { wordCount } from '#core/units'
@@ -24,13 +25,14 @@ export function seenTimes(led: LedClass, table: ChangeTable): readonly SeenTime[
   if (led.format !== 2 || led.endedAt === null || led.left) return []
   const events = led.events.map(({ event }) => event)
   const blocks = new Map(led.document.blocks.map((block) => [block.id, block]))
-  const about = { level: led.document.level, people: led.people, startedAt: led.startedAt }
+  const people = peopleHere({ start: led, events: led.events })
+  const about = { level: led.document.level, people, startedAt: led.startedAt }
   return visitsOf(led).flatMap((visit) => {
     const segment = visit.segment === null ? undefined : led.plan.segments[visit.segment]
     const block = blocks.get(visit.blockId)
     if (!segment || !block || !teaches(visit, segment, events)) return []
     const found = seenOf(segment, block, (visit.endMs - visit.startMs) / 1000, {
-      ...{ table, people: led.people, plannedS: segment.lengthMs / 1000 },
+      ...{ table, people, plannedS: segment.lengthMs / 1000 },
       estimate: led.plan.changes?.[visit.blockId],
     })
     return found ? [{ ...found, ...about }] : []

@@ -28,7 +28,7 @@ import type { Hub } from '#server/features/following/hub'
 import { readKept } from '#server/features/read-kept'
 import { ProblemError } from '#server/problems'
 import { keptAside } from './asides.ts'
-import { taught } from './taught.ts'
+import { keepTaught, taught } from './taught.ts'
 
 const visitsSchema = z.array(visitSchema)
 
@@ -44,7 +44,7 @@ export function ledClassStore(database: Database, clock: Clock = systemClock, hu
   return {
     find: (id: string) => find(models, id),
     /** What the classes that ended teach of how long things take. */
-    taught: () => inTransaction(() => taught(models, (id) => find(models, id))),
+    taught: () => taught(database, (id) => find(models, id)),
     /** The events alone: all that changes of a class while it runs. */
     events: (id: string) => eventsOf(models, id),
     /** The newest first, so many; those after the one a cursor names. */
@@ -67,7 +67,8 @@ export function ledClassStore(database: Database, clock: Clock = systemClock, hu
 }
 
 /** What the device that leads tells of a class; the hub hears of all of it. */
-function conducting({ models, inTransaction }: Database, clock: Clock, hub: Hub) {
+function conducting(database: Database, clock: Clock, hub: Hub) {
+  const { models, inTransaction } = database
   /** What is told by another device than the one that leads is kept beside the record, and it is told who leads. */
   async function counted<T>(work: (transaction: Transaction) => Promise<T | Elsewhere>): Promise<T> {
     const done = await inTransaction(work)
@@ -108,15 +109,17 @@ function conducting({ models, inTransaction }: Database, clock: Clock, hub: Hub)
         return kept
       }),
     /** Ends a record with what was conducted. Sent again it changes nothing; an end that differs is refused. */
-    end: (id: string, ended: LedEnd, teller?: Teller) =>
-      counted(async (transaction) => {
+    end: async (id: string, ended: LedEnd, teller?: Teller) => {
+      await counted(async (transaction) => {
         const aside = await ledElsewhere(models, id, teller, nowMs(), transaction)
         if (!aside) return end(models, id, ended, transaction)
         const conductedMs = ended.visits.at(-1)?.endMs ?? 0
         const note = ended.note === undefined ? {} : { note: ended.note }
         await keptAside(models, id, { ...aside.told, events: [], conductedMs, ...note }, aside.ledMs, transaction)
         return aside.elsewhere
-      }),
+      })
+      await keepTaught(database, await find(models, id))
+    },
   }
 }
 

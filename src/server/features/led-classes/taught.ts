@@ -3,7 +3,7 @@ import { seenTimeSchema } from '#model/seen-time'
 import { mostRecords, seenTimes } from '#core/journal'
 import type { LedClass } from '#model/led-class'
 import { shippedCatalog } from '#library/shipped'
-import type { Models } from '#server/db/models'
+import type { Database } from '#server/db/open'
 import { Op } from 'sequelize'
 import { z } from 'zod'
 
@@ -16,7 +16,7 @@ const mostClasses = 400
  * that was never asked is read once, and what it teaches is kept with it.
  */
 export async function taught(
-  { ledClasses }: Models,
+  { models: { ledClasses }, inTransaction }: Database,
   find: (id: string) => Promise<LedClass>,
 ): Promise<readonly SeenTime[]> {
   const rows = await ledClasses.findAll({
@@ -28,17 +28,32 @@ export async function taught(
   })
   const counted = new Map<string, number>()
   const all: SeenTime[] = []
+  const asked: { readonly id: string; readonly seenTimes: string }[] = []
   for (const { id, seenTimes: kept } of rows) {
-    const seen = (kept === null ? undefined : known(kept)) ?? (await asked(ledClasses, await find(id)))
+    const before = kept === null ? undefined : known(kept)
+    const seen = before ?? taughtBy(await find(id))
+    if (!before) asked.push({ id, seenTimes: JSON.stringify(seen) })
     for (const one of seen) {
       const of = `${one.key} ${one.level}`
-      const before = counted.get(of) ?? 0
-      counted.set(of, before + 1)
-      if (before < mostRecords) all.push(one)
+      const count = counted.get(of) ?? 0
+      counted.set(of, count + 1)
+      if (count < mostRecords) all.push(one)
     }
   }
+  if (asked.length > 0)
+    await inTransaction(async (transaction) => {
+      for (const { id, ...taughtNow } of asked) await ledClasses.update(taughtNow, { where: { id }, transaction })
+    })
   return all
 }
+
+/** What a class teaches, kept with it as soon as it ended. */
+export async function keepTaught({ models, inTransaction }: Database, led: LedClass): Promise<void> {
+  const kept = { seenTimes: JSON.stringify(taughtBy(led)) }
+  await inTransaction((transaction) => models.ledClasses.update(kept, { where: { id: led.id }, transaction }))
+}
+
+const taughtBy = (led: LedClass): readonly SeenTime[] => seenTimes(led, shippedCatalog.changes)
 
 /** What cannot be read any more is asked of the class anew. */
 function known(text: string): readonly SeenTime[] | undefined {
@@ -47,10 +62,4 @@ function known(text: string): readonly SeenTime[] | undefined {
   } catch {
     return undefined
   }
-}
-
-async function asked(ledClasses: Models['ledClasses'], led: LedClass): Promise<readonly SeenTime[]> {
-  const seen = seenTimes(led, shippedCatalog.changes)
-  await ledClasses.update({ seenTimes: JSON.stringify(seen) }, { where: { id: led.id } })
-  return seen
 }

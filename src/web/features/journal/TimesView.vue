@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import type { LearnedTime } from '#core/journal'
-import { learnedFigure } from '#words/learned-times'
+import { learnedFigure, learnedFigures } from '#words/learned-times'
 import { levelChoices } from '#words/practices'
+import { capital } from '#words/text'
 import NumberField from '#web/shared/ui/NumberField.vue'
 import SettingsRefused from '#web/shared/settings/SettingsRefused.vue'
 import { useTimes } from './use-times.ts'
@@ -14,12 +15,13 @@ const levelWords = Object.fromEntries(levelChoices.map(({ value, words }) => [va
 /** The newest records, newest last. */
 const mostShown = 6
 const newest = ({ key, seenS }: LearnedTime): string => {
-  const shown = seenS.slice(-mostShown).map((s) => learnedFigure(key, s))
-  return seenS.length > mostShown ? `… ${shown.join(' · ')}` : shown.join(' · ')
+  if (seenS.length === 0) return ''
+  const shown = learnedFigures(key, seenS.slice(-mostShown))
+  return seenS.length > mostShown ? `… ${shown}` : shown
 }
 const unitOf = ({ key }: LearnedTime): string =>
   key === 'changeover' ? 'hundredths' : key === 'pace' ? 'seconds a hundred words' : 'seconds'
-const sourceWords = { set: 'set by you', learned: 'learned', default: 'usual; three records teach' } as const
+const sourceWords = { set: 'set by you', learned: 'learned', default: 'usual' } as const
 </script>
 
 <template>
@@ -56,7 +58,7 @@ const sourceWords = { set: 'set by you', learned: 'learned', default: 'usual; th
         </thead>
         <tbody>
           <tr v-for="time in rows" :key="time.id">
-            <th scope="row">{{ time.words }}</th>
+            <th scope="row">{{ capital(time.words) }}</th>
             <td>{{ levelWords[time.level] }}</td>
             <td class="figure">{{ learnedFigure(time.key, time.defaultS) }}</td>
             <td>
@@ -79,7 +81,6 @@ const sourceWords = { set: 'set by you', learned: 'learned', default: 'usual; th
                 @change="set(time, $event)"
                 @empty="time.setS === undefined || unset(time)"
               />
-              <small>{{ unitOf(time) }}</small>
             </td>
             <td>
               <Button
@@ -127,6 +128,9 @@ small {
   display: block;
 }
 .set {
-  width: 130px;
+  min-width: 108px;
+}
+th[scope='row'] {
+  width: 32%;
 }
 </style>

@@ -1,10 +1,13 @@
 import { computed, onMounted, shallowRef } from 'vue'
 import type { Settings } from '#model/settings'
 import type { LearnedTime } from '#core/journal'
-import { atLevel } from '#core/session'
-import { learnedWords } from '#words/learned-times'
+import { atLevel, taughtTimes } from '#core/session'
+import { learnedThing, learnedWords } from '#words/learned-times'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
+
+/** Of one thing in the order in which they come. */
+const taughtOrder = (key: string): number => taughtTimes.findIndex((time) => key.startsWith(`${time}:`))
 
 type Said = NonNullable<Settings['times']>
 
@@ -12,6 +15,8 @@ type Said = NonNullable<Settings['times']>
 export function useTimes() {
   const own = useOwnStore()
   const settings = useSettingsStore()
+  /** What is of no one thing stands first. */
+  const byThing = (key: string): string => learnedThing(key, own.catalog)
   onMounted(() => void own.loadTimes())
   /** What was said before the last change, and what that was. */
   const before = shallowRef<{ readonly said: Said; readonly words: string }>()
@@ -32,7 +37,7 @@ export function useTimes() {
     rows: computed(() =>
       own.times
         .map((time) => ({ ...time, id: atLevel(time.key, time.level), words: learnedWords(time.key, own.catalog) }))
-        .sort((a, b) => a.words.localeCompare(b.words)),
+        .sort((a, b) => byThing(a.key).localeCompare(byThing(b.key)) || taughtOrder(a.key) - taughtOrder(b.key)),
     ),
     set: (time: LearnedTime, setS: number) => {
       say(time, { setS }, 'Set')
