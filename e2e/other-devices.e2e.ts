@@ -1,6 +1,7 @@
 import type { Browser, BrowserContext, Page } from '@playwright/test'
 import type { Room } from '#model/device'
-import type { LedClass, LedClassLine } from '#model/led-class'
+import type { LedClassLine } from '#model/journal'
+import type { LedClass } from '#model/led-class'
 import { serious } from './axe.ts'
 import { expect, test } from './fixtures.ts'
 import type { House } from './fixtures.ts'

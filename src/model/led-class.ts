@@ -420,15 +420,3 @@ export type LedClass = AnyLedClass &
     | { readonly format: 2; readonly plan: LedPlan; readonly visits: readonly Visit[] | null }
     | { readonly format: 1; readonly plan: ToldPlan; readonly visits: readonly Visit[]; readonly isAbout: boolean }
   )
-
-/** A line of the journal. */
-export interface LedClassLine {
-  readonly id: string
-  readonly sessionId: string
-  readonly name: string
-  readonly startedAt: string
-  readonly endedAt: string | null
-  readonly plannedS: number
-  readonly ledS: number
-  readonly people: number
-}

@@ -1,5 +1,6 @@
 import {
   copyFileSync,
+  existsSync,
   mkdirSync,
   mkdtempSync,
   readFileSync,
@@ -98,12 +99,15 @@ describe('a migration that is cut off', () => {
   test.each(migrations.map((migration) => [migration.name, migration] as const))(
     'by the first edition, which left %s half done, is done to its end',
     async (name, migration) => {
+      const asBefore = join(folder, 'as-before.sqlite')
+      const before = new Sequelize({ dialect: 'sqlite', storage: asBefore, logging: false })
+      const migrator = makeMigrator(before)
+      for (const earlier of names.slice(0, names.indexOf(name))) await migrator.up({ migrations: [earlier] })
+      await before.close()
       for (let at = 1; at < 16; at += 2) {
         rmSync(file, { force: true })
-        const before = new Sequelize({ dialect: 'sqlite', storage: file, logging: false })
-        const migrator = makeMigrator(before)
-        for (const earlier of names.slice(0, names.indexOf(name))) await migrator.up({ migrations: [earlier] })
-        await before.close()
+        // Before the first migration there is no file yet.
+        if (existsSync(asBefore)) copyFileSync(asBefore, file)
         await halfDone(migration, at)
         expect(await opens()).toEqual({ sessions: 0, led: 0, events: 0, own: 0 })
       }

@@ -19,6 +19,7 @@ import { placesSaidMigration } from './migrations/015-places-said.ts'
 import { devicesMigration } from './migrations/016-devices.ts'
 import { soundsMigration } from './migrations/017-sounds.ts'
 import { seenTimesMigration } from './migrations/018-seen-times.ts'
+import { journalFoundMigration } from './migrations/019-journal-found.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -47,6 +48,7 @@ export const migrations: readonly Migration[] = [
   devicesMigration,
   soundsMigration,
   seenTimesMigration,
+  journalFoundMigration,
 ]
 
 const migrationsTable = 'migrations'

@@ -90,6 +90,9 @@ export interface LedClassRow extends Row<LedClassRow> {
   breath: CreationOptional<string | null>
   /** What it teaches, once it ended and was asked. */
   seenTimes: CreationOptional<string | null>
+  practice: CreationOptional<string | null>
+  placeId: CreationOptional<string | null>
+  deletedAt: CreationOptional<Date | null>
   version: number
   /** The device that leads, how it is called, and until when it counts as doing so without being heard of. */
   leadsBy: CreationOptional<string | null>
@@ -254,6 +257,9 @@ export function defineModels(sequelize: Sequelize): Models {
         note: { type: DataTypes.TEXT, allowNull: true },
         breath: { type: DataTypes.TEXT, allowNull: true },
         seenTimes: { type: DataTypes.TEXT, allowNull: true },
+        practice: { type: DataTypes.STRING(40), allowNull: true },
+        placeId: { type: DataTypes.STRING(64), allowNull: true },
+        deletedAt: maybeInstant(),
         version: whole(),
         leadsBy: { type: DataTypes.STRING(64), allowNull: true },
         leadsName: { type: DataTypes.STRING(120), allowNull: true },

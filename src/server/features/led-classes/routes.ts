@@ -5,6 +5,7 @@ import { idSchema, instantSchema } from '#model/common'
 import { ledClassPage } from '#model/limits'
 import { breathAnswersSchema, eventsSchema, ledEndSchema, ledNoteSchema, ledStartSchema } from '#model/led-class'
 import type { EventsSent } from '#model/led-class'
+import { journalWishSchema } from '#model/journal'
 import { told } from '#model/refusal'
 import { firstRecordSchema } from '#server/db/migrations/first-edition/first-record'
 import { apiRouter, closeRouter } from '#server/http/api-router'
@@ -18,7 +19,7 @@ const mostBodyMb = 8
 export const ledClassBody = express.json({ limit: `${String(mostBodyMb)}mb`, strict: true })
 
 /** A page of the journal: so many, after the class with this start and id; without them the newest. */
-const pageSchema = z.strictObject({
+const pageSchema = journalWishSchema.extend({
   most: z.coerce.number().int().min(1).max(ledClassPage.most).default(ledClassPage.usual),
   startedAt: instantSchema.optional(),
   id: idSchema.optional(),
@@ -27,9 +28,13 @@ const pageSchema = z.strictObject({
 /** What there is to read: a page of the journal, what classes taught, one class. */
 function reading(router: Router, store: LedClassStore): void {
   router.get('/', async ({ query }, response) => {
-    const { most, startedAt, id } = readAs(pageSchema, query)
+    const { most, startedAt, id, ...wish } = readAs(pageSchema, query)
     const after = startedAt !== undefined && id !== undefined ? { startedAt: new Date(startedAt), id } : undefined
-    response.json(await store.list(most, after))
+    response.json(await store.list(most, wish, after))
+  })
+
+  router.get('/choices', async (_request, response) => {
+    response.json(await store.choices())
   })
 
   router.get('/times', async (_request, response) => {
@@ -65,6 +70,12 @@ export function ledClassRoutes(store: LedClassStore): Router {
   router.put('/:id/end', async (request, response) => {
     const ended = readAs(ledEndSchema, request.body)
     await store.end(request.params.id, ended, tellerOf(response, ended.by))
+    response.status(204).end()
+  })
+
+  router.put('/:id/deleted', async (request, response) => {
+    const { deleted } = readAs(z.strictObject({ deleted: z.boolean() }), request.body)
+    await store.setDeleted(request.params.id, deleted)
     response.status(204).end()
   })
 

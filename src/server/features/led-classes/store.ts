@@ -1,15 +1,6 @@
 import { isDeepStrictEqual } from 'node:util'
 import { breathAnswersSchema, leadEventSchema, ledAsideSchema, ledStartSchema, visitSchema } from '#model/led-class'
-import type {
-  BreathAnswers,
-  EventsSent,
-  KeptEvent,
-  LedAside,
-  LedClass,
-  LedClassLine,
-  LedEnd,
-  LedStart,
-} from '#model/led-class'
+import type { BreathAnswers, EventsSent, KeptEvent, LedAside, LedClass, LedEnd, LedStart } from '#model/led-class'
 import { leasedTo, renewed } from '#core/lead'
 import type { Lease } from '#core/lead'
 import { lift } from '#model/lift'
@@ -28,6 +19,7 @@ import type { Hub } from '#server/features/following/hub'
 import { readKept } from '#server/features/read-kept'
 import { ProblemError } from '#server/problems'
 import { keptAside } from './asides.ts'
+import { journalOf } from './journal.ts'
 import { keepTaught, taught } from './taught.ts'
 
 const visitsSchema = z.array(visitSchema)
@@ -47,8 +39,7 @@ export function ledClassStore(database: Database, clock: Clock = systemClock, hu
     taught: () => taught(database, (id) => find(models, id)),
     /** The events alone: all that changes of a class while it runs. */
     events: (id: string) => eventsOf(models, id),
-    /** The newest first, so many; those after the one a cursor names. */
-    list: (most: number, after?: Cursor) => list(models, most, after),
+    ...journalOf(database),
     /** The class that runs: the newest that nobody ended, for as long as one may last; undefined where there is none. */
     running: () => running(models, clock),
     ...conducting(database, clock, hub),
@@ -179,6 +170,7 @@ const running = (models: Models, clock: Clock): Promise<LedClassRow | null> =>
     where: {
       format: 2,
       endedAt: null,
+      deletedAt: null,
       startedAt: { [Op.gt]: new Date(clock.now().getTime() - longestMs) },
     },
     order: [['startedAt', 'DESC']],
@@ -199,40 +191,6 @@ async function eventsOf({ ledEvents }: Models, classId: string): Promise<LedClas
   const rows = await ledEvents.findAll({ where: { classId }, order: [['n', 'ASC']], raw: true })
   return rows.map(({ n, by, event }) => ({ n, by, event: kept(event, leadEventSchema) }))
 }
-
-/** Where a page of the journal goes on: after the class with this start and id. */
-export interface Cursor {
-  readonly startedAt: Date
-  readonly id: string
-}
-
-/** A line as it lies in its row; read without making a model of each. */
-type LineRow = Omit<LedClassLine, 'startedAt' | 'endedAt'> & {
-  readonly startedAt: string
-  readonly endedAt: string | null
-}
-
-async function list(models: Models, most: number, after: Cursor | undefined): Promise<LedClassLine[]> {
-  const rows = await models.ledClasses.findAll({
-    attributes: ['id', 'sessionId', 'name', 'startedAt', 'endedAt', 'plannedS', 'ledS', 'people'],
-    ...(after ? { where: earlierThan(after) } : {}),
-    order: [
-      ['startedAt', 'DESC'],
-      ['id', 'ASC'],
-    ],
-    limit: most,
-    raw: true,
-  })
-  return (rows as unknown as LineRow[]).map((row) => ({
-    ...row,
-    startedAt: new Date(row.startedAt).toISOString(),
-    endedAt: row.endedAt === null ? null : new Date(row.endedAt).toISOString(),
-  }))
-}
-
-const earlierThan = ({ startedAt, id }: Cursor) => ({
-  [Op.or]: [{ startedAt: { [Op.lt]: startedAt } }, { startedAt, id: { [Op.gt]: id } }],
-})
 
 async function begin(models: Models, led: LedStart, transaction: Transaction): Promise<LedClassRow> {
   const row = await models.ledClasses.findByPk(led.id, { transaction })
@@ -322,11 +280,14 @@ async function takeFormer(
   const { conductedMs, visits, left, isAbout, events } = liftFirstRecord(record)
   if (row && row.conductedMs >= conductedMs) return
   await row?.destroy({ transaction })
+  const { document: of } = whole as { readonly document?: { readonly practice?: string; readonly placeId?: string } }
   await models.ledClasses.create(
     {
       ...headOf({ ...record, name: record.document.name, plannedMs: record.plan.totalMs }),
       endedAt: record.endedAt === undefined ? null : new Date(record.endedAt),
       ledS: Math.round(conductedMs / 1000),
+      practice: of?.practice ?? null,
+      placeId: of?.placeId ?? null,
       document: JSON.stringify(whole),
       format: 1,
       conductedMs,
@@ -392,6 +353,8 @@ const columnsOf = (led: LedStart) => ({
   ...headOf({ ...led, name: led.document.name, plannedMs: led.plan.totalMs }),
   endedAt: null,
   ledS: 0,
+  practice: led.document.practice,
+  placeId: led.placeId ?? led.document.placeId ?? null,
   document: JSON.stringify(led),
   format: 2,
   conductedMs: 0,

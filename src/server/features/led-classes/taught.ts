@@ -21,7 +21,7 @@ export async function taught(
 ): Promise<readonly SeenTime[]> {
   const rows = await ledClasses.findAll({
     attributes: ['id', 'seenTimes'],
-    where: { format: 2, left: false, endedAt: { [Op.ne]: null } },
+    where: { format: 2, left: false, deletedAt: null, endedAt: { [Op.ne]: null } },
     order: [['startedAt', 'DESC']],
     limit: mostClasses,
     raw: true,

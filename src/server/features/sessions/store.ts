@@ -117,6 +117,7 @@ async function list({ models }: At): Promise<SessionSummary[]> {
 async function lastLed(models: Models): Promise<Map<string, string>> {
   const rows = await models.ledClasses.findAll({
     attributes: ['sessionId', [fn('MAX', col('startedAt')), 'startedAt']],
+    where: { deletedAt: null },
     group: ['sessionId'],
   })
   return new Map(rows.map(({ sessionId, startedAt }) => [sessionId, new Date(startedAt).toISOString()]))

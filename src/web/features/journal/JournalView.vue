@@ -1,30 +1,15 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { onMounted, ref } from 'vue'
-import { ledClassPage } from '#model/limits'
-import type { LedClassLine } from '#model/led-class'
+import InputText from 'primevue/inputtext'
 import { formatDuration } from '#core/units'
 import { dayTimeText } from '#words/dates'
-import { listLedClasses } from '#web/shared/api/led-classes.ts'
+import SelectField from '#web/shared/ui/SelectField.vue'
+import { useJournal } from './use-journal.ts'
 
-const lines = ref<readonly LedClassLine[]>([])
-const state = ref<'opening' | 'ready' | 'away'>('opening')
-
-/** Whether there are earlier ones than those that are shown. */
-const hasEarlier = ref(false)
-const isAsking = ref(false)
-
-/** The next page; the first where none is shown yet. */
-async function goOn(): Promise<void> {
-  isAsking.value = true
-  const reply = await listLedClasses(lines.value.at(-1))
-  isAsking.value = false
-  state.value = reply.kind === 'ok' ? 'ready' : 'away'
-  if (reply.kind !== 'ok') return
-  lines.value = [...lines.value, ...reply.value]
-  hasEarlier.value = reply.value.length === ledClassPage.usual
-}
-onMounted(goOn)
+const journal = useJournal()
+const { typed, lines, state, hasEarlier, isAsking, isNarrowed, justDeleted, goOn, showAll, bringBack } = journal
+const { sessions, practices, places } = journal
+const any = (words: string) => ({ value: '', words })
 </script>
 
 <template>
@@ -34,8 +19,50 @@ onMounted(goOn)
         <h1>Journal</h1>
         <RouterLink :to="{ name: 'times' }">Your times</RouterLink>
       </header>
+      <p v-if="justDeleted" class="deleted" role="status">
+        Deleted: {{ justDeleted.words }}
+        <Button size="small" text severity="secondary" icon="pi pi-undo" label="Bring it back" @click="bringBack" />
+      </p>
+      <search v-if="lines.length > 0 || isNarrowed" class="wish">
+        <div>
+          <label for="journal-find">Find</label>
+          <InputText id="journal-find" v-model="typed.find" placeholder="in names and notes" fluid />
+        </div>
+        <SelectField
+          label="Session"
+          :value="typed.sessionId"
+          :options="[any('all sessions'), ...sessions]"
+          @change="typed.sessionId = $event"
+        />
+        <SelectField
+          v-if="practices.length > 1"
+          label="Practice"
+          :value="typed.practice"
+          :options="[any('all'), ...practices]"
+          @change="typed.practice = $event"
+        />
+        <SelectField
+          v-if="places.length > 1"
+          label="Place"
+          :value="typed.placeId"
+          :options="[any('all'), ...places]"
+          @change="typed.placeId = $event"
+        />
+        <div>
+          <label for="journal-from">From</label>
+          <InputText id="journal-from" v-model="typed.from" type="date" fluid />
+        </div>
+        <div>
+          <label for="journal-to">To</label>
+          <InputText id="journal-to" v-model="typed.to" type="date" fluid />
+        </div>
+      </search>
       <p v-if="state === 'away'" role="status">
         Zovrin’s server does not answer, so the journal cannot be read. Start it, then reload this page.
+      </p>
+      <p v-else-if="state === 'ready' && lines.length === 0 && isNarrowed" class="none">
+        No class fits this.
+        <Button size="small" severity="secondary" outlined label="Show all" @click="showAll" />
       </p>
       <p v-else-if="state === 'ready' && lines.length === 0">
         Every class you lead is written here: what was planned, what was held, side by side. Open a session and choose
@@ -82,6 +109,31 @@ header {
   justify-content: space-between;
   align-items: baseline;
   margin-bottom: 14px;
+}
+.wish {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(140px, 1fr));
+  gap: 8px 12px;
+  align-items: end;
+  margin-bottom: 14px;
+}
+/* Fields, choices and days stand in one row. */
+.wish :deep(input),
+.wish :deep(.p-select) {
+  height: 38px;
+}
+label {
+  display: block;
+  margin-bottom: 2px;
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+.deleted,
+.none {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin-bottom: 10px;
 }
 .earlier {
   margin-top: 14px;

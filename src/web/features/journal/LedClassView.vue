@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { computed, onMounted, ref, shallowRef } from 'vue'
-import { useRoute } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import type { LedClass } from '#model/led-class'
 import { breathOf, meantAndDone, visitsOf } from '#core/journal'
 import type { HeldRow } from '#core/journal'
 import { peopleHere } from '#core/lead'
 import { formatMs } from '#core/units'
-import { readLedClass } from '#web/shared/api/led-classes.ts'
+import { readLedClass, setLedClassDeleted } from '#web/shared/api/led-classes.ts'
 import { download } from '#web/shared/ui/download.ts'
 import { otherNames } from '#words/kinds-of-time'
 import { clockText, dayTimeText } from '#words/dates'
@@ -15,8 +15,11 @@ import { asideWords } from '#words/devices'
 import { counted } from '#words/text'
 import BreathOfClass from './BreathOfClass.vue'
 import NoteOfClass from './NoteOfClass.vue'
+import { justDeleted } from './just-deleted.ts'
 
 const route = useRoute()
+const router = useRouter()
+const notDeleted = ref('')
 const led = shallowRef<LedClass>()
 const state = ref<'opening' | 'ready' | 'missing'>('opening')
 /** Why it is not shown. */
@@ -55,6 +58,18 @@ async function exportCsv(): Promise<void> {
     'text/csv;charset=utf-8',
   )
 }
+/** It can be brought back from the journal. */
+async function remove(): Promise<void> {
+  if (!led.value) return
+  const { id } = led.value
+  const reply = await setLedClassDeleted(id, true)
+  if (reply.kind === 'ok') {
+    justDeleted.value = { id, words: `${led.value.document.name}, ${when.value}` }
+    await router.push({ name: 'journal' })
+  } else
+    notDeleted.value =
+      reply.kind === 'away' ? 'Zovrin’s server does not answer: nothing was deleted.' : reply.problem.detail
+}
 const people = computed(() => (led.value ? peopleHere({ start: led.value, events: led.value.events }) : 0))
 </script>
 
@@ -71,8 +86,19 @@ const people = computed(() => (led.value ? peopleHere({ start: led.value, events
             }}{{ led.left ? '; left early' : '' }}{{ led.endedAt === null ? '; not finished' : '' }}
           </p>
         </div>
-        <Button severity="secondary" outlined label="Export as CSV" icon="pi pi-download" @click="exportCsv" />
+        <div class="acts">
+          <Button severity="secondary" outlined label="Export as CSV" icon="pi pi-download" @click="exportCsv" />
+          <Button
+            v-if="led.endedAt !== null"
+            severity="secondary"
+            outlined
+            label="Delete"
+            aria-label="Delete this class from the journal"
+            @click="remove"
+          />
+        </div>
       </header>
+      <p v-if="notDeleted" role="alert">{{ notDeleted }}</p>
       <p v-if="led.askedAt" class="soft">
         Everybody was asked in private before held breath and strokes, said at {{ clockText(Date.parse(led.askedAt)) }}.
       </p>
@@ -139,6 +165,10 @@ header {
   justify-content: space-between;
   align-items: flex-start;
   gap: 20px;
+}
+.acts {
+  display: flex;
+  gap: 8px;
 }
 .soft,
 small {

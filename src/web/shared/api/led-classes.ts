@@ -1,12 +1,22 @@
-import type { BreathAnswers, EventsSent, LedClass, LedClassLine, LedEnd, LedStart } from '#model/led-class'
+import type { JournalChoices, JournalWish, LedClassLine } from '#model/journal'
+import type { BreathAnswers, EventsSent, LedClass, LedEnd, LedStart } from '#model/led-class'
 import type { SeenTime } from '#model/seen-time'
 import { ask } from './client.ts'
 
-/** A page of the journal, newest first: the one after a line, or the first. */
-export const listLedClasses = (after?: LedClassLine) => {
-  const cursor = after ? `?${new URLSearchParams({ startedAt: after.startedAt, id: after.id }).toString()}` : ''
-  return ask<readonly LedClassLine[]>(`/led-classes${cursor}`)
+/** A page of the journal, newest first, of what is wished for: the one after a line, or the first. */
+export const listLedClasses = (wish: JournalWish, after?: LedClassLine) => {
+  const query = new URLSearchParams(Object.entries(wish))
+  if (after) {
+    query.set('startedAt', after.startedAt)
+    query.set('id', after.id)
+  }
+  return ask<readonly LedClassLine[]>(`/led-classes${query.size === 0 ? '' : `?${query.toString()}`}`)
 }
+/** What the classes of the journal can be found by. */
+export const readJournalChoices = () => ask<JournalChoices>('/led-classes/choices')
+/** Deletes the record of a class, or brings it back. */
+export const setLedClassDeleted = (id: string, deleted: boolean) =>
+  ask<undefined>(`/led-classes/${id}/deleted`, { method: 'PUT', body: { deleted } })
 /** What the classes that ended teach of how long things take. */
 export const readSeenTimes = () => ask<readonly SeenTime[]>('/led-classes/times')
 export const readLedClass = (id: string) => ask<LedClass>(`/led-classes/${id}`)

@@ -1,0 +1,91 @@
+import type { JournalChoices, JournalWish, LedClassLine } from '#model/journal'
+import { Op } from 'sequelize'
+import type { WhereOptions } from 'sequelize'
+import type { Database } from '#server/db/open'
+import { ProblemError } from '#server/problems'
+
+/** Where a page of the journal goes on: after the class with this start and id. */
+export interface Cursor {
+  readonly startedAt: Date
+  readonly id: string
+}
+
+/** A line as it lies in its row; read without making a model of each. */
+type LineRow = Omit<LedClassLine, 'startedAt' | 'endedAt'> & {
+  readonly startedAt: string
+  readonly endedAt: string | null
+}
+
+/** The journal: what was led, found again, and deleted with a way back. */
+export function journalOf({ models: { ledClasses }, inTransaction }: Database) {
+  return {
+    /** The newest first, so many of those that are wished for; those after the one a cursor names. */
+    async list(most: number, wish: JournalWish, after?: Cursor): Promise<LedClassLine[]> {
+      const rows = await ledClasses.findAll({
+        attributes: ['id', 'sessionId', 'name', 'startedAt', 'endedAt', 'plannedS', 'ledS', 'people'],
+        where: { [Op.and]: [wished(wish), ...(after ? [earlierThan(after)] : [])] },
+        order: [
+          ['startedAt', 'DESC'],
+          ['id', 'ASC'],
+        ],
+        limit: most,
+        raw: true,
+      })
+      return (rows as unknown as LineRow[]).map((row) => ({
+        ...row,
+        startedAt: new Date(row.startedAt).toISOString(),
+        endedAt: row.endedAt === null ? null : new Date(row.endedAt).toISOString(),
+      }))
+    },
+    /** What classes can be found by: the sessions, practices and places there are any of. */
+    async choices(): Promise<JournalChoices> {
+      const rows = await ledClasses.findAll({
+        attributes: ['sessionId', 'name', 'practice', 'placeId'],
+        where: { deletedAt: null },
+        order: [['startedAt', 'ASC']],
+        raw: true,
+      })
+      return {
+        // As they were called last.
+        sessions: [...new Map(rows.map(({ sessionId, name }) => [sessionId, name]))]
+          .map(([id, name]) => ({ id, name }))
+          .sort((a, b) => a.name.localeCompare(b.name)),
+        practices: [...new Set(rows.flatMap(({ practice }) => practice ?? []))].sort(),
+        placeIds: [...new Set(rows.flatMap(({ placeId }) => placeId ?? []))].sort(),
+      }
+    },
+    /** Deletes a record that ended, or takes that back. Throws UNKNOWN_CLASS. */
+    setDeleted: (id: string, deleted: boolean) =>
+      inTransaction(async (transaction) => {
+        const row = await ledClasses.findByPk(id, { transaction })
+        if (!row || (deleted && !row.endedAt)) throw new ProblemError('UNKNOWN_CLASS', { id })
+        await row.update({ deletedAt: deleted ? new Date() : null }, { transaction })
+      }),
+  }
+}
+
+/** Letters of a search are taken as they are typed. */
+const asTyped = (text: string): string => text.replaceAll(/[\\%_]/g, (letter) => `\\${letter}`)
+
+function wished({ find, sessionId, practice, placeId, from, to }: JournalWish): WhereOptions {
+  return {
+    deletedAt: null,
+    ...(sessionId === undefined ? {} : { sessionId }),
+    ...(practice === undefined ? {} : { practice }),
+    ...(placeId === undefined ? {} : { placeId }),
+    [Op.and]: [
+      ...(from === undefined ? [] : [{ startedAt: { [Op.gte]: new Date(from) } }]),
+      ...(to === undefined ? [] : [{ startedAt: { [Op.lt]: new Date(to) } }]),
+      ...(find ?? '')
+        .split(/\s+/)
+        .filter((word) => word !== '')
+        .map((word) => ({
+          [Op.or]: [{ name: { [Op.like]: `%${asTyped(word)}%` } }, { note: { [Op.like]: `%${asTyped(word)}%` } }],
+        })),
+    ],
+  }
+}
+
+const earlierThan = ({ startedAt, id }: Cursor): WhereOptions => ({
+  [Op.or]: [{ startedAt: { [Op.lt]: startedAt } }, { startedAt, id: { [Op.gt]: id } }],
+})

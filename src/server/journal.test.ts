@@ -1,0 +1,76 @@
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import pino from 'pino'
+import request from 'supertest'
+import type { JournalChoices, LedClassLine } from '#model/journal'
+import { createApp } from '#server/app'
+import { openDatabase } from '#server/db/open'
+import type { Database } from '#server/db/open'
+import { seedDemo } from '#server/demo/seed'
+
+let folder: string
+let database: Database
+const now = () => new Date('2026-03-12T17:00:00Z')
+const there = () => request(createApp({ database, hosts: [], clock: { now }, logger: pino({ level: 'silent' }) }))
+const found = async (query: Record<string, string> = {}) =>
+  ((await there().get('/api/led-classes').query(query).expect(200)).body as LedClassLine[]).map(({ id }) => id)
+
+beforeEach(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'zovrin-journal-'))
+  database = await openDatabase(join(folder, 'a.sqlite'))
+  await seedDemo(database, { now })
+})
+afterEach(async () => {
+  await database.close()
+  rmSync(folder, { recursive: true })
+})
+
+const thursdays = [1, 2, 3, 4].map((weeks) => `thursday-${String(weeks)}-weeks-ago`)
+
+test('classes are found by words of their name or note, by session, practice and day', async () => {
+  const all = await found()
+  expect(all).toEqual(expect.arrayContaining([...thursdays, 'breath-week-6']))
+  expect(await found({ find: 'slow thursday' })).toEqual(thursdays)
+  expect(await found({ find: 'SORE backs' })).toEqual(['thursday-3-weeks-ago'])
+  expect(await found({ find: '100%' })).toEqual([])
+  expect(await found({ sessionId: 'breath-week-6' })).toEqual(['breath-week-6'])
+  expect(await found({ practice: 'breath' })).toEqual(['breath-week-6'])
+  const [from, to] = ['2026-02-18T00:00:00.000Z', '2026-02-27T00:00:00.000Z']
+  expect(await found({ from, to })).toEqual(['thursday-2-weeks-ago', 'thursday-3-weeks-ago'])
+  expect(await found({ from, to, find: 'sore' })).toEqual(['thursday-3-weeks-ago'])
+  await there().get('/api/led-classes').query({ practice: 'running' }).expect(422)
+})
+
+test('what there is to choose from is told, each session as it was called last', async () => {
+  const { sessions, practices } = (await there().get('/api/led-classes/choices').expect(200)).body as JournalChoices
+  expect(sessions).toEqual([
+    { id: 'breath-week-6', name: 'Reed and bellows' },
+    { id: 'thursday-slow-hour', name: 'Thursday slow hour' },
+  ])
+  expect(practices).toEqual(['breath', 'yin'])
+})
+
+test('a class is deleted with a way back; what it taught and when the session was last led go with it', async () => {
+  const say = (id: string, deleted: boolean) => there().put(`/api/led-classes/${id}/deleted`).send({ deleted })
+  const lastLed = async () =>
+    ((await there().get('/api/sessions').expect(200)).body as { id: string; lastLed: string | null }[]).find(
+      ({ id }) => id === 'breath-week-6',
+    )?.lastLed
+  expect(await lastLed()).not.toBeNull()
+  await say('breath-week-6', true).expect(204)
+  expect(await found()).toEqual(thursdays)
+  expect(await lastLed()).toBeNull()
+  await say('breath-week-6', false).expect(204)
+  expect(await found()).toContain('breath-week-6')
+  await say('nobody', true).expect(404)
+})
+
+test('classes of before are found by their practice and place too', async () => {
+  await database.close()
+  const file = join(folder, '017.sqlite')
+  copyFileSync(join(import.meta.dirname, 'db', 'fixtures', '017.sqlite'), file)
+  database = await openDatabase(file)
+  expect(await found({ practice: 'yin' })).toHaveLength(2)
+  expect(await found({ practice: 'breath' })).toEqual([])
+})
