@@ -16,7 +16,7 @@ const leastUnderBelly = 2
 
 const isBellied = ({ elevation }: Look): boolean => elevation.lateInPregnancy === true
 
-/** How far the nearest of something is inside a ball, cm; none where it is outside. */
+/** How far something so far from its middle is inside a ball, cm; below 0 where it is outside. */
 const inside = (ball: { readonly at: Point3; readonly r: number }, apart: number): number => ball.r - apart
 
 /** What presses furthest into the belly: the thighs, or what carries the body in front. */

@@ -9,7 +9,8 @@ interface LearnedInput {
   readonly seenS: readonly Seconds[]
 }
 
-const mostS = 3600
+/** What is longer is no time of a part of a class. */
+export const mostS = 3600
 /** Fewer records teach nothing. */
 export const leastSeen = 3
 /** From so many on they are bounded by themselves. */

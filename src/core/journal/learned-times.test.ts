@@ -149,6 +149,11 @@ describe('what is learned', () => {
     expect(learn(many)[0]?.seenS[0]).toBe(5)
   })
 
+  test('a part that was left for hours teaches nothing, and nothing breaks by it', () => {
+    const records = [record(60, 1), record(7200, 2), record(60, 3), record(60, 4)]
+    expect(learn(records)[0]).toMatchObject({ seenS: [60, 60, 60], from: 'learned' })
+  })
+
   test('of changes, props and speech it is by the table, the estimate and the usual pace', () => {
     const of = (key: string, s: number) => [1, 2, 3].map((day) => record(s, day, { key }))
     const times = learn([

@@ -1,12 +1,12 @@
 import type { Level } from '#model/common'
-import { atLevel, learnedKey, taughtTimes } from '#core/session'
-import type { Catalog, LearnedTimes } from '#core/session'
-import { orThrow } from '#core/result'
-import { usualPace } from '#core/units'
-import type { Seconds } from '#core/units'
-import { learnedSeconds, leastSeen } from './learned-seconds.ts'
 import type { SeenTime } from '#model/seen-time'
 import type { TimeSaid } from '#model/settings'
+import { orThrow } from '#core/result'
+import { atLevel, learnedKey, taughtTimes } from '#core/session'
+import type { Catalog, LearnedTimes } from '#core/session'
+import { usualPace } from '#core/units'
+import type { Seconds } from '#core/units'
+import { learnedSeconds, leastSeen, mostS } from './learned-seconds.ts'
 
 /** One time at one level: what it is without records, what they say, and what is used. */
 export interface LearnedTime {
@@ -51,7 +51,8 @@ export function learnedTimes({ seen, said, catalog, people }: LearnInput): reado
     if (defaultS === undefined) return []
     const { setS, forgottenAt = '' } = said[at] ?? {}
     const counting = recordsFor(
-      all.filter(({ startedAt }) => startedAt > forgottenAt),
+      // What took longer than an hour was an interruption.
+      all.filter(({ startedAt, s }) => startedAt > forgottenAt && s <= mostS),
       people,
     )
     const seenS = counting.map(({ s }) => s)

@@ -188,10 +188,15 @@ export function kneeling(figure: FigureOf<'kneeling'>, scene: Scene): Calculated
   const shoulder = from(waist, leans ? leaning.ribs : 87, f.ribCage)
   const crown = from(shoulder, leans ? leaning.head : 90, f.headNeck)
   const onThigh = plus(between(leg.hip, leg.knee, 0.7), { x: 0, y: f.kneeR + f.wristR, z: 0 })
+  const behind = { y: f.wristR, z: f.shoulderHalf * (leans ? 1.1 : 1) }
   const arms = armTo(
     f,
     shoulder,
-    leans ? { x: shoulder.x - leaning.hands * f.stature, y: f.wristR, z: f.shoulderHalf * 1.1 } : onThigh,
+    leans
+      ? { x: shoulder.x - leaning.hands * f.stature, ...behind }
+      : figure.feet === 'lifted'
+        ? { x: -0.16 * f.stature, ...behind }
+        : onThigh,
     { x: -1, y: -0.2, z: 0.5 },
   )
   const legs = bothAlike(leg)

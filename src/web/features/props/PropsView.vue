@@ -329,6 +329,7 @@ footer {
     overflow: visible;
   }
   .views,
+  .below,
   .choices,
   .props-view :deep(nav),
   .picture :deep(.stature) {

@@ -5,12 +5,16 @@ import type { SetUpNoticed } from '#core/checks'
 import type { ForHeight } from '#core/class'
 import { assess } from '#core/comfort'
 import { measuresOf } from '#core/figure'
+import type { Who } from '#core/figure'
 import { withSetAside } from '#core/finding'
 import { useHouse } from '#web/shared/house/use-house.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { useSetUpEdits } from './use-set-up-edits.ts'
 import { usedIn } from './used.ts'
+
+/** Of another height what was measured is not theirs; that a belly is there is. */
+const lateOnly = ({ lateInPregnancy }: Who): Pick<Who, 'lateInPregnancy'> => ({ lateInPregnancy })
 
 const chosenKey = ref<string>()
 /** The heights of a class that are looked at in place of the plan, in the set-up they belong to. */
@@ -40,7 +44,7 @@ export const useProps = createSharedComposable(() => {
   const pictured = computed(() => {
     const { items, mostCm } = looked.value ?? {}
     return input.value && items && mostCm !== undefined
-      ? { ...input.value, items, who: { statureCm: mostCm } }
+      ? { ...input.value, items, who: { ...lateOnly(input.value.who), statureCm: mostCm } }
       : input.value
   })
   const assessed = computed(() => input.value && assess(input.value))
