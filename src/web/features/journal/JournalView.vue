@@ -23,7 +23,7 @@ const any = (words: string) => ({ value: '', words })
         Deleted: {{ justDeleted.words }}
         <Button size="small" text severity="secondary" icon="pi pi-undo" label="Bring it back" @click="bringBack" />
       </p>
-      <search v-if="lines.length > 0 || isNarrowed" class="wish">
+      <div v-if="lines.length > 0 || isNarrowed" class="wish" role="search" aria-label="The journal">
         <div>
           <label for="journal-find">Find</label>
           <InputText id="journal-find" v-model="typed.find" placeholder="in names and notes" fluid />
@@ -56,7 +56,7 @@ const any = (words: string) => ({ value: '', words })
           <label for="journal-to">To</label>
           <InputText id="journal-to" v-model="typed.to" type="date" fluid />
         </div>
-      </search>
+      </div>
       <p v-if="state === 'away'" role="status">
         Zovrin’s server does not answer, so the journal cannot be read. Start it, then reload this page.
       </p>
