@@ -86,15 +86,16 @@ function walk(event: KeyboardEvent, by: number): void {
           <td class="figure">{{ entry.usual }}</td>
           <td>{{ whom(entry) }}</td>
           <td v-if="session.document" class="figure">
-            <Button
-              size="small"
-              severity="secondary"
-              outlined
-              icon="pi pi-plus"
+            <!-- As plain as can be: a hundred of them come at once. -->
+            <button
+              type="button"
+              class="add"
               :aria-label="`Add ${entry.name} to ${session.document.name}`"
               :title="`Add to ${session.document.name}`"
               @click="add(entry.thing, entry.name)"
-            />
+            >
+              <i class="pi pi-plus" aria-hidden="true" />
+            </button>
           </td>
         </tr>
       </tbody>
@@ -161,6 +162,19 @@ small {
   font-size: 14px;
   font-weight: 500;
   color: var(--ink-soft);
+}
+.add {
+  width: 36px;
+  height: 32px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: none;
+  color: var(--ink-soft);
+  cursor: pointer;
+}
+.add:hover {
+  background: var(--ground);
+  color: var(--ink);
 }
 .felt {
   white-space: normal;

@@ -1,5 +1,5 @@
-import { useTimeoutFn } from '@vueuse/core'
-import { onScopeDispose, ref, shallowRef, toRaw, watch } from 'vue'
+import { until, useTimeoutFn } from '@vueuse/core'
+import { onScopeDispose, ref, shallowRef, toRaw } from 'vue'
 import type { Result } from '#core/result'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import type { FitAsked, FitKind, FitQuestion } from './fit-work.ts'
@@ -54,17 +54,14 @@ export function useFit<K extends FitKind>(kind: K) {
     }
     worker.postMessage({ kind, ...plannedFor, ...asks } as unknown as FitQuestion)
   }
-  /** The answer to one question; undefined when it was given up or could not be had. */
+  /** The answer to one question; undefined when it was given up, could not be had or another took its place. */
   function once(asks: FitAsked[K]['asks']): Promise<Result<Given> | undefined> {
     answer.value = undefined
     ask(asks)
-    return new Promise((settled) => {
-      const stop = watch([answer, isBroken, isAsking], () => {
-        if (!answer.value && !isBroken.value && isAsking.value) return
-        stop()
-        settled(answer.value)
-      })
-    })
+    const isOver = (): boolean => answer.value !== undefined || isBroken.value || !isAsking.value
+    return until(isOver)
+      .toBe(true)
+      .then(() => answer.value)
   }
   onScopeDispose(cancel)
   return { answer, isSlow, isBroken, ask, once, cancel }

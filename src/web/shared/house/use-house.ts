@@ -13,8 +13,8 @@ const statureKey = 'zovrin.stature'
 /** For whom set-ups are planned where nobody is known. */
 export const usualStatureCm = 170
 
-const kept = Number(localStorage.getItem(statureKey))
-const lookedFor = ref(kept >= 120 && kept <= 220 ? kept : usualStatureCm)
+const lookedForBefore = Number(localStorage.getItem(statureKey))
+const lookedFor = ref(lookedForBefore >= 120 && lookedForBefore <= 220 ? lookedForBefore : usualStatureCm)
 watch(lookedFor, (cm) => localStorage.setItem(statureKey, String(cm)))
 /** Whether set-ups are looked at for a body late in pregnancy, while this page is open. */
 const lookedLate = ref(false)
@@ -25,7 +25,7 @@ const insteadOfTheirs = ref<{ readonly classId: string; readonly cm: number }>()
 export function useHouse() {
   const own = useOwnStore()
   const session = useSessionStore()
-  const kept = usePlacesStore()
+  const places = usePlacesStore()
   const classes = usePlannedClassesStore()
   const planned = computed(() => session.document && classes.openFor(session.document.id))
   /** A class that is planned says where itself [settled A21]. */
@@ -58,10 +58,10 @@ export function useHouse() {
   /** Where the session is held; where it does not say, the usual place, else the first there is. */
   const place = computed(
     () =>
-      kept.places.find(({ id }) => id === plannedPlace.value) ??
-      kept.places.find(({ id }) => id === session.document?.placeId) ??
-      kept.places.find(({ usual }) => usual) ??
-      kept.places[0],
+      places.places.find(({ id }) => id === plannedPlace.value) ??
+      places.places.find(({ id }) => id === session.document?.placeId) ??
+      places.places.find(({ usual }) => usual) ??
+      places.places[0],
   )
   /** The kinds in the sizes that were measured there; of several of a kind the first. */
   const kinds = computed(() => {
@@ -75,6 +75,6 @@ export function useHouse() {
     cupboard: computed(() => place.value?.cupboard ?? usualCupboard),
     /** What the sums of a set-up are made for. */
     lyingOn: computed(() => ({ ...who.value, kinds: kinds.value })),
-    loadPlaces: kept.load,
+    loadPlaces: places.load,
   }
 }

@@ -17,8 +17,8 @@ export interface Field {
   readonly depths: Float64Array
 }
 
-/** Further out than this from everything nothing is measured, cells. */
-const margin = 2
+/** Further out than this from everything nothing is measured, cells: an outline is found between neighbours. */
+const margin = 1
 
 /** Something flesh does not enter but is pressed flat against: how far a place is from it, cm, and from where to where. */
 export interface Firm {
@@ -66,6 +66,7 @@ function fillBetween(field: Field, a: Disc, b: Disc, firm: readonly Firm[]): voi
   const du = b.u - a.u
   const dv = b.v - a.v
   const perLength = 1 / (du * du + dv * dv || 1)
+  const taper = b.r - a.r
   for (let row = bottom; row <= top; row += 1) {
     const v = low + row * cell
     const pv = v - a.v
@@ -73,11 +74,17 @@ function fillBetween(field: Field, a: Disc, b: Disc, firm: readonly Firm[]): voi
       const u = left + column * cell
       const pu = u - a.u
       const share = max(0, min(1, (pu * du + pv * dv) * perLength))
-      const ou = pu - share * du
-      const ov = pv - share * dv
       const at = row * across + column
       const before = depths[at] ?? 0
-      let depth = a.r + (b.r - a.r) * share - sqrt(ou * ou + ov * ov)
+      const thickness = a.r + taper * share
+      // Most places are deeper in a piece before this one, or too far away: they are left without a root taken.
+      const within = thickness - before
+      if (within <= 0) continue
+      const ou = pu - share * du
+      const ov = pv - share * dv
+      const apart = ou * ou + ov * ov
+      if (apart >= within * within) continue
+      let depth = thickness - sqrt(apart)
       for (let one = 0; depth > before && one < against.length; one += 1)
         depth = min(depth, against[one]?.apart(u, v) ?? depth)
       if (depth > before) depths[at] = depth

@@ -23,5 +23,7 @@ const drawing = useThumbnail(() => pictured, when)
   place-items: center;
   width: var(--thumb, 64px);
   aspect-ratio: 4 / 3;
+  /* In a long list only those that are near are laid out and painted. */
+  content-visibility: auto;
 }
 </style>

@@ -4,6 +4,8 @@ import { propKinds } from '#library/prop-kinds'
 import { shippedCatalog } from '#library/shipped'
 import { drawThumbnail } from './draw-thumbnail.ts'
 import { positionFigures } from './position-figures.ts'
+import { drawShelf } from './shelf-pictures.ts'
+import { thumbnailKey } from './thumbnail-key.ts'
 
 const pathsOf = (pictured: Parameters<typeof drawThumbnail>[0] | undefined): string =>
   (pictured &&
@@ -51,4 +53,16 @@ test('a pose of one’s own looks as the one it was made from; without a figure 
   const { figure: _, ...bare } = deer
   expect(picturedPose({ ...catalog, ownPoses: new Map([[own.id, { ...bare, id: own.id }]]) }, own.id)).toBeUndefined()
   expect(picturedPose(catalog, 'nowhere')).toBeUndefined()
+})
+
+test('what is drawn with the pages is found by whoever asks for a pose of the shelf, whatever its items are called', () => {
+  const shelf = drawShelf()
+  const wrong = all.filter(({ id }) => {
+    const pictured = picturedPose(shippedCatalog, id)
+    if (!pictured) return false
+    const renamed = { ...pictured, items: pictured.items.map((item, at) => ({ ...item, id: `other ${String(at)}` })) }
+    const shapes = shelf[thumbnailKey(renamed)]?.shapes.map(({ path }) => path).join()
+    return shapes === undefined || shapes !== pathsOf(pictured)
+  })
+  expect(wrong.map(({ id }) => id)).toEqual([])
 })

@@ -3,6 +3,7 @@ import type { ComputedRef } from 'vue'
 import type { Pictured } from '#core/session'
 import type { Drawing } from '../picture.ts'
 import { keepThumbnail, keptThumbnails } from './kept-thumbnails.ts'
+import { thumbnailKey } from './thumbnail-key.ts'
 import workerUrl from './thumbnail-worker.ts?worker&url'
 
 /** A build names the worker by all that is in it: what another drew is another picture. */
@@ -10,6 +11,7 @@ const edition = workerUrl
 
 const drawn = shallowReactive(new Map<string, Drawing>())
 let kept: Promise<ReadonlyMap<string, Drawing>> | undefined
+let builtBefore: Promise<Readonly<Record<string, Drawing>>> | undefined
 
 /** What waits to be drawn: pictures of what is worked on go before those of a long list, each in the order it was asked. */
 const waiting = { soon: new Set<string>(), later: new Set<string>() }
@@ -31,10 +33,11 @@ function drawer(): Worker {
     // A browser that keeps nothing has it drawn once more when it is opened again.
     void keepThumbnail(edition, key, drawing).catch(() => undefined)
   }
-  // A worker that could not be had is asked for anew with the next picture.
+  // A worker that could not be had is asked for anew with the next picture, and what it had in hand with it.
   worker.onerror = () => {
     worker?.terminate()
     worker = undefined
+    for (const key of inHand) waiting.later.add(key)
     inHand.clear()
   }
   return worker
@@ -55,9 +58,17 @@ function drawNext(): void {
 const fromBefore = (): Promise<ReadonlyMap<string, Drawing>> =>
   (kept ??= keptThumbnails(edition).catch(() => new Map<string, Drawing>()))
 
+/** What was drawn with the pages; where that cannot be had, the worker draws it. */
+const built = (): Promise<Readonly<Record<string, Drawing>>> =>
+  (builtBefore ??= import('virtual:shelf-pictures').then(
+    ({ shelfPictures }) => shelfPictures,
+    () => ({}),
+  ))
+
 async function ask(key: string, when: When): Promise<void> {
   if (drawn.has(key)) return
-  const before = (await fromBefore()).get(key)
+  // A long list is of the shelf; a single picture is not worth reading all of it.
+  const before = (when === 'later' ? (await built())[key] : undefined) ?? (await fromBefore()).get(key)
   if (before) drawn.set(key, before)
   if (drawn.has(key) || inHand.has(key)) return
   if (when === 'soon') waiting.later.delete(key)
@@ -65,17 +76,11 @@ async function ask(key: string, when: When): Promise<void> {
   drawNext()
 }
 
-/** The ids of what lies there are of no picture. */
-function keyOf({ figure, items, side }: Pictured): string {
-  const laid = items.map((item, index) => ({ ...item, id: String(index), note: undefined }))
-  return JSON.stringify({ figure, items: laid, side })
-}
-
 /** The thumbnail of what is pictured, once it is drawn: each is drawn once and kept. */
 export function useThumbnail(pictured: () => Pictured | undefined, when: When): ComputedRef<Drawing | undefined> {
   const key = computed(() => {
     const now = pictured()
-    return now && keyOf(now)
+    return now && thumbnailKey(now)
   })
   watch(key, (now) => now !== undefined && void ask(now, when), { immediate: true })
   return computed(() => (key.value === undefined ? undefined : drawn.get(key.value)))
