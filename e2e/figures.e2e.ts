@@ -100,4 +100,8 @@ test('a set-up is looked at for three heights beside each other, and late in pre
   await expect(page.getByText('Late in pregnancy, and the trunk lies flat').first()).toBeVisible()
   await page.getByRole('button', { name: 'Three heights' }).click()
   await expect(three).toHaveCount(3)
+  // A sheet is for one height.
+  await page.emulateMedia({ media: 'print' })
+  await expect(three.first()).toBeHidden()
+  await expect(page.getByRole('img', { name: /^Calves on a chair/ })).toBeVisible()
 })

@@ -51,6 +51,8 @@ useKeptFocus(() => !route.meta['bare'])
   border-top: 1px solid var(--line);
   font-size: 15px;
   min-width: 0;
+  /* It is one line high. */
+  white-space: nowrap;
 }
 @media print {
   .shell {

@@ -76,7 +76,7 @@ useUndoKeys({ undo, redo })
 const frame = useTemplateRef('frame')
 const { view, views, side, sidesShown, seenFrom, drawing } = usePicture(useElementSize(frame))
 
-/** Beside each other instead of one in full. */
+/** Beside each other instead of one in full, on the screen. */
 const isThree = ref(false)
 function lookAt(cm: number): void {
   statureCm.value = cm
@@ -177,8 +177,8 @@ const drawerOpen = ref(false)
         <p v-for="line in insteadIn(chosen.block.id)" :key="line" class="instead"><b>This class:</b> {{ line }}</p>
       </div>
       <div ref="frame" class="frame">
-        <ThreeHeights v-if="drawing && isThree" :view="view" :side="meant" @chosen="lookAt" />
-        <FigureDrawing v-else-if="drawing" :drawing="drawing" :words="spoken" />
+        <ThreeHeights v-if="drawing && isThree" class="on-screen" :view="view" :side="meant" @chosen="lookAt" />
+        <FigureDrawing v-if="drawing" :class="{ 'on-paper': isThree }" :drawing="drawing" :words="spoken" />
         <p v-else-if="chosen && !figure" class="nothing">
           {{
             chosen.poseId
@@ -195,12 +195,14 @@ const drawerOpen = ref(false)
         </p>
       </div>
       <footer v-if="chosen && picture">
-        <p v-if="told.length > 0 && !isThree" class="told">
+        <p v-if="told.length > 0" class="told" :class="{ 'on-paper': isThree }">
           <span v-for="one in told" :key="one.words"
             >{{ one.words }} <b>{{ one.value }}</b></span
           >
         </p>
-        <p v-if="drawing && drawing.left.length > 0 && !isThree" class="told">Also: {{ drawing.left.join(', ') }}</p>
+        <p v-if="drawing && drawing.left.length > 0" class="told" :class="{ 'on-paper': isThree }">
+          Also: {{ drawing.left.join(', ') }}
+        </p>
         <p class="estimate">{{ standing }} · heights are estimates within 15 %, comfort decides</p>
         <div class="below">
           <StatureField v-model="statureCm" />
@@ -316,6 +318,64 @@ footer {
   font-size: 15px;
   color: #4b5854;
 }
+/* On a phone: the set-ups in a row, and the one that is looked at under them over the whole width. */
+@media (max-width: 700px) {
+  .props-view.narrow {
+    display: block;
+    overflow-y: auto;
+  }
+  .props-view :deep(.open-drawer) {
+    position: sticky !important;
+    left: 100%;
+  }
+  .props-view :deep(.pane.narrow) {
+    position: fixed;
+    inset: 56px 0 34px auto;
+    max-width: 100%;
+  }
+  .frame {
+    flex: none;
+    height: 240px;
+  }
+  .under {
+    max-height: none;
+    overflow-x: auto;
+  }
+  .under :deep(.list) {
+    min-width: 640px;
+  }
+  .head {
+    flex-wrap: wrap;
+  }
+  .choices :deep(.p-selectbutton),
+  .views {
+    flex: initial;
+    flex-wrap: wrap;
+  }
+  .props-view :deep(.side-list) {
+    border: 0;
+    border-bottom: 1px solid var(--line);
+  }
+  .props-view :deep(.side-list ul) {
+    display: flex;
+    overflow-x: auto;
+  }
+  .props-view :deep(.side-list li) {
+    flex: 0 0 150px;
+    border: 0;
+    border-top: 1px solid var(--line);
+    border-right: 1px solid var(--line);
+  }
+  .props-view :deep(.side-list button) {
+    height: 100%;
+  }
+}
+/* A sheet is for one height: that at which the set-up is looked at. */
+@media screen {
+  .on-paper {
+    display: none;
+  }
+}
 @media print {
   .props-view,
   .props-view.narrow {
@@ -328,6 +388,10 @@ footer {
     background: none;
     overflow: visible;
   }
+  .under {
+    max-height: none;
+  }
+  .on-screen,
   .views,
   .below,
   .choices,
