@@ -1,6 +1,7 @@
 import { amiss, ok } from '#core/result'
 import type { Checked, Result } from '#core/result'
 import type { Seconds } from '#core/units'
+import { quantile } from './quantile.ts'
 
 interface LearnedInput {
   /** What is planned where nothing was learned. */
@@ -49,11 +50,4 @@ function bounds(defaultS: Seconds, seenS: readonly Seconds[]): readonly [least: 
   const [first, third] = [quantile(sorted, 0.25), quantile(sorted, 0.75)]
   const reach = 1.5 * (third - first)
   return [first - reach, third + reach]
-}
-
-/** Between the two records it falls between, in proportion. */
-function quantile(sorted: readonly number[], share: number): number {
-  const at = share * (sorted.length - 1)
-  const [below, above] = [sorted[Math.floor(at)] ?? 0, sorted[Math.ceil(at)] ?? 0]
-  return below + (above - below) * (at - Math.floor(at))
 }

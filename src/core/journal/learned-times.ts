@@ -4,7 +4,7 @@ import type { TimeSaid } from '#model/settings'
 import { orThrow } from '#core/result'
 import { atLevel, learnedKey, taughtTimes } from '#core/session'
 import type { Catalog, LearnedTimes } from '#core/session'
-import { usualPace } from '#core/units'
+import { grouped, usualPace } from '#core/units'
 import type { Seconds } from '#core/units'
 import { learnedSeconds, leastSeen, mostS } from './learned-seconds.ts'
 
@@ -39,11 +39,7 @@ interface LearnInput {
 
 /** Every time of which there is a record or a word of the teacher, with what is used of it; what no shelf knows any more is left out. */
 export function learnedTimes({ seen, said, catalog, people }: LearnInput): readonly LearnedTime[] {
-  const groups = new Map<string, SeenTime[]>()
-  for (const one of seen) {
-    const at = atLevel(one.key, one.level)
-    groups.set(at, [...(groups.get(at) ?? []), one])
-  }
+  const groups = grouped(seen, ({ key, level }) => atLevel(key, level))
   for (const at of Object.keys(said)) if (!groups.has(at)) groups.set(at, [])
   return [...groups].flatMap(([at, all]): LearnedTime[] => {
     const [key, level] = splitKey(at)

@@ -1,3 +1,4 @@
+import { grouped } from '#core/units'
 import type { LeadCue, LeadPlan, LeadSegment } from './lead-plan.ts'
 
 /** What is looked up in a plan at every step, so that a long one is not walked through each time. */
@@ -21,16 +22,6 @@ function indexOf(plan: LeadPlan): PlanIndex {
   }
   made.set(plan, index)
   return index
-}
-
-function grouped<T, K>(things: readonly T[], keyOf: (thing: T) => K): Map<K, T[]> {
-  const groups = new Map<K, T[]>()
-  for (const thing of things) {
-    const group = groups.get(keyOf(thing))
-    if (group) group.push(thing)
-    else groups.set(keyOf(thing), [thing])
-  }
-  return groups
 }
 
 export const cuesOf = (plan: LeadPlan, segment: number): readonly LeadCue[] => indexOf(plan).cues.get(segment) ?? none

@@ -9,3 +9,15 @@ export function mapRecord<K extends string, A, B>(
 ): Record<K, B> {
   return Object.fromEntries(keysOf(record).map((key) => [key, map(record[key], key)])) as Record<K, B>
 }
+
+/** Things that belong together by a key, each group in the order of the things, the groups in that of their first. */
+export function grouped<T, K>(things: readonly T[], keyOf: (thing: T) => K): Map<K, T[]> {
+  const groups = new Map<K, T[]>()
+  for (const thing of things) {
+    const key = keyOf(thing)
+    const group = groups.get(key)
+    if (group) group.push(thing)
+    else groups.set(key, [thing])
+  }
+  return groups
+}

@@ -1,5 +1,6 @@
 import type { PropKind } from '#model/prop'
 import type { Substitute } from '#model/substitute'
+import { grouped } from '#core/units'
 import type { PoseThere } from './block.ts'
 import { usesText, waysFor } from './ways.ts'
 import type { SetUpsOf, Uses, Way } from './ways.ts'
@@ -54,9 +55,9 @@ function blockThere(
   stock: Stock,
   substitutes: readonly Substitute[],
 ): BlockThere {
-  const groups = grouped(doing, ({ pose: { setUps } }) => JSON.stringify(setUps)).map((group) =>
-    grouped(group, ({ pose: { wants = [] } }) => JSON.stringify(wants)),
-  )
+  const groups = [...grouped(doing, ({ pose: { setUps } }) => JSON.stringify(setUps)).values()].map((group) => [
+    ...grouped(group, ({ pose: { wants = [] } }) => JSON.stringify(wants)).values(),
+  ])
   const people = groups.map((group) => group.flat().length)
   const waysOf = (scarce: ReadonlySet<PropKind>): readonly WaysOfPose[] =>
     groups.map((group) => waysOfPose(group, { scarce, substitutes }))
@@ -163,10 +164,4 @@ function inNumbers(
     ways: numbers,
     alike: allowed.map((mine, at) => ({ people: people[at] ?? 0, ways: mine.filter((way) => kept.has(way)) })),
   }
-}
-
-function grouped<T>(all: readonly T[], keyOf: (one: T) => string): readonly (readonly T[])[] {
-  const groups = new Map<string, T[]>()
-  for (const one of all) groups.set(keyOf(one), [...(groups.get(keyOf(one)) ?? []), one])
-  return [...groups.values()]
 }
