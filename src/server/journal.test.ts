@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import pino from 'pino'
 import request from 'supertest'
+import type { ClassDrift } from '#model/class-drift'
 import type { JournalChoices, LedClassLine } from '#model/journal'
 import { createApp } from '#server/app'
 import { openDatabase } from '#server/db/open'
@@ -73,4 +74,41 @@ test('classes of before are found by their practice and place too', async () => 
   database = await openDatabase(file)
   expect(await found({ practice: 'yin' })).toHaveLength(2)
   expect(await found({ practice: 'breath' })).toEqual([])
+})
+
+describe('what drifts', () => {
+  const drifts = async (query: Record<string, string> = {}) =>
+    (await there().get('/api/led-classes/drifts').query(query).expect(200)).body as ClassDrift[]
+
+  test('is told of the classes that ended and are wished for, the newest first', async () => {
+    expect((await drifts({ sessionId: 'thursday-slow-hour' })).map(({ id }) => id)).toEqual(thursdays)
+    const [sore] = await drifts({ find: 'sore' })
+    expect(sore).toMatchObject({
+      id: 'thursday-3-weeks-ago',
+      name: 'Thursday slow hour',
+      ledS: expect.any(Number) as number,
+    })
+    // Ended after 148 s of 150.
+    expect(sore?.of.find(({ blockId, part }) => blockId === 'sphinx' && part === 'hold')?.tookS).toBe(148)
+    await there().put('/api/led-classes/thursday-3-weeks-ago/deleted').send({ deleted: true }).expect(204)
+    expect(await drifts({ find: 'sore' })).toEqual([])
+    await there().get('/api/led-classes/drifts').query({ practice: 'running' }).expect(422)
+  })
+
+  test('classes of before are asked once, and what cannot be read is asked anew', async () => {
+    await database.close()
+    const file = join(folder, '019.sqlite')
+    copyFileSync(join(import.meta.dirname, 'db', 'fixtures', '019.sqlite'), file)
+    database = await openDatabase(file)
+    const first = await drifts()
+    expect(first).toHaveLength(5)
+    const { ledClasses } = database.models
+    const kept = async () => (await ledClasses.findAll({ raw: true })).flatMap(({ drift }) => drift ?? [])
+    expect(await kept()).toHaveLength(5)
+    await database.inTransaction((transaction) =>
+      ledClasses.update({ drift: 'spoilt' }, { where: { id: 'breath-week-6' }, transaction }),
+    )
+    expect(await drifts()).toEqual(first)
+    expect(await kept()).not.toContain('spoilt')
+  })
 })

@@ -20,6 +20,7 @@ import { devicesMigration } from './migrations/016-devices.ts'
 import { soundsMigration } from './migrations/017-sounds.ts'
 import { seenTimesMigration } from './migrations/018-seen-times.ts'
 import { journalFoundMigration } from './migrations/019-journal-found.ts'
+import { classDriftMigration } from './migrations/020-class-drift.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -49,6 +50,7 @@ export const migrations: readonly Migration[] = [
   soundsMigration,
   seenTimesMigration,
   journalFoundMigration,
+  classDriftMigration,
 ]
 
 const migrationsTable = 'migrations'

@@ -90,6 +90,7 @@ export interface LedClassRow extends Row<LedClassRow> {
   breath: CreationOptional<string | null>
   /** What it teaches, once it ended and was asked. */
   seenTimes: CreationOptional<string | null>
+  drift: CreationOptional<string | null>
   practice: CreationOptional<string | null>
   placeId: CreationOptional<string | null>
   deletedAt: CreationOptional<Date | null>
@@ -257,6 +258,7 @@ export function defineModels(sequelize: Sequelize): Models {
         note: { type: DataTypes.TEXT, allowNull: true },
         breath: { type: DataTypes.TEXT, allowNull: true },
         seenTimes: { type: DataTypes.TEXT, allowNull: true },
+        drift: { type: DataTypes.TEXT, allowNull: true },
         practice: { type: DataTypes.STRING(40), allowNull: true },
         placeId: { type: DataTypes.STRING(64), allowNull: true },
         deletedAt: maybeInstant(),

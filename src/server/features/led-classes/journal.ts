@@ -67,7 +67,8 @@ export function journalOf({ models: { ledClasses }, inTransaction }: Database) {
 /** Letters of a search are taken as they are typed. */
 const asTyped = (text: string): string => text.replaceAll(/[\\%_]/g, (letter) => `\\${letter}`)
 
-function wished({ find, sessionId, practice, placeId, from, to }: JournalWish): WhereOptions {
+/** The classes that are wished for, as a query has it. */
+export function wished({ find, sessionId, practice, placeId, from, to }: JournalWish): WhereOptions {
   return {
     deletedAt: null,
     ...(sessionId === undefined ? {} : { sessionId }),

@@ -41,6 +41,10 @@ function reading(router: Router, store: LedClassStore): void {
     response.json(await store.taught())
   })
 
+  router.get('/drifts', async ({ query }, response) => {
+    response.json(await store.drifts(readAs(journalWishSchema, query)))
+  })
+
   router.get('/:id', async (request, response) => {
     response.json(await store.find(request.params.id))
   })

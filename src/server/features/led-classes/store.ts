@@ -3,6 +3,7 @@ import { breathAnswersSchema, leadEventSchema, ledAsideSchema, ledStartSchema, v
 import type { BreathAnswers, EventsSent, KeptEvent, LedAside, LedClass, LedEnd, LedStart } from '#model/led-class'
 import { leasedTo, renewed } from '#core/lead'
 import type { Lease } from '#core/lead'
+import type { JournalWish } from '#model/journal'
 import { lift } from '#model/lift'
 import type { FormerSession, Session } from '#model/session'
 import { Op } from 'sequelize'
@@ -20,7 +21,7 @@ import { readKept } from '#server/features/read-kept'
 import { ProblemError } from '#server/problems'
 import { keptAside } from './asides.ts'
 import { journalOf } from './journal.ts'
-import { keepTaught, taught } from './taught.ts'
+import { drifts, keepTaught, taught } from './taught.ts'
 
 const visitsSchema = z.array(visitSchema)
 
@@ -37,6 +38,8 @@ export function ledClassStore(database: Database, clock: Clock = systemClock, hu
     find: (id: string) => find(models, id),
     /** What the classes that ended teach of how long things take. */
     taught: () => taught(database, (id) => find(models, id)),
+    /** How plan and class drift apart in those that are wished for. */
+    drifts: (wish: JournalWish) => drifts(database, wish, (id) => find(models, id)),
     /** The events alone: all that changes of a class while it runs. */
     events: (id: string) => eventsOf(models, id),
     ...journalOf(database),

@@ -1,65 +1,49 @@
-import type { SeenTime } from '#model/seen-time'
-import { seenTimeSchema } from '#model/seen-time'
-import { mostRecords, seenTimes } from '#core/journal'
+import { z } from 'zod'
+import { classDriftSchema } from '#model/class-drift'
+import type { ClassDrift } from '#model/class-drift'
+import type { JournalWish } from '#model/journal'
 import type { LedClass } from '#model/led-class'
+import { seenTimeSchema } from '#model/seen-time'
+import type { SeenTime } from '#model/seen-time'
+import { classDrift, mostRecords, seenTimes } from '#core/journal'
 import { shippedCatalog } from '#library/shipped'
 import type { Database } from '#server/db/open'
-import { Op } from 'sequelize'
-import { z } from 'zod'
+import { wished } from './journal.ts'
+import { inShort } from './kept-in-short.ts'
+import type { InShort } from './kept-in-short.ts'
 
-const seenSchema = z.array(seenTimeSchema)
-/** So many of the newest classes are asked: a record older than that would weigh next to nothing. */
-const mostClasses = 400
+const times: InShort<readonly SeenTime[]> = {
+  column: 'seenTimes',
+  schema: z.array(seenTimeSchema),
+  of: (led) => seenTimes(led, shippedCatalog.changes),
+}
+/** Of a class that cannot tell it, nothing is kept. */
+const drift: InShort<ClassDrift | null> = {
+  column: 'drift',
+  schema: classDriftSchema.nullable(),
+  of: (led) => classDrift(led) ?? null,
+}
 
-/**
- * What the classes that ended teach of how long things take, the newest first and no more of a thing than count. A class
- * that was never asked is read once, and what it teaches is kept with it.
- */
-export async function taught(
-  { models: { ledClasses }, inTransaction }: Database,
-  find: (id: string) => Promise<LedClass>,
-): Promise<readonly SeenTime[]> {
-  const rows = await ledClasses.findAll({
-    attributes: ['id', 'seenTimes'],
-    where: { format: 2, left: false, deletedAt: null, endedAt: { [Op.ne]: null } },
-    order: [['startedAt', 'DESC']],
-    limit: mostClasses,
-    raw: true,
-  })
+type Find = (id: string) => Promise<LedClass>
+
+/** What the classes that ended teach of how long things take, the newest first and no more of a thing than count. */
+export async function taught(database: Database, find: Find): Promise<readonly SeenTime[]> {
   const counted = new Map<string, number>()
-  const all: SeenTime[] = []
-  const asked: { readonly id: string; readonly seenTimes: string }[] = []
-  for (const { id, seenTimes: kept } of rows) {
-    const before = kept === null ? undefined : known(kept)
-    const seen = before ?? taughtBy(await find(id))
-    if (!before) asked.push({ id, seenTimes: JSON.stringify(seen) })
-    for (const one of seen) {
-      const of = `${one.key} ${one.level}`
-      const count = counted.get(of) ?? 0
-      counted.set(of, count + 1)
-      if (count < mostRecords) all.push(one)
-    }
-  }
-  if (asked.length > 0)
-    await inTransaction(async (transaction) => {
-      for (const { id, ...taughtNow } of asked) await ledClasses.update(taughtNow, { where: { id }, transaction })
-    })
-  return all
+  return (await inShort(database, times, { format: 2 }, find)).flat().filter(({ key, level }) => {
+    const of = `${key} ${level}`
+    const count = counted.get(of) ?? 0
+    counted.set(of, count + 1)
+    return count < mostRecords
+  })
 }
 
-/** What a class teaches, kept with it as soon as it ended. */
+/** How plan and class drift apart in those that are wished for, the newest first. */
+export async function drifts(database: Database, wish: JournalWish, find: Find): Promise<readonly ClassDrift[]> {
+  return (await inShort(database, drift, wished(wish), find)).filter((one) => one !== null)
+}
+
+/** What a class tells in short, kept with it as soon as it ended. */
 export async function keepTaught({ models, inTransaction }: Database, led: LedClass): Promise<void> {
-  const kept = { seenTimes: JSON.stringify(taughtBy(led)) }
+  const kept = { seenTimes: JSON.stringify(times.of(led)), drift: JSON.stringify(drift.of(led)) }
   await inTransaction((transaction) => models.ledClasses.update(kept, { where: { id: led.id }, transaction }))
-}
-
-const taughtBy = (led: LedClass): readonly SeenTime[] => seenTimes(led, shippedCatalog.changes)
-
-/** What cannot be read any more is asked of the class anew. */
-function known(text: string): readonly SeenTime[] | undefined {
-  try {
-    return seenSchema.parse(JSON.parse(text))
-  } catch {
-    return undefined
-  }
 }

@@ -1,3 +1,4 @@
+import type { ClassDrift } from '#model/class-drift'
 import type { JournalChoices, JournalWish, LedClassLine } from '#model/journal'
 import type { BreathAnswers, EventsSent, LedClass, LedEnd, LedStart } from '#model/led-class'
 import type { SeenTime } from '#model/seen-time'
@@ -19,6 +20,9 @@ export const setLedClassDeleted = (id: string, deleted: boolean) =>
   ask<undefined>(`/led-classes/${id}/deleted`, { method: 'PUT', body: { deleted } })
 /** What the classes that ended teach of how long things take. */
 export const readSeenTimes = () => ask<readonly SeenTime[]>('/led-classes/times')
+/** How plan and class drift apart in those that are wished for, newest first. */
+export const readDrifts = (wish: JournalWish) =>
+  ask<readonly ClassDrift[]>(`/led-classes/drifts?${new URLSearchParams(Object.entries(wish)).toString()}`)
 export const readLedClass = (id: string) => ask<LedClass>(`/led-classes/${id}`)
 /** Begins a record, which the device that begins it leads. */
 export const beginLedClass = (led: LedStart, by: string) =>
