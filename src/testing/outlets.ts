@@ -11,6 +11,7 @@ export const views = {
   journal: 'no names',
   'led-class': 'no names',
   times: 'no names',
+  drift: 'no names',
   shelf: 'no names',
   'own-pose-new': 'no names',
   'own-pose-edit': 'no names',

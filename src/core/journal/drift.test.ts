@@ -115,7 +115,7 @@ describe('over many classes', () => {
       ...{ plannedS: 180, tookS: 330 },
       most: [{ blockId: 'talk', classes: 3, plannedS: 60, tookS: 135, moreS: 75 }],
     })
-    expect(drift.behind).toMatchObject({ classes: 2, blockId: 'knees-to-chest', atS: 60 })
+    expect(drift).toMatchObject({ fellBehind: 2, behindAt: [{ blockId: 'knees-to-chest', classes: 2, atS: 60 }] })
     expect(drift.late[0]).toEqual({ atS: 0, lateS: 0 })
     expect(drift.late.at(-1)?.lateS).toBe(75)
   })
@@ -143,7 +143,15 @@ describe('over many classes', () => {
   })
 
   test('of no class there is nothing to say', () => {
-    expect(whatDrifts([])).toMatchObject({ classes: 0, parts: [], sides: [], growing: [], late: [], behind: undefined })
+    expect(whatDrifts([])).toMatchObject({
+      classes: 0,
+      parts: [],
+      sides: [],
+      growing: [],
+      late: [],
+      fellBehind: 0,
+      behindAt: [],
+    })
   })
 })
 

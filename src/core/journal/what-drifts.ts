@@ -40,6 +40,16 @@ export interface SidesDrift {
   readonly apartS: Seconds
 }
 
+/** A block at whose start classes were a minute behind for the first time. */
+export interface BehindAt {
+  readonly sessionId: string
+  readonly blockId: string
+  readonly name: string
+  readonly classes: number
+  /** The second of the plan at which it begins, in the newest of these classes. */
+  readonly atS: Seconds
+}
+
 export interface Drift {
   readonly classes: number
   readonly ledS: Seconds
@@ -48,16 +58,10 @@ export interface Drift {
   readonly sides: readonly SidesDrift[]
   /** Holds that in every class were longer than planned, or in every one shorter. */
   readonly growing: readonly BlockDrift[]
-  /** Classes that fell a minute behind: how many, in the middle from which second of the plan on, most often at which block. */
-  readonly behind:
-    | {
-        readonly classes: number
-        readonly atS: Seconds
-        readonly sessionId: string
-        readonly blockId: string
-        readonly name: string
-      }
-    | undefined
+  /** How many classes fell a minute behind. */
+  readonly fellBehind: number
+  /** The blocks at which they first were it, the most frequent first. */
+  readonly behindAt: readonly BehindAt[]
   /** The middle of how late classes are, by the second of the plan. */
   readonly late: readonly { readonly atS: Seconds; readonly lateS: Seconds }[]
   /** How much of the classes that tell it is quiet, 0 to 1; undefined where none does. */
@@ -82,6 +86,7 @@ export function whatDrifts(classes: readonly ClassDrift[]): Drift {
   const newestLast = classes.toSorted((a, b) => a.startedAt.localeCompare(b.startedAt))
   const rows = newestLast.flatMap((one) => one.of.map((row) => ({ ...row, sessionId: one.sessionId, id: one.id })))
   const heard = newestLast.filter(({ quietS }) => quietS !== undefined)
+  const behindAt = behindOf(newestLast)
   const ledOf = (some: readonly ClassDrift[]): Seconds => some.reduce((sum, { ledS }) => sum + ledS, 0)
   return {
     classes: newestLast.length,
@@ -94,7 +99,8 @@ export function whatDrifts(classes: readonly ClassDrift[]): Drift {
     ),
     sides: sidesOf(rows),
     growing: growing(rows),
-    behind: behindOf(newestLast),
+    fellBehind: behindAt.reduce((total, one) => total + one.classes, 0),
+    behindAt,
     late: lateness(newestLast),
     quiet:
       heard.length === 0 ? undefined : heard.reduce((sum, { quietS = 0 }) => sum + quietS, 0) / (ledOf(heard) || 1),
@@ -171,19 +177,19 @@ function sidesOf(rows: readonly Row[]): readonly SidesDrift[] {
   return poses.sort((a, b) => Math.abs(b.apartS) - Math.abs(a.apartS))
 }
 
-function behindOf(classes: readonly ClassDrift[]): Drift['behind'] {
+function behindOf(classes: readonly ClassDrift[]): readonly BehindAt[] {
   const first = classes.flatMap(({ sessionId, late }) => {
     const at = late.find(({ lateS }) => lateS >= behindS)
     return at ? [{ ...at, sessionId }] : []
   })
-  const [most] = byBlock(first).sort((a, b) => b.length - a.length)
-  const at = most?.at(-1)
-  if (!at) return undefined
-  const { sessionId, blockId, name } = at
-  return {
-    ...{ sessionId, blockId, name, classes: first.length },
-    atS: middle(first.map(({ plannedAtS }) => plannedAtS)),
-  }
+  return byBlock(first)
+    .flatMap((of) => {
+      const newest = of.at(-1)
+      if (!newest) return []
+      const { sessionId, blockId, name, plannedAtS } = newest
+      return [{ sessionId, blockId, name, classes: of.length, atS: plannedAtS }]
+    })
+    .sort((a, b) => b.classes - a.classes || a.atS - b.atS)
 }
 
 /** Between the starts of its blocks a class is as late as at the one before. */

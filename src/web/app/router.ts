@@ -60,6 +60,12 @@ export const router = createRouter({
       meta: { title: 'Your times', within: 'journal' },
     },
     {
+      path: '/journal/drift',
+      name: 'drift',
+      component: () => import('#web/features/journal/DriftView.vue'),
+      meta: { title: 'What drifts', within: 'journal' },
+    },
+    {
       path: '/journal/:id',
       name: 'led-class',
       component: () => import('#web/features/journal/LedClassView.vue'),

@@ -7,7 +7,7 @@ import SelectField from '#web/shared/ui/SelectField.vue'
 import { useJournal } from './use-journal.ts'
 
 const journal = useJournal()
-const { typed, lines, state, hasEarlier, isAsking, isNarrowed, justDeleted, goOn, showAll, bringBack } = journal
+const { wish, typed, lines, state, hasEarlier, isAsking, isNarrowed, justDeleted, goOn, showAll, bringBack } = journal
 const { sessions, practices, places } = journal
 const any = (words: string) => ({ value: '', words })
 </script>
@@ -17,7 +17,10 @@ const any = (words: string) => ({ value: '', words })
     <div class="page-sheet">
       <header>
         <h1>Journal</h1>
-        <RouterLink :to="{ name: 'times' }">Your times</RouterLink>
+        <nav aria-label="What the journal tells">
+          <RouterLink :to="{ name: 'drift', query: wish }">What drifts</RouterLink>
+          <RouterLink :to="{ name: 'times' }">Your times</RouterLink>
+        </nav>
       </header>
       <p v-if="justDeleted" class="deleted" role="status">
         Deleted: {{ justDeleted.words }}
@@ -110,6 +113,10 @@ header {
   align-items: baseline;
   margin-bottom: 14px;
 }
+nav {
+  display: flex;
+  gap: 18px;
+}
 .wish {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(140px, 1fr));
@@ -122,10 +129,11 @@ header {
 .wish :deep(.p-select) {
   height: 38px;
 }
-label {
+.wish :is(label, :deep(.label)) {
   display: block;
   margin-bottom: 2px;
   font-size: 14px;
+  line-height: 1.3;
   color: var(--ink-soft);
 }
 .deleted,

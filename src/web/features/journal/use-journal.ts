@@ -61,7 +61,7 @@ export function useJournal() {
   watch(() => JSON.stringify(wish.value), anew)
   onMounted(goOn)
   return {
-    ...{ typed, lines, state, hasEarlier, isAsking, goOn, justDeleted },
+    ...{ wish, typed, lines, state, hasEarlier, isAsking, goOn, justDeleted },
     isNarrowed: computed(() => Object.keys(wish.value).length > 0),
     ...useChoices(),
     showAll(): void {

@@ -3,7 +3,7 @@ import type { ChartData as Data, ChartOptions } from 'chart.js'
 import { computed } from 'vue'
 import { Bar, Line } from 'vue-chartjs'
 import type { ChartData, Tone } from './balance-charts.ts'
-import './chart-parts.ts'
+import '#web/shared/ui/chart-parts.ts'
 
 /** One figure of the balance: as a chart, or the same numbers as a table. */
 const props = defineProps<{ chart: ChartData; as: 'charts' | 'tables' }>()

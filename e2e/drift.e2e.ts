@@ -1,0 +1,43 @@
+import { expect, saved, test } from './fixtures.ts'
+
+test('what drifts over the classes found in the journal, and one step to the plan', async ({ page, house }) => {
+  await page.goto(`${house.address}journal`)
+  await page.getByRole('combobox', { name: 'Session' }).click()
+  await page.getByRole('option', { name: 'Thursday slow hour' }).click()
+  await page.getByRole('link', { name: 'What drifts' }).click()
+  await expect(page.getByRole('heading', { name: 'What drifts' })).toBeVisible()
+  await expect(page.getByText('4 classes of Thursday slow hour')).toBeVisible()
+  await expect(page.getByText('Set-ups take 1.10 of what is planned; Wide-knee fold alone 0:09 more.')).toBeVisible()
+  await expect(page.getByText(/^2 of 4 classes fell a minute behind: at Sphinx/)).toBeVisible()
+  await expect(page.getByText('The sides of every pose are held alike, within 5 seconds.')).toBeVisible()
+  await expect(page.getByText(/^\d+ % of the time is quiet/)).toBeVisible()
+  await expect(page.getByRole('img', { name: 'What was planned and what it took, by part' })).toBeVisible()
+  const changes = page.getByRole('region', { name: 'Planned and real' }).getByRole('row', { name: /^Changes/ })
+  await expect(changes).toContainText('2:19')
+
+  await changes.getByRole('button', { name: 'Plan Calves on a chair, changes, as it was led' }).click()
+  await expect(page.getByRole('option', { name: /^Calves on a chair/ })).toHaveAttribute('aria-selected', 'true')
+  await saved(page)
+  // It is an edit as any other, and so is taken back.
+  const calves = async () =>
+    (
+      (await (await fetch(`${house.address}api/sessions/thursday-slow-hour`)).json()) as {
+        blocks: { id: string; times?: { changeS?: number } }[]
+      }
+    ).blocks.find(({ id }) => id === 'calves')?.times?.changeS
+  await expect.poll(calves).toBe(60)
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await saved(page)
+  await expect.poll(calves).not.toBe(60)
+})
+
+test('from falling behind the plan is opened at the block; of no class there is nothing to say', async ({
+  page,
+  house,
+}) => {
+  await page.goto(`${house.address}journal/drift?sessionId=thursday-slow-hour`)
+  await page.getByRole('button', { name: 'Open the plan at Sphinx' }).click()
+  await expect(page.getByRole('option', { name: /^Sphinx/ })).toHaveAttribute('aria-selected', 'true')
+  await page.goto(`${house.address}journal/drift?find=nowhere`)
+  await expect(page.getByText('No class that came to its end fits what was asked in the journal.')).toBeVisible()
+})
