@@ -10,6 +10,7 @@ for (const [name, path] of [
   ['the cautions', 'cautions'],
   ['the journal', 'journal'],
   ['a led class', 'journal/thursday-4-weeks-ago'],
+  ['what drifts', 'journal/drift'],
   ['Lead before it starts', 'lead/thursday-slow-hour'],
   ['Set-ups', 'props/sunday-long-rest'],
   ['Breath', 'breath/thursday-slow-hour'],

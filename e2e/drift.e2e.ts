@@ -41,3 +41,19 @@ test('from falling behind the plan is opened at the block; of no class there is 
   await page.goto(`${house.address}journal/drift?find=nowhere`)
   await expect(page.getByText('No class that came to its end fits what was asked in the journal.')).toBeVisible()
 })
+
+test('from a record: changes taken one by one with undo, and a version as it was led', async ({ page, house }) => {
+  await page.goto(`${house.address}journal/thursday-4-weeks-ago`)
+  const changes = page.getByRole('list', { name: 'What to change' }).getByRole('listitem')
+  await expect(changes).toHaveText([/^Calves on a chair, the change into it/, /^Arrive, talk/, /^Deer, hold/])
+  await page.getByRole('button', { name: 'Take it: Arrive, talk: 3:30 instead of 3:00' }).click()
+  await expect(page.getByText('Taken: Arrive, talk: 3:30 instead of 3:00.')).toBeVisible()
+  await expect(changes).toHaveCount(2)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(changes).toHaveCount(3)
+  await page.getByRole('button', { name: 'Make a version as it was led' }).click()
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Thursday slow hour, as led 12 Feb')
+  // As long as the class was.
+  await expect(page.getByText('1:00:55').first()).toBeVisible()
+  await expect(page.getByTestId('version-of')).toContainText('Thursday slow hour')
+})

@@ -24,6 +24,8 @@ export const classDriftSchema = z.strictObject({
   name: nameSchema,
   startedAt: instantSchema,
   ledS: secondsSchema,
+  /** The poses, movements and techniques that were led. */
+  things: z.array(idSchema),
   /** What was led of each block, part by part in the order of the plan; what was left out is not in it. */
   of: z.array(
     z.strictObject({

@@ -14,3 +14,6 @@ export const dayTimeText = (instant: string): string =>
 
 /** Hours and minutes of a wall time, 24-hour clock. */
 export const clockText = (epochMs: number): string => DateTime.fromMillis(epochMs).toFormat('HH:mm', english)
+
+/** A day as it stands in a name. */
+export const dayOfMonth = (instant: string): string => DateTime.fromISO(instant).toFormat('d LLL', english)

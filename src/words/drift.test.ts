@@ -4,6 +4,7 @@ import {
   behindSentence,
   growingSentence,
   partsSentence,
+  proposalWords,
   quietSentence,
   sidesSentence,
   signed,
@@ -12,7 +13,7 @@ import {
 
 const aClass = (n: number, more: Partial<ClassDrift> = {}): ClassDrift => ({
   ...{ id: `c${String(n)}`, sessionId: 's', name: 'Slow hour', startedAt: `2026-03-0${String(n)}T18:00:00.000Z` },
-  ...{ ledS: 1000, of: [], late: [], quietS: 410 },
+  ...{ ledS: 1000, things: [], of: [], late: [], quietS: 410 },
   ...more,
 })
 const part = (
@@ -80,4 +81,11 @@ test('the minute at which classes fall behind, and the share of quiet', () => {
 test('figures have their sign and say how many times what is planned', () => {
   expect([signed(130), signed(-5), signed(0)]).toEqual(['+2:10', '−0:05', '+0:00'])
   expect(timesPlanned({ plannedS: 0, tookS: 5 })).toBeUndefined()
+})
+
+test('a change of the plan is said with what it is now', () => {
+  const [drift] = whatDrifts([aClass(1, { of: chairs })]).parts.flatMap(({ blocks }) => blocks)
+  if (!drift) throw new Error('nothing drifts')
+  const mend = { edit: { type: 'remove', id: 'calves' }, plannedS: 190 } as const
+  expect(proposalWords({ drift, mend })).toBe('Calves on a chair, the change into it: 3:10 instead of 1:00')
 })

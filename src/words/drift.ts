@@ -1,5 +1,5 @@
 import type { DriftPart } from '#model/class-drift'
-import type { BlockDrift, Drift, PartDrift } from '#core/journal'
+import type { BlockDrift, Drift, PartDrift, Proposal } from '#core/journal'
 import { formatDuration } from '#core/units'
 import { counted } from './text.ts'
 
@@ -87,3 +87,14 @@ export const quietSentence = ({ quiet }: Drift): string =>
   quiet === undefined
     ? 'These records do not tell what was said.'
     : `${String(Math.round(quiet * 100))} % of the time is quiet, by the words of the plan.`
+
+const planWords: Readonly<Partial<Record<DriftPart, string>>> = {
+  talk: 'talk',
+  change: 'the change into it',
+  rest: 'rest',
+  hold: 'hold',
+}
+
+/** A change of the plan, with what it is now. */
+export const proposalWords = ({ drift: { name, part, plannedS }, mend }: Proposal): string =>
+  `${name}, ${planWords[part] ?? driftPartNames[part]}: ${formatDuration(mend.plannedS)} instead of ${formatDuration(plannedS)}`

@@ -32,10 +32,24 @@ export function classDrift(led: LedClass): ClassDrift | undefined {
   return {
     ...{ id: led.id, sessionId, name: led.document.name, startedAt },
     ledS: seconds(visits.at(-1)?.endMs ?? 0),
+    things: thingsOf(led, visits),
     of: partsOf(led, took),
     late: latenessOf(led, visits),
     ...(quietMs === undefined ? {} : { quietS: seconds(quietMs) }),
   }
+}
+
+function thingsOf({ document }: LedClass, visits: readonly Visit[]): ClassDrift['things'] {
+  const led = new Set(visits.map(({ blockId }) => blockId))
+  const things = document.blocks
+    .filter(({ id }) => led.has(id))
+    .flatMap((block): readonly string[] => {
+      if (block.kind === 'hold') return [block.poseId]
+      if (block.kind === 'movement') return [block.movementId]
+      if (block.kind !== 'breath') return []
+      return block.sections.flatMap((section) => ('techniqueId' in section ? (section.techniqueId ?? []) : []))
+    })
+  return [...new Set(things)]
 }
 
 type Took = ReadonlyMap<number, Milliseconds>

@@ -39,6 +39,7 @@ describe('one class', () => {
     expect(drift.of.filter(({ plannedS, tookS }) => plannedS !== tookS)).toEqual([])
     expect(drift.late.map(({ lateS }) => lateS)).toEqual([0, 0, 0, 0])
     expect(drift.ledS).toBe(plan.totalMs / 1000)
+    expect(drift.things).toEqual(['knees-to-chest', 'deer'])
     expect(row(drift, 'deer', 'hold', 'left')).toMatchObject({ poseId: 'deer', plannedS: 120, tookS: 120 })
     // Settling is still setting up.
     expect(row(drift, 'knees-to-chest', 'setUp')).toMatchObject({ plannedS: 30 })
@@ -65,6 +66,7 @@ describe('one class', () => {
       .map(({ index }) => ({ segment: index, ms: 0 }))
     const drift = drifted([{ type: 'refit', way: 'leaveOut', lengths, leaves: ['deer'], atMs }])
     expect(drift.of.filter(({ blockId, tookS }) => blockId === 'deer' && tookS > 0)).toEqual([])
+    expect(drift.things).toEqual(['knees-to-chest'])
     expect(whatDrifts([drift]).parts.find(({ part }) => part === 'hold')).toMatchObject({ plannedS: 60, tookS: 60 })
   })
 

@@ -10,6 +10,8 @@ export interface PartDrift {
   readonly tookS: Seconds
   /** The blocks that drift the way the part does, from the largest on. */
   readonly most: readonly BlockDrift[]
+  /** All its blocks, in the order of the plan. */
+  readonly blocks: readonly BlockDrift[]
 }
 
 /** A part of one block of a session, as it was in the classes that had it. */
@@ -121,10 +123,9 @@ function partDrift(part: DriftPart, rows: readonly Row[]): readonly PartDrift[] 
   const [plannedS, tookS] = [sum(rows.map((row) => row.plannedS)), sum(rows.map((row) => row.tookS))]
   if (plannedS + tookS === 0) return []
   const way = Math.sign(tookS - plannedS)
-  const most = blocksOf(rows)
-    .filter(({ moreS }) => moreS * way > 0)
-    .sort((a, b) => (b.moreS - a.moreS) * way)
-  return [{ part, plannedS, tookS, most }]
+  const blocks = blocksOf(rows)
+  const most = blocks.filter(({ moreS }) => moreS * way > 0).sort((a, b) => (b.moreS - a.moreS) * way)
+  return [{ part, plannedS, tookS, most, blocks }]
 }
 
 function blocksOf(rows: readonly Row[]): readonly BlockDrift[] {

@@ -14,6 +14,7 @@ import { clockText, dayTimeText } from '#words/dates'
 import { asideWords } from '#words/devices'
 import { counted } from '#words/text'
 import BreathOfClass from './BreathOfClass.vue'
+import FromRecord from './FromRecord.vue'
 import NoteOfClass from './NoteOfClass.vue'
 import { justDeleted } from './just-deleted.ts'
 
@@ -135,6 +136,7 @@ const people = computed(() => (led.value ? peopleHere({ start: led.value, events
         </li>
       </ol>
       <BreathOfClass v-if="led.format === 2" :led="led" @change="led = { ...led, ...$event }" />
+      <FromRecord v-if="led.endedAt !== null" :led="led" />
       <h2>Other times</h2>
       <table class="list others">
         <thead>
