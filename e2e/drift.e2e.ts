@@ -57,3 +57,14 @@ test('from a record: changes taken one by one with undo, and a version as it was
   await expect(page.getByText('1:00:55').first()).toBeVisible()
   await expect(page.getByTestId('version-of')).toContainText('Thursday slow hour')
 })
+
+test('a page of the shelf and a block of Plan say when it was taught last', async ({ plan, house }) => {
+  const last = plan.getByText('Last taught Thu 5 Mar 2026, Thursday slow hour')
+  await plan.getByRole('option', { name: /^Deer, left/ }).click()
+  await expect(last).toBeVisible()
+  await plan.goto(`${house.address}shelf/sphinx`)
+  await expect(last).toBeVisible()
+  await plan.goto(`${house.address}shelf/side-nest`)
+  await expect(plan.getByRole('heading', { level: 1 })).toBeVisible()
+  await expect(plan.getByText(/Last taught/)).toHaveCount(0)
+})

@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import pino from 'pino'
 import request from 'supertest'
 import type { ClassDrift } from '#model/class-drift'
+import type { LastTaught } from '#core/journal'
 import type { JournalChoices, LedClassLine } from '#model/journal'
 import { createApp } from '#server/app'
 import { openDatabase } from '#server/db/open'
@@ -93,6 +94,20 @@ describe('what drifts', () => {
     await there().put('/api/led-classes/thursday-3-weeks-ago/deleted').send({ deleted: true }).expect(204)
     expect(await drifts({ find: 'sore' })).toEqual([])
     await there().get('/api/led-classes/drifts').query({ practice: 'running' }).expect(422)
+  })
+
+  test('each thing of the shelf says when it was led last; a class that is deleted no longer does', async () => {
+    const deer = async () =>
+      ((await there().get('/api/led-classes/last-taught').expect(200)).body as LastTaught[]).find(
+        ({ thing }) => thing === 'deer',
+      )
+    const all = await drifts({ sessionId: 'thursday-slow-hour' })
+    expect(await deer()).toEqual({
+      ...{ thing: 'deer', sessionId: 'thursday-slow-hour', name: 'Thursday slow hour' },
+      startedAt: all[0]?.startedAt,
+    })
+    await there().put('/api/led-classes/thursday-1-weeks-ago/deleted').send({ deleted: true }).expect(204)
+    expect((await deer())?.startedAt).toBe(all[1]?.startedAt)
   })
 
   test('classes of before are asked once, and what cannot be read is asked anew', async () => {

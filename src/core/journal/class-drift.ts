@@ -2,6 +2,7 @@ import type { ClassDrift, DriftPart } from '#model/class-drift'
 import type { LedClass, LedPlan, ToldPlan, Visit } from '#model/led-class'
 import { secondsToSay } from '#core/units'
 import type { Milliseconds } from '#core/units'
+import { thingsIn } from './last-taught.ts'
 import { visitsOf } from './meant-and-done.ts'
 
 /** To which part the stretches of a plan count: settling is still setting up, and quiet between and after is rest. */
@@ -41,15 +42,7 @@ export function classDrift(led: LedClass): ClassDrift | undefined {
 
 function thingsOf({ document }: LedClass, visits: readonly Visit[]): ClassDrift['things'] {
   const led = new Set(visits.map(({ blockId }) => blockId))
-  const things = document.blocks
-    .filter(({ id }) => led.has(id))
-    .flatMap((block): readonly string[] => {
-      if (block.kind === 'hold') return [block.poseId]
-      if (block.kind === 'movement') return [block.movementId]
-      if (block.kind !== 'breath') return []
-      return block.sections.flatMap((section) => ('techniqueId' in section ? (section.techniqueId ?? []) : []))
-    })
-  return [...new Set(things)]
+  return [...new Set(document.blocks.filter(({ id }) => led.has(id)).flatMap(thingsIn))]
 }
 
 type Took = ReadonlyMap<number, Milliseconds>

@@ -7,7 +7,7 @@ import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
 import { aLedClass } from '#testing/led-classes'
 import { aClosing, aHold, aSession, aTalk } from '#testing/sessions'
-import { classDrift, meantAndDone, mendOf, visitsOf, whatDrifts } from './index.ts'
+import { classDrift, lastTaught, meantAndDone, mendOf, visitsOf, whatDrifts } from './index.ts'
 
 const around = { setUpS: 20, settleS: 10, comingOutS: 10, betweenSidesS: 0, afterRestS: 0 }
 const session = aSession([
@@ -142,6 +142,21 @@ describe('over many classes', () => {
     const quietS = (one.quietS ?? 0) + (other.quietS ?? 0)
     expect(whatDrifts([one, other, unknown]).quiet).toBeCloseTo(quietS / (one.ledS + other.ledS))
     expect(whatDrifts([unknown]).quiet).toBeUndefined()
+  })
+
+  test('what was taught last is the newest class that led it', () => {
+    const [first, second] = [drifted([], day(1)), drifted([], day(2))]
+    const older = { ...first, things: ['deer', 'sphinx'], name: 'Another hour' }
+    const taught = lastTaught([second, older]).map(({ thing, startedAt, name }) => [
+      thing,
+      startedAt.slice(8, 10),
+      name,
+    ])
+    expect(taught).toEqual([
+      ['knees-to-chest', '02', 'A session'],
+      ['deer', '02', 'A session'],
+      ['sphinx', '01', 'Another hour'],
+    ])
   })
 
   test('of no class there is nothing to say', () => {

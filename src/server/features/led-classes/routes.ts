@@ -41,6 +41,10 @@ function reading(router: Router, store: LedClassStore): void {
     response.json(await store.taught())
   })
 
+  router.get('/last-taught', async (_request, response) => {
+    response.json(await store.lastLed())
+  })
+
   router.get('/drifts', async ({ query }, response) => {
     response.json(await store.drifts(readAs(journalWishSchema, query)))
   })

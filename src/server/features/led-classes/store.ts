@@ -21,7 +21,7 @@ import { readKept } from '#server/features/read-kept'
 import { ProblemError } from '#server/problems'
 import { keptAside } from './asides.ts'
 import { journalOf } from './journal.ts'
-import { drifts, keepTaught, taught } from './taught.ts'
+import { drifts, keepTaught, lastLed, taught } from './taught.ts'
 
 const visitsSchema = z.array(visitSchema)
 
@@ -40,6 +40,8 @@ export function ledClassStore(database: Database, clock: Clock = systemClock, hu
     taught: () => taught(database, (id) => find(models, id)),
     /** How plan and class drift apart in those that are wished for. */
     drifts: (wish: JournalWish) => drifts(database, wish, (id) => find(models, id)),
+    /** When each thing of the shelf was led last. */
+    lastLed: () => lastLed(database, (id) => find(models, id)),
     /** The events alone: all that changes of a class while it runs. */
     events: (id: string) => eventsOf(models, id),
     ...journalOf(database),

@@ -5,7 +5,8 @@ import type { JournalWish } from '#model/journal'
 import type { LedClass } from '#model/led-class'
 import { seenTimeSchema } from '#model/seen-time'
 import type { SeenTime } from '#model/seen-time'
-import { classDrift, mostRecords, seenTimes } from '#core/journal'
+import { classDrift, lastTaught, mostRecords, seenTimes } from '#core/journal'
+import type { LastTaught } from '#core/journal'
 import { shippedCatalog } from '#library/shipped'
 import type { Database } from '#server/db/open'
 import { wished } from './journal.ts'
@@ -40,6 +41,11 @@ export async function taught(database: Database, find: Find): Promise<readonly S
 /** How plan and class drift apart in those that are wished for, the newest first. */
 export async function drifts(database: Database, wish: JournalWish, find: Find): Promise<readonly ClassDrift[]> {
   return (await inShort(database, drift, wished(wish), find)).filter((one) => one !== null)
+}
+
+/** When each pose, movement and technique was led last. */
+export async function lastLed(database: Database, find: Find): Promise<readonly LastTaught[]> {
+  return lastTaught(await drifts(database, {}, find))
 }
 
 /** What a class tells in short, kept with it as soon as it ended. */

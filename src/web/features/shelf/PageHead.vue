@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import type { Names } from '#model/names'
 import type { ShelfThing } from '#web/shared/session/new-block.ts'
+import LastTaught from '#web/shared/shelf/LastTaught.vue'
 import { useShelf } from './use-shelf.ts'
 
 /** The head of a page of the shelf: all names, what it is in a line, what can be done with it. */
@@ -20,6 +21,7 @@ const print = () => {
     </h1>
     <p v-if="names.others.length > 0" class="soft">also {{ names.others.join(', ') }}</p>
     <p class="line">{{ line }}</p>
+    <LastTaught v-if="thing && 'id' in thing" :things="[thing.id]" />
     <div class="acts">
       <Button
         v-if="thing && session.document"

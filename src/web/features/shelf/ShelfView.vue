@@ -8,12 +8,17 @@ import PosePage from './PosePage.vue'
 import ShelfList from './ShelfList.vue'
 import TechniquePage from './TechniquePage.vue'
 import { poseIn } from '#core/session'
+import { useLastTaught } from '#web/shared/shelf/last-taught-store.ts'
 import RemovedNote from '#web/shared/own/RemovedNote.vue'
 import { useShelf } from './use-shelf.ts'
 
 const route = useRoute()
 const { own, told } = useShelf()
-onMounted(own.load)
+const lastTaught = useLastTaught()
+onMounted(() => {
+  void own.load()
+  void lastTaught.load()
+})
 
 const id = computed(() => (typeof route.params['id'] === 'string' ? route.params['id'] : undefined))
 const pose = computed(() => (id.value === undefined ? undefined : poseIn(own.shelf, id.value)))

@@ -1,4 +1,5 @@
 import type { ClassDrift } from '#model/class-drift'
+import type { LastTaught } from '#core/journal'
 import type { JournalChoices, JournalWish, LedClassLine } from '#model/journal'
 import type { BreathAnswers, EventsSent, LedClass, LedEnd, LedStart } from '#model/led-class'
 import type { SeenTime } from '#model/seen-time'
@@ -23,6 +24,8 @@ export const readSeenTimes = () => ask<readonly SeenTime[]>('/led-classes/times'
 /** How plan and class drift apart in those that are wished for, newest first. */
 export const readDrifts = (wish: JournalWish) =>
   ask<readonly ClassDrift[]>(`/led-classes/drifts?${new URLSearchParams(Object.entries(wish)).toString()}`)
+/** When each pose, movement and technique was led last. */
+export const readLastTaught = () => ask<readonly LastTaught[]>('/led-classes/last-taught')
 export const readLedClass = (id: string) => ask<LedClass>(`/led-classes/${id}`)
 /** Begins a record, which the device that begins it leads. */
 export const beginLedClass = (led: LedStart, by: string) =>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import { useTimeoutFn } from '@vueuse/core'
+import { thingsIn } from '#core/journal'
 import { practisedIn } from '#core/cautions'
 import type { Resolved } from '#core/session'
 import { usePlan } from '../use-plan.ts'
@@ -10,6 +11,8 @@ import BreathPanel from './BreathPanel.vue'
 import ClosingPanel from './ClosingPanel.vue'
 import HoldPanel from './HoldPanel.vue'
 import KeepPiece from '#web/shared/own/KeepPiece.vue'
+import { useLastTaught } from '#web/shared/shelf/last-taught-store.ts'
+import LastTaught from '#web/shared/shelf/LastTaught.vue'
 import MovementPanel from './MovementPanel.vue'
 import PriorityPart from './PriorityPart.vue'
 import RestPanel from './RestPanel.vue'
@@ -46,6 +49,9 @@ watch(id, () => {
   rested.value = false
   restLater()
 })
+const lastTaught = useLastTaught()
+onMounted(() => void lastTaught.load())
+
 const isFirst = computed(() => props.resolved.index === 0)
 const isLast = computed(() => {
   const blocks = document.value?.blocks ?? []
@@ -62,6 +68,7 @@ const isLast = computed(() => {
   </component>
   <ScriptPart v-if="rested && 'script' in resolved" :key="`script ${id}`" :resolved="resolved" />
   <PriorityPart v-if="rested && resolved.kind !== 'closing'" :block="resolved.block" />
+  <LastTaught v-if="rested" class="taught" :things="thingsIn(resolved.block)" />
   <div v-if="rested" class="acts">
     <Button
       v-if="resolved.kind !== 'closing'"
@@ -102,6 +109,9 @@ const isLast = computed(() => {
 .eyebrow {
   font-size: 14px;
   color: var(--ink-soft);
+}
+.taught {
+  margin-top: 14px;
 }
 .acts {
   display: flex;
