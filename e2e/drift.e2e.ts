@@ -44,6 +44,10 @@ test('from falling behind the plan is opened at the block; of no class there is 
 
 test('from a record: changes taken one by one with undo, and a version as it was led', async ({ page, house }) => {
   await page.goto(`${house.address}journal/thursday-4-weeks-ago`)
+  // What was pressed stands at its time.
+  await expect(
+    page.getByRole('region', { name: 'In time' }).getByRole('row', { name: /Paused for \d+:\d\d\s*Wide-knee fold/ }),
+  ).toBeVisible()
   const changes = page.getByRole('list', { name: 'What to change' }).getByRole('listitem')
   await expect(changes).toHaveText([/^Calves on a chair, the change into it/, /^Arrive, talk/, /^Deer, hold/])
   await page.getByRole('button', { name: 'Take it: Arrive, talk: 3:30 instead of 3:00' }).click()

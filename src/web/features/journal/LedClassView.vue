@@ -15,6 +15,7 @@ import { asideWords } from '#words/devices'
 import { counted } from '#words/text'
 import BreathOfClass from './BreathOfClass.vue'
 import FromRecord from './FromRecord.vue'
+import InTime from './InTime.vue'
 import NoteOfClass from './NoteOfClass.vue'
 import { justDeleted } from './just-deleted.ts'
 
@@ -136,6 +137,7 @@ const people = computed(() => (led.value ? peopleHere({ start: led.value, events
         </li>
       </ol>
       <BreathOfClass v-if="led.format === 2" :led="led" @change="led = { ...led, ...$event }" />
+      <InTime :led="led" />
       <FromRecord v-if="led.endedAt !== null" :led="led" />
       <h2>Other times</h2>
       <table class="list others">

@@ -1,0 +1,54 @@
+import type { LeadEvent, LedClass, Refit } from '#model/led-class'
+import type { Milliseconds } from '#core/units'
+import { visitsOf } from './meant-and-done.ts'
+
+/** What stands in the journal of a class at its own time: what the teacher pressed that is worth remembering. */
+export interface Moment {
+  /** Since Start. */
+  readonly atMs: Milliseconds
+  /** The block that was led then. */
+  readonly blockId: string | undefined
+  readonly what:
+    | { readonly type: 'pause'; readonly forMs: Milliseconds }
+    | { readonly type: 'refit'; readonly way: Refit['way']; readonly leaves: readonly string[] }
+    | { readonly type: (typeof plainMoments)[number] }
+}
+
+const plainMoments = [
+  'mark',
+  'asPlanned',
+  'promised',
+  'freely',
+  'stopCard',
+  'stoppedThen',
+  'cameLate',
+  'back',
+  'stay',
+] as const
+const isPlain = (type: string): type is (typeof plainMoments)[number] => plainMoments.some((one) => one === type)
+
+/** What happened in a class, in the order of time. */
+export function momentsOf(led: LedClass): readonly Moment[] {
+  const visits = visitsOf(led)
+  const events = led.events.map(({ event }) => event)
+  const blockAt = (atMs: Milliseconds): string | undefined => visits.findLast(({ startMs }) => startMs <= atMs)?.blockId
+  return events.flatMap((event, at): Moment[] => {
+    const what = momentOf(event, events.slice(at + 1), led.conductedMs)
+    return what ? [{ atMs: event.atMs, blockId: blockAt(event.atMs), what }] : []
+  })
+}
+
+function momentOf(event: LeadEvent, after: readonly LeadEvent[], endMs: Milliseconds): Moment['what'] | undefined {
+  if (event.type === 'pause') {
+    const until = after.find(({ type }) => type === 'resume')?.atMs ?? endMs
+    return { type: 'pause', forMs: Math.max(0, until - event.atMs) }
+  }
+  if (event.type === 'refit') return { type: 'refit', way: event.way, leaves: event.leaves }
+  return isPlain(event.type) ? { type: event.type } : undefined
+}
+
+/** The blocks of the plan that were not led, in its order: left out on the way, or never come to. */
+export function leftOut(led: LedClass): readonly string[] {
+  const were = new Set(visitsOf(led).map(({ blockId }) => blockId))
+  return [...new Set(led.plan.segments.map(({ blockId }) => blockId))].filter((id) => !were.has(id))
+}
