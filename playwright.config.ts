@@ -14,6 +14,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     browserName: 'chromium',
+    // Every test has a browser of its own: only those of the shell need it to fetch all that it keeps.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: chromiumPath(),
       args: chromiumArguments,

@@ -5,6 +5,9 @@ import { meantAndDone, visitsOf } from '#core/journal'
 import { fold } from '#core/lead'
 import { expect, test } from './fixtures.ts'
 
+// What is reloaded here while the server is away comes from the shell.
+test.use({ serviceWorkers: 'allow' })
+
 interface Sounded {
   kind: string
   when: number

@@ -2,6 +2,9 @@ import type { Page } from '@playwright/test'
 import { blockNames, expect, saved, test } from './fixtures.ts'
 import type { House } from './fixtures.ts'
 
+// What is reloaded here while the server is away comes from the shell.
+test.use({ serviceWorkers: 'allow' })
+
 async function rename(page: Page, name: string): Promise<void> {
   await page.getByRole('listbox').focus()
   await page.keyboard.press('Escape')

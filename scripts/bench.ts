@@ -15,7 +15,7 @@ import {
 import { benchClass } from './bench/class.ts'
 import { benchFigures } from './bench/figures.ts'
 import { benchFits } from './bench/fits.ts'
-import { benchJournal, benchUnfinished } from './bench/journal.ts'
+import { benchDrift, benchJournal, benchUnfinished } from './bench/journal.ts'
 import { benchList, benchLoad, benchPage, benchReload, fill } from './bench/pages.ts'
 import { ensureChromium } from './shared/chromium.ts'
 import { benchScreen } from './bench/screen.ts'
@@ -61,6 +61,7 @@ const parts: Readonly<Record<string, () => void | Promise<void>>> = {
   fits: benchFits,
   journal: async () => {
     benchUnfinished()
+    benchDrift()
     await benchJournal()
   },
   pages: benchPages,

@@ -3,11 +3,14 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { openDatabase } from '#server/db/open'
 import { demoClasses } from '#server/demo/led-classes'
+import { thursdaySlowHour } from '#server/demo/sessions'
+import { aLedClass } from '#testing/led-classes'
 import { startServer } from '#server/start'
 import type { LedPlan } from '#model/led-class'
-import { meantAndDone } from '#core/journal'
+import type { ClassDrift } from '#model/class-drift'
+import { classDrift, meantAndDone, whatDrifts } from '#core/journal'
 import { fold } from '#core/lead'
-import { ms, quantile, report } from './measure.ts'
+import { ms, quantile, report, times } from './measure.ts'
 
 const classes = 5000
 /** Rows that are written at once. */
@@ -65,6 +68,25 @@ export function benchUnfinished(): void {
     return performance.now() - startMs
   })
   report('an unfinished class of 5,000 stretches, 12,000 bells', `median ${ms(quantile(figures, 0.5))}`, 'linear')
+}
+
+/** How long it takes to say how one class drifts, and what drifts over the most that are asked. */
+export function benchDrift(): void {
+  const led = aLedClass(thursdaySlowHour)
+  const one = classDrift(led)
+  const classes = Array.from({ length: 400 }, (_, at) => ({
+    ...one,
+    startedAt: new Date(Date.UTC(2020, 0, 1) + at * 7 * 24 * 3_600_000).toISOString(),
+    id: `class-${String(at)}`,
+  })) as ClassDrift[]
+  const told = times(40, () => classDrift(led))
+  report('how one class drifts, told when it ends', `median ${ms(quantile(told, 0.5))}`, '')
+  const over = times(20, () => whatDrifts(classes))
+  report(
+    `what drifts over ${String(classes.length)} classes`,
+    `median ${ms(quantile(over, 0.5))}, p95 ${ms(quantile(over, 0.95))}`,
+    '< 50 ms',
+  )
 }
 
 /** How long the first page of a long journal takes. */

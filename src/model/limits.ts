@@ -47,6 +47,8 @@ export const ledLimits = {
   halfCounts: 100_000_000,
 } as const
 
+/** So many of the newest classes are laid beside each other; of what they teach, older ones weigh next to nothing. */
+export const mostClassesInShort = 400
 /** How many classes a page of the journal has, and how many may be asked for at once. */
 export const ledClassPage = { usual: 100, most: 500 } as const
 

@@ -74,6 +74,11 @@ const since2 = {
   hand: sideSchema.optional(),
   /** What is asked and said before breath work; absent: what its techniques want. */
   before: z.array(lineSchema.min(1)).max(20).optional(),
+  /** What to think of the next time it is planned or led, until it is ticked. */
+  nextTime: z
+    .array(z.strictObject({ id: idSchema, text: lineSchema.min(1) }))
+    .max(20)
+    .optional(),
 }
 
 export const sessionSchema = z

@@ -89,7 +89,7 @@ describe('what drifts', () => {
       name: 'Thursday slow hour',
       ledS: expect.any(Number) as number,
     })
-    // Ended after 148 s of 150.
+    // Ended by hand after 148 s of its three minutes.
     expect(sore?.of.find(({ blockId, part }) => blockId === 'sphinx' && part === 'hold')?.tookS).toBe(148)
     await there().put('/api/led-classes/thursday-3-weeks-ago/deleted').send({ deleted: true }).expect(204)
     expect(await drifts({ find: 'sore' })).toEqual([])

@@ -96,7 +96,9 @@ describe('a migration that is cut off', () => {
     await sequelize.close()
   }
 
-  test.each(migrations.map((migration) => [migration.name, migration] as const))(
+  /** What came later was never run but whole or not at all. */
+  const ofFirstEdition = migrations.filter(({ name }) => name < '008')
+  test.each(ofFirstEdition.map((migration) => [migration.name, migration] as const))(
     'by the first edition, which left %s half done, is done to its end',
     async (name, migration) => {
       const asBefore = join(folder, 'as-before.sqlite')

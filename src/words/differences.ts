@@ -6,7 +6,7 @@ import { blockNameIn } from './blocks.ts'
 import { extentChoices } from './extents.ts'
 import { settingChoices } from './stages.ts'
 
-type Detail = Exclude<keyof Session, 'schema' | 'id' | 'blocks' | 'setAside' | 'versionOf'>
+type Detail = Exclude<keyof Session, 'schema' | 'id' | 'blocks' | 'setAside' | 'versionOf' | 'nextTime'>
 const detailNames: Readonly<Record<Detail, string>> = {
   name: 'name',
   practice: 'practice',

@@ -86,6 +86,6 @@ test('figures have their sign and say how many times what is planned', () => {
 test('a change of the plan is said with what it is now', () => {
   const [drift] = whatDrifts([aClass(1, { of: chairs })]).parts.flatMap(({ blocks }) => blocks)
   if (!drift) throw new Error('nothing drifts')
-  const mend = { edit: { type: 'remove', id: 'calves' }, plannedS: 190 } as const
+  const mend = { edit: { type: 'remove', id: 'calves' }, plannedS: 190, nowS: undefined } as const
   expect(proposalWords({ drift, mend })).toBe('Calves on a chair, the change into it: 3:10 instead of 1:00')
 })

@@ -133,6 +133,11 @@ describe('what to change', () => {
     ])
   })
 
+  test('is nothing of what was changed since the class', () => {
+    const longer = aSession([aTalk('talk', 90), ...session.blocks.slice(1)])
+    expect(proposalsOf(longer, drift(late), shippedCatalog)).toEqual([])
+  })
+
   test('is at most five, and of what the session still has', () => {
     const talks = aSession(Array.from({ length: 8 }, (_, at) => aTalk(`talk-${String(at)}`, 60)))
     const log = Array.from({ length: 8 }, (_, at): LeadEvent => ({ type: 'end', atMs: (at + 1) * 30_000 }))

@@ -15,6 +15,9 @@ const partOf: Readonly<Record<string, DriftPart>> = {
 /** Where it can be quiet: elsewhere the teacher speaks, counts or shows. */
 const quietParts: ReadonlySet<DriftPart | undefined> = new Set(['hold', 'rest', 'closing'])
 
+/** As it was called on the day. */
+const nameIn = ({ blocks }: LedClass, blockId: string): string => blocks[blockId]?.name ?? blockId
+
 const seconds = (ms: Milliseconds): number => Math.round(ms / 1000)
 
 /**
@@ -61,7 +64,7 @@ function partsOf(led: LedClass, took: Took): ClassDrift['of'] {
     const ofHold = part === 'hold' && poseId !== undefined && side !== null ? { poseId, side } : {}
     const key = `${blockId} ${part} ${ofHold.side ?? ''}`
     const before = rows.get(key) ?? {
-      ...{ blockId, name: led.blocks[blockId]?.name ?? '', part, ...ofHold },
+      ...{ blockId, name: nameIn(led, blockId), part, ...ofHold },
       ...{ plannedS: 0, tookS: 0 },
     }
     rows.set(key, { ...before, plannedS: before.plannedS + lengthMs, tookS: before.tookS + tookMs })
@@ -71,8 +74,8 @@ function partsOf(led: LedClass, took: Took): ClassDrift['of'] {
 }
 
 /** How late each block began. One that was led before its turn says nothing of it, and none is told twice. */
-function latenessOf({ plan, blocks }: LedClass, visits: readonly Visit[]): ClassDrift['late'] {
-  const plannedAt = startsOf(plan)
+function latenessOf(led: LedClass, visits: readonly Visit[]): ClassDrift['late'] {
+  const plannedAt = startsOf(led.plan)
   const late: ClassDrift['late'] = []
   const seen = new Set<string>()
   let last = -1
@@ -82,8 +85,12 @@ function latenessOf({ plan, blocks }: LedClass, visits: readonly Visit[]): Class
     seen.add(blockId)
     if (plannedMs <= last) continue
     last = plannedMs
-    const name = blocks[blockId]?.name ?? ''
-    late.push({ blockId, name, plannedAtS: seconds(plannedMs), lateS: seconds(startMs - plannedMs) })
+    late.push({
+      blockId,
+      name: nameIn(led, blockId),
+      plannedAtS: seconds(plannedMs),
+      lateS: seconds(startMs - plannedMs),
+    })
   }
   return late
 }

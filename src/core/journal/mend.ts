@@ -12,6 +12,8 @@ import type { BlockDrift } from './what-drifts.ts'
 export interface Mend {
   readonly edit: Edit
   readonly plannedS: Seconds
+  /** What the session plans now, where it says so itself. */
+  readonly nowS: Seconds | undefined
 }
 
 /**
@@ -33,12 +35,12 @@ export function mendOf(
         ? comingAs(block, tookS)
         : lastingAs(block, part, tookS)
   if (!mended || JSON.stringify(mended.block) === JSON.stringify(block)) return undefined
-  return { edit: { type: 'replace', block: mended.block }, plannedS: mended.plannedS }
+  const { plannedS, nowS } = mended
+  return { edit: { type: 'replace', block: mended.block }, plannedS, nowS }
 }
 
-interface Mended {
+interface Mended extends Omit<Mend, 'edit'> {
   readonly block: Block
-  readonly plannedS: Seconds
 }
 
 function heldAs({ level }: Session, block: Block, tookS: Seconds, catalog: Catalog): Mended | undefined {
@@ -49,19 +51,19 @@ function heldAs({ level }: Session, block: Block, tookS: Seconds, catalog: Catal
   if (!pose || (block.phases && isShorter) || (!isShorter && holdS > firstCeilingS(catalog.ceilings, pose, level)))
     return undefined
   const mended: HoldBlock = { ...block, hold: { holdS } }
-  return { block: mended, plannedS: holdS }
+  return { block: mended, plannedS: holdS, nowS: block.hold?.holdS }
 }
 
 function comingAs(block: Block, tookS: Seconds): Mended | undefined {
   if (block.kind === 'talk') return undefined
   const changeS = inSteps(tookS, betweenLimits)
-  return { block: { ...block, times: { ...block.times, changeS } }, plannedS: changeS }
+  return { block: { ...block, times: { ...block.times, changeS } }, plannedS: changeS, nowS: block.times?.changeS }
 }
 
 function lastingAs(block: Block, part: BlockDrift['part'], tookS: Seconds): Mended | undefined {
   if ((block.kind !== 'talk' && block.kind !== 'rest') || block.kind !== part) return undefined
   const s = inSteps(tookS, blockLimits)
-  return { block: { ...block, s }, plannedS: s }
+  return { block: { ...block, s }, plannedS: s, nowS: block.s }
 }
 
 const inSteps = (s: Seconds, { leastS, mostS }: SecondsRange): Seconds =>

@@ -24,7 +24,9 @@ export function proposalsOf(session: Session, classes: readonly ClassDrift[], ca
     .toSorted((a, b) => Math.abs(b.moreS) - Math.abs(a.moreS))
     .flatMap((drift) => {
       const mend = mendOf(session, drift, catalog)
-      return mend ? [{ drift, mend }] : []
+      // What was changed since then is no longer what the class speaks of.
+      const isAsThen = mend?.nowS === undefined || mend.nowS === drift.plannedS
+      return mend && isAsThen ? [{ drift, mend }] : []
     })
     .slice(0, mostProposals)
 }

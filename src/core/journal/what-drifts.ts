@@ -54,7 +54,6 @@ export interface BehindAt {
 
 export interface Drift {
   readonly classes: number
-  readonly ledS: Seconds
   readonly parts: readonly PartDrift[]
   /** From the most uneven on. */
   readonly sides: readonly SidesDrift[]
@@ -92,7 +91,6 @@ export function whatDrifts(classes: readonly ClassDrift[]): Drift {
   const ledOf = (some: readonly ClassDrift[]): Seconds => some.reduce((sum, { ledS }) => sum + ledS, 0)
   return {
     classes: newestLast.length,
-    ledS: ledOf(newestLast),
     parts: told.flatMap((part) =>
       partDrift(
         part,
@@ -168,7 +166,7 @@ function sidesOf(rows: readonly Row[]): readonly SidesDrift[] {
     const { poseId, name, sessionId, blockId } = newest
     return [
       {
-        ...{ poseId, name, sessionId, blockId, classes: of.length },
+        ...{ poseId, name, sessionId, blockId, classes: new Set(of.map(({ id }) => id)).size },
         leftS: middle(of.map(({ tookS }) => tookS)),
         rightS: middle(of.map(({ rightS }) => rightS)),
         apartS: middle(of.map(({ tookS, rightS }) => rightS - tookS)),

@@ -10,7 +10,7 @@ export type Difference =
   | { readonly kind: 'changed'; readonly before: Block; readonly after: Block }
   | { readonly kind: 'moved'; readonly block: Block; readonly from: number; readonly to: number }
 
-const quiet: ReadonlySet<string> = new Set(['schema', 'id', 'blocks', 'setAside', 'versionOf'])
+const quiet: ReadonlySet<string> = new Set(['schema', 'id', 'blocks', 'setAside', 'versionOf', 'nextTime'])
 
 /**
  * What differs between two states of a session: details, then blocks in the order they stand in now, then

@@ -1,5 +1,5 @@
-import { aHold, aTalk } from '#testing/sessions'
-import { blockWithoutNames, namesOf, withoutNames } from './typed-names.ts'
+import { aHold, aSession, aTalk } from '#testing/sessions'
+import { blockWithoutNames, detailsWithoutNames, namesOf, tellsOf, withoutNames } from './typed-names.ts'
 
 const names = namesOf([{ name: 'Katrijn Voss', calledAs: 'Kat' }, { name: 'Ödön van Elst' }, { name: 'Bo' }])
 
@@ -25,4 +25,25 @@ test('it is found wherever a teacher types into a block, and nowhere else', () =
   })
   const talk = aTalk()
   expect(blockWithoutNames(talk, names)).toBe(talk)
+})
+
+test('it is found in what is typed of a session itself, the notes for next time too', () => {
+  const session = aSession([], {
+    purpose: 'For Kat',
+    nextTime: [
+      { id: 'a', text: 'Ask Voss' },
+      { id: 'b', text: 'Chairs' },
+    ],
+  })
+  expect(detailsWithoutNames(session, names)).toEqual({
+    purpose: 'For somebody',
+    nextTime: [
+      { id: 'a', text: 'Ask somebody' },
+      { id: 'b', text: 'Chairs' },
+    ],
+  })
+  expect(tellsOf(session, names)).toBe(true)
+  const bare = aSession([], { nextTime: [{ id: 'b', text: 'Chairs' }] })
+  expect(detailsWithoutNames(bare, names)).toEqual({})
+  expect(tellsOf(bare, names)).toBe(false)
 })

@@ -34,13 +34,28 @@ export const withoutNames = (text: string, names: readonly string[]): string =>
     ? text
     : text.replace(patternOf(names), (name) => (/[’']s$/.test(name) ? 'somebody’s' : 'somebody'))
 
-/** What of a session itself a teacher types. */
-export const typedOfSession = ['name', 'purpose', 'theme'] as const
+/** What of a session itself a teacher types in one text. */
+const typedOfSession = ['name', 'purpose', 'theme'] as const
+
+/** What a teacher typed of a session itself and names stand in, without them; empty where there is none. */
+export function detailsWithoutNames(
+  session: Session,
+  names: readonly string[],
+): Partial<Pick<Session, (typeof typedOfSession)[number] | 'nextTime'>> {
+  const texts = typedOfSession.flatMap((field) => {
+    const text = session[field] ?? ''
+    const mended = withoutNames(text, names)
+    return mended === text ? [] : [[field, mended] as const]
+  })
+  const notes = session.nextTime?.map((note) => ({ ...note, text: withoutNames(note.text, names) }))
+  const isNoted = notes?.some(({ text }, at) => text !== session.nextTime?.[at]?.text) ?? false
+  return { ...Object.fromEntries(texts), ...(isNoted ? { nextTime: notes } : {}) }
+}
 
 /** Whether any of some names stands in what was typed into a session. */
 export const tellsOf = (session: Session, names: readonly string[]): boolean =>
   names.length > 0 &&
-  (typedOfSession.some((field) => withoutNames(session[field] ?? '', names) !== (session[field] ?? '')) ||
+  (Object.keys(detailsWithoutNames(session, names)).length > 0 ||
     session.blocks.some((block) => blockWithoutNames(block, names) !== block))
 
 /** The fields of a block that hold what a teacher typed. */

@@ -1,5 +1,5 @@
 import type { Edit } from '#core/session'
-import { blockWithoutNames, typedOfSession, withoutNames } from '#core/session'
+import { blockWithoutNames, detailsWithoutNames } from '#core/session'
 import type { Rule } from '../rule.ts'
 
 /** The name of one of the people stands in what was typed into a session: it is kept in files and read on paper. */
@@ -8,13 +8,12 @@ export const nameTyped: Rule<'NAME_TYPED'> = {
   grade: 'look',
   find({ session, names = [] }) {
     if (names.length === 0) return []
-    const changed = typedOfSession.filter(
-      (field) => withoutNames(session[field] ?? '', names) !== (session[field] ?? ''),
-    )
-    const details = Object.fromEntries(changed.map((field) => [field, withoutNames(session[field] ?? '', names)]))
+    const details = detailsWithoutNames(session, names)
     const edits: readonly Edit[] = [{ type: 'details', details }]
     return [
-      ...(changed.length > 0 ? [{ facts: { in: 'session' as const }, mend: { by: 'edits' as const, edits } }] : []),
+      ...(Object.keys(details).length > 0
+        ? [{ facts: { in: 'session' as const }, mend: { by: 'edits' as const, edits } }]
+        : []),
       ...session.blocks.flatMap((block) => {
         const mended = blockWithoutNames(block, names)
         if (mended === block) return []

@@ -2,6 +2,7 @@ import { Op } from 'sequelize'
 import type { WhereOptions } from 'sequelize'
 import type { ZodType } from 'zod'
 import type { LedClass } from '#model/led-class'
+import { mostClassesInShort } from '#model/limits'
 import type { Database } from '#server/db/open'
 
 /** What is told of a class in short, and kept with it so that its whole record need not be read each time. */
@@ -10,9 +11,6 @@ export interface InShort<T> {
   readonly schema: ZodType<T>
   readonly of: (led: LedClass) => T
 }
-
-/** So many of the newest classes are asked: an older one would weigh next to nothing. */
-const mostClasses = 400
 
 /** What is told of the newest classes that ended and are wished for, the newest first. One that was never asked is read once. */
 export async function inShort<T>(
@@ -25,7 +23,7 @@ export async function inShort<T>(
     attributes: ['id', column],
     where: { [Op.and]: [{ deletedAt: null, left: false, endedAt: { [Op.ne]: null } }, wished] },
     order: [['startedAt', 'DESC']],
-    limit: mostClasses,
+    limit: mostClassesInShort,
     raw: true,
   })) as unknown as readonly (Record<InShort<T>['column'], string | null> & { readonly id: string })[]
   const all: T[] = []

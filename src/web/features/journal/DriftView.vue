@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import type { DriftPart } from '#model/class-drift'
+import { mostClassesInShort } from '#model/limits'
 import type { PartDrift } from '#core/journal'
 import { formatDuration } from '#core/units'
 import { dayText } from '#words/dates'
@@ -16,7 +17,7 @@ import {
   signed,
   timesPlanned,
 } from '#words/drift'
-import { counted } from '#words/text'
+import { capital, counted } from '#words/text'
 import DriftChart from './DriftChart.vue'
 import { useDrift } from './use-drift.ts'
 
@@ -31,7 +32,8 @@ const which = computed(() => {
   const of = names.value.length > 3 ? `${String(names.value.length)} sessions` : names.value.join(', ')
   const from = dayText(oldest.startedAt)
   const days = last === oldest ? from : `${from} to ${dayText(last.startedAt)}`
-  return `${counted(classes.value.length, 'class', 'classes')} of ${of}, ${days}`
+  const isMost = classes.value.length === mostClassesInShort
+  return `${isMost ? 'the newest ' : ''}${counted(classes.value.length, 'class', 'classes')} of ${of}, ${days}`
 })
 /** A class in the middle: what all took, by how many there are. */
 const each = (s: number): number => Math.round(s / Math.max(1, drift.value.classes))
@@ -70,7 +72,7 @@ const lateLine = computed(() => drift.value.late.map(({ atS, lateS }) => ({ x: m
         <div>
           <p class="soft"><RouterLink :to="{ name: 'journal' }">Journal</RouterLink></p>
           <h1>What drifts</h1>
-          <p v-if="which">{{ which }}</p>
+          <p v-if="which">{{ capital(which) }}</p>
         </div>
       </header>
       <p v-if="told" role="alert">{{ told }}</p>

@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import type { LedClass } from '#model/led-class'
 import { proposalWords } from '#words/drift'
+import NextTimeField from '#web/shared/session/NextTimeField.vue'
 import { useFromRecord } from './use-from-record.ts'
 
 /** The plan from the record: a version as it was led, or what to change of the session, one by one. */
@@ -10,7 +11,7 @@ const { problem, proposals, taken, mayBeVersion, makeVersion, take, undo } = use
 </script>
 
 <template>
-  <section v-if="mayBeVersion" aria-labelledby="from-record">
+  <section aria-labelledby="from-record">
     <h2 id="from-record">For the plan</h2>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <p v-if="taken" class="taken" role="status">
@@ -32,8 +33,10 @@ const { problem, proposals, taken, mayBeVersion, makeVersion, take, undo } = use
         />
       </li>
     </ul>
-    <p v-else-if="!taken">Nothing of the plan wants a change after this class.</p>
+    <p v-else-if="mayBeVersion && !taken">Nothing of the plan wants a change after this class.</p>
+    <NextTimeField class="version" :session-id="led.sessionId" />
     <Button
+      v-if="mayBeVersion"
       class="version"
       size="small"
       severity="secondary"

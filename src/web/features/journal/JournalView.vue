@@ -8,7 +8,7 @@ import { useJournal } from './use-journal.ts'
 
 const journal = useJournal()
 const { wish, typed, lines, state, hasEarlier, isAsking, isNarrowed, justDeleted, goOn, showAll, bringBack } = journal
-const { sessions, practices, places } = journal
+const { sessions, practices, places, isExporting, notExported, exportCsv } = journal
 const any = (words: string) => ({ value: '', words })
 </script>
 
@@ -93,6 +93,18 @@ const any = (words: string) => ({ value: '', words })
           </tr>
         </tbody>
       </table>
+      <p v-if="notExported" role="alert">{{ notExported }}</p>
+      <Button
+        v-if="lines.length > 0"
+        class="export"
+        severity="secondary"
+        text
+        size="small"
+        icon="pi pi-download"
+        label="Export as CSV"
+        :loading="isExporting"
+        @click="exportCsv"
+      />
       <Button
         v-if="hasEarlier"
         class="earlier"
@@ -142,6 +154,10 @@ nav {
   align-items: center;
   gap: 12px;
   margin-bottom: 10px;
+}
+.export {
+  float: right;
+  margin-top: 14px;
 }
 .earlier {
   margin-top: 14px;

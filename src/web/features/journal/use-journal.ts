@@ -1,9 +1,11 @@
 import { refDebounced } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import type { Ref } from 'vue'
 import { ledClassPage } from '#model/limits'
 import type { JournalChoices, JournalWish, LedClassLine } from '#model/journal'
 import { listLedClasses, readJournalChoices, setLedClassDeleted } from '#web/shared/api/led-classes.ts'
 import { usePlacesStore } from '#web/shared/house/places-store.ts'
+import { download } from '#web/shared/ui/download.ts'
 import { practiceChoices } from '#words/practices'
 import { justDeleted } from './just-deleted.ts'
 
@@ -67,12 +69,40 @@ export function useJournal() {
     showAll(): void {
       typed.value = { find: '', sessionId: '', practice: '', placeId: '', from: '', to: '' }
     },
+    ...useFile(wish),
     /** Brings back what was deleted last. */
     async bringBack(): Promise<void> {
       const id = justDeleted.value?.id
       if (id === undefined || (await setLedClassDeleted(id, false)).kind !== 'ok') return
       justDeleted.value = undefined
       anew()
+    },
+  }
+}
+
+/** All that is wished for as a file, however many pages that are. */
+function useFile(wish: Readonly<Ref<JournalWish>>) {
+  const isExporting = ref(false)
+  const notExported = ref('')
+  async function allLines(): Promise<readonly LedClassLine[] | undefined> {
+    const all: LedClassLine[] = []
+    for (;;) {
+      const reply = await listLedClasses(wish.value, all.at(-1), ledClassPage.most)
+      if (reply.kind !== 'ok') return undefined
+      all.push(...reply.value)
+      if (reply.value.length < ledClassPage.most) return all
+    }
+  }
+  return {
+    ...{ isExporting, notExported },
+    async exportCsv(): Promise<void> {
+      isExporting.value = true
+      const all = await allLines()
+      isExporting.value = false
+      notExported.value = all ? '' : 'Zovrin’s server does not answer: nothing was exported.'
+      if (!all) return
+      const { journalCsv } = await import('#formats/journal-csv')
+      download(journalCsv(all), 'journal.csv', 'text/csv;charset=utf-8')
     },
   }
 }

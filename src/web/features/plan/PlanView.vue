@@ -11,6 +11,7 @@ import StandsInTheWay from './StandsInTheWay.vue'
 import { useLetterKeys } from './letter-keys.ts'
 import PlanSheet from './sheet/PlanSheet.vue'
 import { useClipboard } from './use-clipboard.ts'
+import NextTime from '#web/shared/session/NextTime.vue'
 import SessionAway from '#web/shared/session/SessionAway.vue'
 import { isTyping, useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
 import SidePane from '#web/shared/ui/SidePane.vue'
@@ -117,14 +118,16 @@ useClipboard(isTyping)
   <div v-if="store.document" v-show="!printing" class="plan" :class="{ narrow }">
     <Shelf ref="shelf" @added="spine?.focus()" />
     <StandsInTheWay v-if="!store.timeline" />
-    <Spine
-      v-if="store.timeline"
-      ref="spine"
-      @find="shelf?.focusFind()"
-      @keys="openDialog = { is: 'keys' }"
-      @lead="goLead"
-      @fit="showFits()"
-    />
+    <div v-if="store.timeline" class="middle">
+      <NextTime :session="store.document" />
+      <Spine
+        ref="spine"
+        @find="shelf?.focusFind()"
+        @keys="openDialog = { is: 'keys' }"
+        @lead="goLead"
+        @fit="showFits()"
+      />
+    </div>
     <SidePane v-if="store.timeline" v-model:open="drawerOpen" label="The chosen block" opener="Details"
       ><Inspector
     /></SidePane>
@@ -145,6 +148,16 @@ useClipboard(isTyping)
   display: grid;
   grid-template: minmax(0, 1fr) auto / 252px minmax(0, 1fr) 344px;
   height: 100%;
+}
+/* The plan has the height that its notes leave. */
+.middle {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  min-width: 0;
+  min-height: 0;
+}
+.middle > :deep(.spine) {
+  grid-row: 2;
 }
 /* A strip under the plan, which can be scrolled clear of it. */
 .plan > :deep(.findings-strip) {

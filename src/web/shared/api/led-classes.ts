@@ -5,9 +5,10 @@ import type { BreathAnswers, EventsSent, LedClass, LedEnd, LedStart } from '#mod
 import type { SeenTime } from '#model/seen-time'
 import { ask } from './client.ts'
 
-/** A page of the journal, newest first, of what is wished for: the one after a line, or the first. */
-export const listLedClasses = (wish: JournalWish, after?: LedClassLine) => {
+/** A page of the journal, newest first, of what is wished for: the one after a line, or the first; so many lines, or the usual. */
+export const listLedClasses = (wish: JournalWish, after?: LedClassLine, most?: number) => {
   const query = new URLSearchParams(Object.entries(wish))
+  if (most !== undefined) query.set('most', String(most))
   if (after) {
     query.set('startedAt', after.startedAt)
     query.set('id', after.id)

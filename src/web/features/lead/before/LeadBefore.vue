@@ -19,6 +19,7 @@ import BeforeRow from './BeforeRow.vue'
 import BehindField from './BehindField.vue'
 import ClassSoundsFields from './ClassSoundsFields.vue'
 import OtherDevices from '../devices/OtherDevices.vue'
+import NextTime from '#web/shared/session/NextTime.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
 
 /** What is looked at, asked and heard before a class starts, row by row. */
@@ -110,6 +111,7 @@ function check(): void {
       <h1>{{ session.name }}</h1>
       <p class="sum">{{ formatMs(totalMs) }} planned of {{ formatDuration(session.lengthS) }}</p>
       <slot />
+      <NextTime :session="session" />
       <div class="columns">
         <div>
           <BeforeRow name="People">

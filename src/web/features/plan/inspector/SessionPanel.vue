@@ -20,6 +20,7 @@ import Part from './Part.vue'
 import VersionPart from './VersionPart.vue'
 import WordingPart from './WordingPart.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
+import NextTimeField from '#web/shared/session/NextTimeField.vue'
 import SettingsRefused from '#web/shared/settings/SettingsRefused.vue'
 import { usePlacesStore } from '#web/shared/house/places-store.ts'
 import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
@@ -118,6 +119,7 @@ const print = () => {
       :model-value="session.purpose ?? ''"
       @change="set({ purpose: textOf($event) }, 'change the purpose')"
     />
+    <NextTimeField :key="session.id" :session-id="session.id" />
   </Part>
   <ClassPart :session="session" />
   <VersionPart :key="session.id" :session="session" />
