@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { demoClasses } from '#server/demo/led-classes'
 import type { Page } from '@playwright/test'
 import { expect, test } from './fixtures.ts'
@@ -91,4 +92,20 @@ test('the journal is searched and narrowed, and a class is deleted with a way ba
   await expect(classes).toHaveText(Array.from({ length: 4 }, () => 'Thursday slow hour'))
   await page.getByRole('button', { name: 'Bring it back' }).click()
   await expect(classes).toHaveCount(5)
+})
+
+test('what was found in the journal is handed over as a file', async ({ page, house }) => {
+  await page.goto(`${house.address}journal`)
+  await page.getByRole('textbox', { name: 'Find' }).fill('sore')
+  await expect(page.getByRole('row')).toHaveCount(2)
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export as CSV' }).click(),
+  ])
+  expect(file.suggestedFilename()).toBe('journal.csv')
+  const lines = readFileSync(await file.path(), 'utf8')
+    .trim()
+    .split('\r\n')
+  expect(lines).toHaveLength(2)
+  expect(lines[1]).toContain('Thursday slow hour,3528,')
 })

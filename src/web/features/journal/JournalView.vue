@@ -94,26 +94,26 @@ const any = (words: string) => ({ value: '', words })
         </tbody>
       </table>
       <p v-if="notExported" role="alert">{{ notExported }}</p>
-      <Button
-        v-if="lines.length > 0"
-        class="export"
-        severity="secondary"
-        text
-        size="small"
-        icon="pi pi-download"
-        label="Export as CSV"
-        :loading="isExporting"
-        @click="exportCsv"
-      />
-      <Button
-        v-if="hasEarlier"
-        class="earlier"
-        severity="secondary"
-        outlined
-        label="Earlier classes"
-        :loading="isAsking"
-        @click="goOn"
-      />
+      <div v-if="lines.length > 0" class="below">
+        <Button
+          v-if="hasEarlier"
+          severity="secondary"
+          outlined
+          label="Earlier classes"
+          :loading="isAsking"
+          @click="goOn"
+        />
+        <Button
+          class="export"
+          severity="secondary"
+          text
+          size="small"
+          icon="pi pi-download"
+          label="Export as CSV"
+          :loading="isExporting"
+          @click="exportCsv"
+        />
+      </div>
     </div>
   </div>
 </template>
@@ -155,11 +155,12 @@ nav {
   gap: 12px;
   margin-bottom: 10px;
 }
-.export {
-  float: right;
+.below {
+  display: flex;
+  align-items: center;
   margin-top: 14px;
 }
-.earlier {
-  margin-top: 14px;
+.export {
+  margin-left: auto;
 }
 </style>

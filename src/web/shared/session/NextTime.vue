@@ -32,9 +32,15 @@ function tick(id: string, text: string): void {
   background: var(--chosen-wash);
   border-bottom: 1px solid var(--line);
 }
+/* In the dark room nothing shines. */
+[data-room='dark'] .next-time {
+  background: none;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+}
 li {
   display: flex;
-  align-items: baseline;
+  align-items: center;
   gap: 10px;
   padding: 2px 0;
 }

@@ -60,6 +60,9 @@ div {
   display: flex;
   gap: 8px;
 }
+div :deep(.p-button) {
+  flex: none;
+}
 p {
   font-size: 15px;
 }
