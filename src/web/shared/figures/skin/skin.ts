@@ -39,6 +39,9 @@ const limbs = [
   ['thigh', 'lowerLeg'],
   ['upperArm', 'forearm'],
 ] as const
+/** Flesh of so small a radius is found on the cells that are asked for, cm; and how many times as wide they become. */
+const slim = 2
+const widest = 1.8
 /** So far inside of another part an outline is a line on it, cm. */
 const over = 0.4
 
@@ -51,7 +54,7 @@ export function skinOf(body: Body, elevation: Elevation, from: FigureView, cell:
   const painted: { readonly part: BodyPart; readonly field: Field }[] = []
   const firm = firmFrom(elevation, from)
   return seen.flatMap((one) => {
-    const field = fieldOf(one.strings, cell, firm)
+    const field = fieldOf(one.strings, cell * coarsenessOf(one.part), firm)
     const whole = outlinesOf(field)
     const rings = whole.map((ring) => thinned(ring, cell * 0.06))
     const tone = toneOf(one, seen, trunk, h)
@@ -64,8 +67,20 @@ export function skinOf(body: Body, elevation: Elevation, from: FigureView, cell:
   })
 }
 
+/**
+ * How many times as wide the cells of a part may be: between two places of a grid a round outline of radius r is off by
+ * cell² / 8r, so that thick flesh is found as exactly on wider cells. The face has bends of its own.
+ */
+const coarsenessOf = ({ name, strings }: BodyPart): number =>
+  name === 'head'
+    ? 1
+    : Math.min(
+        widest,
+        Math.max(1, Math.sqrt(Math.min(...strings.flatMap((string) => string.map(({ r }) => r))) / slim)),
+      )
+
 function seenPart(part: BodyPart, view: View): SeenPart {
-  const all = part.strings.map((string) => string.map(({ at, r }): Disc => ({ ...seenFrom(view, at), r })))
+  const all = part.strings.map((string) => string.map(({ at, r }) => discOf(seenFrom(view, at), r)))
   const discs = all.flat()
   const near = discs.reduce((sum, disc) => sum + disc.near, 0) / discs.length
   // What lies exactly behind another string of the part is no more to be seen.
@@ -73,11 +88,19 @@ function seenPart(part: BodyPart, view: View): SeenPart {
   return { part, strings, near }
 }
 
+/** Written out: thousands of these are made for each picture. */
+const discOf = ({ u, v, near }: Seen, r: number): Disc => ({ u, v, near, r })
+
 const isBehind = (string: readonly Disc[], other: readonly Disc[]): boolean =>
   string.length === other.length &&
   string.every((disc, at) => {
-    const { u = Infinity, v = Infinity, r = 0 } = other[at] ?? {}
-    return Math.abs(disc.u - u) < 0.05 && Math.abs(disc.v - v) < 0.05 && Math.abs(disc.r - r) < 0.05
+    const behind = other[at]
+    return (
+      behind !== undefined &&
+      Math.abs(disc.u - behind.u) < 0.05 &&
+      Math.abs(disc.v - behind.v) < 0.05 &&
+      Math.abs(disc.r - behind.r) < 0.05
+    )
   })
 
 /** What is furthest away first; the head is never before the trunk it grows out of. */
@@ -141,7 +164,7 @@ function edgesOf(
 ): Flat[][] {
   const joints = part.joints.map(({ at, r }) => ({ ...seenFrom(view, at), r }))
   const isEdge = ({ u, v }: Flat): boolean =>
-    joints.every((joint) => Math.hypot(u - joint.u, v - joint.v) > joint.r) &&
+    joints.every((joint) => (u - joint.u) ** 2 + (v - joint.v) ** 2 > joint.r ** 2) &&
     under.some(({ field }) => depthIn(field, u, v) > over)
   const pieces: Flat[][] = []
   let piece: Flat[] = []
