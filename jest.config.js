@@ -5,6 +5,10 @@ export default {
   testTimeout: 120_000,
   // Jest leaves a core free for whoever works beside it, which on two cores is half of them.
   maxWorkers: '100%',
+  globalSetup: '<rootDir>/scripts/unit/before-all.ts',
+  globalTeardown: '<rootDir>/scripts/unit/after-all.ts',
+  // Not where the tests put what they take away: that is another folder at each run.
+  cacheDirectory: '<rootDir>/node_modules/.cache/jest',
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
   testMatch: ['**/*.test.ts'],
   transform: {

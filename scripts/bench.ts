@@ -20,7 +20,7 @@ import { benchList, benchLoad, benchPage, benchReload, fill } from './bench/page
 import { ensureChromium } from './shared/chromium.ts'
 import { benchScreen } from './bench/screen.ts'
 import { buildPages, pagesFolder } from './shared/pages.ts'
-import { runScript } from './shared/serve.ts'
+import { runScript } from './shared/run-script.ts'
 
 async function benchPages(): Promise<void> {
   await ensureChromium()

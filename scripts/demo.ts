@@ -2,7 +2,8 @@ import { systemClock } from '#server/clock'
 import { readConfig } from '#server/config'
 import { prepareDemo } from '#server/demo/seed'
 import { buildPages } from './shared/pages.ts'
-import { runScript, serveUntilStopped } from './shared/serve.ts'
+import { runScript } from './shared/run-script.ts'
+import { serveUntilStopped } from './shared/serve.ts'
 
 runScript(async () => {
   const config = readConfig(process.env)

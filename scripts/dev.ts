@@ -4,7 +4,7 @@ import { readConfig } from '#server/config'
 import { prepareDemo } from '#server/demo/seed'
 import { startServer } from '#server/start'
 import { rootFolder } from './shared/pages.ts'
-import { runScript } from './shared/serve.ts'
+import { runScript } from './shared/run-script.ts'
 
 // The API on its own port with the demo data, and Vite's server in front of it for the pages.
 runScript(async () => {

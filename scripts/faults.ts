@@ -5,7 +5,7 @@ import { oddRequests } from './faults/requests.ts'
 import { allHeld, tableOf } from './faults/tally.ts'
 import type { Tally } from './faults/tally.ts'
 import { parallelWrites } from './faults/writes.ts'
-import { runScript } from './shared/serve.ts'
+import { runScript } from './shared/run-script.ts'
 
 /**
  * How often each is tried, and how long an answer may take: in full by hand, and in the short form with every

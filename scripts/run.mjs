@@ -49,24 +49,26 @@ function installPackages() {
     .update(readFileSync(join(root, 'package-lock.json')))
     .digest('hex')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return
-  console.log(
-    'Installing packages from the lock file. SQLite is compiled on the way: about 100 seconds, mostly silent.',
-  )
+  console.log('Installing packages from the lock file.')
   const startedMs = Date.now()
-  if (run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel', 'error']) !== 0)
+  if (run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel', 'error']) !== 0)
     stop('The packages could not be installed: see the lines above.')
-  if (run('node', ['-e', "import('sqlite3')"], { stdio: 'ignore' }) !== 0) {
-    console.log('Compiling SQLite, about 100 seconds.')
-    if (run('npm', ['rebuild', 'sqlite3', '--loglevel', 'error']) !== 0)
-      stop('SQLite could not be compiled: see the lines above.')
-  }
   mkdirSync(dirname(stamp), { recursive: true })
   writeFileSync(stamp, lock)
   console.log(`Packages installed in ${String(Math.round((Date.now() - startedMs) / 1000))} s.`)
 }
 
+function compileSqlite() {
+  if (run('node', ['-e', "import('sqlite3')"], { stdio: 'ignore' }) === 0) return
+  console.log('Compiling SQLite, two or three minutes, silent.')
+  if (run('npm', ['rebuild', 'sqlite3', '--loglevel', 'error']) !== 0)
+    stop('SQLite could not be compiled: see the lines above.')
+}
+
 checkMachine()
 installPackages()
+// The tests compile it themselves, beside what they do without it.
+if (command !== 'test') compileSqlite()
 const script = join(root, 'scripts', `${command}.ts`)
 if (!existsSync(script)) stop(`There is no command "${command}".`)
 

@@ -7,7 +7,7 @@ import { prepareDemo } from '#server/demo/seed'
 import { startServer } from '#server/start'
 import { chromiumArguments, ensureChromium, pictureChromiumPath } from './shared/chromium.ts'
 import { buildPages, pagesFolder, rootFolder } from './shared/pages.ts'
-import { runScript } from './shared/serve.ts'
+import { runScript } from './shared/run-script.ts'
 
 /** Every picture of docs/screenshots: where it is taken, and what is done before. */
 interface Picture {

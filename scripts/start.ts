@@ -1,7 +1,8 @@
 import { join } from 'node:path'
 import { readConfig } from '#server/config'
 import { buildPages } from './shared/pages.ts'
-import { runScript, serveUntilStopped } from './shared/serve.ts'
+import { runScript } from './shared/run-script.ts'
+import { serveUntilStopped } from './shared/serve.ts'
 
 runScript(async () => {
   const config = readConfig(process.env)

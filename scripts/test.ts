@@ -1,9 +1,10 @@
-import { spawn, spawnSync } from 'node:child_process'
-import { mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { spawn } from 'node:child_process'
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statfsSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { ensureChromium } from './shared/chromium.ts'
 import { buildPages, buildWarningPages, rootFolder } from './shared/pages.ts'
-import { runScript } from './shared/serve.ts'
+import { runScript } from './shared/run-script.ts'
 
 const results = join(rootFolder, 'test-results')
 
@@ -14,16 +15,31 @@ interface Counted {
 
 const pathOf = (program: string): string => join(rootFolder, 'node_modules', '.bin', program)
 
+/** A folder for what the tests take away again: in memory where there is enough of it, since nothing outlives them. */
+function makeTemporaryFolder(): string {
+  const memory = '/dev/shm'
+  const room = existsSync(memory) ? statfsSync(memory) : undefined
+  return mkdtempSync(join(room && room.bavail * room.bsize > 2e9 ? memory : tmpdir(), 'zovrin-tests-'))
+}
+const temporary = makeTemporaryFolder()
+const environment = { ...process.env, TMPDIR: temporary }
+
 /** Runs a part with its output shown as it comes; true when it ended well. */
-function part(name: string, program: string, args: readonly string[]): boolean {
+function part(name: string, program: string, args: readonly string[]): Promise<boolean> {
   console.log(`\n— ${name}`)
-  return spawnSync(pathOf(program), args, { cwd: rootFolder, stdio: 'inherit' }).status === 0
+  return new Promise((ended, failed) => {
+    const run = spawn(pathOf(program), args, { cwd: rootFolder, stdio: 'inherit', env: environment })
+    run.on('error', failed)
+    run.on('close', (code) => {
+      ended(code === 0)
+    })
+  })
 }
 
 /** The same beside others, each of which needs one core: its output is shown when it has ended. */
 function partBeside(name: string, program: string, args: readonly string[]): Promise<boolean> {
   return new Promise((ended, failed) => {
-    const run = spawn(pathOf(program), args, { cwd: rootFolder, stdio: ['ignore', 'pipe', 'pipe'] })
+    const run = spawn(program, args, { cwd: rootFolder, stdio: ['ignore', 'pipe', 'pipe'] })
     const shown: Buffer[] = []
     for (const stream of [run.stdout, run.stderr]) stream.on('data', (piece: Buffer) => shown.push(piece))
     run.on('error', failed)
@@ -32,6 +48,17 @@ function partBeside(name: string, program: string, args: readonly string[]): Pro
       ended(code === 0)
     })
   })
+}
+
+/** Compiles SQLite where that was not done yet, beside what does without it. */
+async function ensureSqlite(): Promise<void> {
+  const isThere = await import('sqlite3').then(
+    () => true,
+    () => false,
+  )
+  if (isThere) return
+  if (!(await partBeside('SQLite, compiled', 'npm', ['rebuild', 'sqlite3', '--loglevel', 'error'])))
+    throw new Error('SQLite could not be compiled: see the lines above.')
 }
 
 function readResult(file: string): unknown {
@@ -64,19 +91,23 @@ runScript(async () => {
   rmSync(results, { recursive: true, force: true })
   mkdirSync(results, { recursive: true })
   const [style, lint, types] = await Promise.all([
-    partBeside('style', 'prettier', ['--check', '--log-level', 'warn', '.']),
-    partBeside('lint', 'eslint', ['.', '--max-warnings', '0']),
-    partBeside('types', 'vue-tsc', ['-b']),
+    partBeside('style', pathOf('prettier'), ['--check', '--log-level', 'warn', '.']),
+    partBeside('lint', pathOf('eslint'), ['.', '--max-warnings', '0']),
+    partBeside('types', pathOf('vue-tsc'), ['-b']),
     ensureChromium(),
+    ensureSqlite(),
   ])
-  const unit = part('unit tests', 'jest', ['--json', `--outputFile=${join(results, 'unit.json')}`])
-  const counted = unitCount()
   await buildPages()
-  const faults = part('faults, in short', 'tsx', [join(rootFolder, 'scripts', 'faults.ts'), '--short'])
-  await buildWarningPages()
+  const [unit, faults] = await Promise.all([
+    part('unit tests', 'jest', ['--json', `--outputFile=${join(results, 'unit.json')}`]),
+    partBeside('faults, in short', pathOf('tsx'), [join(rootFolder, 'scripts', 'faults.ts'), '--short']),
+    buildWarningPages(),
+  ])
+  const counted = unitCount()
   rmSync(join(results, 'browser.json'), { force: true })
-  const browser = part('browser tests', 'playwright', ['test'])
+  const browser = await part('browser tests', 'playwright', ['test'])
   const seen = browserCount()
+  rmSync(temporary, { recursive: true, force: true })
   const failedParts = Object.entries({
     style,
     lint,

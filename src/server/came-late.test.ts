@@ -1,15 +1,15 @@
 import pino from 'pino'
 import request from 'supertest'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import { demoClasses } from '#server/demo/led-classes'
+import { freshDatabase } from '#testing/fresh-database'
 
 test('who comes late is counted in the journal once, however often the event is sent', async () => {
   const thursday = new Date(2026, 2, 12, 21)
   const [led] = demoClasses(thursday)
   if (!led) throw new Error('the demo has classes')
   const { start } = led
-  const database = await openDatabase(':memory:')
+  const database = await freshDatabase()
   const app = request(
     createApp({ database, hosts: [], clock: { now: () => thursday }, logger: pino({ level: 'silent' }) }),
   )

@@ -4,15 +4,15 @@ import type { Envelope } from '#model/envelope'
 import { poses } from '#library/poses'
 import { createApp } from '#server/app'
 import { seedDemo } from '#server/demo/seed'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { aHold, aSession, aTalk } from '#testing/sessions'
 import { ownPoseFrom } from '#testing/own-poses'
+import { freshDatabase } from '#testing/fresh-database'
 
 let database: Database
 const clock = { now: () => new Date('2026-03-12T18:00:00Z') }
 beforeEach(async () => {
-  database = await openDatabase(':memory:')
+  database = await freshDatabase()
 })
 afterEach(() => database.close())
 

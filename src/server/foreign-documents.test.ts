@@ -1,17 +1,17 @@
 import request from 'supertest'
 import { schools } from '#library/schools'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { demoClasses } from '#server/demo/led-classes'
 import { aHold, aSession } from '#testing/sessions'
 import { ownPoseFrom } from '#testing/own-poses'
+import { freshDatabase } from '#testing/fresh-database'
 
 const now = new Date('2026-03-12T18:00:00Z')
 const [led] = demoClasses(now)
 let database: Database
 beforeEach(async () => {
-  database = await openDatabase(':memory:')
+  database = await freshDatabase()
 })
 afterEach(() => database.close())
 const app = () => request(createApp({ database, hosts: [], clock: { now: () => now } }))

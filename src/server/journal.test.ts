@@ -10,6 +10,7 @@ import { createApp } from '#server/app'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { seedDemo } from '#server/demo/seed'
+import { freshDatabase } from '#testing/fresh-database'
 
 let folder: string
 let database: Database
@@ -20,7 +21,7 @@ const found = async (query: Record<string, string> = {}) =>
 
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'zovrin-journal-'))
-  database = await openDatabase(join(folder, 'a.sqlite'))
+  database = await freshDatabase(join(folder, 'a.sqlite'))
   await seedDemo(database, { now })
 })
 afterEach(async () => {

@@ -12,6 +12,7 @@ import { createApp } from '#server/app'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { aHold, aSession } from '#testing/sessions'
+import { freshDatabase } from '#testing/fresh-database'
 
 const session = aSession([aHold('deer'), aHold('sphinx')])
 const startedAtMs = Date.UTC(2026, 10, 29, 18)
@@ -29,7 +30,7 @@ const there = (former?: Database) => {
 }
 beforeEach(async () => {
   nowMs = startedAtMs
-  database = await openDatabase(':memory:')
+  database = await freshDatabase()
   app = createApp({ database, hosts: [], clock })
 })
 afterEach(() => database?.close())

@@ -5,12 +5,12 @@ import request from 'supertest'
 import type { Person } from '#model/person'
 import { createApp } from '#server/app'
 import { bellowsHouse } from '#server/demo/bellows-house'
-import { openDatabase } from '#server/db/open'
 import { peopleStore } from '#server/features/people/store'
 import { placeStore } from '#server/features/places/store'
 import { sessionStore } from '#server/features/sessions/store'
 import { answers, pages, views } from '#testing/outlets'
 import { aHold, aSession } from '#testing/sessions'
+import { freshDatabase } from '#testing/fresh-database'
 
 const clock = { now: () => new Date(2026, 10, 29, 12) }
 const source = (path: string): string => readFileSync(join(import.meta.dirname, '..', path), 'utf8')
@@ -32,7 +32,7 @@ test('every view and every answer of the server is listed with what of people it
 test('no answer that may not tell of people does, no refusal, and no log', async () => {
   const lines: string[] = []
   const logger = pino({ level: 'trace' }, { write: (line: string) => lines.push(line) })
-  const database = await openDatabase(':memory:')
+  const database = await freshDatabase()
   await sessionStore(database, clock).create(aSession([aHold('deer')]))
   await placeStore(database, clock).put(bellowsHouse, 0)
   await peopleStore(database).put(planted, 0)

@@ -2,14 +2,14 @@ import request from 'supertest'
 import type { Block } from '#model/block'
 import { listedSetUp } from '#core/session'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { ownPoseFrom } from '#testing/own-poses'
 import { aBreath, aClosing, aHold, aSession } from '#testing/sessions'
+import { freshDatabase } from '#testing/fresh-database'
 
 let database: Database
 beforeEach(async () => {
-  database = await openDatabase(':memory:')
+  database = await freshDatabase()
 })
 afterEach(() => database.close())
 

@@ -5,15 +5,15 @@ import { poseIn, resolveSession, withOwn } from '#core/session'
 import { schools } from '#library/schools'
 import { shippedCatalog } from '#library/shipped'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { aHold, aSession, aTalk } from '#testing/sessions'
 import { ownPoseFrom } from '#testing/own-poses'
+import { freshDatabase } from '#testing/fresh-database'
 
 let database: Database
 let nowMs: number
 beforeEach(async () => {
-  database = await openDatabase(':memory:')
+  database = await freshDatabase()
   nowMs = Date.UTC(2026, 2, 12)
 })
 afterEach(() => database.close())

@@ -16,13 +16,14 @@ import { placeStore } from '#server/features/places/store'
 import { plannedClassStore } from '#server/features/planned-classes/store'
 import { sessionStore } from '#server/features/sessions/store'
 import { aSession, aTalk } from '#testing/sessions'
+import { freshDatabase } from '#testing/fresh-database'
 
 const clock = { now: () => new Date(2026, 10, 29, 12) }
 let folder: string
 let database: Database
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'zovrin-people-'))
-  database = await openDatabase(join(folder, 'a.sqlite'))
+  database = await freshDatabase(join(folder, 'a.sqlite'))
 })
 afterEach(async () => {
   await database.close()

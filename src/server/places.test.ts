@@ -8,10 +8,11 @@ import { bellowsHouse } from '#server/demo/bellows-house'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { aSession } from '#testing/sessions'
+import { freshDatabase } from '#testing/fresh-database'
 
 let database: Database
 beforeEach(async () => {
-  database = await openDatabase(':memory:')
+  database = await freshDatabase()
 })
 afterEach(() => database.close())
 

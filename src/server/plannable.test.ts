@@ -1,27 +1,19 @@
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import request from 'supertest'
 import type { FormerBreathBlock } from '#model/former-block'
 import type { Session } from '#model/session'
 import { schools } from '#library/schools'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { aBreath, aHold, aSession, aTalk } from '#testing/sessions'
 import { ownPoseFrom } from '#testing/own-poses'
+import { freshDatabase } from '#testing/fresh-database'
 
 const clock = { now: () => new Date('2026-03-12T18:00:00Z') }
-let folder: string
 let database: Database
 beforeEach(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'zovrin-plannable-'))
-  database = await openDatabase(join(folder, 'zovrin.sqlite'))
+  database = await freshDatabase()
 })
-afterEach(async () => {
-  await database.close()
-  rmSync(folder, { recursive: true })
-})
+afterEach(() => database.close())
 
 const app = () => request(createApp({ database, hosts: [], clock }))
 const makePose = (id: string) =>

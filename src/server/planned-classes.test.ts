@@ -11,11 +11,12 @@ import { placeStore } from '#server/features/places/store'
 import { plannedClassStore } from '#server/features/planned-classes/store'
 import { sessionStore } from '#server/features/sessions/store'
 import { aSession } from '#testing/sessions'
+import { freshDatabase } from '#testing/fresh-database'
 
 const clock = { now: () => new Date(2026, 10, 29, 12) }
 let database: Database
 beforeEach(async () => {
-  database = await openDatabase(':memory:')
+  database = await freshDatabase()
   await sessionStore(database, clock).create(aSession([]))
   await placeStore(database, clock).put(bellowsHouse, 0)
 })

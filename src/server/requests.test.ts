@@ -4,9 +4,9 @@ import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import request from 'supertest'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { aSession, aTalk } from '#testing/sessions'
+import { freshDatabase } from '#testing/fresh-database'
 
 const clock = { now: () => new Date('2026-03-12T18:00:00Z') }
 let database: Database
@@ -14,7 +14,7 @@ let folder: string
 let pages: string
 
 beforeEach(async () => {
-  database = await openDatabase(':memory:')
+  database = await freshDatabase()
   folder = mkdtempSync(join(tmpdir(), 'zovrin-requests-'))
   // As in a home folder: a name that begins with a dot is no reason to hide what lies below it.
   pages = join(folder, '.local', 'dist')

@@ -9,10 +9,10 @@ import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { mainDoor, makeHouse } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import type { Hub } from '#server/features/following/hub'
 import { aHold, aSession, aTalk } from '#testing/sessions'
+import { freshDatabase } from '#testing/fresh-database'
 
 const session = aSession([
   { ...aTalk(), title: 'Welcome Quirinia', text: 'Quirinia sits by the wall' },
@@ -31,7 +31,7 @@ let [database, app, server, hub]: [Database?, Express?, Server?, Hub?] = []
 let nowMs = startedAtMs
 beforeEach(async () => {
   nowMs = startedAtMs
-  database = await openDatabase(':memory:')
+  database = await freshDatabase()
   const house = makeHouse({ database, clock: { now: () => new Date(nowMs) } })
   hub = house.hub
   app = mainDoor(house, { hosts: [] })

@@ -22,6 +22,7 @@ import { leadPlan } from '#core/lead'
 import { orThrow } from '#core/result'
 import { shippedCatalog } from '#library/shipped'
 import { aBreath, aHold, aSession, aTalk } from '#testing/sessions'
+import { freshDatabase } from '#testing/fresh-database'
 
 const thursday = new Date('2026-03-12T18:00:00Z')
 let database: Database
@@ -30,7 +31,7 @@ const clock = { now: () => new Date(nowMs) }
 
 beforeEach(async () => {
   nowMs = thursday.getTime()
-  database = await openDatabase(':memory:')
+  database = await freshDatabase()
 })
 afterEach(() => database.close())
 

@@ -1,11 +1,11 @@
 import request from 'supertest'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
+import { freshDatabase } from '#testing/fresh-database'
 
 let database: Database
 beforeEach(async () => {
-  database = await openDatabase(':memory:')
+  database = await freshDatabase()
 })
 afterEach(async () => {
   await database.close()

@@ -4,13 +4,13 @@ import { join } from 'node:path'
 import request from 'supertest'
 import { soundLimits } from '#model/limits'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
+import { freshDatabase } from '#testing/fresh-database'
 
 let [folder, database]: [string, Database | undefined] = ['', undefined]
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'zovrin-sounds-'))
-  database = await openDatabase(':memory:')
+  database = await freshDatabase()
 })
 afterEach(async () => {
   await database?.close()

@@ -11,6 +11,7 @@ import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { aLedClass } from '#testing/led-classes'
 import { aHold, aSession } from '#testing/sessions'
+import { freshDatabase } from '#testing/fresh-database'
 
 const there = (database: Database) =>
   request(createApp({ database, hosts: [], clock: { now: () => new Date() }, logger: pino({ level: 'silent' }) }))
@@ -33,7 +34,7 @@ async function led(database: Database, day: number, tookS: number): Promise<void
 }
 
 test('each class that ended teaches what was ended by hand, the newest first, and no more of a thing than count', async () => {
-  const database = await openDatabase(':memory:')
+  const database = await freshDatabase()
   expect(await taught(database)).toEqual([])
   await led(database, 1, 12)
   await led(database, 2, 15)

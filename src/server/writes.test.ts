@@ -8,6 +8,7 @@ import { createApp } from '#server/app'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { aSession, aTalk } from '#testing/sessions'
+import { freshDatabase } from '#testing/fresh-database'
 
 const clock = { now: () => new Date('2026-03-12T18:00:00Z') }
 let folder: string
@@ -15,7 +16,7 @@ let database: Database
 
 beforeEach(async () => {
   folder = mkdtempSync(join(tmpdir(), 'zovrin-writes-'))
-  database = await openDatabase(join(folder, 'zovrin.sqlite'))
+  database = await freshDatabase(join(folder, 'zovrin.sqlite'))
 })
 afterEach(async () => {
   await database.close()

@@ -1,15 +1,15 @@
 import request from 'supertest'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { deletedKeptAtLeast, keptAtLeast } from '#server/features/sessions/store'
 import { aSession } from '#testing/sessions'
+import { freshDatabase } from '#testing/fresh-database'
 
 const [hourMs, dayMs] = [3_600_000, 24 * 3_600_000]
 let database: Database
 let nowMs: number
 beforeEach(async () => {
-  database = await openDatabase(':memory:')
+  database = await freshDatabase()
   nowMs = Date.UTC(2026, 2, 12, 18)
 })
 afterEach(() => database.close())
