@@ -38,6 +38,19 @@ test('a pause nobody ended lasts as long as the class', () => {
   expect(momentsOf(led)[0]?.what).toEqual({ type: 'pause', forMs: 30_000 })
 })
 
+test('in a class nobody ended nothing that is still to come is left out', () => {
+  const leaves: LeadEvent = {
+    ...{ type: 'refit', way: 'leaveOut', leaves: ['deer'], atMs: 10_000 },
+    lengths: plan.segments.filter(({ blockId }) => blockId === 'deer').map(({ index }) => ({ segment: index, ms: 0 })),
+  }
+  const unended = (log: readonly LeadEvent[], conductedMs: number) =>
+    leftOut({ ...aLedClass(session, log), visits: null, endedAt: null, conductedMs })
+  expect(unended([], 20_000)).toEqual([])
+  expect(unended([leaves], 20_000)).toEqual([])
+  // Once what comes after it is led, it was.
+  expect(unended([leaves], 600_000)).toEqual(['deer'])
+})
+
 test('a class led as planned has nothing to tell', () => {
   expect(told([])).toEqual([])
   expect(leftOut(aLedClass(session))).toEqual([])

@@ -47,8 +47,14 @@ function momentOf(event: LeadEvent, after: readonly LeadEvent[], endMs: Millisec
   return isPlain(event.type) ? { type: event.type } : undefined
 }
 
-/** The blocks of the plan that were not led, in its order: left out on the way, or never come to. */
+/**
+ * The blocks of the plan that were not led, in its order: left out on the way, or never come to. In a class nobody ended
+ * what comes after the block that was led last is not left out: it may still be led.
+ */
 export function leftOut(led: LedClass): readonly string[] {
-  const were = new Set(visitsOf(led).map(({ blockId }) => blockId))
-  return [...new Set(led.plan.segments.map(({ blockId }) => blockId))].filter((id) => !were.has(id))
+  const visits = visitsOf(led)
+  const were = new Set(visits.map(({ blockId }) => blockId))
+  const planned = [...new Set(led.plan.segments.map(({ blockId }) => blockId))]
+  const until = led.endedAt === null ? planned.findLastIndex((id) => were.has(id)) : planned.length
+  return planned.slice(0, Math.max(0, until)).filter((id) => !were.has(id))
 }

@@ -7,7 +7,7 @@ import { useFromRecord } from './use-from-record.ts'
 
 /** The plan from the record: a version as it was led, or what to change of the session, one by one. */
 const { led } = defineProps<{ led: LedClass }>()
-const { problem, proposals, taken, mayBeVersion, makeVersion, take, undo } = useFromRecord(led)
+const { problem, proposals, taken, mayUndo, mayBeVersion, makeVersion, take, undo } = useFromRecord(led)
 </script>
 
 <template>
@@ -15,8 +15,8 @@ const { problem, proposals, taken, mayBeVersion, makeVersion, take, undo } = use
     <h2 id="from-record">For the plan</h2>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <p v-if="taken" class="taken" role="status">
-      Taken: {{ proposalWords(taken) }}.
-      <Button size="small" text severity="secondary" icon="pi pi-undo" label="Undo" @click="undo" />
+      Taken: {{ proposalWords(taken.proposal) }}.
+      <Button v-if="mayUndo" size="small" text severity="secondary" icon="pi pi-undo" label="Undo" @click="undo" />
       <RouterLink :to="{ name: 'plan', params: { id: led.sessionId } }">Open the plan</RouterLink>
     </p>
     <p v-if="proposals.length > 0" class="soft">What this class speaks for, each by itself:</p>

@@ -19,8 +19,8 @@ export function useFromRecord(led: LedClass) {
   const store = useSessionStore()
   const problem = ref('')
   const session = shallowRef<Session>()
-  /** What was taken last; the session's undo takes it back. */
-  const taken = shallowRef<Proposal>()
+  /** What was taken last, and the session after it. */
+  const taken = shallowRef<{ readonly proposal: Proposal; readonly after: Session }>()
   onMounted(async () => {
     const [reply] = await Promise.all([readSession(led.sessionId), own.load()])
     if (reply.kind === 'ok') session.value = reply.value
@@ -45,7 +45,7 @@ export function useFromRecord(led: LedClass) {
     problem.value = ''
     await store.open(led.sessionId)
     if (store.document?.id === led.sessionId && store.edit(proposal.mend.edit, proposalWords(proposal)))
-      taken.value = proposal
+      taken.value = { proposal, after: store.document }
     else problem.value = store.passed ?? 'The plan could not be changed: its session is not here any more.'
   }
   return {
@@ -53,6 +53,8 @@ export function useFromRecord(led: LedClass) {
     /** A record of the first edition does not say what each stretch was. */
     mayBeVersion: led.format === 2 && drift !== undefined,
     proposals: computed(() => (drift && now.value ? proposalsOf(now.value, [drift], own.catalog) : [])),
+    /** The session's undo takes back what was done last: it is offered only while that is what was taken. */
+    mayUndo: computed(() => taken.value !== undefined && store.document === taken.value.after),
     undo(): void {
       store.undo()
       taken.value = undefined

@@ -14,6 +14,7 @@ import { useClipboard } from './use-clipboard.ts'
 import NextTime from '#web/shared/session/NextTime.vue'
 import SessionAway from '#web/shared/session/SessionAway.vue'
 import { isTyping, useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
+import { useLastTaught } from '#web/shared/shelf/last-taught-store.ts'
 import SidePane from '#web/shared/ui/SidePane.vue'
 import { usePlan } from './use-plan.ts'
 
@@ -37,6 +38,7 @@ const KeysDialog = defineAsyncComponent(later.keys)
 useTimeoutFn(() => void Promise.all(Object.values(later).map((fetch) => fetch())).catch(() => undefined), 1500)
 const findings = useFindings()
 watchFindings()
+useLastTaught().expect()
 function closeFindings(): void {
   findings.shown.value = false
   spine.value?.focus()

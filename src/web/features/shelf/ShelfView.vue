@@ -17,6 +17,7 @@ const { own, told } = useShelf()
 const lastTaught = useLastTaught()
 onMounted(() => {
   void own.load()
+  lastTaught.expect()
   void lastTaught.load()
 })
 

@@ -29,7 +29,10 @@ async function write(): Promise<void> {
       text === '' ? 'Write what to think of first.' : 'There are twenty notes for next time: tick one of them first.'
     return
   }
-  store.edit(edit, `note “${text}” for next time`)
+  if (!store.edit(edit, `note “${text}” for next time`)) {
+    told.value = store.passed ?? 'The note could not be written into the session. Try it again.'
+    return
+  }
   typed.value = ''
   told.value = `It stands at the head of the plan of ${document.name}, and before Start.`
 }

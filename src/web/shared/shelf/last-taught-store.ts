@@ -6,6 +6,13 @@ import { readLastTaught } from '#web/shared/api/led-classes.ts'
 /** When each thing of the shelf was led last; with the server away what was read before stands. */
 export const useLastTaught = defineStore('lastTaught', () => {
   const byThing = shallowRef<ReadonlyMap<string, LastTaught>>(new Map())
+  /** What was asked for since {@link expect}; many blocks are looked at, and none of them changes it. */
+  let asked: Promise<void> | undefined
+  async function read(): Promise<void> {
+    const reply = await readLastTaught()
+    if (reply.kind === 'ok') byThing.value = new Map(reply.value.map((one) => [one.thing, one]))
+    else asked = undefined
+  }
   return {
     /** The newest of some things; undefined where none was ever led. */
     of: (things: readonly string[]): LastTaught | undefined =>
@@ -13,9 +20,11 @@ export const useLastTaught = defineStore('lastTaught', () => {
         .flatMap((thing) => byThing.value.get(thing) ?? [])
         .sort((a, b) => b.startedAt.localeCompare(a.startedAt))
         .at(0),
-    async load(): Promise<void> {
-      const reply = await readLastTaught()
-      if (reply.kind === 'ok') byThing.value = new Map(reply.value.map((one) => [one.thing, one]))
+    /** A view that shows it is opened: a class may have been led since it was read. */
+    expect(): void {
+      asked = undefined
     },
+    /** Reads it, once for each opening of a view. */
+    load: (): Promise<void> => (asked ??= read()),
   }
 })
