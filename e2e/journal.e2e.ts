@@ -109,3 +109,44 @@ test('what was found in the journal is handed over as a file', async ({ page, ho
   expect(lines).toHaveLength(2)
   expect(lines[1]).toContain('Thursday slow hour,3528,')
 })
+
+test('an incident is written down beside the record: kept over a reload, in no search, no export and not on paper', async ({
+  page,
+  house,
+}) => {
+  await page.goto(`${house.address}journal/thursday-1-weeks-ago`)
+  await page.getByRole('button', { name: 'Write down an incident' }).click()
+  await page.getByLabel('When').fill('18:41')
+  await page.getByLabel('What happened', { exact: true }).fill('Somebody grew faint')
+  // Nothing typed is lost, neither by a key nor by a reload.
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('alert')).toHaveText(/^Not saved yet/)
+  await page.reload()
+  await expect(page.getByLabel('What happened', { exact: true })).toHaveValue('Somebody grew faint')
+  await page.getByLabel('What was done, and who was told').fill('Lay down, legs up')
+  await page.getByRole('button', { name: 'Save the incident' }).click()
+  const incident = page.getByRole('region', { name: 'Incident' })
+  await expect(incident).toContainText('Somebody grew faint')
+  // The note is written over what was read, the incident with it.
+  await page.getByRole('button', { name: 'Change the note' }).click()
+  await page.getByLabel('What happened, in a line').fill('A full room')
+  await page.getByRole('button', { name: 'Save the note' }).click()
+  await expect(page.getByText('A full room')).toBeVisible()
+  await page.reload()
+  await expect(incident).toContainText('Lay down, legs up')
+
+  const saving = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Export as CSV' }).click()
+  const csv = readFileSync(await (await saving).path(), 'utf8')
+  expect(csv).toContain('A full room')
+  expect(csv).not.toContain('faint')
+  await page.emulateMedia({ media: 'print' })
+  await expect(incident).toBeHidden()
+  await page.emulateMedia({ media: 'screen' })
+
+  await page.getByRole('button', { name: 'Change the incident' }).click()
+  for (const field of ['When', 'What happened', 'What was done, and who was told'])
+    await page.getByLabel(field, { exact: true }).fill('')
+  await page.getByRole('button', { name: 'Take the incident away' }).click()
+  await expect(page.getByRole('button', { name: 'Write down an incident' })).toBeFocused()
+})

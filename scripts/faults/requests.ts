@@ -15,6 +15,7 @@ const paths = [
   '/api/led-classes/ID/events',
   '/api/led-classes/ID/end',
   '/api/led-classes/ID/note',
+  '/api/led-classes/ID/incident',
   '/api/led-classes/former',
   '/api/own',
   '/api/own/pose/ID',

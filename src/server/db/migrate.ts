@@ -21,6 +21,7 @@ import { soundsMigration } from './migrations/017-sounds.ts'
 import { seenTimesMigration } from './migrations/018-seen-times.ts'
 import { journalFoundMigration } from './migrations/019-journal-found.ts'
 import { classDriftMigration } from './migrations/020-class-drift.ts'
+import { incidentMigration } from './migrations/021-incident.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -51,6 +52,7 @@ export const migrations: readonly Migration[] = [
   seenTimesMigration,
   journalFoundMigration,
   classDriftMigration,
+  incidentMigration,
 ]
 
 const migrationsTable = 'migrations'

@@ -91,6 +91,7 @@ export interface LedClassRow extends Row<LedClassRow> {
   /** What it teaches, once it ended and was asked. */
   seenTimes: CreationOptional<string | null>
   drift: CreationOptional<string | null>
+  incident: CreationOptional<string | null>
   practice: CreationOptional<string | null>
   placeId: CreationOptional<string | null>
   deletedAt: CreationOptional<Date | null>
@@ -259,6 +260,7 @@ export function defineModels(sequelize: Sequelize): Models {
         breath: { type: DataTypes.TEXT, allowNull: true },
         seenTimes: { type: DataTypes.TEXT, allowNull: true },
         drift: { type: DataTypes.TEXT, allowNull: true },
+        incident: { type: DataTypes.TEXT, allowNull: true },
         practice: { type: DataTypes.STRING(40), allowNull: true },
         placeId: { type: DataTypes.STRING(64), allowNull: true },
         deletedAt: maybeInstant(),

@@ -5,6 +5,7 @@ import { idSchema, instantSchema } from '#model/common'
 import { ledClassPage } from '#model/limits'
 import { breathAnswersSchema, eventsSchema, ledEndSchema, ledNoteSchema, ledStartSchema } from '#model/led-class'
 import type { EventsSent } from '#model/led-class'
+import { incidentWriteSchema } from '#model/incident'
 import { journalWishSchema } from '#model/journal'
 import { told } from '#model/refusal'
 import { firstRecordSchema } from '#server/db/migrations/first-edition/first-record'
@@ -52,6 +53,10 @@ function reading(router: Router, store: LedClassStore): void {
   router.get('/:id', async (request, response) => {
     response.json(await store.find(request.params.id))
   })
+
+  router.get('/:id/incident', async (request, response) => {
+    response.json(await store.incident(request.params.id))
+  })
 }
 
 /** `/api/led-classes`: the record of each class, begun, added to while it runs, ended, and read by the journal. */
@@ -92,18 +97,7 @@ export function ledClassRoutes(store: LedClassStore): Router {
     response.json(await store.takeOver(request.params.id, { by, name: deviceName(response) }))
   })
 
-  router.put('/:id/note', async (request, response) => {
-    const based = basedOn(request)
-    const { note } = readAs(ledNoteSchema, request.body)
-    const version = await store.writeNote(request.params.id, note, based)
-    response.set('ETag', `"${String(version)}"`).json({ version })
-  })
-
-  router.put('/:id/breath', async (request, response) => {
-    const based = basedOn(request)
-    const version = await store.writeBreath(request.params.id, readAs(breathAnswersSchema, request.body), based)
-    response.set('ETag', `"${String(version)}"`).json({ version })
-  })
+  writing(router, store)
 
   router.post('/former', async (request, response) => {
     await store.takeFormer(readAs(firstRecordSchema, request.body), request.body)
@@ -111,6 +105,30 @@ export function ledClassRoutes(store: LedClassStore): Router {
   })
 
   return closeRouter(router)
+}
+
+/** What is written of a class beside what was led: over what was read, so that no window writes over another's. */
+function writing(router: Router, store: LedClassStore): void {
+  const written = (response: Response, version: number) =>
+    response.set('ETag', `"${String(version)}"`).json({ version })
+
+  router.put('/:id/note', async (request, response) => {
+    const based = basedOn(request)
+    const { note } = readAs(ledNoteSchema, request.body)
+    const version = await store.writeNote(request.params.id, note, based)
+    written(response, version)
+  })
+
+  router.put('/:id/breath', async (request, response) => {
+    const based = basedOn(request)
+    const version = await store.writeBreath(request.params.id, readAs(breathAnswersSchema, request.body), based)
+    written(response, version)
+  })
+
+  router.put('/:id/incident', async (request, response) => {
+    const { incident } = readAs(incidentWriteSchema, request.body)
+    written(response, await store.writeIncident(request.params.id, incident, basedOn(request)))
+  })
 }
 
 const leadsSchema = z.strictObject({ by: idSchema })

@@ -1,4 +1,6 @@
 import { isDeepStrictEqual } from 'node:util'
+import { incidentSchema } from '#model/incident'
+import type { Incident, KeptIncident } from '#model/incident'
 import { breathAnswersSchema, leadEventSchema, ledAsideSchema, ledStartSchema, visitSchema } from '#model/led-class'
 import type { BreathAnswers, EventsSent, KeptEvent, LedAside, LedClass, LedEnd, LedStart } from '#model/led-class'
 import { leasedTo, renewed } from '#core/lead'
@@ -56,6 +58,13 @@ export function ledClassStore(database: Database, clock: Clock = systemClock, hu
     /** Writes how the breath was, as it does the note. */
     writeBreath: (id: string, breath: BreathAnswers, based: number) =>
       inTransaction((transaction) => writeOver(models, id, { breath: answersOf(breath) }, based, transaction)),
+    /** What happened in a class, which no record carries. */
+    incident: (id: string) => incidentOf(models, id),
+    /** Writes it down, as it does the note; none takes it away. */
+    writeIncident: (id: string, incident: Incident | null, based: number) =>
+      inTransaction((transaction) =>
+        writeOver(models, id, { incident: incident && JSON.stringify(incident) }, based, transaction),
+      ),
     /** Takes in a record of the first edition that a browser still kept; a fuller one that is here stays. */
     takeFormer: (record: FirstRecord, whole: unknown) =>
       inTransaction((transaction) => takeFormer(models, record, whole, transaction)),
@@ -257,10 +266,15 @@ async function end(
 const answersOf = (breath: BreathAnswers | undefined): string | null =>
   breath?.was === undefined && breath?.freedFor === undefined ? null : JSON.stringify(breath)
 
+async function incidentOf(models: Models, id: string): Promise<KeptIncident> {
+  const { incident, version } = await rowOf(models, id)
+  return { incident: incident === null ? null : kept(incident, incidentSchema), version }
+}
+
 async function writeOver(
   models: Models,
   id: string,
-  change: { readonly note?: string | null; readonly breath?: string | null },
+  change: { readonly note?: string | null; readonly breath?: string | null; readonly incident?: string | null },
   based: number,
   transaction: Transaction,
 ): Promise<number> {

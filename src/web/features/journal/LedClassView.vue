@@ -15,6 +15,7 @@ import { asideWords } from '#words/devices'
 import { counted } from '#words/text'
 import BreathOfClass from './BreathOfClass.vue'
 import FromRecord from './FromRecord.vue'
+import IncidentOfClass from './IncidentOfClass.vue'
 import InTime from './InTime.vue'
 import NoteOfClass from './NoteOfClass.vue'
 import { justDeleted } from './just-deleted.ts'
@@ -111,6 +112,7 @@ const people = computed(() => (led.value ? peopleHere({ start: led.value, events
         {{ asideWords(aside) }}
       </p>
       <NoteOfClass :id="led.id" :note="led.note" :version="led.version" @change="led = { ...led, ...$event }" />
+      <IncidentOfClass :id="led.id" :version="led.version" @change="led = { ...led, ...$event }" />
       <template v-if="done.holds.length > 0">
         <h2>Meant and done</h2>
         <p class="soft">Upper line: planned. Lower bar: held.</p>

@@ -1,5 +1,6 @@
 import type { ClassDrift } from '#model/class-drift'
 import type { LastTaught } from '#core/journal'
+import type { Incident, KeptIncident } from '#model/incident'
 import type { JournalChoices, JournalWish, LedClassLine } from '#model/journal'
 import type { BreathAnswers, EventsSent, LedClass, LedEnd, LedStart } from '#model/led-class'
 import type { SeenTime } from '#model/seen-time'
@@ -42,6 +43,10 @@ export const endLedClass = (id: string, end: LedEnd) =>
 /** Writes the note over the version it was based on. */
 export const writeLedNote = (id: string, note: string, based: number) =>
   ask<{ readonly version: number }>(`/led-classes/${id}/note`, { method: 'PUT', body: { note }, based })
+/** What happened in a class, kept beside its record; and writes it down over what was read. */
+export const readIncident = (id: string) => ask<KeptIncident>(`/led-classes/${id}/incident`)
+export const writeIncident = (id: string, incident: Incident | null, based: number) =>
+  ask<{ readonly version: number }>(`/led-classes/${id}/incident`, { method: 'PUT', body: { incident }, based })
 /** Writes how the breath was, as it does the note. */
 export const writeLedBreath = (id: string, breath: BreathAnswers, based: number) =>
   ask<{ readonly version: number }>(`/led-classes/${id}/breath`, { method: 'PUT', body: breath, based })
