@@ -138,7 +138,7 @@ test('an incident is written down beside the record: kept over a reload, in no s
   const saving = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Export as CSV' }).click()
   const csv = readFileSync(await (await saving).path(), 'utf8')
-  expect(csv).toContain('A full room')
+  expect(csv).toContain('begun again')
   expect(csv).not.toContain('faint')
   await page.emulateMedia({ media: 'print' })
   await expect(incident).toBeHidden()
