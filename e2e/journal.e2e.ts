@@ -140,6 +140,13 @@ test('an incident is written down beside the record: kept over a reload, in no s
   const csv = readFileSync(await (await saving).path(), 'utf8')
   expect(csv).toContain('begun again')
   expect(csv).not.toContain('faint')
+  const captions = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'As captions' }).click()
+  const file = await captions
+  expect(file.suggestedFilename()).toBe('2026-03-05 Thursday slow hour.vtt')
+  const vtt = readFileSync(await file.path(), 'utf8')
+  expect(vtt).toContain('Deer, left · Hold')
+  expect(vtt).not.toContain('faint')
   await page.emulateMedia({ media: 'print' })
   await expect(incident).toBeHidden()
   await page.emulateMedia({ media: 'screen' })

@@ -61,6 +61,12 @@ async function exportCsv(): Promise<void> {
     'text/csv;charset=utf-8',
   )
 }
+/** What was done in the class as captions, for a sound or a film of it. */
+async function exportVtt(): Promise<void> {
+  if (!led.value) return
+  const { ledClassVtt } = await import('#formats/led-class-vtt')
+  download(ledClassVtt(led.value), `${led.value.startedAt.slice(0, 10)} ${led.value.document.name}.vtt`, 'text/vtt')
+}
 /** It can be brought back from the journal. */
 async function remove(): Promise<void> {
   if (!led.value) return
@@ -91,6 +97,7 @@ const people = computed(() => (led.value ? peopleHere({ start: led.value, events
         </div>
         <div class="acts">
           <Button severity="secondary" outlined label="Export as CSV" icon="pi pi-download" @click="exportCsv" />
+          <Button severity="secondary" outlined label="As captions" icon="pi pi-download" @click="exportVtt" />
           <Button
             v-if="led.endedAt !== null"
             severity="secondary"
@@ -174,6 +181,8 @@ header {
 }
 .acts {
   display: flex;
+  flex-wrap: wrap;
+  justify-content: flex-end;
   gap: 8px;
 }
 .soft,
