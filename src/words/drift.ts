@@ -26,7 +26,7 @@ const mostNamed = 3
 const alikeS = 5
 
 /** Seconds with their sign, as "+2:10". */
-export const signed = (s: number): string => `${s < 0 ? '−' : '+'}${formatDuration(Math.abs(s))}`
+export const signed = (s: number): string => `${s < 0 ? '−' : s > 0 ? '+' : ''}${formatDuration(Math.abs(s))}`
 /** How many times what is planned something takes, as "1.40"; undefined where nothing is planned. */
 export const timesPlanned = ({ plannedS, tookS }: Pick<PartDrift, 'plannedS' | 'tookS'>): string | undefined =>
   plannedS === 0 ? undefined : (tookS / plannedS).toFixed(2)
