@@ -79,7 +79,7 @@ test('the minute at which classes fall behind, and the share of quiet', () => {
 })
 
 test('figures have their sign and say how many times what is planned', () => {
-  expect([signed(130), signed(-5), signed(0)]).toEqual(['+2:10', '−0:05', '+0:00'])
+  expect([signed(130), signed(-5), signed(0)]).toEqual(['+2:10', '−0:05', '0:00'])
   expect(timesPlanned({ plannedS: 0, tookS: 5 })).toBeUndefined()
 })
 
