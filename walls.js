@@ -20,6 +20,7 @@ export const coreOrder = [
   'lead',
   'saving',
   'journal',
+  'captions',
 ]
 
 /** Areas and the `#` names each may import besides its own files. */

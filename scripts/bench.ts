@@ -15,7 +15,7 @@ import {
 import { benchClass } from './bench/class.ts'
 import { benchFigures } from './bench/figures.ts'
 import { benchFits } from './bench/fits.ts'
-import { benchDrift, benchJournal, benchUnfinished } from './bench/journal.ts'
+import { benchCaptions, benchDrift, benchJournal, benchUnfinished } from './bench/journal.ts'
 import { benchList, benchLoad, benchPage, benchReload, fill } from './bench/pages.ts'
 import { ensureChromium } from './shared/chromium.ts'
 import { benchScreen } from './bench/screen.ts'
@@ -62,6 +62,7 @@ const parts: Readonly<Record<string, () => void | Promise<void>>> = {
   journal: async () => {
     benchUnfinished()
     benchDrift()
+    benchCaptions()
     await benchJournal()
   },
   pages: benchPages,

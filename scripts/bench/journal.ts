@@ -1,3 +1,6 @@
+import { recordings } from '#testing/recordings'
+import { shippedCatalog } from '#library/shipped'
+import { measureCaptions } from '#core/captions'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -86,6 +89,26 @@ export function benchDrift(): void {
     `what drifts over ${String(classes.length)} classes`,
     `median ${ms(quantile(over, 0.5))}, p95 ${ms(quantile(over, 0.95))}`,
     '< 50 ms',
+  )
+}
+
+/** How long it takes to measure a recorded class of an hour by its captions. */
+export function benchCaptions(): void {
+  let fromMs = 0
+  const captions = recordings
+    .flatMap((recording) => {
+      const here = recording.captions.map(({ startMs, endMs, text }) => ({
+        ...{ startMs: startMs + fromMs, endMs: endMs + fromMs, text },
+      }))
+      fromMs = here.at(-1)?.endMs ?? fromMs
+      return here
+    })
+    .filter(({ endMs }) => endMs <= 3_600_000)
+  const taken = times(12, () => measureCaptions({ captions, catalog: shippedCatalog }))
+  report(
+    `a recorded class of an hour, measured (${String(captions.length)} captions)`,
+    `median ${ms(quantile(taken, 0.5))}, p95 ${ms(quantile(taken, 0.95))}`,
+    '< 200 ms',
   )
 }
 

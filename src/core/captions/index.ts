@@ -1,0 +1,3 @@
+export { measureCaptions } from './measure-captions.ts'
+export { spanKinds } from './captions.ts'
+export type { Caption, Span, SpanKind } from './captions.ts'
