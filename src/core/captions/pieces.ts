@@ -38,7 +38,8 @@ function withoutRepeats(texts: readonly string[]): string[] {
     const most = Math.min(words.length, before.length)
     let same = 0
     for (let length = most; length >= 3 && same === 0; length -= 1)
-      if (words.slice(0, length).join(' ') === before.slice(-length).join(' ')) same = length
+      if (words[0] === before.at(-length) && words.slice(0, length).join(' ') === before.slice(-length).join(' '))
+        same = length
     // A sentence of one or two words said twice running is a repeat only as a whole caption.
     if (same === 0 && words.length > 0 && words.length < 3 && before.slice(-words.length).join(' ') === text)
       same = words.length
