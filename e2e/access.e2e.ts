@@ -11,6 +11,7 @@ for (const [name, path] of [
   ['the journal', 'journal'],
   ['a led class', 'journal/thursday-4-weeks-ago'],
   ['what drifts', 'journal/drift'],
+  ['a recording to be measured', 'journal/recording'],
   ['Lead before it starts', 'lead/thursday-slow-hour'],
   ['Set-ups', 'props/sunday-long-rest'],
   ['Breath', 'breath/thursday-slow-hour'],

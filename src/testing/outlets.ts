@@ -12,6 +12,7 @@ export const views = {
   'led-class': 'no names',
   times: 'no names',
   drift: 'no names',
+  recording: 'no names',
   shelf: 'no names',
   'own-pose-new': 'no names',
   'own-pose-edit': 'no names',

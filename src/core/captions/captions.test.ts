@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { shippedCatalog as catalog } from '#library/shipped'
 import { recordings } from '#testing/recordings'
 import type { Heard } from '#testing/recordings'
-import { measureCaptions, spanKinds } from './index.ts'
+import { measureCaptions, spanKinds, toldOfRecording } from './index.ts'
 import type { Caption, Span } from './index.ts'
 
 const measured = (captions: readonly Caption[]): readonly Span[] => measureCaptions({ captions, catalog }).spans
@@ -118,6 +118,30 @@ test('what an automatic program says twice is said once, and what stands on afte
   const standing = plain.map((caption, at) => ({ ...caption, endMs: plain[at + 1]?.startMs ?? 190_000 }))
   const [hold] = holdsIn(measured([...standing, out]))
   expect(hold).toMatchObject({ poseId: 'sphinx', announcedS: 180 })
+})
+
+test('what a recording adds up to: what was held and said in it, its two sides, and the longest quiet', () => {
+  const said = (atS: number, forS: number, text: string): Caption => ({
+    ...{ startMs: atS * 1000, endMs: (atS + forS) * 1000, text },
+  })
+  const captions = [
+    said(0, 4, 'bring the left ankle over the right knee for figure four on your back'),
+    said(5, 3, 'settle in for two minutes'),
+    said(60, 5, 'and notice the breath'),
+    said(128, 4, 'slowly come out of it'),
+    said(134, 4, 'and the other side right ankle over the left knee'),
+    said(140, 3, 'settle in again'),
+    said(250, 4, 'slowly come out of it'),
+  ]
+  const told = toldOfRecording(captions, measured(captions))
+  expect(told.holds.map(({ span }) => span.side)).toEqual(['left', 'right'])
+  expect(told.holds.map(({ spokenMs, heldMs }) => spokenMs < heldMs / 4)).toEqual([true, true])
+  const [pair] = told.sides
+  expect(told.sides).toHaveLength(1)
+  expect(pair?.apartMs).toBe((told.holds[1]?.heldMs ?? 0) - (told.holds[0]?.heldMs ?? 0))
+  // From the last word of settling to the way out.
+  expect(told.longestQuiet?.endMs).toBe(250_000)
+  expect(toldOfRecording([], [])).toEqual({ holds: [], sides: [] })
 })
 
 const sentences = [...new Set(recordings.flatMap(({ captions }) => captions.map(({ text }) => text)))]

@@ -1,3 +1,5 @@
 export { measureCaptions } from './measure-captions.ts'
+export { toldOfRecording } from './told-of-recording.ts'
+export type { RecordedHold, RecordedSides, ToldOfRecording } from './told-of-recording.ts'
 export { spanKinds } from './captions.ts'
 export type { Caption, Span, SpanKind } from './captions.ts'

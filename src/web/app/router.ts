@@ -66,6 +66,12 @@ export const router = createRouter({
       meta: { title: 'What drifts', within: 'journal' },
     },
     {
+      path: '/journal/recording',
+      name: 'recording',
+      component: () => import('#web/features/journal/RecordingView.vue'),
+      meta: { title: 'Measure a recording', within: 'journal' },
+    },
+    {
       path: '/journal/:id',
       name: 'led-class',
       component: () => import('#web/features/journal/LedClassView.vue'),

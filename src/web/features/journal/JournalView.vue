@@ -20,6 +20,7 @@ const any = (words: string) => ({ value: '', words })
         <nav aria-label="What the journal tells">
           <RouterLink :to="{ name: 'drift', query: wish }">What drifts</RouterLink>
           <RouterLink :to="{ name: 'times' }">Your times</RouterLink>
+          <RouterLink :to="{ name: 'recording' }">Measure a recording</RouterLink>
         </nav>
       </header>
       <p v-if="justDeleted" class="deleted" role="status">

@@ -2,13 +2,13 @@
 import Button from 'primevue/button'
 import { useTemplateRef } from 'vue'
 
-/** A file that is chosen and read as text; the same one can be chosen again. */
+/** A file that is chosen and read as text, and itself where it is more than that; the same one can be chosen again. */
 defineProps<{ label: string; accept: string; what: string; text?: boolean }>()
-const emit = defineEmits<{ read: [text: string] }>()
+const emit = defineEmits<{ read: [text: string, file: File] }>()
 const picker = useTemplateRef<HTMLInputElement>('picker')
 async function open(event: Event): Promise<void> {
   const [file] = event.target instanceof HTMLInputElement ? (event.target.files ?? []) : []
-  if (file) emit('read', await file.text())
+  if (file) emit('read', await file.text(), file)
   if (picker.value) picker.value.value = ''
 }
 </script>

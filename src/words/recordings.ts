@@ -1,0 +1,28 @@
+import type { Refused } from '#core/result'
+import type { SpanKind } from '#core/captions'
+
+/** What a stretch of a recorded class is called. */
+export const spanNames: Readonly<Record<SpanKind, string>> = {
+  talk: 'Talk',
+  setUp: 'Set-up',
+  hold: 'Hold',
+  comingOut: 'Coming out',
+  rest: 'Rest',
+  breath: 'Breath work',
+  movement: 'Movement',
+  unknown: 'Not understood',
+}
+
+/** Why a file was not read, and what to do. */
+export const captionRefusal = ({ code }: Refused<'TOO_LARGE' | 'NO_CAPTIONS'>): string =>
+  code === 'TOO_LARGE'
+    ? 'This file is larger than 5 MB, which no captions are: choose the file of captions, not the recording itself.'
+    : 'No captions were found in this file. It should be WebVTT (.vtt), SubRip (.srt), or lines that begin with a time, as in “12:30 and now the other side”.'
+
+const times = (count: number): string => (count === 1 ? '1 caption' : `${String(count)} captions`)
+
+/** What was put right on reading; empty where nothing was. */
+export const captionNotes = (outOfOrder: number, backwards: number): readonly string[] => [
+  ...(outOfOrder > 0 ? [`${times(outOfOrder)} went back in time and stand where their times say.`] : []),
+  ...(backwards > 0 ? [`${times(backwards)} end before they begin and were left out.`] : []),
+]
