@@ -344,6 +344,122 @@ const studio = `
 32:20 and come up to sit and thank you for your practice
 `
 
+const lazy = `
+0:00 alright friends it's sunday it's raining and we have nowhere to be
+0:06 before we start a quick reminder that the retreat list is open
+0:12 and you don't have to be flexible for this you just have to show up
+0:20 go ahead and find your way onto your back knees bent feet planted
+0:30 pick your right ankle up and park it on the left thigh just above the knee
+0:38 if that's plenty stay there otherwise clasp behind your thigh and pull it in
+0:48 i'm setting the timer for three minutes
+1:30 so the outer hip might be talking
+2:40 keep the shoulders lazy
+3:50 and unhook that foot both feet down
+3:58 take a second here
+4:10 left ankle goes across now
+4:18 same deal draw it in or leave it
+5:40 you know there's a heron that lives by the canal near me and it stands on one leg all morning
+5:50 and i always think how is it not bored but it's fishing it's totally awake
+6:30 alright still with me
+7:22 unhook and give your legs a wobble
+7:35 roll to one side and push up to seated
+7:50 we're gonna make a diamond with the legs so feet together far away from you
+8:00 round over head heavy
+8:08 four minutes
+10:00 the back of the neck can get long
+12:10 use your hands to push the floor and stack back up
+12:20 swing around so you're on your hands and knees
+12:30 left foot outside the left hand back knee on a blanket lizard or dragon whatever you call it
+12:42 two minutes go
+14:40 knee down shuffle back
+14:52 right foot up
+15:00 two minutes here too
+17:02 shuffle back and take child's pose for a few breaths
+17:40 onto the back one more time for our last shape
+17:50 legs long arms wherever they land eyes closed this is your savasana i'll see you in five
+23:00 small movements first
+23:10 roll over take your time sit up and that's us thanks everyone
+`
+
+const long = `
+0:00 Good morning. Before anything else, find your props: one bolster, three blankets, and a chair if you have it.
+0:10 We spend the whole hour in five places. Nothing here should pull.
+0:20 Lie on your side for the first. A bolster behind your back, a blanket between the knees, another under the head.
+0:34 Left side down to begin with. The top arm rests on a folded blanket. I'll leave you here for eight minutes.
+4:00 Let the breath move in the side of the ribs.
+8:40 Begin to bend and straighten your fingers. Then roll on to your back, and over to the right side.
+8:56 Arrange everything again: blanket between the knees, blanket under the head, something behind the back.
+9:12 Eight minutes on this side.
+17:16 Begin to move again. Come up through your hands.
+17:30 Now the chair. Sit in front of it, lie back, and lay your calves on its seat.
+17:48 The thighs hang straight down into the hips. A blanket over the belly if you like weight. Ten minutes here.
+27:52 Draw one knee in, then the other, and tip over to the side.
+28:10 Stay on your side for two or three breaths before you sit up.
+28:40 For the fourth, the bolster lies along the spine, and you recline over it with your head on a blanket.
+28:56 Arms wide, palms up. The soles of the feet can meet or the legs can be long. Seven minutes.
+36:02 Roll to one side, off the bolster. Push it away with a foot.
+36:20 And the last place of all: flat on the floor. Knees over the bolster, blanket over the whole of you. Twelve minutes.
+48:30 Stretch as if it were early. Turn on to your side. When you sit, sit slowly. Thank you.
+`
+
+const bedtime = `
+0:00 thank you for pressing play on this one it's a bedtime practice so dim the lights
+0:08 put your phone on silent unless you're using it to listen which i guess you are
+0:16 we start sitting cross legged on something soft whichever shin is in front just notice
+0:26 walk the hands out along the floor and fold until the head finds something
+0:34 let's give it two minutes
+1:30 shoulders away from the ears
+2:36 come on up and swap the cross of the legs so the other shin is in front
+2:46 same fold two minutes
+3:40 long slow out breaths
+4:48 come on up
+4:54 swing the legs to the front and lie down and pull the bolster under the backs of the knees
+5:06 actually no take it out again sorry we do that at the end
+5:14 hug the right knee in and let the left leg be long on the floor
+5:22 and then take the right knee across the body to the left so it's a twist
+5:32 right arm can go out or rest on the ribs this is yours for three minutes
+6:40 the left hand can be a weight on the knee
+8:36 unwind come back hug the right knee and let it go
+8:46 now left knee in and across to the right
+8:56 left arm out three minutes again
+10:10 and you might hear the street or the fridge and it's fine it's just the world being there without needing you for anything
+11:58 unwind and let both legs go long
+12:06 scoot over to the wall if there's one near and send the legs up
+12:20 hips as close as is easy and then we do nothing five minutes
+15:00 nothing at all
+17:26 slide the feet down the wall and roll to one side
+17:40 crawl to bed goodnight
+`
+
+const short = `
+0:02 Today: hips. You need two blocks.
+0:06 I will say when to move. Otherwise, please don't.
+0:14 Table top.
+0:18 Right knee to the right wrist, shin across, left leg back: swan.
+0:26 Fold.
+0:30 Four minutes on the clock.
+2:00 If your knee complains, come off.
+2:30 If it does not complain, be grateful to it.
+4:34 Hands under you. Up.
+4:42 Tuck the toes, table top.
+4:50 Left side. Left knee to left wrist.
+5:00 Fold. Four minutes.
+9:04 Up. Table top.
+9:16 Shoelace. Sit back between your heels, left knee over right knee.
+9:30 Sit on a block if you are crooked.
+9:36 Fold. Three minutes.
+12:40 Up. Legs forward. Shake.
+12:54 Right knee on top.
+13:04 Three.
+16:10 Up.
+16:20 Squat. Heels down or on the blanket.
+16:26 One minute.
+17:28 Sit. Hands behind you. Look at the ceiling.
+17:40 Two breaths.
+17:50 Lie down. Savasana. Five minutes.
+22:50 Sit up. Finished.
+`
+
 export const recordings: readonly Recording[] = [
   {
     name: 'clear',
@@ -452,5 +568,53 @@ export const recordings: readonly Recording[] = [
       [3, 24],
       [40, 58],
     ],
+  },
+  {
+    name: 'lazy',
+    captions: captionsOf(lazy, true),
+    holds: [
+      { startS: 48, endS: 230, side: 'right', announcedS: 180 },
+      { startS: 258, endS: 442, side: 'left' },
+      { startS: 480, endS: 730, announcedS: 240 },
+      { startS: 750, endS: 880, poseId: 'low-lunge', side: 'left', announcedS: 120 },
+      { startS: 895, endS: 1022, side: 'right', announcedS: 120 },
+    ],
+    talk: [[0, 18]],
+  },
+  {
+    name: 'long',
+    captions: captionsOf(long),
+    holds: [
+      { startS: 44, endS: 520, announcedS: 480 },
+      { startS: 552, endS: 1036, announcedS: 480 },
+      { startS: 1078, endS: 1672, announcedS: 600 },
+      { startS: 1746, endS: 2162, announcedS: 420 },
+      { startS: 2194, endS: 2910, announcedS: 720 },
+    ],
+    talk: [[0, 18]],
+  },
+  {
+    name: 'bedtime',
+    captions: captionsOf(bedtime, true),
+    holds: [
+      { startS: 34, endS: 156, announcedS: 120 },
+      { startS: 168, endS: 288, announcedS: 120 },
+      { startS: 330, endS: 516, side: 'left', announcedS: 180 },
+      { startS: 538, endS: 718, side: 'right', announcedS: 180 },
+      { startS: 745, endS: 1046, announcedS: 300 },
+    ],
+    talk: [[0, 15]],
+  },
+  {
+    name: 'short',
+    captions: captionsOf(short),
+    holds: [
+      { startS: 28, endS: 274, poseId: 'folded-pigeon', side: 'right', announcedS: 240 },
+      { startS: 302, endS: 544, poseId: 'folded-pigeon', side: 'left', announcedS: 240 },
+      { startS: 576, endS: 760, poseId: 'stacked-knees', side: 'left', announcedS: 180 },
+      { startS: 780, endS: 970, poseId: 'stacked-knees', side: 'right' },
+      { startS: 984, endS: 1048, poseId: 'low-squat', announcedS: 60 },
+    ],
+    talk: [[2, 12]],
   },
 ]

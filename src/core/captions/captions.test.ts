@@ -120,10 +120,26 @@ test('what an automatic program says twice is said once, and what stands on afte
   expect(hold).toMatchObject({ poseId: 'sphinx', announcedS: 180 })
 })
 
+const said = (atS: number, forS: number, text: string): Caption => ({
+  ...{ startMs: atS * 1000, endMs: (atS + forS) * 1000, text },
+})
+
+test('a hold that is left in words no list has ends where the next is announced', () => {
+  const spans = measured([
+    said(0, 6, 'sit on the blanket and fold forward over both legs'),
+    said(7, 3, 'stay here for two minutes'),
+    said(130, 6, 'that will do nicely i should say'),
+    said(137, 4, 'something else now with your arms against the wall'),
+    said(142, 3, 'three minutes of that'),
+    said(330, 4, 'slowly come out of it'),
+  ])
+  expect(holdsIn(spans).map(({ announcedS, endMs }) => [announcedS, endMs])).toEqual([
+    [120, 130_000],
+    [180, 330_000],
+  ])
+})
+
 test('what a recording adds up to: what was held and said in it, its two sides, and the longest quiet', () => {
-  const said = (atS: number, forS: number, text: string): Caption => ({
-    ...{ startMs: atS * 1000, endMs: (atS + forS) * 1000, text },
-  })
   const captions = [
     said(0, 4, 'bring the left ankle over the right knee for figure four on your back'),
     said(5, 3, 'settle in for two minutes'),

@@ -18,7 +18,7 @@ const out: readonly RegExp[] = [
   /\brelease (?:the|your|that|this|out|from|it|out of)\b/,
   /\blet (?:it|that|this|the (?:pose|shape|stretch)|go of (?:the|that|this) (?:pose|shape|fold|twist|stretch)) ?(?:go|that go)?\b/,
   /\b(?:walk|press|push|roll|lift|peel|draw|bring) (?:your ?self|your (?:hands?|chest|torso|upper body|trunk|head)|up|the hands?) (?:\w+ ){0,3}?(?:up|in|off|upright|back in|back up)\b/,
-  /\b(?:undo|unwind|unravel|uncross|unfold|untangle)\b/,
+  /\b(?:undo|unwind|unravel|uncross|unfold|untangle|unhook)\b|\bstack (?:\w+ )?up\b|\btip (?:over )?(?:on)?to (?:the|your|one) (?:\w+ )?side\b|\b(?:give|gives) (?:your|the|those) \w+ a (?:wobble|shake|wiggle|rub)\b/,
   /\b(?:stretch|straighten|extend|slide) (?:out )?(?:the|your|that|both|those) (?:\w+ )?(?:legs?|knees?) (?:out|long|away|back out)\b/,
   /\b(?:windscreen|windshield) wip/,
   /\bshake (?:it|them|everything|(?:the|your|that) \w+)? ?out\b/,
@@ -52,7 +52,7 @@ const stay: readonly RegExp[] = [
 ]
 /** Only a rest between two shapes. */
 const aMoment =
-  /\b(?:rest|pause|wait|breathe|lie|sit|be|lean|stay|neutral|here|take) (?:\w+ ){0,6}?(?:for )?(?:just )?(?:a|a few|one|two|a couple of|some) (?:moments?|breaths?)\b/
+  /\b(?:rest|pause|wait|breathe|lie|sit|be|lean|stay|neutral|here|take) (?:[\w']+ ){0,6}?(?:for )?(?:just )?(?:a|a few|one|two|a couple of|some|two or three) (?:moments?|seconds?|breaths?)\b/
 /** Told while one stays. */
 const within: readonly RegExp[] = [
   /\b(?:notice|observe|feel|watch|sense|listen|scan|soften|softening|breathe into|breath(?:e|ing) (?:slow|soft|naturally|easy|normally)|allow|let the (?:belly|jaw|breath|body|weight|shoulders|face|tongue))\b/,
@@ -62,7 +62,7 @@ const within: readonly RegExp[] = [
 
 /** Building a shape. */
 const verbs =
-  '(?:bring|bringing|take|taking|place|placing|slide|sliding|step|stepping|bend|bending|coming|moving|turning|folding|reaching|walking|extending|crossing|lying|sitting|drop|let|cross|lie|lying|sit|sitting|come|reach|grab|put|stack|extend|open|scoot|shuffle|tuck|lower|hug|draw|thread|lean|walk|set|lay|rest|roll|turn|widen|separate|prop|slip|move|swing|bow|fold|fold forward|stretch|shift|kneel|hook|point|straighten|support|lift)'
+  '(?:bring|bringing|pick|park|clasp|pull|push|plant|make|round|tip|recline|arrange|take|taking|place|placing|slide|sliding|step|stepping|bend|bending|coming|moving|turning|folding|reaching|walking|extending|crossing|lying|sitting|drop|let|cross|lie|lying|sit|sitting|come|reach|grab|put|stack|extend|open|scoot|shuffle|tuck|lower|hug|draw|thread|lean|walk|set|lay|rest|roll|turn|widen|separate|prop|slip|move|swing|bow|fold|fold forward|stretch|shift|kneel|hook|point|straighten|support|lift)'
 const building: readonly Cue[] = [
   { says: new RegExp(`\\b${verbs}\\b(?: \\w+){0,5}? ${limbs}s?\\b`), for: { setUp: 1.6, comingOut: 0.5, hold: -0.6 } },
   {
@@ -86,6 +86,11 @@ const building: readonly Cue[] = [
   {
     says: /^(?:and |then |now |okay |both knees |knees )*(?:over )?to the (?:left|right)\b|\bboth (?:knees )?(?:over )?to the (?:left|right)\b|\bknees? (?:in)?to (?:your|the) chest\b/,
     for: { setUp: 2, hold: -0.6 },
+  },
+  { says: new RegExp(`\\b${limbs}s?\\b.*\\b${limbs}s?\\b`), for: { setUp: 1, hold: -0.4 } },
+  {
+    says: /\b(?:lie|lay|roll|turn|come|sit|left|right) (?:\w+ ){0,3}?(?:on(?:to| to)? (?:your|the|one) (?:\w+ )?(?:side|back|belly|tummy|front)|side down)\b/,
+    for: { setUp: 1.8, comingOut: 0.5, hold: -0.6 },
   },
   { says: otherSide, for: { setUp: 3.5, comingOut: 1, hold: -2 } },
 ]
@@ -126,7 +131,7 @@ const more: readonly Cue[] = [
     for: { movement: 2 },
   },
   {
-    says: /\b(?:welcome|hello|hi everyone|my name|good (?:morning|evening|afternoon)|today|tonight|this week|thank you|thanks|namaste|subscribe|channel|this class|this practice|our practice|the theme|you(?:'ll| will) need|injur|doctor|story|tradition|teacher|poem|meridian|see you|next time|enjoy the rest|i(?:'ve| have) been|i (?:want|wanted|would like|was|think|used|love|read)|people (?:often|ask|say)|used to)\b/,
+    says: /\b(?:welcome|hello|hi everyone|my name|good (?:morning|evening|afternoon)|today|tonight|this week|thank you|thanks|namaste|subscribe|channel|this class|this practice|whole hour|the (?:hour|studio|retreat|workshop)|our practice|the theme|you(?:'ll| will) need|injur|doctor|story|tradition|teacher|poem|meridian|see you|next time|enjoy the rest|i(?:'ve| have) been|i (?:want|wanted|would like|was|think|used|love|read)|people (?:often|ask|say)|used to)\b/,
     for: { talk: 1.8 },
   },
 ]
@@ -167,3 +172,6 @@ export const isOtherSide = (text: string): boolean => otherSide.test(text)
 /** Whether the way out is told here, or staying: what makes an end of a span sure. */
 export const leavesHere = (text: string): boolean => some(out, text) > 0 || isOtherSide(text)
 export const staysHere = (text: string): boolean => some(stay, text) > 0
+/** Whether a part of the body, or what it lies on, is named. */
+const body = new RegExp(`\\b${limbs}s?\\b`)
+export const namesBody = (text: string): boolean => body.test(text)

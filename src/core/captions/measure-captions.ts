@@ -8,6 +8,7 @@ import type { Names } from './names.ts'
 import { announcedIn } from './numbers.ts'
 import { piecesOf } from './pieces.ts'
 import type { Piece } from './pieces.ts'
+import { recut } from './recut.ts'
 import { otherThan, sideSaid } from './sides.ts'
 
 /** A shorter hold is part of the way into the next one, ms. */
@@ -38,7 +39,7 @@ export function measureCaptions({
   readonly catalog: Pick<Catalog, 'poses'>
 }): { readonly spans: readonly Span[] } {
   const pieces = piecesOf(captions)
-  const runs = withoutShortHolds(runsOf(pieces, likeliest(pieces)))
+  const runs = withoutShortHolds(runsOf(pieces, recut(pieces, likeliest(pieces))))
   return { spans: spansOf(runs, namesOf(catalog), catalog) }
 }
 

@@ -15,7 +15,7 @@ export type Names = readonly Called[]
 
 /** Before or after it a single word is a name; teachers say most of them in other meanings too. */
 const told =
-  "(?:into|so|this|that's|okay|called|our|is|in|for|as|take|do|to|of|the|a|next|supported|reclined|half|full|sleeping|back to|it's|,)"
+  "(?:into|so|or|this|that's|okay|called|our|is|in|for|as|take|do|to|of|the|a|next|supported|reclined|half|full|sleeping|back to|it's|,)"
 const kind = '(?:pose|posture|shape|fold|position|stretch|twist|variation)'
 
 /** What stands after a comma on the shelf is said before the name. */

@@ -29,11 +29,11 @@ export function numberOf(text: string): number {
 }
 
 const minutes = new RegExp(
-  `\\b(?:(another|last|next|final|more) )?(${numberPattern})(?: (more|whole|full|long|good))?(?: or (?:so|${numberPattern}))?(?: to (?:${numberPattern}))?(?: and a half)? ?-?(more )?(minute|min|second|sec)s?\\b( more| left| ago| and a half)?`,
+  `\\b(?:(another|last|next|final|more) )?(${numberPattern})(?: (more|whole|full|long|good))?(?: or (?:so|${numberPattern}))?(?: to (?:${numberPattern}))?(?: and a half)? ?-?(more )?(minute|min|second|sec)s?\\b( more| left| ago| mark| and a half)?`,
   'g',
 )
 /** What is told of a hold that runs already, and not of the whole of it. */
-const rest = /\b(another|more|left|last|final|remaining|halfway|ago|to go)\b/
+const rest = /\b(another|more|left|last|final|remaining|halfway|ago|to go|mark)\b/
 
 /** How long a hold is said to be in what was said, each time, s; not what is left of one that runs. */
 export function announcedIn(text: string): readonly number[] {
