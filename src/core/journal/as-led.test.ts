@@ -51,6 +51,15 @@ describe('as it was led', () => {
     expect(block(closing, 'closing')).toMatchObject({ finalRestS: 200 })
   })
 
+  test('a first set-up that took long does not make the second longer than it was', () => {
+    const at = startOf('setUp', 'deer', 'left')
+    const long = after([
+      { type: 'pause', atMs: at + 5000 },
+      { type: 'resume', atMs: at + 605_000 },
+    ])
+    expect(block(long, 'deer')).toMatchObject({ times: { ...around, setUpS: 620, secondSetUpS: 10 } })
+  })
+
   test('what was left out is not in it', () => {
     const lengths = plan.segments
       .filter(({ blockId }) => blockId === 'deer')
@@ -92,8 +101,8 @@ describe('as it was led', () => {
   test('it is a session that lasts as long as the class did, whatever was pressed', () => {
     fc.assert(
       fc.property(fc.array(event, { maxLength: 12 }), (events) => {
-        // Nobody pauses for good.
-        const log = [...events.toSorted((a, b) => a.atMs - b.atMs), { type: 'resume', atMs: 1_200_000 } as const]
+        // Nobody pauses for good; so long after the last press that it is no second press of the same one.
+        const log = [...events.toSorted((a, b) => a.atMs - b.atMs), { type: 'resume', atMs: 1_210_000 } as const]
         const led = aLedClass(session, log)
         const was = asLed(led)
         expect(sessionSchema.safeParse(was).success).toBe(true)

@@ -44,7 +44,7 @@ export function asLed(led: LedClass): Session | undefined {
 
 function blockAsLed(block: Block, stretches: readonly Led[]): Block {
   if (block.kind === 'talk') return lasting(block, stretches)
-  const times = timesAsLed(stretches)
+  const times = secondApart(block.times ?? {}, timesAsLed(stretches), stretches)
   const timed = Object.keys(times).length === 0 ? block : { ...block, times: { ...block.times, ...times } }
   switch (timed.kind) {
     case 'rest':
@@ -89,6 +89,14 @@ function timesAsLed(stretches: readonly Led[]): SomeTimes {
     if (ms !== undefined) times[name] = within(ms / of.length, betweenLimits)
   }
   return times
+}
+
+/** A second set-up nobody set goes by the first: where that is written as it was led, the second is as well. */
+function secondApart(planned: SomeTimes, times: SomeTimes, stretches: readonly Led[]): SomeTimes {
+  if (times.setUpS === undefined || (times.secondSetUpS ?? planned.secondSetUpS) !== undefined) return times
+  const of = stretches.filter(({ segment, tookMs }) => timeOf(segment) === 'secondSetUpS' && tookMs !== undefined)
+  const ms = of.reduce((sum, { tookMs = 0 }) => sum + tookMs, 0)
+  return of.length === 0 ? times : { ...times, secondSetUpS: within(ms / of.length, betweenLimits) }
 }
 
 const ofKind = (stretches: readonly Led[], kind: Segment['doing']['kind']): readonly Led[] =>
