@@ -157,3 +157,39 @@ test('an incident is written down beside the record: kept over a reload, in no s
   await page.getByRole('button', { name: 'Take the incident away' }).click()
   await expect(page.getByRole('button', { name: 'Write down an incident' })).toBeFocused()
 })
+
+test('what another window writes of something else does not stand in the way; of the same it is met first', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('412')
+  const api = `${house.address}api/led-classes/thursday-1-weeks-ago`
+  const elsewhere = async (happened: string) => {
+    const { version } = (await (await fetch(`${api}/incident`)).json()) as { version: number }
+    const { status } = await fetch(`${api}/incident`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json', 'If-Match': `"${String(version)}"` },
+      body: JSON.stringify({ incident: { at: '18:41', happened, done: '' } }),
+    })
+    expect(status).toBe(200)
+  }
+  const incident = page.getByRole('region', { name: 'Incident' })
+  await page.goto(`${house.address}journal/thursday-1-weeks-ago`)
+  await page.getByRole('button', { name: 'Change the note' }).click()
+  await note(page).fill('A full room')
+  await elsewhere('A lamp fell')
+  await page.getByRole('button', { name: 'Save the note' }).click()
+  await expect(page.getByText('A full room')).toBeVisible()
+  await expect(page.getByRole('alert')).toHaveCount(0)
+
+  await page.reload()
+  await page.getByRole('button', { name: 'Change the incident' }).click()
+  await page.getByLabel('What happened', { exact: true }).fill('Mine')
+  await elsewhere('Theirs')
+  await page.getByRole('button', { name: 'Save the incident' }).click()
+  await expect(page.getByRole('alert')).toContainText('changed in another window')
+  await expect(incident).toContainText('Theirs')
+  await page.getByRole('button', { name: 'Save the incident' }).click()
+  await expect(incident.getByText('Mine')).toBeVisible()
+})

@@ -23,6 +23,9 @@ function makeTemporaryFolder(): string {
 }
 const temporary = makeTemporaryFolder()
 const environment = { ...process.env, TMPDIR: temporary }
+process.on('exit', () => {
+  rmSync(temporary, { recursive: true, force: true })
+})
 
 /** Runs a part with its output shown as it comes; true when it ended well. */
 function part(name: string, program: string, args: readonly string[]): Promise<boolean> {
@@ -36,7 +39,7 @@ function part(name: string, program: string, args: readonly string[]): Promise<b
   })
 }
 
-/** The same beside others, each of which needs one core: its output is shown when it has ended. */
+/** The same beside others, each of which needs one core and a folder on the disk: its output is shown when it has ended. */
 function partBeside(name: string, program: string, args: readonly string[]): Promise<boolean> {
   return new Promise((ended, failed) => {
     const run = spawn(program, args, { cwd: rootFolder, stdio: ['ignore', 'pipe', 'pipe'] })
@@ -107,7 +110,6 @@ runScript(async () => {
   rmSync(join(results, 'browser.json'), { force: true })
   const browser = await part('browser tests', 'playwright', ['test'])
   const seen = browserCount()
-  rmSync(temporary, { recursive: true, force: true })
   const failedParts = Object.entries({
     style,
     lint,

@@ -101,9 +101,11 @@ const goingOn: Cue = {
   for: { comingOut: 0.8, setUp: 0.8, hold: -0.6 },
 }
 
+const finalRest = /\b(?:savasana|shavasana|final rest|last rest|corpse)\b/
+
 const more: readonly Cue[] = [
   goingOn,
-  { says: /\b(?:savasana|shavasana|final rest|corpse)\b/, for: { rest: 5, hold: -1, setUp: 1 } },
+  { says: finalRest, for: { rest: 5, hold: -1, setUp: 1 } },
   {
     says: /\b(?:rest|pause|lie|sit|stay|be|rebound) (?:here )?(?:for )?(?:just )?(?:a|one|two|few|a few|some)?(?: \w+)? ?(?:moment|moments|breath|breaths)\b|\bneutral\b|\brebound|\bcounter ?pose\b|\bfeel the (?:effects?|echo|difference)\b|\bnotice (?:the effects?|what(?:'s| is| has)|how (?:that|it|the)|any (?:difference|change))/,
     for: { rest: 2.2, hold: 0.3 },
@@ -167,6 +169,8 @@ export function spokenIn(text: string): Spoken {
   return sum
 }
 
+/** Whether the last rest of a class is told here. */
+export const isFinalRest = (text: string): boolean => finalRest.test(text)
 /** Whether the other side is begun here. */
 export const isOtherSide = (text: string): boolean => otherSide.test(text)
 /** Whether the way out is told here, or staying: what makes an end of a span sure. */

@@ -1,7 +1,7 @@
 import type { Side } from '#model/common'
 import type { Catalog } from '#core/session'
 import type { Caption, Span, SpanKind } from './captions.ts'
-import { isOtherSide, leavesHere, staysHere } from './cues.ts'
+import { isFinalRest, isOtherSide, leavesHere, staysHere } from './cues.ts'
 import { likeliest } from './likeliest.ts'
 import { namesOf, poseNamed } from './names.ts'
 import type { Names } from './names.ts'
@@ -19,8 +19,6 @@ const saysSideMs = 25_000
 /** An end that was said is as sure as the sentence is long; another may lie so much further, ms [estimate]. */
 const unsaidMs = 6000
 const leastDoubtMs = 1000
-
-const finalRest = /\b(?:savasana|shavasana|final rest|last rest|corpse)\b/
 
 interface Run {
   readonly kind: SpanKind
@@ -96,7 +94,7 @@ function spansOf(runs: readonly Run[], names: Names, catalog: Pick<Catalog, 'pos
       return span
     }
     // The last rest of a class is told as one settles, and is no hold.
-    const last = since.findLastIndex(({ text }) => finalRest.test(text))
+    const last = since.findLastIndex(({ text }) => isFinalRest(text))
     if (last >= 0 && since.slice(last + 1).every(({ text }) => !leavesHere(text))) return { ...span, kind: 'rest' }
     const early = run.pieces.filter((piece) => piece.startMs < startMs + tellsMs)
     const what = heldIn(since, early, before, names, catalog)

@@ -63,9 +63,10 @@ function cutIn(pieces: readonly Piece[], from: number, to: number): Cut | undefi
     if (announcedIn(text).length > 0) return { from: first, to: Math.max(first, at - 1) }
     const isNext = (isOtherSide(text) || beginsWithSide.test(text)) && isStop(pieces[first - 1])
     const isDue = atMs >= startMs + due * announcedMs && endMs > startMs + overdue * announcedMs
+    if (!isNext && !isDue) continue
     const last = onFrom(pieces, at, to)
     const said = pieces.slice(first, last + 1)
-    if (isNext || (isDue && said.some((piece) => leavesHere(piece.text) || namesBody(piece.text))))
+    if (isNext || said.some((piece) => leavesHere(piece.text) || namesBody(piece.text)))
       return { from: first, to: last }
   }
   return undefined

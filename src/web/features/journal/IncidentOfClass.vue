@@ -2,90 +2,61 @@
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
-import { useSessionStorage } from '@vueuse/core'
-import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef } from 'vue'
-import type { Incident, KeptIncident } from '#model/incident'
+import { StorageSerializers, useSessionStorage } from '@vueuse/core'
+import { computed, onMounted, ref, shallowRef } from 'vue'
+import type { Incident } from '#model/incident'
 import { textLimits } from '#model/limits'
 import NameTyped from '#web/shared/people/NameTyped.vue'
 import { readIncident, writeIncident } from '#web/shared/api/led-classes.ts'
+import { useWritten } from './use-written.ts'
+import type { Kept } from './use-written.ts'
 
 /** What happened in a class, when, and what was done: written down beside its record, and in nothing that goes out. */
 const props = defineProps<{ id: string; version: number }>()
 const emit = defineEmits<{ change: [now: { version: number }] }>()
 
 const none: Incident = { at: '', happened: '', done: '' }
-const kept = shallowRef<Incident | null>(null)
+const isNone = ({ at, happened, done }: Incident): boolean => `${at}${happened}${done}`.trim() === ''
+const incident = shallowRef<Incident>(none)
+const isRead = ref(false)
 /** What is typed and not yet saved: kept while the window lives, over a reload too. */
 const typed = useSessionStorage<Incident | null>(`zovrin.incident.${props.id}`, null, {
-  serializer: { read: (text) => JSON.parse(text) as Incident | null, write: (now) => JSON.stringify(now) },
+  serializer: StorageSerializers.object,
 })
-const told = ref('')
-const isSaving = ref(false)
-const isRead = ref(false)
-const opener = useTemplateRef<{ $el: HTMLElement }>('opener')
-const away = 'Not saved: Zovrin’s server does not answer. What you wrote stays here; save it again when it does.'
-
-function show({ incident, version }: KeptIncident): void {
-  kept.value = incident
+async function read() {
+  const reply = await readIncident(props.id)
+  if (reply.kind !== 'ok') return reply
+  return { ...reply, value: { kept: reply.value.incident ?? none, version: reply.value.version } }
+}
+function take({ kept, version }: Kept<Incident>): void {
+  incident.value = isNone(kept) ? none : kept
   isRead.value = true
   if (version !== props.version) emit('change', { version })
 }
+const { told, isSaving, leave, escape, save } = useWritten<Incident>({
+  ...{ what: 'incident', typed, read, take },
+  now: () => ({ kept: incident.value, version: props.version }),
+  write: (now, based) => writeIncident(props.id, isNone(now) ? null : now, based),
+})
 onMounted(async () => {
-  const reply = await readIncident(props.id)
-  if (reply.kind === 'ok') show(reply.value)
+  const reply = await read()
+  if (reply.kind === 'ok') take(reply.value)
 })
-
-async function leave(): Promise<void> {
-  typed.value = null
-  told.value = ''
-  await nextTick()
-  opener.value?.$el.focus()
-}
-/** A key alone gives nothing up that was typed. */
-async function escape(): Promise<void> {
-  const before = kept.value ?? none
-  const { at, happened, done } = typed.value ?? none
-  if (at === before.at && happened === before.happened && done === before.done) await leave()
-  else told.value = 'Not saved yet: Save the incident keeps what you wrote, Leave it gives it up.'
-}
-const written = computed((): Incident | null => {
-  const { at, happened, done } = typed.value ?? none
-  return `${at}${happened}${done}`.trim() === ''
-    ? null
-    : { at: at.trim(), happened: happened.trim(), done: done.trim() }
-})
-
-async function save(): Promise<void> {
-  const incident = written.value
-  isSaving.value = true
-  const reply = await writeIncident(props.id, incident, props.version)
-  isSaving.value = false
-  if (reply.kind === 'ok') {
-    show({ incident, version: reply.value.version })
-    await leave()
-  } else if (reply.kind === 'problem' && reply.problem.code === 'VERSION_STALE') await meet()
-  else told.value = reply.kind === 'away' ? away : reply.problem.detail
-}
-/** Another window wrote of this class meanwhile: what stands there now is shown, and yours is kept until it is saved over it. */
-async function meet(): Promise<void> {
-  const reply = await readIncident(props.id)
-  if (reply.kind === 'ok') show(reply.value)
-  told.value =
-    'Not saved: this class was written of in another window, and what stands there is shown above. Save puts yours there.'
-}
+const isThere = computed(() => !isNone(incident.value))
+const isEmpty = computed(() => isNone(typed.value ?? none))
 </script>
 
 <template>
-  <section v-if="isRead" class="incident" :class="{ open: kept !== null || typed !== null }" aria-label="Incident">
-    <template v-if="kept !== null && (typed === null || told !== '')">
+  <section v-if="isRead" class="incident" :class="{ open: isThere || typed !== null }" aria-label="Incident">
+    <template v-if="isThere && (typed === null || told !== '')">
       <h2>Incident</h2>
       <dl>
         <dt>When</dt>
-        <dd>{{ kept.at || '—' }}</dd>
+        <dd>{{ incident.at || '—' }}</dd>
         <dt>What happened</dt>
-        <dd>{{ kept.happened || '—' }}</dd>
+        <dd>{{ incident.happened || '—' }}</dd>
         <dt>What was done</dt>
-        <dd>{{ kept.done || '—' }}</dd>
+        <dd>{{ incident.done || '—' }}</dd>
       </dl>
     </template>
     <form v-if="typed !== null" @submit.prevent="save" @keydown.esc="escape">
@@ -102,8 +73,8 @@ async function meet(): Promise<void> {
         <Button
           type="submit"
           size="small"
-          :label="written === null && kept !== null ? 'Take the incident away' : 'Save the incident'"
-          :disabled="written === null && kept === null"
+          :label="isEmpty && isThere ? 'Take the incident away' : 'Save the incident'"
+          :disabled="isEmpty && !isThere"
           :loading="isSaving"
         />
         <Button size="small" severity="secondary" outlined label="Leave it" @click="leave" />
@@ -117,10 +88,10 @@ async function meet(): Promise<void> {
       size="small"
       severity="secondary"
       icon="pi pi-pencil"
-      :label="kept === null ? 'Write down an incident' : 'Change the incident'"
-      @click="typed = { ...(kept ?? none) }"
+      :label="isThere ? 'Change the incident' : 'Write down an incident'"
+      @click="typed = { ...incident }"
     />
-    <p v-if="kept !== null || typed !== null" class="soft">
+    <p v-if="isThere || typed !== null" class="soft">
       Kept with this class alone: it is in no search, no export and not on paper.
     </p>
   </section>

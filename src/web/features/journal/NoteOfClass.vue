@@ -2,10 +2,10 @@
 import Button from 'primevue/button'
 import Textarea from 'primevue/textarea'
 import { useSessionStorage } from '@vueuse/core'
-import { nextTick, ref, useTemplateRef } from 'vue'
 import { textLimits } from '#model/limits'
 import NameTyped from '#web/shared/people/NameTyped.vue'
 import { readLedClass, writeLedNote } from '#web/shared/api/led-classes.ts'
+import { useWritten } from './use-written.ts'
 
 /** What the teacher writes of a class, and may change afterwards; all else in its record stays. */
 interface Note {
@@ -17,45 +17,19 @@ const emit = defineEmits<{ change: [now: Note] }>()
 
 /** What is typed and not yet saved: kept while the window lives, over a reload too. */
 const typed = useSessionStorage<string | null>(`zovrin.note.${props.id}`, null)
-const told = ref('')
-const isSaving = ref(false)
-const opener = useTemplateRef<{ $el: HTMLElement }>('opener')
-
-async function leave(): Promise<void> {
-  typed.value = null
-  told.value = ''
-  await nextTick()
-  opener.value?.$el.focus()
-}
-
-/** A key alone gives nothing up that was typed. */
-async function escape(): Promise<void> {
-  if (typed.value === (props.note ?? '')) await leave()
-  else told.value = 'Not saved yet: Save the note keeps what you wrote, Leave it gives it up.'
-}
-
-async function save(): Promise<void> {
-  const note = typed.value ?? ''
-  isSaving.value = true
-  const reply = await writeLedNote(props.id, note, props.version)
-  isSaving.value = false
-  if (reply.kind === 'ok') {
-    emit('change', { note: note.trim() === '' ? null : note, version: reply.value.version })
-    await leave()
-  } else if (reply.kind === 'problem' && reply.problem.code === 'VERSION_STALE') await meet()
-  else
-    told.value =
-      reply.kind === 'away'
-        ? 'Not saved: Zovrin’s server does not answer. What you wrote stays here; save it again when it does.'
-        : reply.problem.detail
-}
-
-/** Another window changed it meanwhile: what it says now is shown, and yours is kept until it is saved over it. */
-async function meet(): Promise<void> {
-  const reply = await readLedClass(props.id)
-  if (reply.kind === 'ok') emit('change', { note: reply.value.note, version: reply.value.version })
-  told.value = 'Not saved: the note was changed in another window and says what stands above. Save puts yours there.'
-}
+const { told, isSaving, leave, escape, save } = useWritten<string>({
+  ...{ what: 'note', typed },
+  now: () => ({ kept: props.note ?? '', version: props.version }),
+  async read() {
+    const reply = await readLedClass(props.id)
+    if (reply.kind !== 'ok') return reply
+    return { ...reply, value: { kept: reply.value.note ?? '', version: reply.value.version } }
+  },
+  write: (note, based) => writeLedNote(props.id, note, based),
+  take: ({ kept, version }) => {
+    emit('change', { note: kept.trim() === '' ? null : kept, version })
+  },
+})
 </script>
 
 <template>
