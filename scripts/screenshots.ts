@@ -3,8 +3,10 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import type { Page } from '@playwright/test'
+import { formatMs } from '#core/units'
 import { prepareDemo } from '#server/demo/seed'
 import { startServer } from '#server/start'
+import { clear } from '#testing/recordings/clear'
 import { chromiumArguments, ensureChromium, pictureChromiumPath } from './shared/chromium.ts'
 import { buildPages, pagesFolder, rootFolder } from './shared/pages.ts'
 import { runScript } from './shared/run-script.ts'
@@ -13,6 +15,8 @@ import { runScript } from './shared/run-script.ts'
 interface Picture {
   readonly name: string
   readonly path: string
+  /** What tells that it is there, where that is none of the sessions. */
+  readonly shows?: string
   readonly size?: { readonly width: number; readonly height: number }
   readonly act?: (page: Page) => Promise<void>
 }
@@ -77,6 +81,17 @@ const pictures: readonly Picture[] = [
   { name: 'sessions', path: 'sessions' },
   { name: 'journal', path: 'journal' },
   { name: 'led-class', path: 'journal/thursday-4-weeks-ago' },
+  {
+    name: 'recording',
+    path: 'journal/recording',
+    shows: 'Choose a file of captions',
+    act: async (page) => {
+      const lines = clear.captions.map(({ startMs, text }) => `${formatMs(startMs)} ${text}`).join('\n')
+      const file = { name: 'monday.txt', mimeType: 'text/plain', buffer: Buffer.from(lines) }
+      await page.getByLabel('File of captions', { exact: true }).setInputFiles(file)
+      await page.getByRole('region', { name: 'Held' }).waitFor()
+    },
+  },
   {
     name: 'fits',
     path: 'sessions',
@@ -171,24 +186,28 @@ runScript(async () => {
   const browser = await chromium.launch({ executablePath: pictureChromiumPath(), args: chromiumArguments })
   const target = join(rootFolder, 'docs', 'screenshots')
   mkdirSync(target, { recursive: true })
-  for (const { name, path, act, size = { width: 1280, height: 800 } } of pictures) {
-    const page = await browser.newPage({ viewport: size, timezoneId: 'Europe/Berlin', locale: 'en-GB' })
-    await page.addInitScript({ content: thursdayEvening(thursday.getTime() + 3_600_000) })
-    await page.goto(`${running.address}${path}`)
-    await page
-      .getByText(/Thursday slow hour|Sunday long rest|Reed and bellows/)
-      .first()
-      .waitFor()
-    await act?.(page)
-    await page.evaluate(() => document.fonts.ready)
-    await page.locator('.thumb[aria-busy="true"]').first().waitFor({ state: 'detached' })
-    await page.mouse.move(640, 20)
-    await page.waitForTimeout(300)
-    await page.screenshot({ path: join(target, `${name}.png`) })
-    await page.close()
-    console.log(`docs/screenshots/${name}.png`)
+  // A picture that fails ends the whole, and leaves nothing running.
+  try {
+    for (const { name, path, act, shows, size = { width: 1280, height: 800 } } of pictures) {
+      const page = await browser.newPage({ viewport: size, timezoneId: 'Europe/Berlin', locale: 'en-GB' })
+      await page.addInitScript({ content: thursdayEvening(thursday.getTime() + 3_600_000) })
+      await page.goto(`${running.address}${path}`)
+      await page
+        .getByText(shows ?? /Thursday slow hour|Sunday long rest|Reed and bellows/)
+        .first()
+        .waitFor()
+      await act?.(page)
+      await page.evaluate(() => document.fonts.ready)
+      await page.locator('.thumb[aria-busy="true"]').first().waitFor({ state: 'detached' })
+      await page.mouse.move(640, 20)
+      await page.waitForTimeout(300)
+      await page.screenshot({ path: join(target, `${name}.png`) })
+      await page.close()
+      console.log(`docs/screenshots/${name}.png`)
+    }
+  } finally {
+    await browser.close()
+    await running.stop()
+    rmSync(folder, { recursive: true, force: true })
   }
-  await browser.close()
-  await running.stop()
-  rmSync(folder, { recursive: true, force: true })
 })

@@ -15,7 +15,7 @@ const any = (words: string) => ({ value: '', words })
 <template>
   <div class="page">
     <div class="page-sheet">
-      <header>
+      <header class="page-head">
         <h1>Journal</h1>
         <nav aria-label="What the journal tells">
           <RouterLink :to="{ name: 'drift', query: wish }">What drifts</RouterLink>
@@ -121,9 +121,6 @@ const any = (words: string) => ({ value: '', words })
 
 <style scoped>
 header {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
   margin-bottom: 14px;
 }
 nav {

@@ -15,7 +15,6 @@ const wholeMs = computed(() => {
 })
 const share = ({ startMs, endMs }: Span): string => `${String(((endMs - startMs) / wholeMs.value) * 100)}%`
 const side = ({ side: which }: Span): string => (which === undefined ? '' : `, ${which}`)
-const nearly = (doubtMs: number): string => `± ${formatMs(doubtMs)}`
 const apart = (ms: number): string =>
   Math.abs(ms) < 5000 ? 'alike' : `the second ${formatMs(Math.abs(ms))} ${ms > 0 ? 'longer' : 'shorter'}`
 </script>
@@ -23,7 +22,7 @@ const apart = (ms: number): string =>
 <template>
   <div class="page">
     <div class="page-sheet">
-      <header>
+      <header class="page-head">
         <h1>Measure a recording</h1>
         <RouterLink :to="{ name: 'journal' }">Back to the journal</RouterLink>
       </header>
@@ -70,7 +69,7 @@ const apart = (ms: number): string =>
                 <th scope="col">What</th>
                 <th scope="col" class="figure">Announced</th>
                 <th scope="col" class="figure">Held</th>
-                <th scope="col" class="figure">Each end</th>
+                <th scope="col" class="figure">Ends within</th>
                 <th scope="col" class="figure">Spoken in it</th>
               </tr>
             </thead>
@@ -80,7 +79,7 @@ const apart = (ms: number): string =>
                 <th scope="row">{{ nameOf(span) }}{{ side(span) }}</th>
                 <td class="figure">{{ span.announcedS === undefined ? '' : formatMs(span.announcedS * 1000) }}</td>
                 <td class="figure">{{ formatMs(heldMs) }}</td>
-                <td class="figure soft">{{ nearly(span.doubtMs) }}</td>
+                <td class="figure soft">{{ formatMs(span.doubtMs) }}</td>
                 <td class="figure">{{ formatMs(spokenMs) }}</td>
               </tr>
             </tbody>
@@ -110,12 +109,6 @@ const apart = (ms: number): string =>
 </template>
 
 <style scoped>
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 20px;
-}
 .about {
   max-width: 640px;
   margin-bottom: 12px;

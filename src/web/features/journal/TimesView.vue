@@ -27,7 +27,7 @@ const sourceWords = { set: 'set by you', learned: 'learned', default: 'usual' } 
 <template>
   <div class="page">
     <div class="page-sheet">
-      <header>
+      <header class="page-head">
         <h1>Your times</h1>
         <RouterLink :to="{ name: 'journal' }">Back to the journal</RouterLink>
       </header>
@@ -101,11 +101,6 @@ const sourceWords = { set: 'set by you', learned: 'learned', default: 'usual' } 
 </template>
 
 <style scoped>
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-}
 .about {
   max-width: 72ch;
   margin: 8px 0 14px;
