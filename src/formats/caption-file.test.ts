@@ -1,5 +1,5 @@
 import { orThrow } from '#core/result'
-import { mostCaptionBytes, readCaptionFile } from '#formats/caption-file'
+import { mostCaptionBytes, mostCaptions, readCaptionFile } from '#formats/caption-file'
 
 const bytes = (text: string): Uint8Array => new TextEncoder().encode(text)
 const utf16 = (text: string, little: boolean): Uint8Array => {
@@ -80,4 +80,11 @@ test('what is not captions is refused as such', () => {
   expect(codeOf(bytes('Dear Mara, see you on Thursday --> bring the chairs'))).toBe('NO_CAPTIONS')
   expect(codeOf(Uint8Array.from({ length: 4000 }, (_, at) => (at * 37) % 256))).toBe('NO_CAPTIONS')
   expect(codeOf(new Uint8Array(mostCaptionBytes + 1))).toBe('TOO_LARGE')
+  const lines = (count: number) => bytes(Array.from({ length: count }, (_, at) => `${String(at)}:00 stay`).join('\n'))
+  expect(codeOf(lines(900))).toBe('read')
+  const many = Array.from(
+    { length: mostCaptions + 1 },
+    (_, at) => `${String(Math.floor(at / 60))}:${String(at % 60).padStart(2, '0')} stay`,
+  )
+  expect(codeOf(bytes(many.join('\n')))).toBe('TOO_MANY')
 })

@@ -6,6 +6,8 @@ import type { Result } from '#core/result'
 
 /** An hour of captions is a tenth of a megabyte; what is much more is another kind of file. */
 export const mostCaptionBytes = 5_000_000
+/** Automatic captions of an hour are some fifteen hundred. */
+export const mostCaptions = 10_000
 
 export interface CaptionFile {
   readonly captions: readonly Caption[]
@@ -16,16 +18,17 @@ export interface CaptionFile {
 }
 
 /**
- * Reads a file of captions: WebVTT, SubRip, or lines that each begin with a time. Refused: TOO_LARGE, and NO_CAPTIONS where
- * none of these is in it.
+ * Reads a file of captions: WebVTT, SubRip, or lines that each begin with a time. Refused: TOO_LARGE, TOO_MANY, and
+ * NO_CAPTIONS where none of these is in it.
  */
-export function readCaptionFile(bytes: Uint8Array): Result<CaptionFile, 'TOO_LARGE' | 'NO_CAPTIONS'> {
+export function readCaptionFile(bytes: Uint8Array): Result<CaptionFile, 'TOO_LARGE' | 'TOO_MANY' | 'NO_CAPTIONS'> {
   if (bytes.byteLength > mostCaptionBytes) return refused('TOO_LARGE', 'file')
   const text = decoded(bytes).replaceAll('\r\n', '\n').replaceAll('\r', '\n')
   const read = text.includes('-->') ? withArrows(text) : timedLines(text)
   if (read.length === 0) return refused('NO_CAPTIONS', 'file')
   const captions = read.filter(({ startMs, endMs }) => endMs > startMs)
   if (captions.length === 0) return refused('NO_CAPTIONS', 'file')
+  if (captions.length > mostCaptions) return refused('TOO_MANY', 'file', { most: mostCaptions, count: captions.length })
   return ok({
     captions: captions.toSorted((a, b) => a.startMs - b.startMs),
     outOfOrder: captions.filter(({ startMs }, at) => startMs < (captions[at - 1]?.startMs ?? 0)).length,

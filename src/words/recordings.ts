@@ -14,10 +14,16 @@ export const spanNames: Readonly<Record<SpanKind, string>> = {
 }
 
 /** Why a file was not read, and what to do. */
-export const captionRefusal = ({ code }: Refused<'TOO_LARGE' | 'NO_CAPTIONS'>): string =>
-  code === 'TOO_LARGE'
-    ? 'This file is larger than 5 MB, which no captions are: choose the file of captions, not the recording itself.'
-    : 'No captions were found in this file. It should be WebVTT (.vtt), SubRip (.srt), or lines that begin with a time, as in “12:30 and now the other side”.'
+export const captionRefusal = ({ code }: Refused<'TOO_LARGE' | 'TOO_MANY' | 'NO_CAPTIONS'>): string =>
+  captionRefusals[code]
+
+const captionRefusals = {
+  TOO_LARGE:
+    'This file is larger than 5 MB, which no captions are: choose the file of captions, not the recording itself.',
+  TOO_MANY: 'This file has more than 10,000 captions, which is the talk of a day: choose the captions of one class.',
+  NO_CAPTIONS:
+    'No captions were found in this file. It should be WebVTT (.vtt), SubRip (.srt), or lines that begin with a time, as in “12:30 and now the other side”.',
+} as const
 
 const times = (count: number): string => (count === 1 ? '1 caption' : `${String(count)} captions`)
 

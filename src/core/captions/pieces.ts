@@ -76,7 +76,7 @@ export function piecesOf(captions: readonly Caption[]): readonly Piece[] {
     .filter(({ startMs, endMs }) => endMs > startMs)
     .toSorted((a, b) => a.startMs - b.startMs || a.endMs - b.endMs)
   const texts = withoutRepeats(ordered.map(({ text }) => plainText(text)))
-  const endMs = Math.max(...ordered.map((caption) => caption.endMs))
+  const endMs = ordered.reduce((latest, caption) => Math.max(latest, caption.endMs), 0)
   const pieces: Piece[] = []
   let atMs = ordered[0]?.startMs ?? 0
   ordered.forEach((caption, index) => {

@@ -1,4 +1,4 @@
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { measureCaptions, toldOfRecording } from '#core/captions'
 import type { Caption, Span } from '#core/captions'
 import { captionNotes, captionRefusal } from '#words/recordings'
@@ -14,7 +14,6 @@ interface Measured {
 /** A file of captions, measured in this window: nothing of it is sent or kept. */
 export function useRecording() {
   const own = useOwnStore()
-  onMounted(() => void own.load())
   const measured = shallowRef<Measured>()
   const problem = ref('')
 
@@ -30,6 +29,8 @@ export function useRecording() {
       return
     }
     const { captions, outOfOrder, backwards } = found.value
+    // Poses of one's own are named as well.
+    await own.load()
     const { spans } = measureCaptions({ captions, catalog: own.catalog })
     measured.value = { name: file.name, captions, spans, notes: captionNotes(outOfOrder, backwards) }
   }
