@@ -16,6 +16,10 @@ export const sessionLimits: SecondsRange = { leastS: 300, mostS: 14_400 }
 /** Characters of a name, of one line, and of a text. */
 export const textLimits = { name: 120, line: 300, text: 20_000 } as const
 
+/** As many blocks as a session may have, and as many notes for next time. */
+export const mostBlocks = 200
+export const mostNextTime = 20
+
 /** As many items as a set-up may have. */
 export const mostItems = 20
 

@@ -13,6 +13,7 @@ import {
   textSchema,
 } from './common.ts'
 import { formerBlockSchema } from './former-block.ts'
+import { mostBlocks, mostNextTime } from './limits.ts'
 import { targetSchema } from './pose.ts'
 import { extents } from './set-up.ts'
 import { someTimesSchema } from './times.ts'
@@ -21,7 +22,6 @@ import { someWordingSchema } from './wording.ts'
 
 /** The schema this build reads and writes; an older document is migrated, a newer one refused. */
 export const sessionSchemaVersion = 2
-export const mostBlocks = 200
 
 /** A finding put aside by the teacher; it lapses when its facts differ. */
 export const setAsideSchema = z.strictObject({
@@ -77,7 +77,7 @@ const since2 = {
   /** What to think of the next time it is planned or led, until it is ticked. */
   nextTime: z
     .array(z.strictObject({ id: idSchema, text: lineSchema.min(1) }))
-    .max(20)
+    .max(mostNextTime)
     .optional(),
 }
 

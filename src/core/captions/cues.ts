@@ -145,6 +145,9 @@ const plain = new Set(
   ),
 )
 
+/** Whether a word is one that nearly every sentence has. */
+export const isPlainWord = (word: string): boolean => plain.has(word)
+
 const some = (patterns: readonly RegExp[], text: string): number => patterns.filter((says) => says.test(text)).length
 
 /** What a sentence speaks for. With no cue in it it may be anything that is said. */

@@ -1,3 +1,4 @@
+import { mostBlocks } from '#model/limits'
 import { keysOf } from '#core/units'
 import type { Block } from '#model/block'
 import type { Session } from '#model/session'
@@ -22,9 +23,6 @@ export interface EditDone {
   readonly session: Session
   readonly inverse: Edit
 }
-
-/** As many blocks as a document may hold. */
-const mostBlocks = 200
 
 /**
  * The session with the edit done, and the edit that undoes it.

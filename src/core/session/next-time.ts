@@ -1,8 +1,6 @@
+import { mostNextTime } from '#model/limits'
 import type { Session } from '#model/session'
 import type { Edit } from './apply-edit.ts'
-
-/** As many as a document may hold. */
-const mostNotes = 20
 
 const withNotes = (nextTime: Session['nextTime']): Edit => ({
   type: 'details',
@@ -12,7 +10,7 @@ const withNotes = (nextTime: Session['nextTime']): Edit => ({
 /** Writes down what to think of the next time a session is planned or led; undefined where nothing is said or no more fits. */
 export function nextTimeEdit({ nextTime = [] }: Session, note: { readonly id: string; readonly text: string }) {
   const text = note.text.trim()
-  return text === '' || nextTime.length >= mostNotes ? undefined : withNotes([...nextTime, { ...note, text }])
+  return text === '' || nextTime.length >= mostNextTime ? undefined : withNotes([...nextTime, { ...note, text }])
 }
 
 /** Ticks a note: it has been thought of, and no longer stands there. */
