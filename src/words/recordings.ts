@@ -1,5 +1,6 @@
 import type { Refused } from '#core/result'
-import type { SpanKind } from '#core/captions'
+import type { Span, SpanKind } from '#core/captions'
+import { formatMs } from '#core/units'
 
 /** What a stretch of a recorded class is called. */
 export const spanNames: Readonly<Record<SpanKind, string>> = {
@@ -32,3 +33,16 @@ export const captionNotes = (outOfOrder: number, backwards: number): readonly st
   ...(outOfOrder > 0 ? [`${times(outOfOrder)} went back in time and stand where their times say.`] : []),
   ...(backwards > 0 ? [`${times(backwards)} end before they begin and were left out.`] : []),
 ]
+
+/** A side in a row after a name; nothing where there is none. */
+export const sideWords = ({ side }: Pick<Span, 'side'>): string => (side === undefined ? '' : `, ${side}`)
+
+/** What a stretch is, in a line; a hold by its name. */
+export const spanWords = (span: Span, name: string): string =>
+  span.kind === 'hold' ? `${spanNames.hold}: ${name}${sideWords(span)}` : spanNames[span.kind]
+
+/** Sides that are less apart are alike, as far as a recording tells, ms. */
+const alikeMs = 5000
+/** How the second side of a shape was held beside the first. */
+export const apartWords = (ms: number): string =>
+  Math.abs(ms) < alikeMs ? 'alike' : `the second ${formatMs(Math.abs(ms))} ${ms > 0 ? 'longer' : 'shorter'}`

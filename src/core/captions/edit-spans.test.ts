@@ -51,6 +51,8 @@ test.each<SpanEdit>([
   { type: 'split', at: 0, atMs: 500 },
   { type: 'split', at: 0, atMs: 19_500 },
   { type: 'joinNext', at: 7 },
+  { type: 'name', at: 0, as: { side: 'left' } },
+  { type: 'name', at: 1, as: { poseId: 'sphinx', side: null } },
 ])('there is nothing to edit by %j', (edit) => {
   expect(editSpans(spans, edit)).toBe(spans)
 })

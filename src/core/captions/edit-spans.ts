@@ -28,7 +28,7 @@ export const leastSpanMs = 1000
 /**
  * The spans after an edit: still in order, without gaps, from where the first began to where the last ended. A start that
  * is moved too far stands a second from the next one. The same spans where there is nothing to edit: the first span's
- * start, joining the last with nothing, splitting within a second of an end.
+ * start, joining the last with nothing, splitting within a second of an end, a name it has.
  */
 export function editSpans(spans: readonly EditedSpan[], edit: SpanEdit): readonly EditedSpan[] {
   const span = spans[edit.at]
@@ -36,8 +36,10 @@ export function editSpans(spans: readonly EditedSpan[], edit: SpanEdit): readonl
   switch (edit.type) {
     case 'start':
       return started(spans, edit.at, edit.toMs)
-    case 'name':
-      return spans.with(edit.at, named(span, edit.as))
+    case 'name': {
+      const now = named(span, edit.as)
+      return isNamedAlike(span, now) ? spans : spans.with(edit.at, now)
+    }
     case 'joinNext': {
       const next = spans[edit.at + 1]
       return next ? spans.toSpliced(edit.at, 2, joined(span, next)) : spans
@@ -74,6 +76,9 @@ function named(span: EditedSpan, as: SpanNamed): EditedSpan {
     ...(told.announcedS === undefined || as.announcedS === null ? {} : { announcedS: told.announcedS }),
   }
 }
+
+const isNamedAlike = (a: EditedSpan, b: EditedSpan): boolean =>
+  a.kind === b.kind && a.poseId === b.poseId && a.side === b.side && a.announcedS === b.announcedS
 
 const joined = (span: EditedSpan, next: EditedSpan): EditedSpan => ({
   ...span,

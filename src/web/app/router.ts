@@ -68,7 +68,7 @@ export const router = createRouter({
     {
       path: '/journal/recording',
       name: 'recording',
-      component: () => import('#web/features/journal/RecordingView.vue'),
+      component: () => import('#web/features/journal/recording/RecordingView.vue'),
       meta: { title: 'Measure a recording', within: 'journal' },
     },
     {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Checkbox from 'primevue/checkbox'
 import Dialog from 'primevue/dialog'
-import { useLetterKeys } from './letter-keys.ts'
+import { useLetterKeys } from '#web/shared/settings/letter-keys.ts'
 import { keyList } from './spine/spine-keys.ts'
 
 const emit = defineEmits<{ close: [] }>()

@@ -8,6 +8,8 @@ const props = defineProps<{
   /** Told to those who hear the page alone. */
   hideLabel?: boolean
   value: T
+  /** Many: one types part of what is looked for. */
+  isSearched?: boolean
   options: readonly { readonly value: T; readonly words: string }[]
 }>()
 const emit = defineEmits<{ change: [value: T] }>()
@@ -33,6 +35,7 @@ const toChange = (value: T | typeof nothing): void => {
       :options="known"
       option-label="words"
       option-value="value"
+      :filter="isSearched"
       @update:model-value="toChange"
     />
   </div>

@@ -1,8 +1,8 @@
 import { storeToRefs } from 'pinia'
-import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
+import { useSettingsStore } from './settings-store.ts'
 
 /**
- * Whether single characters act as commands while the spine has focus. Some people's keyboards or voices
+ * Whether single characters act as commands while a spine or a strip has focus. Some people's keyboards or voices
  * send stray letters: then they switch them off; arrows, Enter, Delete and Ctrl+Z still work.
  */
 export const useLetterKeys = () => storeToRefs(useSettingsStore()).letterKeys
