@@ -183,6 +183,23 @@ test('a tablet that is out of touch while another takes over is told, and what i
   await tablet.getByRole('button', { name: 'Lead from here' }).click()
   await expect(tablet.getByTestId('clock')).toBeVisible()
   await expect(page.getByText(/^Tablet leads this class/)).toBeVisible()
+  // Who looks on marks the same clock, in words or without, and takes a mark away again.
+  await page.keyboard.press('m')
+  const seen = page.getByRole('textbox', { name: /^What you saw at/ })
+  await expect(seen).toBeFocused()
+  await seen.fill('Cold feet in the back row')
+  await seen.press('Enter')
+  await page.keyboard.press('m')
+  await expect(seen).toHaveCount(2)
+  await page
+    .getByRole('button', { name: /^Take away the mark/ })
+    .first()
+    .click()
+  await expect(seen).toHaveCount(1)
+  await expect
+    .poll(async () => (await recordOf(house)).marks.map(({ text }) => text))
+    .toEqual(['Cold feet in the back row'])
+  expect(await serious(page)).toEqual([])
   await mark(tablet, house)
   await device.setOffline(true)
   await tablet.keyboard.press('b')
@@ -204,6 +221,7 @@ test('a tablet that is out of touch while another takes over is told, and what i
   await page.getByRole('button', { name: /^Save/ }).click()
   await expect(page).toHaveURL(`${house.address}journal/${id}`)
   await expect(page.getByTestId('aside')).toContainText('Tablet led on to')
+  await expect(page.getByRole('row', { name: /Cold feet in the back row.*The computer Zovrin runs on/ })).toBeVisible()
   await device.close()
 })
 

@@ -12,6 +12,7 @@ import {
 import { soundSchema } from './cue.ts'
 import { ledLimits } from './limits.ts'
 import { anySessionSchema } from './lift.ts'
+import type { ObservedMark } from './observed-mark.ts'
 import { lockSchema } from './section.ts'
 
 /** Class time in whole milliseconds since Start. */
@@ -409,6 +410,8 @@ interface AnyLedClass extends Omit<LedStart, 'plan'> {
   readonly version: number
   /** What was led on another device meanwhile, and does not count. */
   readonly asides: readonly LedAside[]
+  /** What those marked who looked on, in the order of its time. */
+  readonly marks: readonly ObservedMark[]
 }
 
 /**

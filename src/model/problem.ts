@@ -14,6 +14,7 @@ export interface ProblemFacts {
   UNKNOWN_CLASS: { id: string }
   CLASS_TAKEN: { id: string }
   CLASS_ENDED: { id: string }
+  MARK_TAKEN: { id: string }
   EVENTS_MISSING: { after: number; kept: number }
   UNKNOWN_VERSION: { id: string; version: string | number }
   UNKNOWN_OWN: { kind: OwnKind; id: string }

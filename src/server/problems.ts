@@ -16,6 +16,7 @@ export const problemStatus: Readonly<Record<ProblemCode, number>> = {
   UNKNOWN_CLASS: 404,
   CLASS_TAKEN: 409,
   CLASS_ENDED: 409,
+  MARK_TAKEN: 409,
   EVENTS_MISSING: 409,
   UNKNOWN_VERSION: 404,
   UNKNOWN_OWN: 404,

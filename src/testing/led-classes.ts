@@ -31,7 +31,7 @@ export function aLedClass(
   const conductedMs = visits.at(-1)?.endMs ?? 0
   return {
     ...start,
-    ...{ format: 2, visits, left, note: null, breath: null, version: 1, asides: [], conductedMs },
+    ...{ format: 2, visits, left, note: null, breath: null, version: 1, asides: [], marks: [], conductedMs },
     endedAt: new Date(startedAtMs + conductedMs).toISOString(),
     events: log.map((event, at) => ({ n: at + 1, by: 'a', event })),
   }

@@ -14,7 +14,7 @@ const ways: Readonly<Record<Refit['way'], string>> = {
   left: 'chosen to leave out',
   moved: 'another order',
 }
-const plain: Readonly<Record<Exclude<Moment['what']['type'], 'pause' | 'refit'>, string>> = {
+const plain: Readonly<Record<Exclude<Moment['what']['type'], 'pause' | 'refit' | 'observed'>, string>> = {
   mark: 'Marked',
   asPlanned: 'As planned again',
   promised: 'Another end promised',
@@ -29,6 +29,7 @@ const plain: Readonly<Record<Exclude<Moment['what']['type'], 'pause' | 'refit'>,
 /** What happened at a moment of a class, as its journal tells it. */
 export function momentWords({ what }: Moment, nameOf: (blockId: string) => string): string {
   if (what.type === 'pause') return `Paused for ${formatMs(what.forMs)}`
+  if (what.type === 'observed') return what.text === '' ? plain.mark : what.text
   if (what.type !== 'refit') return plain[what.type]
   const out = what.leaves.length === 0 ? '' : ` (${namesInWords(what.leaves.map(nameOf))})`
   return `Re-fitted: ${ways[what.way]}${out}`

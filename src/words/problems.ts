@@ -51,6 +51,10 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     title: 'Another class has that id',
     detail: `Another class “${id}” is kept already: nothing was changed.`,
   }),
+  MARK_TAKEN: ({ id }) => ({
+    title: 'Another mark has that id',
+    detail: `Another mark “${id}” is kept already: nothing was changed.`,
+  }),
   CLASS_ENDED: ({ id }) => ({
     title: 'The class is over',
     detail: `The class “${id}” has ended and its record is kept as it is: nothing was changed.`,

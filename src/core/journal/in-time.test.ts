@@ -33,6 +33,22 @@ test('marks, pauses and what was re-fitted stand at their times, with the block 
   expect(leftOut(aLedClass(session, log))).toEqual(['sphinx'])
 })
 
+test('what was marked by those who looked on stands between, by whom and in their words', () => {
+  const marked = { by: 'b', name: 'Tablet', text: 'Cold feet' }
+  const led = {
+    ...aLedClass(session, [{ type: 'mark', atMs: 150_000 }]),
+    marks: [
+      { ...marked, id: 'one', atMs: 30_000 },
+      { ...marked, id: 'two', atMs: 160_000, text: '' },
+    ],
+  }
+  expect(momentsOf(led).map((moment) => [moment.blockId, moment.what, momentWords(moment, () => '')])).toEqual([
+    ['talk', { type: 'observed', by: 'Tablet', text: 'Cold feet' }, 'Cold feet'],
+    ['deer', { type: 'mark' }, 'Marked'],
+    ['deer', { type: 'observed', by: 'Tablet', text: '' }, 'Marked'],
+  ])
+})
+
 test('a pause nobody ended lasts as long as the class', () => {
   const led = { ...aLedClass(session, [{ type: 'pause', atMs: 20_000 }]), conductedMs: 50_000 }
   expect(momentsOf(led)[0]?.what).toEqual({ type: 'pause', forMs: 30_000 })

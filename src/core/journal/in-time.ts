@@ -12,6 +12,8 @@ export interface Moment {
     | { readonly type: 'pause'; readonly forMs: Milliseconds }
     | { readonly type: 'refit'; readonly way: Refit['way']; readonly leaves: readonly string[] }
     | { readonly type: (typeof plainMoments)[number] }
+    /** Marked by somebody who looked on, from the device of that name. */
+    | { readonly type: 'observed'; readonly by: string; readonly text: string }
 }
 
 const plainMoments = [
@@ -27,15 +29,19 @@ const plainMoments = [
 ] as const
 const isPlain = (type: string): type is (typeof plainMoments)[number] => plainMoments.some((one) => one === type)
 
-/** What happened in a class, in the order of time. */
+/** What happened in a class, and what was marked by those who looked on, in the order of time. */
 export function momentsOf(led: LedClass): readonly Moment[] {
   const visits = visitsOf(led)
   const events = led.events.map(({ event }) => event)
   const blockAt = (atMs: Milliseconds): string | undefined => visits.findLast(({ startMs }) => startMs <= atMs)?.blockId
-  return events.flatMap((event, at): Moment[] => {
+  const told = events.flatMap((event, at): Moment[] => {
     const what = momentOf(event, events.slice(at + 1), led.conductedMs)
     return what ? [{ atMs: event.atMs, blockId: blockAt(event.atMs), what }] : []
   })
+  const observed = led.marks.map(({ atMs, name, text }): Moment => ({
+    ...{ atMs, blockId: blockAt(atMs), what: { type: 'observed', by: name, text } },
+  }))
+  return [...told, ...observed].sort((a, b) => a.atMs - b.atMs)
 }
 
 function momentOf(event: LeadEvent, after: readonly LeadEvent[], endMs: Milliseconds): Moment['what'] | undefined {

@@ -22,6 +22,7 @@ import { seenTimesMigration } from './migrations/018-seen-times.ts'
 import { journalFoundMigration } from './migrations/019-journal-found.ts'
 import { classDriftMigration } from './migrations/020-class-drift.ts'
 import { incidentMigration } from './migrations/021-incident.ts'
+import { observedMarksMigration } from './migrations/022-observed-marks.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -53,6 +54,7 @@ export const migrations: readonly Migration[] = [
   journalFoundMigration,
   classDriftMigration,
   incidentMigration,
+  observedMarksMigration,
 ]
 
 const migrationsTable = 'migrations'

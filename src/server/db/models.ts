@@ -108,6 +108,15 @@ export interface LedAsideRow extends Row<LedAsideRow> {
   document: string
 }
 
+export interface ObservedMarkRow extends Row<ObservedMarkRow> {
+  id: string
+  classId: string
+  by: string
+  name: string
+  atMs: number
+  text: string
+}
+
 export interface DeviceRow extends Row<DeviceRow> {
   id: string
   name: string
@@ -163,6 +172,7 @@ export interface Models {
   readonly ledClasses: ModelStatic<LedClassRow>
   readonly ledEvents: ModelStatic<LedEventRow>
   readonly ledAsides: ModelStatic<LedAsideRow>
+  readonly observedMarks: ModelStatic<ObservedMarkRow>
   readonly devices: ModelStatic<DeviceRow>
   readonly sounds: ModelStatic<SoundRow>
   readonly ownThings: ModelStatic<OwnThingRow>
@@ -275,6 +285,11 @@ export function defineModels(sequelize: Sequelize): Models {
       'ledAside',
       { id: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true }, classId: short(), document: text() },
       plain('ledAsides'),
+    ),
+    observedMarks: sequelize.define<ObservedMarkRow>(
+      'observedMark',
+      { id: key(), classId: short(), by: short(), name: short(), atMs: whole(), text: text() },
+      plain('observedMarks'),
     ),
     sounds: sequelize.define<SoundRow>(
       'sound',

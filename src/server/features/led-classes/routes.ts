@@ -6,6 +6,7 @@ import { ledClassPage } from '#model/limits'
 import { breathAnswersSchema, eventsSchema, ledEndSchema, ledNoteSchema, ledStartSchema } from '#model/led-class'
 import type { EventsSent } from '#model/led-class'
 import { incidentWriteSchema } from '#model/incident'
+import { observedMarkSchema } from '#model/observed-mark'
 import { journalWishSchema } from '#model/journal'
 import { told } from '#model/refusal'
 import { firstRecordSchema } from '#server/db/migrations/first-edition/first-record'
@@ -98,6 +99,7 @@ export function ledClassRoutes(store: LedClassStore): Router {
   })
 
   writing(router, store)
+  marking(router, store)
 
   router.post('/former', async (request, response) => {
     await store.takeFormer(readAs(firstRecordSchema, request.body), request.body)
@@ -105,6 +107,21 @@ export function ledClassRoutes(store: LedClassStore): Router {
   })
 
   return closeRouter(router)
+}
+
+/** What those mark who look on while another device leads; sent again it changes nothing. */
+function marking(router: Router, store: LedClassStore): void {
+  router.put('/:id/marks/:mark', async (request, response) => {
+    const id = readAs(idSchema, request.params.mark)
+    const mark = readAs(observedMarkSchema, request.body)
+    await store.keepMark(request.params.id, { ...mark, id, name: deviceName(response) })
+    response.status(204).end()
+  })
+
+  router.delete('/:id/marks/:mark', async (request, response) => {
+    await store.dropMark(request.params.id, request.params.mark)
+    response.status(204).end()
+  })
 }
 
 /** What is written of a class beside what was led: over what was read, so that no window writes over another's. */

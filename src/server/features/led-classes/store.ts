@@ -2,9 +2,10 @@ import { isDeepStrictEqual } from 'node:util'
 import { incidentSchema } from '#model/incident'
 import type { Incident, KeptIncident } from '#model/incident'
 import { breathAnswersSchema, leadEventSchema, ledAsideSchema, ledStartSchema, visitSchema } from '#model/led-class'
-import type { BreathAnswers, EventsSent, KeptEvent, LedAside, LedClass, LedEnd, LedStart } from '#model/led-class'
+import type { BreathAnswers, EventsSent, KeptEvent, LedClass, LedEnd, LedStart } from '#model/led-class'
 import { leasedTo, renewed } from '#core/lead'
 import type { Lease } from '#core/lead'
+import type { ObservedMark } from '#model/observed-mark'
 import type { JournalWish } from '#model/journal'
 import { lift } from '#model/lift'
 import type { FormerSession, Session } from '#model/session'
@@ -23,6 +24,7 @@ import { readKept } from '#server/features/read-kept'
 import { ProblemError } from '#server/problems'
 import { keptAside } from './asides.ts'
 import { journalOf } from './journal.ts'
+import { dropMark, keepMark, observedMarks } from './observed-marks.ts'
 import { drifts, keepTaught, lastLed, taught } from './taught.ts'
 
 const visitsSchema = z.array(visitSchema)
@@ -65,6 +67,13 @@ export function ledClassStore(database: Database, clock: Clock = systemClock, hu
       inTransaction((transaction) =>
         writeOver(models, id, { incident: incident && JSON.stringify(incident) }, based, transaction),
       ),
+    /** What somebody marks who looks on. */
+    keepMark: (id: string, mark: ObservedMark) =>
+      inTransaction(async (transaction) => {
+        await rowOf(models, id, transaction)
+        await keepMark(models, id, mark, transaction)
+      }),
+    dropMark: (id: string, markId: string) => inTransaction((transaction) => dropMark(models, id, markId, transaction)),
     /** Takes in a record of the first edition that a browser still kept; a fuller one that is here stays. */
     takeFormer: (record: FirstRecord, whole: unknown) =>
       inTransaction((transaction) => takeFormer(models, record, whole, transaction)),
@@ -194,11 +203,11 @@ async function find(models: Models, id: string): Promise<LedClass> {
   const row = await rowOf(models, id)
   const where = { classId: id }
   const asides = await models.ledAsides.findAll({ where, order: [['id', 'ASC']], raw: true })
-  return readClass(
-    row,
-    await eventsOf(models, id),
-    asides.map(({ document }) => kept(document, ledAsideSchema)),
-  )
+  return readClass(row, {
+    events: await eventsOf(models, id),
+    asides: asides.map(({ document }) => kept(document, ledAsideSchema)),
+    marks: await observedMarks(models, id),
+  })
 }
 
 async function eventsOf({ ledEvents }: Models, classId: string): Promise<LedClass['events']> {
@@ -325,10 +334,10 @@ async function takeFormer(
 const kept = <T extends z.ZodType>(stored: string, schema: T): z.infer<T> =>
   readKept(stored, { kind: 'class' }, (document) => schema.safeParse(document))
 
-function readClass(row: LedClassRow, events: readonly KeptEvent[], asides: readonly LedAside[]): LedClass {
+function readClass(row: LedClassRow, beside: Pick<LedClass, 'events' | 'asides' | 'marks'>): LedClass {
   const { conductedMs, left, note, version, visits, isAbout } = row
   const breath = row.breath === null ? null : kept(row.breath, breathAnswersSchema)
-  const told = { events, asides, conductedMs, left, note, breath, version, endedAt: row.endedAt?.toISOString() ?? null }
+  const told = { ...beside, conductedMs, left, note, breath, version, endedAt: row.endedAt?.toISOString() ?? null }
   const conducted = visits === null ? null : kept(visits, visitsSchema)
   if (row.format === 2) return { ...kept(row.document, ledStartSchema), ...told, format: 2, visits: conducted }
   const { resolved, ...record } = kept(row.document, firstRecordSchema)

@@ -7,11 +7,13 @@ import { clockText } from '#words/dates'
 import { momentWords } from '#words/in-time'
 import { namesInWords } from '#words/text'
 
-/** What was pressed in a class, at its time: marks, pauses, what was re-fitted and left out. */
+/** What was pressed in a class, at its time: marks, pauses, what was re-fitted and left out; and what those marked who looked on. */
 const { led } = defineProps<{ led: LedClass }>()
 const nameOf = (id: string): string => led.blocks[id]?.name ?? ''
 const moments = computed(() => momentsOf(led))
 const out = computed(() => leftOut(led).map(nameOf))
+/** Who leads marks as well as who looks on: who it was is said where there is more than one. */
+const isObserved = computed(() => led.marks.length > 0)
 const clock = (atMs: number) => clockText(Date.parse(led.startedAt) + atMs)
 </script>
 
@@ -26,6 +28,7 @@ const clock = (atMs: number) => clockText(Date.parse(led.startedAt) + atMs)
           <th scope="col" class="figure">Since Start</th>
           <th scope="col">What</th>
           <th scope="col">In</th>
+          <th v-if="isObserved" scope="col">By</th>
         </tr>
       </thead>
       <tbody>
@@ -34,6 +37,7 @@ const clock = (atMs: number) => clockText(Date.parse(led.startedAt) + atMs)
           <td class="figure">{{ formatMs(moment.atMs) }}</td>
           <th scope="row">{{ momentWords(moment, nameOf) }}</th>
           <td>{{ moment.blockId === undefined ? '' : nameOf(moment.blockId) }}</td>
+          <td v-if="isObserved">{{ moment.what.type === 'observed' ? moment.what.by : 'who led' }}</td>
         </tr>
       </tbody>
     </table>

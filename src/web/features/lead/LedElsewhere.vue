@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import type { ClassNow } from '#model/device'
 import { formatMs } from '#core/units'
 import { deviceId } from '#web/shared/lead/device-id.ts'
+import LookOn from './look-on/LookOn.vue'
 
 /** A class of this session that is led elsewhere: by which device, how far it is, and leading it from here. */
 const props = defineProps<{
@@ -18,7 +19,10 @@ const props = defineProps<{
 const emit = defineEmits<{ take: []; anew: [] }>()
 const at = ref(props.epochMs())
 useIntervalFn(() => (at.value = props.epochMs()), 1000)
-const inMs = computed(() => Math.max(0, at.value + props.aheadMs - props.now.zeroMs))
+/** How far the class is in at an instant of this clock. */
+const after = (epochMs: number): number => Math.max(0, epochMs + props.aheadMs - props.now.zeroMs)
+const inMs = computed(() => after(at.value))
+const classMs = (): number => after(props.epochMs())
 const isMine = computed(() => props.now.leads?.by === deviceId())
 const who = computed(() => props.now.leads?.name ?? 'Another window')
 </script>
@@ -49,6 +53,7 @@ const who = computed(() => props.now.leads?.name ?? 'Another window')
       From then on the bells sound here. What is pressed on the other device no longer counts; it is kept beside the
       record.
     </p>
+    <LookOn :class-id="now.id" :in-ms="classMs" />
   </main>
 </template>
 

@@ -27,7 +27,17 @@ export async function takeOver(now: ClassNow): Promise<FromElsewhere | string> {
 
 /** What the class was begun with, without what became of it. */
 function startOf(led: Extract<LedClass, { format: 2 }>): LedStart {
-  const { events: _, asides: _a, conductedMs: _c, endedAt: _e, left: _l, note: _n, breath: _b, ...rest } = led
+  const {
+    events: _,
+    asides: _a,
+    marks: _m,
+    conductedMs: _c,
+    endedAt: _e,
+    left: _l,
+    note: _n,
+    breath: _b,
+    ...rest
+  } = led
   const { version: _v, format: _f, visits: _s, ...start } = rest
   return start
 }

@@ -3,6 +3,7 @@ import type { LastTaught } from '#core/journal'
 import type { Incident, KeptIncident } from '#model/incident'
 import type { JournalChoices, JournalWish, LedClassLine } from '#model/journal'
 import type { BreathAnswers, EventsSent, LedClass, LedEnd, LedStart } from '#model/led-class'
+import type { ObservedMarkSent } from '#model/observed-mark'
 import type { SeenTime } from '#model/seen-time'
 import { ask } from './client.ts'
 
@@ -35,6 +36,11 @@ export const beginLedClass = (led: LedStart, by: string) =>
 /** From here on this device leads the class; says how far it was heard of. */
 export const takeOverLedClass = (id: string, by: string) =>
   ask<{ readonly conductedMs: number }>(`/led-classes/${id}/leads`, { method: 'PUT', body: { by } })
+/** Keeps what somebody marked who looks on; sent again it changes nothing. */
+export const keepObservedMark = (id: string, markId: string, mark: ObservedMarkSent) =>
+  ask<undefined>(`/led-classes/${id}/marks/${markId}`, { method: 'PUT', body: mark })
+export const dropObservedMark = (id: string, markId: string) =>
+  ask<undefined>(`/led-classes/${id}/marks/${markId}`, { method: 'DELETE' })
 /** Appends events after the first `after`; the reply says how many are kept then. */
 export const appendEvents = (id: string, after: number, sent: EventsSent) =>
   ask<{ readonly kept: number }>(`/led-classes/${id}/events?after=${String(after)}`, { method: 'POST', body: sent })

@@ -1,6 +1,7 @@
 import type { Reply } from '#web/shared/api/client.ts'
 import { appendEvents, beginLedClass, endLedClass, sendFormerClass } from '#web/shared/api/led-classes.ts'
 import { deviceId } from './device-id.ts'
+import { sendMarks } from './marks.ts'
 import { dropRunning, formerClasses, unsentClasses } from './running-class.ts'
 import type { RunningClass } from './running-class.ts'
 
@@ -13,6 +14,7 @@ export async function sendUnsent(): Promise<void> {
   for (const { led, forget } of await formerClasses()) {
     if ((await sendFormerClass(led)).kind === 'ok') await forget()
   }
+  await sendMarks()
 }
 
 async function sent({ start, events, end, keptRunMs }: RunningClass): Promise<boolean> {
