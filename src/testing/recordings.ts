@@ -11,6 +11,12 @@ import { lazy } from './recordings/lazy.ts'
 import { long } from './recordings/long.ts'
 import { bedtime } from './recordings/bedtime.ts'
 import { short } from './recordings/short.ts'
+import { talker } from './recordings/talker.ts'
+import { paragraphs } from './recordings/paragraphs.ts'
+import { chairs } from './recordings/chairs.ts'
+import { misheard } from './recordings/misheard.ts'
+import { evening } from './recordings/evening.ts'
+import { morning } from './recordings/morning.ts'
 import type { Recording } from './recordings/recording.ts'
 
 export type { Heard, Recording } from './recordings/recording.ts'
@@ -30,4 +36,10 @@ export const recordings: readonly Recording[] = [
   long,
   bedtime,
   short,
+  talker,
+  paragraphs,
+  chairs,
+  misheard,
+  evening,
+  morning,
 ]

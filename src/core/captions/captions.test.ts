@@ -120,6 +120,34 @@ test('what an automatic program says twice is said once, and what stands on afte
   expect(hold).toMatchObject({ poseId: 'sphinx', announcedS: 180 })
 })
 
+test.each([
+  'Turn the head to the other side, so that the neck is even.',
+  'If the knees complain, undo the top leg.',
+  'The left hand can be a weight on the knee.',
+])('within a hold “%s” ends nothing', (remark) => {
+  const spans = measured([
+    said(0, 5, 'Sit on your blanket and fold forward over both legs.'),
+    said(6, 4, 'We stay here for four minutes.'),
+    said(90, 4, remark),
+    said(250, 4, 'Slowly come out of it, and sit up.'),
+  ])
+  expect(holdsIn(spans).map(({ startMs, endMs }) => [startMs, endMs])).toEqual([[6000, 250_000]])
+})
+
+test.each([
+  ['Cross the right ankle over the left knee, or only over the left shin.', 'right'],
+  ['Take hold of the seat with your left hand, and let the right ear come to the right shoulder.', 'right'],
+  ['Write ankle on the left thigh.', 'right'],
+])('“%s” is of the %s', (told, side) => {
+  expect(heldAfter(told, 'And settle in, we stay here.')?.side).toBe(side)
+})
+
+test('counts said again after a stop are said again', () => {
+  const counts = [0, 8, 16, 24, 32].map((atS) => said(40 + atS, 4, 'In, two, three. Out, two, three, four.'))
+  const spans = measured([said(0, 6, 'Sit tall. We breathe in for three, and out for four.'), ...counts])
+  expect(spans.some(({ kind, startMs, endMs }) => kind === 'breath' && endMs - startMs > 30_000)).toBe(true)
+})
+
 const said = (atS: number, forS: number, text: string): Caption => ({
   ...{ startMs: atS * 1000, endMs: (atS + forS) * 1000, text },
 })

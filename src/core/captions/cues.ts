@@ -1,5 +1,5 @@
 import type { SpanKind } from './captions.ts'
-import { numberPattern } from './numbers.ts'
+import { announcedIn, numberPattern } from './numbers.ts'
 
 /** What a sentence speaks for, by kind of span: higher is likelier. All of it estimates, tuned on recordings of our own. */
 export type Spoken = Readonly<Partial<Record<SpanKind, number>>>
@@ -29,12 +29,22 @@ const out: readonly RegExp[] = [
   /\broll (?:\w+ )?(?:back|off)\b|\bhug (?:them|your|both|the) ?(?:knees|legs)? ?in\b|\blower (?:down|the chest|yourself) (?:\w+ ){0,3}?(?:slowly|to the floor|onto the belly)\b/,
   /^(?:\w+ ){0,2}let go(?: of (?:the|your|that) \w+)?(?: and .*)?[.,]?$/,
   /\b(?:slide|bring|lower|put|place|take|draw) (?:that|this|the|your|both|those) (?:\w+ )?(?:legs?|knees?|foot|feet|arms?) (?:back |all the way |slowly )+(?:down|in|out|up|together)\b/,
+  /\bthat's (?:the |our )?time\b|\btime's up\b|\bup you come\b|\b(?:hands?|feet|foot) (?:\w+ )?(?:to|on|onto) the (?:floor|ground),? and (?:up|over)\b/,
+  /\bslide (?:the|your) (?:feet|legs) (?:back )?down\b|\broll (?:over )?to (?:one|your|the) (?:\w+ )?side\b/,
+  /\b(?:bring|lift) (?:the|your) head (?:back )?up\b|^(?:and )?head (?:back )?up\b/,
+  /^(?:and )?(?:back to |in )?cent(?:er|re)(?: and\b|[.,]?$)/,
   /\bundoing\b|\bway out\b|\bget ready to come\b|\bprepare to come\b/,
 ]
 
 /** The same again for the other half of the body. */
 const otherSide =
   /\b(?:other|second|opposite) (?:side|leg|hip|arm|knee|half)\b|\b(?:switch|swap|change|changing|switching) (?:the |your |over )?(?:sides?|legs?|it|over|arms)\b|\bsame (?:thing|again|shape|pose)? ?(?:on|to|with|for) the (?:other|left|right)\b|\bmirror\b|\bside two\b/
+
+/** The head is turned within a shape, or something is told for the case that it does not go well: nobody leaves by that. */
+const withinShape =
+  /\b(?:turn|switch|change|rest|head|face|cheek|ear|gaze|look|neck)\b(?: \w+){0,4} (?:the )?other (?:side|cheek|ear|way|direction)\b.*\b(?:head|neck|face|cheek|even)\b|\b(?:head|face|cheek|chin|gaze|neck) (?:\w+ ){0,3}?(?:to |on )(?:the )?other (?:side|cheek|way|direction)\b|\bother cheek\b/
+const inCase =
+  /^(?:and |but |or |now )?if (?:the|your|it|it's|that|this|there|these|anything|something|any|you feel|one)\b(?!.*\b(?:ready|done|finished)\b)/
 
 /** Staying where one is. */
 const stay: readonly RegExp[] = [
@@ -53,6 +63,7 @@ const stay: readonly RegExp[] = [
 /** Only a rest between two shapes. */
 const aMoment =
   /\b(?:rest|pause|wait|breathe|lie|sit|be|lean|stay|neutral|here|take) (?:[\w']+ ){0,6}?(?:for )?(?:just )?(?:a|a few|one|two|a couple of|some|two or three) (?:moments?|seconds?|breaths?)\b/
+const aMinute = /\b(?:rest|pause|wait|sit|rebound|neutral) (?:\w+ ){0,3}?(?:a|one|half a) minute\b/
 /** Told while one stays. */
 const within: readonly RegExp[] = [
   /\b(?:notice|observe|feel|watch|sense|listen|scan|soften|softening|breathe into|breath(?:e|ing) (?:slow|soft|naturally|easy|normally)|allow|let the (?:belly|jaw|breath|body|weight|shoulders|face|tongue))\b/,
@@ -84,15 +95,14 @@ const building: readonly Cue[] = [
     for: { setUp: 1.8 },
   },
   {
-    says: /^(?:and |then |now |okay |both knees |knees )*(?:over )?to the (?:left|right)\b|\bboth (?:knees )?(?:over )?to the (?:left|right)\b|\bknees? (?:in)?to (?:your|the) chest\b/,
-    for: { setUp: 2, hold: -0.6 },
+    says: /^(?:and |then |now |okay |both knees |knees )*(?:over )?to the (?:left|right)\b|\b(?:fall|drop|tip|lower)s? (?:\w+ ){0,2}?(?:over )?to the (?:left|right)\b|\bboth (?:knees )?(?:over )?to the (?:left|right)\b|\bknees? (?:in)?to (?:your|the) chest\b/,
+    for: { setUp: 2.6, hold: -0.6 },
   },
   { says: new RegExp(`\\b${limbs}s?\\b.*\\b${limbs}s?\\b`), for: { setUp: 1, hold: -0.4 } },
   {
     says: /\b(?:lie|lay|roll|turn|come|sit|left|right) (?:\w+ ){0,3}?(?:on(?:to| to)? (?:your|the|one) (?:\w+ )?(?:side|back|belly|tummy|front)|side down)\b/,
     for: { setUp: 1.8, comingOut: 0.5, hold: -0.6 },
   },
-  { says: otherSide, for: { setUp: 3.5, comingOut: 1, hold: -2 } },
 ]
 
 /** How one goes on to something else. */
@@ -101,7 +111,7 @@ const goingOn: Cue = {
   for: { comingOut: 0.8, setUp: 0.8, hold: -0.6 },
 }
 
-const finalRest = /\b(?:savasana|shavasana|final rest|last rest|corpse)\b/
+const finalRest = /\bs(?:h|c)?[aou]va? ?-?s[aou]{1,2}na\b|\b(?:final|last) rest\b|\bcorpse\b/
 
 const more: readonly Cue[] = [
   goingOn,
@@ -157,14 +167,17 @@ export function spokenIn(text: string): Spoken {
     for (const [kind, points] of Object.entries(kinds) as [SpanKind, number][])
       sum[kind] = (sum[kind] ?? 0) + points * times
   }
-  const leaves = some(out, text)
+  const leaves = inCase.test(text) ? 0 : some(out, text)
   if (leaves > 0) add({ comingOut: 3.2 + Math.min(2, leaves - 1), setUp: 0.6, hold: -1.5 })
   const stays = some(stay, text)
-  const isShort = aMoment.test(text)
+  const isShort = aMoment.test(text) || aMinute.test(text)
   if (isShort) add({ rest: 2.5, hold: -0.5, comingOut: 0.8 })
+  else if (stays === 0 && announcedIn(text).length > 0) add({ hold: 1.2, rest: 1.2 })
   else if (stays > 0) add({ hold: 2.2 + Math.min(2, stays - 1), rest: 0.8 })
   const tells = Math.min(2, some(within, text))
   if (tells > 0) add({ hold: 1, rest: 0.4 }, tells)
+  if (withinShape.test(text)) add({ hold: 2.5 })
+  else if (otherSide.test(text)) add({ setUp: 3.5, comingOut: 1, hold: -2 })
   for (const cue of [...building, ...more]) if (cue.says.test(text)) add(cue.for)
   const words = text.split(' ')
   const understood = words.filter((word) => plain.has(word.replaceAll(/[.,!?]/g, ''))).length / words.length
@@ -172,12 +185,17 @@ export function spokenIn(text: string): Spoken {
   return sum
 }
 
+/** Resting for its own sake, not a part of the body on something. */
+const resting =
+  /\b(?:eyes|down|back|you|and|to|just|now|,) rest\b(?! (?:your|the|on|it|in|with|against|both|each)\b)|\b(?:lie|lying|lay) (?:\w+ )?flat\b/
+export const isResting = (text: string): boolean => resting.test(text)
+
 /** Whether the last rest of a class is told here. */
 export const isFinalRest = (text: string): boolean => finalRest.test(text)
 /** Whether the other side is begun here. */
-export const isOtherSide = (text: string): boolean => otherSide.test(text)
+export const isOtherSide = (text: string): boolean => otherSide.test(text) && !withinShape.test(text)
 /** Whether the way out is told here, or staying: what makes an end of a span sure. */
-export const leavesHere = (text: string): boolean => some(out, text) > 0 || isOtherSide(text)
+export const leavesHere = (text: string): boolean => (some(out, text) > 0 && !inCase.test(text)) || isOtherSide(text)
 export const staysHere = (text: string): boolean => some(stay, text) > 0
 /** Whether a part of the body, or what it lies on, is named. */
 const body = new RegExp(`\\b${limbs}s?\\b`)

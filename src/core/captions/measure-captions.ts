@@ -1,14 +1,14 @@
 import type { Side } from '#model/common'
 import type { Catalog } from '#core/session'
 import type { Caption, Span, SpanKind } from './captions.ts'
-import { isFinalRest, isOtherSide, leavesHere, staysHere } from './cues.ts'
+import { isFinalRest, isOtherSide, isResting, leavesHere, staysHere } from './cues.ts'
 import { likeliest } from './likeliest.ts'
 import { namesOf, poseNamed } from './names.ts'
 import type { Names } from './names.ts'
 import { announcedIn } from './numbers.ts'
 import { piecesOf } from './pieces.ts'
 import type { Piece } from './pieces.ts'
-import { recut } from './recut.ts'
+import { beginLater, recut } from './recut.ts'
 import { otherThan, sideSaid } from './sides.ts'
 
 /** A shorter hold is part of the way into the next one, ms. */
@@ -16,6 +16,8 @@ const leastHoldMs = 20_000
 /** What is said so long after a hold began still tells what it is, ms. */
 const tellsMs = 60_000
 const saysSideMs = 25_000
+/** So many sentences before a hold are the last of the way into it. */
+const nearWay = 6
 /** An end that was said is as sure as the sentence is long; another may lie so much further, ms [estimate]. */
 const unsaidMs = 6000
 const leastDoubtMs = 1000
@@ -37,7 +39,7 @@ export function measureCaptions({
   readonly catalog: Pick<Catalog, 'poses'>
 }): { readonly spans: readonly Span[] } {
   const pieces = piecesOf(captions)
-  const runs = withoutShortHolds(runsOf(pieces, recut(pieces, likeliest(pieces))))
+  const runs = withoutShortHolds(withSidedRests(runsOf(pieces, beginLater(pieces, recut(pieces, likeliest(pieces))))))
   return { spans: spansOf(runs, namesOf(catalog), catalog) }
 }
 
@@ -65,6 +67,14 @@ function withoutShortHolds(runs: readonly Run[]): readonly Run[] {
   }
   return kept
 }
+
+/** What is stayed in on a side that was just said, for a length that was announced, is the other side of a shape and no rest. */
+const withSidedRests = (runs: readonly Run[]): readonly Run[] =>
+  runs.map((run, index) => {
+    const said = textOf(run.pieces.slice(0, 3))
+    const isHeld = run.kind === 'rest' && lengthOf(run) >= leastHoldMs && announcedIn(said).length > 0
+    return isHeld && sideSaid(textOf(runs[index - 1]?.pieces ?? []), undefined) ? { ...run, kind: 'hold' } : run
+  })
 
 const textOf = (pieces: readonly Piece[]): string =>
   pieces
@@ -98,6 +108,9 @@ function spansOf(runs: readonly Run[], names: Names, catalog: Pick<Catalog, 'pos
     if (last >= 0 && since.slice(last + 1).every(({ text }) => !leavesHere(text))) return { ...span, kind: 'rest' }
     const early = run.pieces.filter((piece) => piece.startMs < startMs + tellsMs)
     const what = heldIn(since, early, before, names, catalog)
+    const isLast = runs.slice(index + 1).every(({ kind }) => kind !== 'hold' && kind !== 'breath')
+    if (isLast && what.poseId === undefined && isResting(textOf([...since.slice(-nearWay), ...early])))
+      return { ...span, kind: 'rest' }
     before = what
     since = []
     return {

@@ -10,6 +10,8 @@ interface Called {
   readonly firstWord: string
   readonly pattern: RegExp
   readonly words: number
+  /** What has to be told around it: a chair, or a wall, where the name does not say so. */
+  readonly needs: RegExp
 }
 export type Names = readonly Called[]
 
@@ -57,6 +59,7 @@ export function namesOf({ poses }: Pick<Catalog, 'poses'>): Names {
         .map((one): Called => ({
           ...{ poseId: id, base: base.enter, firstWord: /^[a-z]+/.exec(one)?.[0] ?? one },
           ...{ pattern: patternOf(one), words: one.split(' ').length },
+          needs: base.enter === 'onChair' || base.enter === 'atWall' ? bases[base.enter] : /(?:)/,
         }))
     }),
   )
@@ -76,7 +79,8 @@ function patternOf(name: string): RegExp {
  * is told to be. Undefined where none is named.
  */
 export function poseNamed(names: Names, sentence: string, around: string): string | undefined {
-  const says = ({ firstWord, pattern }: Called): boolean => sentence.includes(firstWord) && pattern.test(sentence)
+  const says = ({ firstWord, pattern, needs }: Called): boolean =>
+    sentence.includes(firstWord) && pattern.test(sentence) && needs.test(around)
   const first = names.find(says)
   if (!first) return undefined
   const alike = names.filter((one) => one.words === first.words && says(one))

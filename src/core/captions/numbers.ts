@@ -47,5 +47,7 @@ export function announcedIn(text: string): readonly number[] {
     const s = Math.round(count * (unit.startsWith('min') ? 60 : 1))
     if (s >= 15 && s <= 3600) told.push(s)
   }
+  // “The same minute and a half.”
+  if (told.length === 0 && /\bminute and a half\b/.test(text) && !rest.test(text)) told.push(90)
   return told
 }

@@ -12,6 +12,8 @@ export interface Piece {
 /** How fast teachers of quiet classes speak at their slowest, words a second, and what a breath before a word takes [estimates]. */
 const wordsPerS = 1.7
 const breathMs = 900
+/** Said again after a longer stop, it was said twice: a count, as a rule. */
+const rollsMs = 1500
 /** A shorter stop is one between sentences. */
 const quietMs = 2500
 
@@ -24,17 +26,21 @@ export const plainText = (text: string): string =>
     .replaceAll(/\p{M}/gu, '')
     .toLowerCase()
     .replaceAll(/[’‘`]/g, "'")
+    // As automatic programs hear it; nobody writes in a quiet class.
+    .replaceAll(/\b(?:write|rite)\b/g, 'right')
     .replaceAll(/\s+/g, ' ')
     .trim()
 
 const wordsIn = (text: string): string[] => text.split(' ').filter((word) => word !== '')
 
-/** Captions of automatic programs roll: each says the end of the one before again. */
-function withoutRepeats(texts: readonly string[]): string[] {
+/** Captions of automatic programs roll: each says the end of the one before again, which has not ended long ago. */
+function withoutRepeats(captions: readonly Caption[]): string[] {
   const said: string[] = []
-  return texts.map((text) => {
+  return captions.map((caption, index) => {
+    const text = plainText(caption.text)
     const words = wordsIn(text)
-    const before = said.slice(-60)
+    const isApart = caption.startMs - (captions[index - 1]?.endMs ?? 0) > rollsMs
+    const before = isApart ? [] : said.slice(-60)
     const most = Math.min(words.length, before.length)
     let same = 0
     for (let length = most; length >= 3 && same === 0; length -= 1)
@@ -75,7 +81,7 @@ export function piecesOf(captions: readonly Caption[]): readonly Piece[] {
   const ordered = captions
     .filter(({ startMs, endMs }) => endMs > startMs)
     .toSorted((a, b) => a.startMs - b.startMs || a.endMs - b.endMs)
-  const texts = withoutRepeats(ordered.map(({ text }) => plainText(text)))
+  const texts = withoutRepeats(ordered)
   const endMs = ordered.reduce((latest, caption) => Math.max(latest, caption.endMs), 0)
   const pieces: Piece[] = []
   let atMs = ordered[0]?.startMs ?? 0

@@ -15,6 +15,9 @@ const [due, overdue] = [0.85, 1.35]
 const beginsWithSide =
   /^(?:and |so |now |then |okay )*(?:the |your )?(left|right) (?:leg|knee|foot|ankle|heel|shin|thigh|arm|hand|elbow|side)\b.*\b(?:go|goes|come|comes|over|up|in|across|outside|forward|back|down|on|long|bent|behind|wide|under|to)\b/
 
+/** What may be done with a limb is no way into another shape. */
+const mayBe = /\b(?:can|could|may|might|option)\b/
+
 const lengthOf = ({ startMs, endMs }: Piece): number => endMs - startMs
 const isStop = (piece: Piece | undefined): boolean => !piece || (piece.text === '' && lengthOf(piece) >= apartMs)
 
@@ -61,7 +64,7 @@ function cutIn(pieces: readonly Piece[], from: number, to: number): Cut | undefi
     const first = backFrom(pieces, at, from)
     // A hold that is announced begins with that sentence; it is the sentences before it that lead there.
     if (announcedIn(text).length > 0) return { from: first, to: Math.max(first, at - 1) }
-    const isNext = (isOtherSide(text) || beginsWithSide.test(text)) && isStop(pieces[first - 1])
+    const isNext = (isOtherSide(text) || (beginsWithSide.test(text) && !mayBe.test(text))) && isStop(pieces[first - 1])
     const isDue = atMs >= startMs + due * announcedMs && endMs > startMs + overdue * announcedMs
     if (!isNext && !isDue) continue
     const last = onFrom(pieces, at, to)
@@ -70,6 +73,36 @@ function cutIn(pieces: readonly Piece[], from: number, to: number): Cut | undefi
       return { from: first, to: last }
   }
   return undefined
+}
+
+/** So long somebody may still be arranged after a hold seems to have begun, ms. */
+const arrangedMs = 60_000
+/** So long somebody waits for people to arrange themselves, ms. */
+const waitsMs = 12_000
+const isArranging = (piece: Piece): boolean => piece.text !== '' || lengthOf(piece) < waitsMs
+
+/**
+ * Begins holds where they are announced: what is told of the body without a stop before that is still the way into the
+ * shape.
+ */
+export function beginLater(pieces: readonly Piece[], kinds: readonly SpanKind[]): readonly SpanKind[] {
+  const now = [...kinds]
+  for (let from = 0; from < now.length; from += 1) {
+    if (now[from] !== 'hold' || now[from - 1] === 'hold') continue
+    const soon = pieces.slice(from).findIndex(({ startMs, text }, at) => {
+      const isNear = startMs < (pieces[from]?.startMs ?? 0) + arrangedMs && now[from + at] === 'hold'
+      return !isNear || announcedIn(text).length > 0
+    })
+    const way = pieces.slice(from, from + Math.max(0, soon))
+    const isAnnounced = now[from + soon] === 'hold' && announcedIn(pieces[from + soon]?.text ?? '').length > 0
+    if (
+      isAnnounced &&
+      way.every((piece) => isArranging(piece) && !staysHere(piece.text)) &&
+      way.some(({ text }) => namesBody(text))
+    )
+      now.fill('setUp', from, from + soon)
+  }
+  return now
 }
 
 /** What was announced around the beginning of a hold, s. */

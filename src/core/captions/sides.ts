@@ -11,6 +11,10 @@ const towards =
   /(?<!\b(?:look|looks|looking|gaze|head|face|chin|eyes)(?: \w+)? )\bto(?:wards)? (?:the|your) (left|right)\b(?! (?:leg|knee|foot|ankle|heel|arm|hand|hip|thigh|shin|elbow|shoulder|ear|side|sit)\b)/g
 const limb = /\b(left|right) (leg|knee|foot|ankle|heel|shin|thigh|hip|arm|hand|elbow|shoulder|ear|big toe|side)\b/g
 
+/** Before a limb: it is where another goes. */
+const upon =
+  /\b(?:over|on|onto|against|behind|beside|inside|above|across|near|towards?|in front of|on top of|outside of|inside of) (?:the|your)? ?$/
+
 /** The limbs by which the shelf tells a side of a pose, and whether they are on that side. */
 function limbsOf(pose: Pose | undefined): ReadonlyMap<string, boolean> {
   const told = pose?.sides?.left ?? ''
@@ -27,10 +31,11 @@ export function sideSaid(text: string, pose: Pose | undefined): Side | undefined
   for (const [, a, b] of text.matchAll(sideItself)) count(a ?? b, 3)
   for (const [, side] of text.matchAll(towards)) count(side, 3)
   const limbs = [...text.matchAll(limb)]
-  limbs.forEach(([, side, what = ''], index) => {
+  limbs.forEach(({ 1: side, 2: what = '', index: at }, index) => {
     const is = meant.get(what)
-    // What is named first is what the shape is about; the other limb follows.
-    const weight = index === 0 ? 1.6 : 1
+    // What is named first is what the shape is about; the other limb follows, or is only where it goes.
+    const isFirst = index === 0 && what !== 'hand'
+    const weight = upon.test(text.slice(0, at)) ? 0.4 : isFirst ? 1.6 : 1
     count(is === false ? other(side as Side) : side, is === undefined ? weight * 0.6 : weight)
   })
   return left === 0 ? undefined : left > 0 ? 'left' : 'right'
