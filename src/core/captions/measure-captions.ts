@@ -134,13 +134,17 @@ function heldIn(
   const leaving = since.findLastIndex(({ text }, at) => at < since.length - 1 && leavesHere(text))
   const way = since.slice(Math.max(0, switched, leaving))
   const around = `${textOf(since)} ${textOf(early)}`
-  const lastIn = (pieces: readonly Piece[]): string | undefined =>
-    pieces.toReversed().flatMap(({ text }) => poseNamed(names, text, around) ?? [])[0]
-  const named = lastIn(way)
-  const inAll = lastIn(since)
-  const inIt = early.flatMap(({ text }) => poseNamed(names, text, around) ?? [])[0]
-  const isSecond = switched >= 0 && before.poseId === (named ?? inIt ?? before.poseId)
-  const poseId = named ?? inIt ?? (isSecond ? before.poseId : inAll)
+  const namedIn = ({ text }: Piece): string | undefined => poseNamed(names, text, around)
+  const firstIn = (pieces: readonly Piece[]): string | undefined => {
+    for (const piece of pieces) {
+      const found = namedIn(piece)
+      if (found !== undefined) return found
+    }
+    return undefined
+  }
+  const named = firstIn(way.toReversed()) ?? firstIn(early)
+  const isSecond = switched >= 0 && before.poseId === (named ?? before.poseId)
+  const poseId = named ?? (isSecond ? before.poseId : firstIn(since.toReversed()))
   const pose = poseId === undefined ? undefined : poses.get(poseId)
   const soon = early.filter(({ startMs }) => startMs < (early[0]?.startMs ?? 0) + saysSideMs)
   const told = `${textOf(way)} . ${textOf(soon)}`
