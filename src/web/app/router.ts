@@ -1,6 +1,15 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import { useHandedOver } from '#web/shared/people/handed-over.ts'
 
+/** The list of the shelf comes with its pictures, so that all of it is drawn at once. */
+async function shelfWithPictures() {
+  const [view] = await Promise.all([
+    import('#web/features/shelf/ShelfView.vue'),
+    import('#web/shared/figures/thumbnails/use-thumbnail.ts').then(({ readShelfPictures }) => readShelfPictures()),
+  ])
+  return view
+}
+
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
@@ -80,7 +89,7 @@ export const router = createRouter({
     {
       path: '/shelf',
       name: 'shelf',
-      component: () => import('#web/features/shelf/ShelfView.vue'),
+      component: shelfWithPictures,
       meta: { title: 'Shelf', stays: 'shelf' },
     },
     {

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, onMounted, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import FilterPane from './FilterPane.vue'
 import MovementPage from './MovementPage.vue'
 import PiecePage from './PiecePage.vue'
 import PosePage from './PosePage.vue'
@@ -11,6 +10,9 @@ import { poseIn } from '#core/session'
 import { useLastTaught } from '#web/shared/shelf/last-taught-store.ts'
 import RemovedNote from '#web/shared/own/RemovedNote.vue'
 import { useShelf } from './use-shelf.ts'
+
+/** A hundred ticks come after what they narrow: the pictures are what one came for. */
+const FilterPane = defineAsyncComponent(() => import('./FilterPane.vue'))
 
 const route = useRoute()
 const { own, told } = useShelf()
@@ -67,6 +69,7 @@ watch(id, async (now, before) => {
   height: 100%;
 }
 .shown {
+  grid-column: 2;
   position: relative;
   min-height: 0;
   overflow-y: auto;

@@ -11,7 +11,7 @@ const edition = workerUrl
 
 const drawn = shallowReactive(new Map<string, Drawing>())
 let kept: Promise<ReadonlyMap<string, Drawing>> | undefined
-let builtBefore: Promise<Readonly<Record<string, Drawing>>> | undefined
+let builtBefore: Promise<void> | undefined
 
 /** What waits to be drawn: pictures of what is worked on go before those of a long list, each in the order it was asked. */
 const waiting = { soon: new Set<string>(), later: new Set<string>() }
@@ -58,17 +58,21 @@ function drawNext(): void {
 const fromBefore = (): Promise<ReadonlyMap<string, Drawing>> =>
   (kept ??= keptThumbnails(edition).catch(() => new Map<string, Drawing>()))
 
-/** What was drawn with the pages; where that cannot be had, the worker draws it. */
-const built = (): Promise<Readonly<Record<string, Drawing>>> =>
+/** Reads what was drawn with the pages, all of the shelf at once; where that cannot be had, the worker draws it. */
+export const readShelfPictures = (): Promise<void> =>
   (builtBefore ??= import('virtual:shelf-pictures').then(
-    ({ shelfPictures }) => shelfPictures,
-    () => ({}),
+    ({ shelfPictures }) => {
+      for (const [key, drawing] of Object.entries(shelfPictures)) if (!drawn.has(key)) drawn.set(key, drawing)
+    },
+    () => undefined,
   ))
 
 async function ask(key: string, when: When): Promise<void> {
   if (drawn.has(key)) return
   // A long list is of the shelf; a single picture is not worth reading all of it.
-  const before = (when === 'later' ? (await built())[key] : undefined) ?? (await fromBefore()).get(key)
+  if (when === 'later') await readShelfPictures()
+  if (drawn.has(key)) return
+  const before = (await fromBefore()).get(key)
   if (before) drawn.set(key, before)
   if (drawn.has(key) || inHand.has(key)) return
   if (when === 'soon') waiting.later.delete(key)
