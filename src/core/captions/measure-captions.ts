@@ -71,9 +71,10 @@ function withoutShortHolds(runs: readonly Run[]): readonly Run[] {
 /** What is stayed in on a side that was just said, for a length that was announced, is the other side of a shape and no rest. */
 const withSidedRests = (runs: readonly Run[]): readonly Run[] =>
   runs.map((run, index) => {
-    const said = textOf(run.pieces.slice(0, 3))
-    const isHeld = run.kind === 'rest' && lengthOf(run) >= leastHoldMs && announcedIn(said).length > 0
-    return isHeld && sideSaid(textOf(runs[index - 1]?.pieces ?? []), undefined) ? { ...run, kind: 'hold' } : run
+    const before = runs[index - 1]
+    const isLong = run.kind === 'rest' && lengthOf(run) >= leastHoldMs && before?.kind !== 'hold'
+    const isHeld = isLong && announcedIn(textOf(run.pieces.slice(0, 3))).length > 0
+    return isHeld && sideSaid(textOf(before?.pieces ?? []), undefined) ? { ...run, kind: 'hold' } : run
   })
 
 const textOf = (pieces: readonly Piece[]): string =>
