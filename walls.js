@@ -21,6 +21,7 @@ export const coreOrder = [
   'saving',
   'journal',
   'captions',
+  'series',
 ]
 
 /** Areas and the `#` names each may import besides its own files. */

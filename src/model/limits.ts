@@ -23,6 +23,9 @@ export const mostNextTime = 20
 /** As many items as a set-up may have. */
 export const mostItems = 20
 
+/** As many weeks as a series may have: two years. */
+export const mostWeeks = 104
+
 /** A length or distance in whole millimetres. */
 export const lengthLimitsMm = { least: 1, most: 100_000 } as const
 

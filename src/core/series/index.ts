@@ -1,0 +1,5 @@
+export { growWeeks } from './growth.ts'
+export type { GrownWeek } from './growth.ts'
+export { classesOfSeries } from './weeks.ts'
+export type { ClassInWeeks } from './weeks.ts'
+export type { News } from './news.ts'

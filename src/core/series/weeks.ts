@@ -1,0 +1,101 @@
+import type { ClassOfSeries, Series } from '#model/series'
+import type { Session } from '#model/session'
+import type { LadderPractice } from '#core/breath'
+import type { Catalog } from '#core/session'
+import { growWeeks } from './growth.ts'
+import type { GrownWeek } from './growth.ts'
+import type { News } from './news.ts'
+
+/** A class of a series: when it is, and what is led in it. */
+export interface ClassInWeeks {
+  /** Which of the rhythm's classes, from 1. */
+  readonly n: number
+  /** The week of the series, from 1: weeks of the calendar in which the rhythm has a class. */
+  readonly week: number
+  readonly day: string
+  readonly startsAt: string | undefined
+  /** Why it is not held; undefined where it is. */
+  readonly leftOut: string | undefined
+  /** Whether its day or hour is another than the rhythm's. */
+  readonly isMoved: boolean
+  /** A session of its own: a version of the base, or another; undefined where it is computed. */
+  readonly sessionId: string | undefined
+  /** The session its week grows to, whether or not it is led by this. */
+  readonly session: Session
+  /** What is new in its week. */
+  readonly news: readonly News[]
+  /** The same as the week before: nothing grows there, so that the rest comes a week later. */
+  readonly waits: boolean
+}
+
+interface SeriesInput {
+  readonly series: Series
+  readonly base: Session
+  /** The days of its rhythm, in order, as "2026-03-05". */
+  readonly days: readonly string[]
+  readonly catalog: Catalog
+  readonly practices?: readonly LadderPractice[]
+}
+
+/**
+ * The classes of a series in the order of its rhythm: a class that was moved keeps its place and what it grew to. Both
+ * classes of a week are led by the same. A class with a session of its own is led by that, whatever the base becomes.
+ */
+export function classesOfSeries({ series, base, days, catalog, practices }: SeriesInput): readonly ClassInWeeks[] {
+  const weeks = weeksOf(days)
+  const waits = new Set(series.waits)
+  const count = weeks.at(-1) ?? 0
+  const said = new Map(series.classes.map((one) => [one.n, one]))
+  const grown = growWeeks({
+    ...{ base, growth: series.growth, weeks: count, catalog },
+    ...(practices ? { practices } : {}),
+  })
+  return days.flatMap((day, index): ClassInWeeks[] => {
+    const week = weeks[index] ?? 1
+    const content = grown[contentOf(week, waits) - 1]
+    return content ? [classOf({ n: index + 1, week, day, said, series, content, waits: waits.has(week) })] : []
+  })
+}
+
+/** Which week's growth a week has: one less for each week up to it that waits. */
+const contentOf = (week: number, waits: ReadonlySet<number>): number =>
+  Math.max(1, week - [...waits].filter((one) => one > 1 && one <= week).length)
+
+interface Place {
+  readonly n: number
+  readonly week: number
+  readonly day: string
+  readonly said: ReadonlyMap<number, ClassOfSeries>
+  readonly series: Series
+  readonly content: GrownWeek
+  readonly waits: boolean
+}
+
+function classOf({ n, week, day, said, series, content, waits }: Place): ClassInWeeks {
+  const own = said.get(n)
+  const startsAt = own?.startsAt ?? series.startsAt
+  return {
+    ...{ n, week, waits, startsAt },
+    day: own?.day ?? day,
+    isMoved: (own?.day ?? day) !== day || startsAt !== series.startsAt,
+    leftOut: own?.leftOut,
+    sessionId: own?.sessionId,
+    session: content.session,
+    news: waits ? [] : content.news,
+  }
+}
+
+const dayMs = 86_400_000
+
+/** The Monday of a day's week, as a number of weeks. */
+function mondayOf(day: string): number {
+  const days = Date.parse(`${day}T00:00Z`) / dayMs
+  // 1 January 1970 was a Thursday.
+  return Math.floor((days + 3) / 7)
+}
+
+/** For each day the week it falls in, from 1, weeks without a class left out. */
+function weeksOf(days: readonly string[]): readonly number[] {
+  const mondays = [...new Set(days.map(mondayOf))]
+  return days.map((day) => mondays.indexOf(mondayOf(day)) + 1)
+}
