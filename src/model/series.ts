@@ -94,3 +94,9 @@ export const seriesSchema = z.strictObject({
   classes: z.array(classOfSeriesSchema).max(500),
 })
 export type Series = z.infer<typeof seriesSchema>
+
+/** A series as it is kept: with the version that guards its writes. */
+export interface KeptSeries {
+  readonly series: Series
+  readonly version: number
+}

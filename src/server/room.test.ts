@@ -155,6 +155,7 @@ test('a screen has the screen, and reaches no route with a person in it; a teach
   for (const path of [
     'people',
     'planned-classes',
+    'series',
     'sessions',
     'led-classes',
     'own',

@@ -125,6 +125,7 @@ describe('the record of a class', () => {
         JSON.stringify({
           ...start,
           asides: [],
+          marks: [],
           ...{
             events,
             endedAt: end.endedAt,

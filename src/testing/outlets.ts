@@ -4,6 +4,7 @@
  */
 export const views = {
   sessions: 'no names',
+  series: 'no names',
   plan: 'no names',
   props: 'no names',
   breath: 'no names',
@@ -47,4 +48,6 @@ export const answers = {
   people: 'names',
   /** Ids of people, what each takes and why, as the teacher wrote it. */
   'planned-classes': 'ids',
+  /** Ids of the people who come to all its classes. */
+  series: 'ids',
 } as const

@@ -79,6 +79,10 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     title: 'No such planned class',
     detail: `There is no planned class “${id}”: it may have been taken away. Reload the page.`,
   }),
+  UNKNOWN_SERIES: ({ id }) => ({
+    title: 'No such series',
+    detail: `There is no series “${id}”: it may have been taken away. Reload the page.`,
+  }),
   UNKNOWN_PERSON: () => ({
     title: 'No such person',
     detail: 'This person is no longer among your people: they may have been deleted. Reload the page.',

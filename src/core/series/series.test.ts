@@ -183,6 +183,24 @@ describe('the classes of a series', () => {
     )
   })
 
+  test('what came in a week nobody met in is new in the next class that is held', () => {
+    const held = classes({
+      growth: [{ ...deerLonger, everyWeeks: 1 }],
+      classes: [
+        { n: 3, leftOut: '' },
+        { n: 4, leftOut: '' },
+      ],
+    })
+    expect(held.map(({ news }) => news)).toEqual([
+      [],
+      [{ blockId: 'deer', is: 'longer', fromS: 150, toS: 165 }],
+      [],
+      [],
+      [{ blockId: 'deer', is: 'longer', fromS: 165, toS: 240 }],
+      [],
+    ])
+  })
+
   test('a class that is moved keeps its order, and one led by another session has that', () => {
     const [, second] = classes({ classes: [{ n: 2, day: '2026-03-14', startsAt: '10:00', sessionId: 'another' }] })
     expect(second).toMatchObject({ n: 2, day: '2026-03-14', startsAt: '10:00', isMoved: true, sessionId: 'another' })

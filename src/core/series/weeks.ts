@@ -4,6 +4,7 @@ import type { LadderPractice } from '#core/breath'
 import type { Catalog } from '#core/session'
 import { growWeeks } from './growth.ts'
 import type { GrownWeek } from './growth.ts'
+import { joinedNews } from './news.ts'
 import type { News } from './news.ts'
 
 /** A class of a series: when it is, and what is led in it. */
@@ -22,7 +23,7 @@ export interface ClassInWeeks {
   readonly sessionId: string | undefined
   /** The session its week grows to, whether or not it is led by this. */
   readonly session: Session
-  /** What is new in its week. */
+  /** What is new since the class before it that is held. */
   readonly news: readonly News[]
   /** The same as the week before: nothing grows there, so that the rest comes a week later. */
   readonly waits: boolean
@@ -50,10 +51,26 @@ export function classesOfSeries({ series, base, days, catalog, practices }: Seri
     ...{ base, growth: series.growth, weeks: count, catalog },
     ...(practices ? { practices } : {}),
   })
-  return days.flatMap((day, index): ClassInWeeks[] => {
+  const classes = days.flatMap((day, index): ClassInWeeks[] => {
     const week = weeks[index] ?? 1
     const content = grown[contentOf(week, waits) - 1]
     return content ? [classOf({ n: index + 1, week, day, said, series, content, waits: waits.has(week) })] : []
+  })
+  return sinceLastHeld(classes)
+}
+
+/** What came in a week nobody met in is new in the next class that is held. */
+function sinceLastHeld(classes: readonly ClassInWeeks[]): readonly ClassInWeeks[] {
+  const met = new Set(classes.filter(({ leftOut }) => leftOut === undefined).map(({ week }) => week))
+  let missed: readonly News[] = []
+  let last = 0
+  return classes.map((one) => {
+    if (one.week !== last && !met.has(one.week)) missed = [...missed, ...one.news]
+    last = one.week
+    if (!met.has(one.week)) return { ...one, news: [] }
+    const now = missed.length === 0 ? one : { ...one, news: joinedNews([...missed, ...one.news]) }
+    if (one.leftOut === undefined) missed = []
+    return now
   })
 }
 

@@ -23,6 +23,7 @@ import { journalFoundMigration } from './migrations/019-journal-found.ts'
 import { classDriftMigration } from './migrations/020-class-drift.ts'
 import { incidentMigration } from './migrations/021-incident.ts'
 import { observedMarksMigration } from './migrations/022-observed-marks.ts'
+import { seriesMigration } from './migrations/023-series.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -55,6 +56,7 @@ export const migrations: readonly Migration[] = [
   classDriftMigration,
   incidentMigration,
   observedMarksMigration,
+  seriesMigration,
 ]
 
 const migrationsTable = 'migrations'

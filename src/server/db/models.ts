@@ -70,6 +70,14 @@ export interface PlannedClassRow extends Row<PlannedClassRow> {
   document: string
 }
 
+export interface SeriesRow extends Row<SeriesRow> {
+  id: string
+  name: string
+  baseId: string
+  version: number
+  document: string
+}
+
 export interface LedClassRow extends Row<LedClassRow> {
   id: string
   sessionId: string
@@ -169,6 +177,7 @@ export interface Models {
   readonly cupboard: ModelStatic<CupboardRow>
   readonly people: ModelStatic<PersonRow>
   readonly plannedClasses: ModelStatic<PlannedClassRow>
+  readonly series: ModelStatic<SeriesRow>
   readonly ledClasses: ModelStatic<LedClassRow>
   readonly ledEvents: ModelStatic<LedEventRow>
   readonly ledAsides: ModelStatic<LedAsideRow>
@@ -248,6 +257,11 @@ export function defineModels(sequelize: Sequelize): Models {
         isLed: { type: DataTypes.BOOLEAN, allowNull: false },
       },
       plain('classPlans'),
+    ),
+    series: sequelize.define<SeriesRow>(
+      'series',
+      { id: key(), name: short(), baseId: short(), version: whole(), document: text() },
+      plain('series'),
     ),
     ledClasses: sequelize.define<LedClassRow>(
       'ledClass',

@@ -15,7 +15,7 @@ export function sameId(address: string, document: string): void {
 
 /** What a change is based on must be there, and be the version that is there; throws what is unknown, or VERSION_STALE. */
 export function refuseStale<Row extends { readonly version: number }>(
-  unknown: 'UNKNOWN_PLACE' | 'UNKNOWN_PLANNED' | 'UNKNOWN_PERSON',
+  unknown: 'UNKNOWN_PLACE' | 'UNKNOWN_PLANNED' | 'UNKNOWN_PERSON' | 'UNKNOWN_SERIES',
   id: string,
   there: Row | null,
   based: number,

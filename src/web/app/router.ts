@@ -21,6 +21,12 @@ export const router = createRouter({
       meta: { title: 'Sessions' },
     },
     {
+      path: '/series/:id?',
+      name: 'series',
+      component: () => import('#web/features/series/SeriesView.vue'),
+      meta: { title: 'Series', within: 'sessions', stays: 'series' },
+    },
+    {
       path: '/plan/:id',
       name: 'plan',
       components: {

@@ -3,6 +3,7 @@ import { personSchema } from '#model/person'
 import type { KeptPerson, Person } from '#model/person'
 import { plannedClassSchema } from '#model/planned-class'
 import type { PlannedClass } from '#model/planned-class'
+import { seriesSchema } from '#model/series'
 import type { Database } from '#server/db/open'
 import { refuseStale } from '#server/features/guards'
 
@@ -14,7 +15,7 @@ export function peopleStore(database: Database) {
     /** Saves over the version it was based on, and says the new one; 0 makes it. Throws VERSION_STALE, UNKNOWN_PERSON. */
     put: (person: Person, based: number): Promise<number> =>
       inTransaction((transaction) => put(database, person, based, transaction)),
-    /** Takes somebody away for good: their page, and them in every planned class. Throws as `put` does. */
+    /** Takes somebody away for good: their page, and them in every planned class and series. Throws as `put` does. */
     async remove(id: string, based: number): Promise<void> {
       await inTransaction((transaction) => remove(database, id, based, transaction))
       await database.forgetRemoved()
@@ -57,6 +58,12 @@ async function remove({ models }: Database, id: string, based: number, transacti
     const document = JSON.stringify(left)
     if (document === row.document) continue
     await models.plannedClasses.update({ document, version: row.version + 1 }, { where: { id: row.id }, transaction })
+  }
+  for (const row of await models.series.findAll({ transaction })) {
+    const series = seriesSchema.parse(JSON.parse(row.document))
+    if (!series.people.includes(id)) continue
+    const document = JSON.stringify({ ...series, people: series.people.filter((one) => one !== id) })
+    await models.series.update({ document, version: row.version + 1 }, { where: { id: row.id }, transaction })
   }
 }
 

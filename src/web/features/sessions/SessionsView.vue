@@ -99,6 +99,7 @@ const nothing = computed(() => {
     <div class="page-sheet">
       <header>
         <h1>Sessions</h1>
+        <RouterLink :to="{ name: 'series' }">Series</RouterLink>
         <span class="grow" />
         <input
           ref="file"

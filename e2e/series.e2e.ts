@@ -1,0 +1,53 @@
+import { serious } from './axe.ts'
+import { expect, test } from './fixtures.ts'
+
+test('a session becomes a series: something grows, a week is left out, one is planned for itself, and all is taken back', async ({
+  page,
+  house,
+}) => {
+  await page.goto(house.address)
+  await page.getByRole('link', { name: 'Series' }).click()
+  await page.getByRole('combobox', { name: 'A series of' }).click()
+  await page.getByRole('option', { name: 'Thursday slow hour' }).click()
+  await page.getByRole('button', { name: 'Make a series' }).click()
+  const weeks = page.getByRole('tablist', { name: 'Weeks' }).getByRole('tab')
+  await expect(weeks).toHaveCount(8)
+
+  await page.getByRole('combobox', { name: 'Something more that grows' }).click()
+  await page.getByRole('option', { name: 'Figure four, lying' }).click()
+  await page.getByRole('combobox', { name: 'How', exact: true }).click()
+  await page.getByRole('option', { name: 'Comes in a later week' }).click()
+  const from = page.getByRole('textbox', { name: 'From week' })
+  await from.fill('3')
+  await from.press('Enter')
+  await page.getByRole('button', { name: 'Let it grow' }).click()
+  await expect(page.getByRole('region', { name: 'Grows' })).toContainText('Figure four, lying: comes in week 3')
+  await expect(weeks.nth(1)).toContainText('the same again')
+  await expect(weeks.nth(2)).toContainText('Figure four, lying comes in')
+  expect(await serious(page)).toEqual([])
+
+  // By keys to the third week; it falls out, and what was new in it is new in the fourth.
+  await weeks.nth(0).focus()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowRight')
+  await expect(weeks.nth(2)).toBeFocused()
+  await page.getByRole('textbox', { name: 'Why there is none' }).fill('holiday')
+  await page.getByRole('button', { name: 'No class this week' }).click()
+  await expect(weeks.nth(2)).toContainText('no class: holiday')
+  await expect(weeks.nth(3)).toContainText('Figure four, lying comes in')
+  await weeks.nth(2).focus()
+  await page.keyboard.press('Control+z')
+  await expect(weeks.nth(2)).toContainText('Figure four, lying comes in')
+
+  // The second week is planned for itself: a session of its own, which the series shows from then on.
+  await weeks.nth(1).click()
+  await page.getByRole('button', { name: 'Change only this week' }).click()
+  await expect(page).toHaveURL(/\/plan\//)
+  await expect(page.getByRole('listbox').getByRole('option', { name: /Figure four/ })).toHaveCount(0)
+  await page.goBack()
+  await expect(weeks.nth(1)).toContainText('a plan of its own')
+  await page.getByRole('button', { name: 'Delete' }).click()
+  await expect(page.getByRole('heading', { name: 'Weeks that build' })).toBeVisible()
+  await page.getByRole('button', { name: 'Bring it back' }).click()
+  await expect(weeks.nth(1)).toContainText('a plan of its own')
+})

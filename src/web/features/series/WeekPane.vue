@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import InputText from 'primevue/inputtext'
+import { computed, ref, watch } from 'vue'
+import { textLimits } from '#model/limits'
+import { formatDuration, formatMs } from '#core/units'
+import { classWhen } from '#words/class-days'
+import { weekSaid, weekWords } from '#words/series'
+import { capital } from '#words/text'
+import { textOf } from '#web/shared/ui/text-of.ts'
+import { useSeries } from './use-series.ts'
+import type { WeekOfSeries } from './use-series.ts'
+
+/** The class that is looked at: what is new in it, and what is to become of it. */
+const props = defineProps<{ week: WeekOfSeries; weeks: number; lengthS: number }>()
+const { chosen, names, told, leaveOut, move, wait, asComputed, openInPlan } = useSeries()
+const words = computed(() => capital(weekWords(props.week.week, props.week.news, names)))
+const why = ref('')
+watch(
+  () => props.week.n,
+  () => (why.value = ''),
+)
+const isOut = computed(() => props.week.leftOut !== undefined)
+function setDay(event: Event): void {
+  const day = textOf(event)
+  // A date that is only half typed is none yet.
+  if (day !== '') void move(props.week.n, day, chosen.value?.classes.find(({ n }) => n === props.week.n)?.startsAt)
+}
+function setHour(event: Event): void {
+  const hour = textOf(event).slice(0, 5)
+  const own = hour === '' || hour === chosen.value?.startsAt ? undefined : hour
+  void move(props.week.n, chosen.value?.classes.find(({ n }) => n === props.week.n)?.day, own)
+}
+</script>
+
+<template>
+  <section aria-labelledby="week-title">
+    <p class="soft">
+      Week {{ week.week }} of {{ weeks }} · {{ classWhen({ day: week.day, startsAt: week.startsAt }) }}
+    </p>
+    <h2 id="week-title">{{ isOut ? 'No class' : words }}</h2>
+    <p v-if="isOut" class="soft">{{ week.leftOut || 'Left out.' }}</p>
+    <p v-else class="said">“{{ weekSaid(week.week, week.news, names) }}”</p>
+    <p v-if="told" role="alert">{{ told }}</p>
+    <dl v-if="!isOut && week.spine">
+      <dt>Length</dt>
+      <dd class="figure">{{ formatMs(week.spine.totalMs) }} of {{ formatDuration(lengthS) }}</dd>
+    </dl>
+    <div class="acts">
+      <template v-if="!isOut">
+        <Button
+          size="small"
+          severity="secondary"
+          outlined
+          :label="week.sessionId === undefined ? 'Change only this week' : 'Open in Plan'"
+          @click="openInPlan(week)"
+        />
+        <Button
+          v-if="week.sessionId !== undefined"
+          size="small"
+          text
+          severity="secondary"
+          label="As the series grows it"
+          @click="asComputed(week.n)"
+        />
+      </template>
+      <Button
+        v-else
+        size="small"
+        severity="secondary"
+        outlined
+        label="There is a class"
+        @click="leaveOut(week.n, undefined)"
+      />
+    </div>
+    <form v-if="!isOut" class="out" @submit.prevent="leaveOut(week.n, why.trim())">
+      <div>
+        <label for="week-why">Why there is none</label>
+        <InputText id="week-why" v-model="why" fluid :maxlength="textLimits.line" placeholder="holiday" />
+      </div>
+      <Button type="submit" size="small" severity="secondary" outlined label="No class this week" />
+    </form>
+    <div class="row">
+      <div>
+        <label for="week-day">Day</label>
+        <InputText id="week-day" type="date" fluid :model-value="week.day" @change="setDay" />
+      </div>
+      <div>
+        <label for="week-hour">Begins</label>
+        <InputText id="week-hour" type="time" fluid :model-value="week.startsAt ?? ''" @change="setHour" />
+      </div>
+    </div>
+    <Button
+      v-if="week.week > 1"
+      size="small"
+      text
+      severity="secondary"
+      :label="week.waits ? 'Let the rest come when it was to' : 'The same again: the rest a week later'"
+      @click="wait(week.week, !week.waits)"
+    />
+  </section>
+</template>
+
+<style scoped>
+section {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+}
+h2 {
+  margin: 0;
+  overflow-wrap: anywhere;
+}
+.soft,
+.said,
+label {
+  color: var(--ink-soft);
+}
+label {
+  display: block;
+  font-size: 14px;
+}
+dl {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  width: 100%;
+  margin: 0;
+}
+dd {
+  margin: 0;
+  font-weight: 650;
+}
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.row,
+.out {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+  align-items: end;
+  width: 100%;
+}
+</style>

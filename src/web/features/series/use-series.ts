@@ -1,0 +1,157 @@
+import { createSharedComposable } from '@vueuse/core'
+import { nanoid } from 'nanoid'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import type { ClassOfSeries, Growth, Series } from '#model/series'
+import type { Session } from '#model/session'
+import { daysOfRhythm } from '#formats/rhythm'
+import { classesOfSeries } from '#core/series'
+import type { ClassInWeeks } from '#core/series'
+import { withFields } from '#core/session'
+import type { FieldsOf } from '#core/session'
+import { blockNameIn } from '#words/blocks'
+import { dayOfMonth } from '#words/dates'
+import { markedName } from '#words/text'
+import type { NamesOfSeries } from '#words/series'
+import { createSession, listSessions, readSession } from '#web/shared/api/sessions.ts'
+import type { SessionLine } from '#web/shared/api/sessions.ts'
+import { useSeriesStore } from '#web/shared/house/series-store.ts'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { ports } from '#web/shared/ports.ts'
+import { dayOf } from '#words/class-days'
+import { smallSpine } from './small-spine.ts'
+import type { SmallSpine } from './small-spine.ts'
+
+/** A class of the series as its column shows it. */
+export interface WeekOfSeries extends ClassInWeeks {
+  readonly spine: SmallSpine | undefined
+}
+
+/** The series, the one that is looked at with its weeks, and every change of it. */
+export const useSeries = createSharedComposable(() => {
+  const store = useSeriesStore()
+  const sessions = shallowRef<readonly SessionLine[]>([])
+  const chosenId = ref<string>()
+  const chosen = computed(() => store.series.find(({ id }) => id === chosenId.value))
+  const told = ref('')
+  const base = useBase(() => chosen.value?.baseId)
+  const change = (by: FieldsOf<Series>): Promise<boolean> =>
+    chosen.value ? store.put(withFields<Series>(chosen.value, by)) : Promise.resolve(false)
+  const weeks = useWeeks(chosen, base)
+  return {
+    ...{ store, sessions, chosenId, chosen, told, base, change, ...weeks },
+    async load(): Promise<void> {
+      const [reply] = await Promise.all([listSessions(), store.load(), useOwnStore().load()])
+      if (reply.kind === 'ok') sessions.value = reply.value.filter(({ archived }) => !archived)
+    },
+    /** A series of one session: every week on the day it is, for eight weeks. */
+    async add({ id: baseId, name }: SessionLine): Promise<string | undefined> {
+      const firstDay = dayOf(ports().epochMs())
+      const weekday = weekdayOf(firstDay)
+      const series: Series = {
+        ...{ schema: 1, id: nanoid(), name, baseId, weekdays: [weekday], firstDay, weeks: 8 },
+        ...{ people: [], guests: 0, growth: [], classes: [] },
+      }
+      return (await store.put(series)) ? series.id : undefined
+    },
+    ...growthActs(chosen, change),
+    ...classActs(chosen, change, told),
+  }
+})
+
+const dayNames = ['SU', 'MO', 'TU', 'WE', 'TH', 'FR', 'SA'] as const
+const weekdayOf = (day: string) => dayNames[new Date(`${day}T12:00`).getDay()] ?? 'MO'
+
+/** The session a series grows from, as it is now. */
+function useBase(id: () => string | undefined) {
+  const base = shallowRef<Session>()
+  watch(
+    id,
+    async (now) => {
+      base.value = undefined
+      if (now === undefined) return
+      const reply = await readSession(now)
+      if (reply.kind === 'ok' && id() === now) base.value = reply.value
+    },
+    { immediate: true },
+  )
+  return base
+}
+
+function useWeeks(chosen: Readonly<{ value: Series | undefined }>, base: Readonly<{ value: Session | undefined }>) {
+  const own = useOwnStore()
+  const chosenN = ref(1)
+  const classes = computed((): readonly WeekOfSeries[] => {
+    if (!chosen.value || !base.value) return []
+    const days = daysOfRhythm(chosen.value)
+    const made = classesOfSeries({ series: chosen.value, base: base.value, days, catalog: own.catalog })
+    return made.map((one) => ({ ...one, spine: smallSpine(one.session, one.news, own.catalog) }))
+  })
+  const names: NamesOfSeries = {
+    block(id) {
+      const block = base.value?.blocks.find((one) => one.id === id)
+      return block ? blockNameIn(block, own.catalog) : 'a block that is gone'
+    },
+    pose: (id) => own.catalog.poses.get(id)?.names.english ?? 'a pose that is gone',
+    form(blockId, variantId) {
+      const block = base.value?.blocks.find((one) => one.id === blockId)
+      const pose = block?.kind === 'hold' ? own.catalog.poses.get(block.poseId) : undefined
+      return pose?.variants.find(({ id }) => id === variantId)?.name ?? 'a form that is gone'
+    },
+    technique: (id) => own.catalog.techniques.get(id)?.names.english ?? 'a breath that is gone',
+  }
+  return {
+    ...{ classes, names, chosenN },
+    theClass: computed(() => classes.value.find(({ n }) => n === chosenN.value) ?? classes.value[0]),
+  }
+}
+
+type Change = (by: FieldsOf<Series>) => Promise<boolean>
+
+function growthActs(chosen: Readonly<{ value: Series | undefined }>, change: Change) {
+  return {
+    addGrowth: (rule: Growth) => change({ growth: [...(chosen.value?.growth ?? []), rule] }),
+    removeGrowth: (id: string) => change({ growth: (chosen.value?.growth ?? []).filter((rule) => rule.id !== id) }),
+  }
+}
+
+function classActs(chosen: Readonly<{ value: Series | undefined }>, change: Change, told: { value: string }) {
+  const router = useRouter()
+  /** What is said of one class; nothing said of it takes it out of the list. */
+  const say = (n: number, by: FieldsOf<ClassOfSeries>): Promise<boolean> => {
+    const all = chosen.value?.classes ?? []
+    const said = withFields<ClassOfSeries>(all.find((one) => one.n === n) ?? { n }, by)
+    const others = all.filter((one) => one.n !== n)
+    return change({ classes: Object.keys(said).length > 1 ? [...others, said].sort((a, b) => a.n - b.n) : others })
+  }
+  return {
+    leaveOut: (n: number, why: string | undefined) => say(n, { leftOut: why }),
+    move: (n: number, day: string | undefined, startsAt: string | undefined) => say(n, { day, startsAt }),
+    /** From that week on everything grows a week later; or no longer so. */
+    wait(week: number, waits: boolean): Promise<boolean> {
+      const others = (chosen.value?.waits ?? []).filter((one) => one !== week)
+      const now = waits ? [...others, week].sort((a, b) => a - b) : others
+      return change({ waits: now.length === 0 ? undefined : now })
+    },
+    asComputed: (n: number) => say(n, { sessionId: undefined }),
+    /** Opens the class in Plan: the session it has, or a version made of what it grew to, which is its own from then on. */
+    async openInPlan({ n, day, sessionId, session }: ClassInWeeks): Promise<void> {
+      told.value = ''
+      const series = chosen.value
+      if (!series) return
+      if (sessionId !== undefined) {
+        await router.push({ name: 'plan', params: { id: sessionId } })
+        return
+      }
+      const id = nanoid()
+      const name = markedName(series.name, `, ${dayOfMonth(day)}`)
+      const reply = await createSession({ ...session, id, name, versionOf: { sessionId: series.baseId } })
+      if (reply.kind !== 'ok') {
+        told.value =
+          reply.kind === 'away' ? 'Zovrin’s server does not answer: start it and try again.' : reply.problem.detail
+        return
+      }
+      if (await say(n, { sessionId: id })) await router.push({ name: 'plan', params: { id } })
+    },
+  }
+}

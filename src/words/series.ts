@@ -1,0 +1,122 @@
+import type { Growth, Weekday } from '#model/series'
+import type { News } from '#core/series'
+import { formatDuration } from '#core/units'
+import { stepName, stepWords } from './ladder.ts'
+import { capital, counted, joined } from './text.ts'
+
+export const weekdayNames: Readonly<Record<Weekday, string>> = {
+  MO: 'Monday',
+  TU: 'Tuesday',
+  WE: 'Wednesday',
+  TH: 'Thursday',
+  FR: 'Friday',
+  SA: 'Saturday',
+  SU: 'Sunday',
+}
+
+/** What things of the shelf are called. */
+export interface NamesOfSeries {
+  readonly block: (blockId: string) => string
+  readonly pose: (poseId: string) => string
+  readonly form: (blockId: string, variantId: string) => string
+  readonly technique: (techniqueId: string) => string
+}
+
+/** One new thing of a week, in a few words. */
+export function newsWords(news: News, names: NamesOfSeries): string {
+  const name = names.block(news.blockId)
+  switch (news.is) {
+    case 'longer':
+      return `${name} ${formatDuration(news.fromS)} → ${formatDuration(news.toS)}`
+    case 'quieter':
+      return `${name}: quieter`
+    case 'form':
+      return `${name}: ${news.variantId === null ? 'as it is' : names.form(news.blockId, news.variantId)}`
+    case 'instead':
+      return `${names.pose(news.poseId)} in place of ${names.pose(news.before)}`
+    case 'comes':
+      return `${name} comes in`
+    case 'goes':
+      return `without ${name}`
+    case 'step':
+      return `breath ${stepWords(news.to)}`
+    case 'lesson':
+      return `${names.technique(news.techniqueId)}, lesson ${String(news.lesson)}`
+  }
+}
+
+/** What is new in a week, in a line. */
+export function weekWords(week: number, news: readonly News[], names: NamesOfSeries): string {
+  if (week === 1) return 'first time'
+  if (news.length === 0) return 'the same again'
+  if (news.every(({ is }) => is === 'quieter')) return 'the same again, quieter'
+  return joined(
+    news.map((one) => newsWords(one, names)),
+    '; ',
+  )
+}
+
+/** The same as a teacher can read it aloud. */
+export const weekSaid = (week: number, news: readonly News[], names: NamesOfSeries): string =>
+  week === 1
+    ? 'This is the first time: nothing has to be known before.'
+    : news.length === 0
+      ? 'Today is the same as last time. Notice what is otherwise by itself.'
+      : `New today: ${weekWords(week, news, names)}.`
+
+/** A rule of growth, as it stands in the list. */
+export function growthWords(rule: Growth, names: NamesOfSeries): string {
+  const name = names.block(rule.blockId)
+  switch (rule.kind) {
+    case 'longer': {
+      const to = rule.mostS === undefined ? 'its usual top' : formatDuration(rule.mostS)
+      return `${name}: one step longer ${every(rule.everyWeeks)}, to ${to}`
+    }
+    case 'quieter':
+      return `${name}: one thing less said ${every(rule.everyWeeks)}, until ${counted(rule.least, 'is', 'are')} left`
+    case 'form':
+      return `${name}: ${rule.variantId === null ? 'as it is' : names.form(rule.blockId, rule.variantId)} from week ${String(rule.week)}`
+    case 'instead':
+      return `${name}: ${names.pose(rule.poseId)} in its place from week ${String(rule.week)}`
+    case 'comes':
+      return `${name}: comes in week ${String(rule.week)}`
+    case 'goes':
+      return `${name}: not from week ${String(rule.week)} on`
+    case 'ladder':
+      return `${name}: the breath ladder from ${stepName(rule.startStep)}, ${counted(rule.perWeek, 'practice')} a week`
+  }
+}
+
+const every = (weeks: number): string => (weeks === 1 ? 'every week' : `every ${String(weeks)} weeks`)
+
+/** When a series is, in a line. */
+export const rhythmWords = (
+  {
+    weekdays,
+    everyWeeks = 1,
+    startsAt,
+  }: { weekdays: readonly Weekday[]; everyWeeks?: number | undefined; startsAt?: string | undefined },
+  place: string | undefined,
+): string => {
+  const days = weekdays.map((day) => `${weekdayNames[day]}s`).join(' and ')
+  const often = everyWeeks === 1 ? days : `${days}, ${every(everyWeeks)}`
+  return joined([joined([often, startsAt ?? ''], ' '), place ?? ''], ', ')
+}
+
+/** How many classes there are, and how many are left out. */
+export const classesWords = (classes: readonly { readonly leftOut: string | undefined }[]): string => {
+  const out = classes.filter(({ leftOut }) => leftOut !== undefined).length
+  const held = counted(classes.length - out, 'class', 'classes')
+  return out === 0 ? held : `${held}, ${out === 1 ? 'one' : String(out)} left out`
+}
+
+/** Kinds of growth to choose from. */
+export const growthKinds: readonly { readonly value: Growth['kind']; readonly words: string }[] = [
+  { value: 'longer', words: 'held longer' },
+  { value: 'quieter', words: 'quieter: less is said' },
+  { value: 'comes', words: 'comes in a later week' },
+  { value: 'goes', words: 'goes after some weeks' },
+  { value: 'form', words: 'another form' },
+  { value: 'instead', words: 'another pose in its place' },
+  { value: 'ladder', words: 'the breath ladder' },
+].map(({ value, words }) => ({ value: value as Growth['kind'], words: capital(words) }))
