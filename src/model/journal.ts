@@ -18,6 +18,8 @@ export const journalWishSchema = z.strictObject({
   /** Words of the name or the note. */
   find: z.string().trim().min(1).max(200).optional(),
   sessionId: idSchema.optional(),
+  /** Led from a session of this series, or planned for it. */
+  seriesId: idSchema.optional(),
   practice: practiceSchema.optional(),
   placeId: idSchema.optional(),
   /** Begun at this instant or later, and before that one. */
@@ -29,6 +31,7 @@ export type JournalWish = z.infer<typeof journalWishSchema>
 /** What there is to choose from. */
 export interface JournalChoices {
   readonly sessions: readonly { readonly id: string; readonly name: string }[]
+  readonly series: readonly { readonly id: string; readonly name: string }[]
   readonly practices: readonly string[]
   readonly placeIds: readonly string[]
 }

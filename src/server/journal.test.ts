@@ -6,6 +6,7 @@ import request from 'supertest'
 import type { ClassDrift } from '#model/class-drift'
 import type { LastTaught } from '#core/journal'
 import type { JournalChoices, LedClassLine } from '#model/journal'
+import type { Series } from '#model/series'
 import { createApp } from '#server/app'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
@@ -43,6 +44,38 @@ test('classes are found by words of their name or note, by session, practice and
   expect(await found({ from, to })).toEqual(['thursday-2-weeks-ago', 'thursday-3-weeks-ago'])
   expect(await found({ from, to, find: 'sore' })).toEqual(['thursday-3-weeks-ago'])
   await there().get('/api/led-classes').query({ practice: 'running' }).expect(422)
+})
+
+test('classes are found by their series: led from its base since it began, from a session of its own, or planned for it', async () => {
+  const series: Series = {
+    ...{ schema: 1, id: 'thursdays', name: 'Thursdays', baseId: 'thursday-slow-hour', weekdays: ['TH'] },
+    ...{ firstDay: '2026-02-19', weeks: 8, people: [], guests: 9, growth: [], classes: [] },
+  }
+  const put = (document: Series, based: number) =>
+    there()
+      .put('/api/series/thursdays')
+      .set('If-Match', `"${String(based)}"`)
+      .send(document)
+      .expect(200)
+  await put(series, 0)
+  expect(await found({ seriesId: 'thursdays' })).toEqual(thursdays.slice(0, 3))
+  await put({ ...series, firstDay: '2026-03-05', classes: [{ n: 2, sessionId: 'breath-week-6' }] }, 1)
+  expect(new Set(await found({ seriesId: 'thursdays' }))).toEqual(new Set(['breath-week-6', thursdays[0]]))
+  await put({ ...series, firstDay: '2026-12-03' }, 2)
+  const planned = {
+    ...{ id: 'first', sessionId: 'thursday-slow-hour', placeId: 'bellows-house', day: '2026-02-12', guests: 0 },
+    ...{
+      series: { id: 'thursdays', n: 1 },
+      people: [],
+      forms: [],
+      substitutes: [],
+      setAside: [],
+      ledClassId: thursdays[3],
+    },
+  }
+  await there().put('/api/planned-classes/first').set('If-Match', '"0"').send(planned).expect(200)
+  expect(await found({ seriesId: 'thursdays' })).toEqual([thursdays[3]])
+  expect(await found({ seriesId: 'nothing' })).toEqual([])
 })
 
 test('what there is to choose from is told, each session as it was called last', async () => {

@@ -1,6 +1,9 @@
 import type { JournalChoices, JournalWish, LedClassLine } from '#model/journal'
+import { plannedClassSchema } from '#model/planned-class'
+import { seriesSchema } from '#model/series'
 import { Op } from 'sequelize'
 import type { WhereOptions } from 'sequelize'
+import type { Models } from '#server/db/models'
 import type { Database } from '#server/db/open'
 import { ProblemError } from '#server/problems'
 
@@ -17,13 +20,14 @@ type LineRow = Omit<LedClassLine, 'startedAt' | 'endedAt'> & {
 }
 
 /** The journal: what was led, found again, and deleted with a way back. */
-export function journalOf({ models: { ledClasses }, inTransaction }: Database) {
+export function journalOf({ models, inTransaction }: Database) {
+  const { ledClasses } = models
   return {
     /** The newest first, so many of those that are wished for; those after the one a cursor names. */
     async list(most: number, wish: JournalWish, after?: Cursor): Promise<LedClassLine[]> {
       const rows = await ledClasses.findAll({
         attributes: ['id', 'sessionId', 'name', 'startedAt', 'endedAt', 'plannedS', 'ledS', 'people'],
-        where: { [Op.and]: [wished(wish), ...(after ? [earlierThan(after)] : [])] },
+        where: { [Op.and]: [await wished(models, wish), ...(after ? [earlierThan(after)] : [])] },
         order: [
           ['startedAt', 'DESC'],
           ['id', 'ASC'],
@@ -45,7 +49,9 @@ export function journalOf({ models: { ledClasses }, inTransaction }: Database) {
         order: [['startedAt', 'ASC']],
         raw: true,
       })
+      const series = await models.series.findAll({ attributes: ['id', 'name'], order: [['name', 'ASC']], raw: true })
       return {
+        series: series.map(({ id, name }) => ({ id, name })),
         // As they were called last.
         sessions: [...new Map(rows.map(({ sessionId, name }) => [sessionId, name]))]
           .map(([id, name]) => ({ id, name }))
@@ -67,14 +73,36 @@ export function journalOf({ models: { ledClasses }, inTransaction }: Database) {
 /** Letters of a search are taken as they are typed. */
 const asTyped = (text: string): string => text.replaceAll(/[\\%_]/g, (letter) => `\\${letter}`)
 
+/** The classes of a series: planned for it, or led from a session of its own, or from its base since it began. */
+async function ofSeries({ series, plannedClasses }: Models, id: string): Promise<WhereOptions> {
+  const row = await series.findByPk(id, { raw: true })
+  if (!row) return { id: [] }
+  const { baseId, firstDay, classes } = seriesSchema.parse(JSON.parse(row.document))
+  const planned = await plannedClasses.findAll({ where: { isLed: true }, attributes: ['document'], raw: true })
+  const led = planned
+    .map(({ document }) => plannedClassSchema.parse(JSON.parse(document)))
+    .flatMap((one) => (one.series?.id === id && one.ledClassId !== undefined ? [one.ledClassId] : []))
+  return {
+    [Op.or]: [
+      { id: led },
+      { sessionId: classes.flatMap(({ sessionId }) => sessionId ?? []) },
+      { sessionId: baseId, startedAt: { [Op.gte]: new Date(`${firstDay}T00:00`) } },
+    ],
+  }
+}
+
 /** The classes that are wished for, as a query has it. */
-export function wished({ find, sessionId, practice, placeId, from, to }: JournalWish): WhereOptions {
+export async function wished(
+  models: Models,
+  { find, sessionId, seriesId, practice, placeId, from, to }: JournalWish,
+): Promise<WhereOptions> {
   return {
     deletedAt: null,
     ...(sessionId === undefined ? {} : { sessionId }),
     ...(practice === undefined ? {} : { practice }),
     ...(placeId === undefined ? {} : { placeId }),
     [Op.and]: [
+      ...(seriesId === undefined ? [] : [await ofSeries(models, seriesId)]),
       ...(from === undefined ? [] : [{ startedAt: { [Op.gte]: new Date(from) } }]),
       ...(to === undefined ? [] : [{ startedAt: { [Op.lt]: new Date(to) } }]),
       ...(find ?? '')

@@ -40,7 +40,7 @@ export async function taught(database: Database, find: Find): Promise<readonly S
 
 /** How plan and class drift apart in those that are wished for, the newest first. */
 export async function drifts(database: Database, wish: JournalWish, find: Find): Promise<readonly ClassDrift[]> {
-  return (await inShort(database, drift, wished(wish), find)).filter((one) => one !== null)
+  return (await inShort(database, drift, await wished(database.models, wish), find)).filter((one) => one !== null)
 }
 
 /** When each pose, movement and technique was led last. */

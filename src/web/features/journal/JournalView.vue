@@ -8,7 +8,7 @@ import { useJournal } from './use-journal.ts'
 
 const journal = useJournal()
 const { wish, typed, lines, state, hasEarlier, isAsking, isNarrowed, justDeleted, goOn, showAll, bringBack } = journal
-const { sessions, practices, places, isExporting, notExported, exportCsv } = journal
+const { sessions, series, practices, places, isExporting, notExported, exportCsv } = journal
 const any = (words: string) => ({ value: '', words })
 </script>
 
@@ -37,6 +37,13 @@ const any = (words: string) => ({ value: '', words })
           :value="typed.sessionId"
           :options="[any('all sessions'), ...sessions]"
           @change="typed.sessionId = $event"
+        />
+        <SelectField
+          v-if="series.length > 0"
+          label="Series"
+          :value="typed.seriesId"
+          :options="[any('all'), ...series]"
+          @change="typed.seriesId = $event"
         />
         <SelectField
           v-if="practices.length > 1"

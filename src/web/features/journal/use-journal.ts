@@ -22,7 +22,7 @@ function dayInstant(day: string, days = 0): string | undefined {
 
 /** The journal page by page, as it is searched and narrowed. */
 export function useJournal() {
-  const typed = ref({ find: '', sessionId: '', practice: '', placeId: '', from: '', to: '' })
+  const typed = ref({ find: '', sessionId: '', seriesId: '', practice: '', placeId: '', from: '', to: '' })
   const find = refDebounced(
     computed(() => typed.value.find),
     restMs,
@@ -33,9 +33,9 @@ export function useJournal() {
   const hasEarlier = ref(false)
   const isAsking = ref(false)
   const wish = computed((): JournalWish => {
-    const { sessionId, practice, placeId, from, to } = typed.value
+    const { sessionId, seriesId, practice, placeId, from, to } = typed.value
     const named = {
-      ...{ find: find.value.trim(), sessionId, practice, placeId },
+      ...{ find: find.value.trim(), sessionId, seriesId, practice, placeId },
       ...{ from: dayInstant(from) ?? '', to: dayInstant(to, 1) ?? '' },
     }
     return Object.fromEntries(Object.entries(named).filter(([, value]) => value !== ''))
@@ -67,7 +67,7 @@ export function useJournal() {
     isNarrowed: computed(() => Object.keys(wish.value).length > 0),
     ...useChoices(),
     showAll(): void {
-      typed.value = { find: '', sessionId: '', practice: '', placeId: '', from: '', to: '' }
+      typed.value = { find: '', sessionId: '', seriesId: '', practice: '', placeId: '', from: '', to: '' }
     },
     ...useFile(wish),
     /** Brings back what was deleted last. */
@@ -110,7 +110,7 @@ function useFile(wish: Readonly<Ref<JournalWish>>) {
 /** What the journal can be narrowed to: of what there is in it. */
 function useChoices() {
   const places = usePlacesStore()
-  const choices = shallowRef<JournalChoices>({ sessions: [], practices: [], placeIds: [] })
+  const choices = shallowRef<JournalChoices>({ sessions: [], series: [], practices: [], placeIds: [] })
   onMounted(async () => {
     void places.load()
     const reply = await readJournalChoices()
@@ -118,6 +118,7 @@ function useChoices() {
   })
   return {
     sessions: computed(() => choices.value.sessions.map(({ id, name }) => ({ value: id, words: name }))),
+    series: computed(() => choices.value.series.map(({ id, name }) => ({ value: id, words: name }))),
     practices: computed(() => practiceChoices.filter(({ value }) => choices.value.practices.includes(value))),
     places: computed(() =>
       choices.value.placeIds.map((id) => ({

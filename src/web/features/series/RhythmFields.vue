@@ -16,7 +16,6 @@ import { useSeries } from './use-series.ts'
 /** When a series is: its days of the week, the hour, the first day and how many weeks; and where. */
 const { chosen, change } = useSeries()
 const places = usePlacesStore()
-void places.load()
 const id = useId()
 const placeChoices = computed(() => [
   { value: '', words: 'no place yet' },

@@ -19,6 +19,7 @@ const props = defineProps<{
   hasWeekday: boolean
 }>()
 const emit = defineEmits<{ choose: [] }>()
+const stateWords = computed(() => (props.week.planned ? (props.week.planned.ledClassId ? 'led' : 'planned') : ''))
 const isOver = computed(
   () => props.week.leftOut === undefined && (props.week.spine?.totalMs ?? 0) > props.lengthS * 1000,
 )
@@ -41,7 +42,9 @@ const lineHighPx = 13
     <span class="day">{{ hasWeekday || week.isMoved ? classWhen({ day: week.day }) : dayOfMonth(week.day) }}</span>
     <span class="state" :class="{ over: isOver }">
       <template v-if="week.leftOut !== undefined">no class: {{ week.leftOut || 'left out' }}</template>
-      <template v-else>{{ week.spine ? formatMs(week.spine.totalMs) : '' }}</template>
+      <template v-else
+        >{{ week.spine ? formatMs(week.spine.totalMs) : '' }}{{ stateWords === '' ? '' : `, ${stateWords}` }}</template
+      >
     </span>
     <span
       v-if="week.leftOut === undefined && week.spine"

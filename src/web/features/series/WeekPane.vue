@@ -13,7 +13,7 @@ import type { WeekOfSeries } from './use-series.ts'
 
 /** The class that is looked at: what is new in it, and what is to become of it. */
 const props = defineProps<{ week: WeekOfSeries; weeks: number; lengthS: number }>()
-const { chosen, names, told, leaveOut, move, wait, asComputed, openInPlan } = useSeries()
+const { chosen, names, told, leaveOut, move, wait, asComputed, openInPlan, planClass } = useSeries()
 const words = computed(() => capital(weekWords(props.week.week, props.week.news, names)))
 const why = ref('')
 watch(
@@ -56,7 +56,21 @@ function setHour(event: Event): void {
           @click="openInPlan(week)"
         />
         <Button
-          v-if="week.sessionId !== undefined"
+          v-if="!week.planned"
+          size="small"
+          severity="secondary"
+          outlined
+          label="Plan it for its day"
+          @click="planClass(week)"
+        />
+        <RouterLink
+          v-else-if="week.planned.ledClassId"
+          :to="{ name: 'led-class', params: { id: week.planned.ledClassId } }"
+          >As it was led</RouterLink
+        >
+        <RouterLink v-else :to="{ name: 'who', params: { id: week.planned.sessionId } }">Who takes what</RouterLink>
+        <Button
+          v-if="week.sessionId !== undefined && !week.planned"
           size="small"
           text
           severity="secondary"

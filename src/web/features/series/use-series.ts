@@ -2,6 +2,7 @@ import { createSharedComposable } from '@vueuse/core'
 import { nanoid } from 'nanoid'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import type { PlannedClass } from '#model/planned-class'
 import type { ClassOfSeries, Growth, Series } from '#model/series'
 import type { Session } from '#model/session'
 import { daysOfRhythm } from '#formats/rhythm'
@@ -15,6 +16,8 @@ import { markedName } from '#words/text'
 import type { NamesOfSeries } from '#words/series'
 import { createSession, listSessions, readSession } from '#web/shared/api/sessions.ts'
 import type { SessionLine } from '#web/shared/api/sessions.ts'
+import { usePlacesStore } from '#web/shared/house/places-store.ts'
+import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
 import { useSeriesStore } from '#web/shared/house/series-store.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { ports } from '#web/shared/ports.ts'
@@ -25,6 +28,8 @@ import type { SmallSpine } from './small-spine.ts'
 /** A class of the series as its column shows it. */
 export interface WeekOfSeries extends ClassInWeeks {
   readonly spine: SmallSpine | undefined
+  /** Planned for its day, with who comes; and led, once it was. */
+  readonly planned: PlannedClass | undefined
 }
 
 /** The series, the one that is looked at with its weeks, and every change of it. */
@@ -41,7 +46,13 @@ export const useSeries = createSharedComposable(() => {
   return {
     ...{ store, sessions, chosenId, chosen, told, base, change, ...weeks },
     async load(): Promise<void> {
-      const [reply] = await Promise.all([listSessions(), store.load(), useOwnStore().load()])
+      const [reply] = await Promise.all([
+        listSessions(),
+        store.load(),
+        useOwnStore().load(),
+        usePlannedClassesStore().load(),
+        usePlacesStore().load(),
+      ])
       if (reply.kind === 'ok') sessions.value = reply.value.filter(({ archived }) => !archived)
     },
     /** A series of one session: every week on the day it is, for eight weeks. */
@@ -80,12 +91,18 @@ function useBase(id: () => string | undefined) {
 
 function useWeeks(chosen: Readonly<{ value: Series | undefined }>, base: Readonly<{ value: Session | undefined }>) {
   const own = useOwnStore()
+  const planned = usePlannedClassesStore()
   const chosenN = ref(1)
   const classes = computed((): readonly WeekOfSeries[] => {
     if (!chosen.value || !base.value) return []
     const days = daysOfRhythm(chosen.value)
     const made = classesOfSeries({ series: chosen.value, base: base.value, days, catalog: own.catalog })
-    return made.map((one) => ({ ...one, spine: smallSpine(one.session, one.news, own.catalog) }))
+    const { id } = chosen.value
+    return made.map((one) => ({
+      ...one,
+      spine: smallSpine(one.session, one.news, own.catalog),
+      planned: planned.planned.find(({ series }) => series?.id === id && series.n === one.n),
+    }))
   })
   const names: NamesOfSeries = {
     block(id) {
@@ -117,6 +134,21 @@ function growthActs(chosen: Readonly<{ value: Series | undefined }>, change: Cha
 
 function classActs(chosen: Readonly<{ value: Series | undefined }>, change: Change, told: { value: string }) {
   const router = useRouter()
+  const classes = usePlannedClassesStore()
+  const places = usePlacesStore()
+  /** The session of a class: the one it has, or a version made of what it grew to; undefined where that was refused. */
+  async function ownSession({ n, day, sessionId, session }: ClassInWeeks): Promise<string | undefined> {
+    told.value = ''
+    const { value: series } = chosen
+    if (sessionId !== undefined || !series) return sessionId
+    const id = nanoid()
+    const name = markedName(series.name, `, ${dayOfMonth(day)}`)
+    const reply = await createSession({ ...session, id, name, versionOf: { sessionId: series.baseId } })
+    if (reply.kind === 'ok') return (await say(n, { sessionId: id })) ? id : undefined
+    told.value =
+      reply.kind === 'away' ? 'Zovrin’s server does not answer: start it and try again.' : reply.problem.detail
+    return undefined
+  }
   /** What is said of one class; nothing said of it takes it out of the list. */
   const say = (n: number, by: FieldsOf<ClassOfSeries>): Promise<boolean> => {
     const all = chosen.value?.classes ?? []
@@ -134,24 +166,29 @@ function classActs(chosen: Readonly<{ value: Series | undefined }>, change: Chan
       return change({ waits: now.length === 0 ? undefined : now })
     },
     asComputed: (n: number) => say(n, { sessionId: undefined }),
-    /** Opens the class in Plan: the session it has, or a version made of what it grew to, which is its own from then on. */
-    async openInPlan({ n, day, sessionId, session }: ClassInWeeks): Promise<void> {
-      told.value = ''
-      const series = chosen.value
-      if (!series) return
-      if (sessionId !== undefined) {
-        await router.push({ name: 'plan', params: { id: sessionId } })
+    /** Opens the class in Plan: the session it has, or a version of its own from then on. */
+    async openInPlan(one: ClassInWeeks): Promise<void> {
+      const id = await ownSession(one)
+      if (id !== undefined) await router.push({ name: 'plan', params: { id } })
+    },
+    /** Plans the class for its day, with who comes to the series: it is led by a session of its own from then on. */
+    async planClass(one: ClassInWeeks): Promise<void> {
+      const { value: series } = chosen
+      const placeId = series?.placeId ?? places.places.find(({ usual }) => usual)?.id ?? places.places[0]?.id
+      const sessionId = series && placeId !== undefined ? await ownSession(one) : undefined
+      if (!series || placeId === undefined || sessionId === undefined) {
+        if (placeId === undefined) told.value = 'A class is planned at a place: add one in Cupboard first.'
         return
       }
-      const id = nanoid()
-      const name = markedName(series.name, `, ${dayOfMonth(day)}`)
-      const reply = await createSession({ ...session, id, name, versionOf: { sessionId: series.baseId } })
-      if (reply.kind !== 'ok') {
-        told.value =
-          reply.kind === 'away' ? 'Zovrin’s server does not answer: start it and try again.' : reply.problem.detail
-        return
+      const planned: PlannedClass = {
+        ...{ id: nanoid(), sessionId, placeId, series: { id: series.id, n: one.n }, day: one.day },
+        ...(series.roomId === undefined ? {} : { roomId: series.roomId }),
+        ...(one.startsAt === undefined ? {} : { startsAt: one.startsAt }),
+        ...{ people: series.people.map((personId) => ({ personId })), guests: series.guests },
+        ...{ forms: [], substitutes: [], setAside: [] },
       }
-      if (await say(n, { sessionId: id })) await router.push({ name: 'plan', params: { id } })
+      if (await classes.put(planned)) await router.push({ name: 'who', params: { id: sessionId } })
+      else told.value = classes.problem
     },
   }
 }
