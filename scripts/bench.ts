@@ -19,6 +19,7 @@ import { benchCaptions, benchDrift, benchJournal, benchUnfinished } from './benc
 import { benchList, benchLoad, benchPage, benchReload, fill } from './bench/pages.ts'
 import { ensureChromium } from './shared/chromium.ts'
 import { benchScreen } from './bench/screen.ts'
+import { benchSeries } from './bench/series.ts'
 import { buildPages, pagesFolder } from './shared/pages.ts'
 import { runScript } from './shared/run-script.ts'
 
@@ -63,6 +64,7 @@ const parts: Readonly<Record<string, () => void | Promise<void>>> = {
     benchUnfinished()
     benchDrift()
     benchCaptions()
+    benchSeries()
     await benchJournal()
   },
   pages: benchPages,

@@ -79,6 +79,20 @@ const pictures: readonly Picture[] = [
     },
   },
   { name: 'sessions', path: 'sessions' },
+  {
+    name: 'series',
+    path: 'series',
+    shows: 'Make a series',
+    act: async (page) => {
+      await page.getByRole('combobox', { name: 'A series of' }).click()
+      await page.getByRole('option', { name: 'Thursday slow hour' }).click()
+      await page.getByRole('button', { name: 'Make a series' }).click()
+      await page.getByRole('combobox', { name: 'Something more that grows' }).click()
+      await page.getByRole('option', { name: 'Deer' }).click()
+      await page.getByRole('button', { name: 'Let it grow' }).click()
+      await page.getByText('Deer: one step longer every 2 weeks').waitFor()
+    },
+  },
   { name: 'journal', path: 'journal' },
   { name: 'led-class', path: 'journal/thursday-4-weeks-ago' },
   {

@@ -11,21 +11,48 @@ const roundsPerSet = 6
 const [firstHeld, lastHeld] = [14, 16]
 const withoutHold = 13
 
-/** The section that a step of the ladder is; its id stays, so that what is said of it stays with it. */
-function sectionOf(step: number, id: string): NaturalSection | RoundsSection {
+/** What of a section is not its practice: how it is sat, said, rested and counted. */
+function around(
+  main: Section | undefined,
+): Pick<RoundsSection, 'id' | 'seat' | 'say' | 'restS' | 'countedRounds' | 'silent'> {
+  const { id = 'practice', seat, say } = main ?? {}
+  const shared = { id, ...(seat ? { seat } : {}), ...(say === undefined ? {} : { say }) }
+  if (main?.kind !== 'rounds') return shared
+  const { restS, countedRounds, silent } = main
+  return {
+    ...shared,
+    ...(restS === undefined ? {} : { restS }),
+    ...(countedRounds === undefined ? {} : { countedRounds }),
+    ...(silent === undefined ? {} : { silent }),
+  }
+}
+
+/** How many rounds a set of it has. */
+const setOf = (main: Section | undefined): number =>
+  main?.kind === 'rounds' && main.amount && 'roundsPerSet' in main.amount ? main.amount.roundsPerSet : roundsPerSet
+
+/** The section that a step of the ladder is, in the place of another: what is said of that stays with it. */
+function sectionOf(step: number, main: Section | undefined): NaturalSection | RoundsSection {
   const { pattern, minutes = 0, rounds, stage } = ladderSteps[step] ?? { stage: 1 }
-  if (!pattern) return { kind: 'natural', id, techniqueId: uncounted[step] ?? uncounted[0], s: minutes * 60 }
+  const { id, seat, say } = around(main)
+  if (!pattern)
+    return {
+      ...{ kind: 'natural', id, techniqueId: uncounted[step] ?? uncounted[0], s: minutes * 60 },
+      ...(seat ? { seat } : {}),
+      ...(say === undefined ? {} : { say }),
+    }
   const held = pattern.empty > 0 ? 'pause-empty' : 'pause-full'
   const techniqueId = stage === 2 ? 'even-breath' : stage === 3 ? 'long-exhale' : held
-  const amount = rounds === undefined ? { fillS: minutes * 60, roundsPerSet } : { sets: 1, roundsPerSet: rounds }
-  return { kind: 'rounds', id, techniqueId, pattern, amount }
+  const inAll =
+    rounds === undefined ? { fillS: minutes * 60, roundsPerSet: setOf(main) } : { sets: 1, roundsPerSet: rounds }
+  return { ...around(main), kind: 'rounds', techniqueId, pattern, amount: inAll }
 }
 
 /** A breath block with a step of the ladder as what it is about. */
 export function atStep(block: BreathBlock, step: number): BreathBlock {
   const at = mainSection(block.sections)
   const main = block.sections[at]
-  const now = withSection(block, at, sectionOf(step, main?.id ?? 'practice'))
+  const now = withSection(block, at, sectionOf(step, main))
   if (step < firstHeld || step > lastHeld) return now
   const after: RoundsSection = {
     ...{ kind: 'rounds', id: freeId('without-hold', now.sections), techniqueId: 'long-exhale' },

@@ -133,6 +133,23 @@ describe('breath by its two threads', () => {
     expect(newsOf(weeks).flat().at(0)).toMatchObject({ blockId: 'ratio', is: 'step', from: 5 })
   })
 
+  test('how it is sat, said, rested and counted stays; what was practised does not', () => {
+    const of: BreathBlock = {
+      ...{ kind: 'breath', id: 'ratio' },
+      sections: [
+        {
+          ...{ kind: 'rounds', id: 'mine', techniqueId: 'even-breath', seat: 'chair', say: 'As it comes', restS: 40 },
+          ...{ countedRounds: 2, amount: { fillS: 300, roundsPerSet: 9 }, nostrils: 'alternate' },
+        },
+      ],
+    }
+    const [first] = grow([rule], 1, aSession([of]))
+    expect(first && mainOf(first, 'ratio')).toEqual({
+      ...{ kind: 'rounds', id: 'mine', techniqueId: 'even-breath', seat: 'chair', say: 'As it comes', restS: 40 },
+      ...{ countedRounds: 2, amount: { fillS: 480, roundsPerSet: 9 }, pattern: ladderSteps[5]?.pattern },
+    })
+  })
+
   test('a new technique at its easiest is the one new thing of its week, and the ratio waits', () => {
     const lessons = { blockId: 'lesson', techniqueIds: ['three-part-breath'], from: 2 }
     const weeks = grow([{ ...rule, lessons }], 5, course)

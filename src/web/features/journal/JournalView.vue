@@ -35,7 +35,7 @@ const any = (words: string) => ({ value: '', words })
         <SelectField
           label="Session"
           :value="typed.sessionId"
-          :options="[any('all sessions'), ...sessions]"
+          :options="[any('all'), ...sessions]"
           @change="typed.sessionId = $event"
         />
         <SelectField
@@ -136,7 +136,7 @@ nav {
 }
 .wish {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(140px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(126px, 1fr));
   gap: 8px 12px;
   align-items: end;
   margin-bottom: 14px;
