@@ -1,3 +1,4 @@
+import type { KeptPlannedClass } from '#model/planned-class'
 import { serious } from './axe.ts'
 import { expect, test } from './fixtures.ts'
 
@@ -51,6 +52,15 @@ test('a session becomes a series: something grows, a week is left out, one is pl
   await expect(page).toHaveURL(/\/who\//)
   await page.goBack()
   await expect(weeks.nth(1)).toContainText('planned')
+  // Moved, it is moved where it is planned too.
+  await weeks.nth(1).click()
+  await page.getByLabel('Day', { exact: true }).fill('2026-12-25')
+  await expect(weeks.nth(1)).toContainText('25 Dec')
+  const days = async () =>
+    ((await (await fetch(`${house.address}api/planned-classes`)).json()) as KeptPlannedClass[]).map(
+      ({ planned }) => planned.day,
+    )
+  await expect.poll(days).toContain('2026-12-25')
   await page.getByRole('button', { name: 'Delete' }).click()
   await expect(page.getByRole('heading', { name: 'Weeks that build' })).toBeVisible()
   await page.getByRole('button', { name: 'Bring it back' }).click()

@@ -78,7 +78,7 @@ function sinceLastHeld(classes: readonly ClassInWeeks[]): readonly ClassInWeeks[
 const contentOf = (week: number, waits: ReadonlySet<number>): number =>
   Math.max(1, week - [...waits].filter((one) => one > 1 && one <= week).length)
 
-interface Place {
+interface Slot {
   readonly n: number
   readonly week: number
   readonly day: string
@@ -88,7 +88,7 @@ interface Place {
   readonly waits: boolean
 }
 
-function classOf({ n, week, day, said, series, content, waits }: Place): ClassInWeeks {
+function classOf({ n, week, day, said, series, content, waits }: Slot): ClassInWeeks {
   const own = said.get(n)
   const startsAt = own?.startsAt ?? series.startsAt
   return {

@@ -21,7 +21,7 @@ const script = `
 28:40 Move the fingers and toes. Roll to the right side. Sit up when you are ready, and thank you for practising with me.
 `
 
-/** A transcript in paragraphs: a hold begins in the middle of one, and nobody knows where. */
+/** Captions as long as paragraphs: a hold begins in the middle of one, and nobody knows where. */
 export const paragraphs: Recording = {
   name: 'paragraphs',
   captions: captionsOf(script),

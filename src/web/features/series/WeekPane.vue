@@ -13,7 +13,7 @@ import type { WeekOfSeries } from './use-series.ts'
 
 /** The class that is looked at: what is new in it, and what is to become of it. */
 const props = defineProps<{ week: WeekOfSeries; weeks: number; lengthS: number }>()
-const { chosen, names, told, leaveOut, move, wait, asComputed, openInPlan, planClass } = useSeries()
+const { names, told, leaveOut, move, wait, asComputed, openInPlan, planClass } = useSeries()
 const words = computed(() => capital(weekWords(props.week.week, props.week.news, names)))
 const why = ref('')
 watch(
@@ -24,12 +24,12 @@ const isOut = computed(() => props.week.leftOut !== undefined)
 function setDay(event: Event): void {
   const day = textOf(event)
   // A date that is only half typed is none yet.
-  if (day !== '') void move(props.week.n, day, chosen.value?.classes.find(({ n }) => n === props.week.n)?.startsAt)
+  if (day !== '') void move(props.week, { day })
 }
 function setHour(event: Event): void {
   const hour = textOf(event).slice(0, 5)
-  const own = hour === '' || hour === chosen.value?.startsAt ? undefined : hour
-  void move(props.week.n, chosen.value?.classes.find(({ n }) => n === props.week.n)?.day, own)
+  // Without an hour of its own it begins as the series does.
+  void move(props.week, { startsAt: hour === '' ? undefined : hour })
 }
 </script>
 
@@ -87,14 +87,14 @@ function setHour(event: Event): void {
         @click="leaveOut(week.n, undefined)"
       />
     </div>
-    <form v-if="!isOut" class="out" @submit.prevent="leaveOut(week.n, why.trim())">
+    <form v-if="!isOut && !week.planned" class="out" @submit.prevent="leaveOut(week.n, why.trim())">
       <div>
         <label for="week-why">Why there is none</label>
         <InputText id="week-why" v-model="why" fluid :maxlength="textLimits.line" placeholder="holiday" />
       </div>
       <Button type="submit" size="small" severity="secondary" outlined label="No class this week" />
     </form>
-    <div class="row">
+    <div v-if="!week.planned?.ledClassId" class="row">
       <div>
         <label for="week-day">Day</label>
         <InputText id="week-day" type="date" fluid :model-value="week.day" @change="setDay" />

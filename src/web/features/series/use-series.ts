@@ -25,7 +25,7 @@ import { dayOf } from '#words/class-days'
 import { smallSpine } from './small-spine.ts'
 import type { SmallSpine } from './small-spine.ts'
 
-/** A class of the series as its column shows it. */
+/** A class of the series as its column shows it; its session is the one it is led by, as far as it could be read. */
 export interface WeekOfSeries extends ClassInWeeks {
   readonly spine: SmallSpine | undefined
   /** Planned for its day, with who comes; and led, once it was. */
@@ -89,20 +89,40 @@ function useBase(id: () => string | undefined) {
   return base
 }
 
+/** The sessions that classes have of their own, by id. */
+function useOwnSessions(ids: () => readonly string[]) {
+  const known = shallowRef<ReadonlyMap<string, Session>>(new Map())
+  watch(
+    ids,
+    async (now) => {
+      const missing = now.filter((id) => !known.value.has(id))
+      const read = await Promise.all(missing.map(readSession))
+      const found = read.flatMap((reply) => (reply.kind === 'ok' ? [[reply.value.id, reply.value] as const] : []))
+      if (found.length > 0) known.value = new Map([...known.value, ...found])
+    },
+    { immediate: true },
+  )
+  return known
+}
+
 function useWeeks(chosen: Readonly<{ value: Series | undefined }>, base: Readonly<{ value: Session | undefined }>) {
   const own = useOwnStore()
   const planned = usePlannedClassesStore()
+  const sessionsOfOwn = useOwnSessions(() => chosen.value?.classes.flatMap(({ sessionId }) => sessionId ?? []) ?? [])
   const chosenN = ref(1)
   const classes = computed((): readonly WeekOfSeries[] => {
     if (!chosen.value || !base.value) return []
     const days = daysOfRhythm(chosen.value)
     const made = classesOfSeries({ series: chosen.value, base: base.value, days, catalog: own.catalog })
     const { id } = chosen.value
-    return made.map((one) => ({
-      ...one,
-      spine: smallSpine(one.session, one.news, own.catalog),
-      planned: planned.planned.find(({ series }) => series?.id === id && series.n === one.n),
-    }))
+    return made.map((one) => {
+      const mine = one.sessionId === undefined ? undefined : sessionsOfOwn.value.get(one.sessionId)
+      const session = mine ?? one.session
+      return {
+        ...{ ...one, session, spine: smallSpine(session, mine ? [] : one.news, own.catalog) },
+        planned: planned.planned.find(({ series }) => series?.id === id && series.n === one.n),
+      }
+    })
   })
   const names: NamesOfSeries = {
     block(id) {
@@ -132,6 +152,19 @@ function growthActs(chosen: Readonly<{ value: Series | undefined }>, change: Cha
   }
 }
 
+/** A class of a series, planned for its day with who comes to the series. */
+const plannedFor = (
+  series: Series,
+  { n, day, startsAt }: ClassInWeeks,
+  where: Pick<PlannedClass, 'sessionId' | 'placeId'>,
+): PlannedClass => ({
+  ...{ id: nanoid(), ...where, series: { id: series.id, n }, day },
+  ...(series.roomId === undefined ? {} : { roomId: series.roomId }),
+  ...(startsAt === undefined ? {} : { startsAt }),
+  ...{ people: series.people.map((personId) => ({ personId })), guests: series.guests },
+  ...{ forms: [], substitutes: [], setAside: [] },
+})
+
 function classActs(chosen: Readonly<{ value: Series | undefined }>, change: Change, told: { value: string }) {
   const router = useRouter()
   const classes = usePlannedClassesStore()
@@ -158,7 +191,12 @@ function classActs(chosen: Readonly<{ value: Series | undefined }>, change: Chan
   }
   return {
     leaveOut: (n: number, why: string | undefined) => say(n, { leftOut: why }),
-    move: (n: number, day: string | undefined, startsAt: string | undefined) => say(n, { day, startsAt }),
+    /** Moves a class; one that is planned already is moved with it. */
+    async move({ n, planned }: WeekOfSeries, to: { readonly day?: string; readonly startsAt?: string | undefined }) {
+      if (!(await say(n, to)) || !planned) return
+      const when = 'startsAt' in to ? { ...to, startsAt: to.startsAt ?? chosen.value?.startsAt } : to
+      await classes.put(withFields<PlannedClass>(planned, when))
+    },
     /** From that week on everything grows a week later; or no longer so. */
     wait(week: number, waits: boolean): Promise<boolean> {
       const others = (chosen.value?.waits ?? []).filter((one) => one !== week)
@@ -180,13 +218,7 @@ function classActs(chosen: Readonly<{ value: Series | undefined }>, change: Chan
         if (placeId === undefined) told.value = 'A class is planned at a place: add one in Cupboard first.'
         return
       }
-      const planned: PlannedClass = {
-        ...{ id: nanoid(), sessionId, placeId, series: { id: series.id, n: one.n }, day: one.day },
-        ...(series.roomId === undefined ? {} : { roomId: series.roomId }),
-        ...(one.startsAt === undefined ? {} : { startsAt: one.startsAt }),
-        ...{ people: series.people.map((personId) => ({ personId })), guests: series.guests },
-        ...{ forms: [], substitutes: [], setAside: [] },
-      }
+      const planned = plannedFor(series, one, { sessionId, placeId })
       if (await classes.put(planned)) await router.push({ name: 'who', params: { id: sessionId } })
       else told.value = classes.problem
     },
