@@ -84,7 +84,7 @@ test('what was measured is put right by keys and by mouse, kept in the browser, 
   await page.keyboard.press('Enter')
   await expect(page.getByRole('combobox', { name: 'What it is' })).toBeFocused()
   await page.getByRole('combobox', { name: 'Pose' }).click()
-  await page.getByRole('searchbox').fill('sphi')
+  await page.getByRole('searchbox', { name: 'Part of the name: Pose' }).fill('sphi')
   await page.getByRole('option', { name: 'Sphinx', exact: true }).click()
   await expect(chosen).toHaveAccessibleName(/Hold: Sphinx/)
 

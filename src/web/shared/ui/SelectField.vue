@@ -36,6 +36,7 @@ const toChange = (value: T | typeof nothing): void => {
       option-label="words"
       option-value="value"
       :filter="isSearched"
+      :pt="isSearched ? { pcFilter: { root: { 'aria-label': `Part of the name: ${label}` } } } : undefined"
       @update:model-value="toChange"
     />
   </div>
