@@ -30,8 +30,8 @@ const times = (count: number): string => (count === 1 ? '1 caption' : `${String(
 
 /** What was put right on reading; empty where nothing was. */
 export const captionNotes = (outOfOrder: number, backwards: number): readonly string[] => [
-  ...(outOfOrder > 0 ? [`${times(outOfOrder)} went back in time and stand where their times say.`] : []),
-  ...(backwards > 0 ? [`${times(backwards)} end before they begin and were left out.`] : []),
+  ...(outOfOrder > 0 ? [`${times(outOfOrder)} went back in time: now in the order of their times.`] : []),
+  ...(backwards > 0 ? [`${times(backwards)} ended before beginning, and left out.`] : []),
 ]
 
 /** A side in a row after a name; nothing where there is none. */

@@ -114,9 +114,9 @@ export const classesWords = (classes: readonly { readonly leftOut: string | unde
 export const growthKinds: readonly { readonly value: Growth['kind']; readonly words: string }[] = [
   { value: 'longer', words: 'held longer' },
   { value: 'quieter', words: 'quieter: less is said' },
+  { value: 'ladder', words: 'the breath ladder' },
   { value: 'comes', words: 'comes in a later week' },
   { value: 'goes', words: 'goes after some weeks' },
   { value: 'form', words: 'another form' },
   { value: 'instead', words: 'another pose in its place' },
-  { value: 'ladder', words: 'the breath ladder' },
 ].map(({ value, words }) => ({ value: value as Growth['kind'], words: capital(words) }))

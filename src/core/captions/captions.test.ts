@@ -183,9 +183,14 @@ test('what a recording adds up to: what was held and said in it, its two sides, 
   const [pair] = told.sides
   expect(told.sides).toHaveLength(1)
   expect(pair?.apartMs).toBe((told.holds[1]?.heldMs ?? 0) - (told.holds[0]?.heldMs ?? 0))
+  // A caption that stands on through the quiet is spoken only as long as it takes to say it.
+  const standing = captions.map((caption, at) => ({ ...caption, endMs: captions[at + 1]?.startMs ?? caption.endMs }))
+  const { spoken } = toldOfRecording(standing, measured(standing))
+  const spokenMs = spoken.reduce((sum, { startMs, endMs }) => sum + endMs - startMs, 0)
+  expect(spokenMs).toBeLessThan(60_000)
   // From the last word of settling to the way out.
   expect(told.longestQuiet?.endMs).toBe(250_000)
-  expect(toldOfRecording([], [])).toEqual({ holds: [], sides: [] })
+  expect(toldOfRecording([], [])).toEqual({ holds: [], sides: [], spoken: [] })
 })
 
 const sentences = [...new Set(recordings.flatMap(({ captions }) => captions.map(({ text }) => text)))]

@@ -21,6 +21,8 @@ export interface RecordedSides {
 export interface ToldOfRecording {
   readonly holds: readonly RecordedHold[]
   readonly sides: readonly RecordedSides[]
+  /** When somebody spoke, as long as saying it takes: a caption may stand on after that. */
+  readonly spoken: readonly { readonly startMs: Milliseconds; readonly endMs: Milliseconds }[]
   /** The longest that nobody spoke, from where; absent: somebody always did. */
   readonly longestQuiet?: { readonly startMs: Milliseconds; readonly endMs: Milliseconds }
 }
@@ -39,6 +41,7 @@ export function toldOfRecording(captions: readonly Caption[], spans: readonly Sp
     )
   const [longest] = pieces.filter(({ text }) => text === '').toSorted((a, b) => lengthOf(b) - lengthOf(a))
   return {
+    spoken: spoken.map(({ startMs, endMs }) => ({ startMs, endMs })),
     holds: held.map((span) => ({ span, heldMs: lengthOf(span), spokenMs: within(span) })),
     sides: held.slice(1).flatMap((second, at): RecordedSides[] => {
       const first = held[at]

@@ -42,10 +42,9 @@ const lineHighPx = 13
     <span class="day">{{ hasWeekday || week.isMoved ? classWhen({ day: week.day }) : dayOfMonth(week.day) }}</span>
     <span class="state" :class="{ over: isOver }">
       <template v-if="week.leftOut !== undefined">no class: {{ week.leftOut || 'left out' }}</template>
-      <template v-else
-        >{{ week.spine ? formatMs(week.spine.totalMs) : '' }}{{ stateWords === '' ? '' : `, ${stateWords}` }}</template
-      >
+      <template v-else>{{ week.spine ? formatMs(week.spine.totalMs) : '' }}</template>
     </span>
+    <span v-if="week.leftOut === undefined" class="state">{{ stateWords }}</span>
     <span
       v-if="week.leftOut === undefined && week.spine"
       class="spine"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, useId, useTemplateRef } from 'vue'
 import { editSpans, startDoubtMs } from '#core/captions'
-import type { Caption, EditedSpan, SpanEdit } from '#core/captions'
+import type { EditedSpan, SpanEdit, ToldOfRecording } from '#core/captions'
 import { formatMs } from '#core/units'
 import { spanWords } from '#words/recordings'
 import { useLetterKeys } from '#web/shared/settings/letter-keys.ts'
@@ -10,7 +10,8 @@ import type { StripCommand } from './strip-keys.ts'
 
 /** A recording in true time: when somebody spoke, what was done, and how sure each of its edges is. */
 const props = defineProps<{
-  captions: readonly Caption[]
+  /** When somebody spoke. */
+  spoken: ToldOfRecording['spoken']
   spans: readonly EditedSpan[]
   chosen: number
   nameOf: (span: EditedSpan) => string
@@ -66,7 +67,7 @@ function letGo(): void {
 <template>
   <div class="recording">
     <div class="spoken" aria-hidden="true">
-      <i v-for="(caption, at) in captions" :key="at" :style="place(caption.startMs, caption.endMs)" />
+      <i v-for="(words, at) in spoken" :key="at" :style="place(words.startMs, words.endMs)" />
     </div>
     <div
       ref="box"

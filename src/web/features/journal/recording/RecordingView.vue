@@ -149,7 +149,7 @@ useUndoKeys({
         <p v-for="note in shown.recording.notes" :key="note" class="soft">{{ note }}</p>
         <RecordingStrip
           ref="strip"
-          :captions="shown.recording.captions"
+          :spoken="told.spoken"
           :spans="spans"
           :chosen="chosen"
           :name-of="nameOf"
