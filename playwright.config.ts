@@ -14,11 +14,12 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     browserName: 'chromium',
-    // Every test has a browser of its own: only those of the shell need it to fetch all that it keeps.
+    // Only the tests of the shell need a browser that fetches all that it keeps: they ask for a window of their own.
     serviceWorkers: 'block',
     launchOptions: {
       executablePath: chromiumPath(),
-      args: chromiumArguments,
+      // One process for all pages of a window, which keeps what it has compiled from one test to the next: see e2e/windows.ts.
+      args: [...chromiumArguments, '--disable-site-isolation-trials', '--renderer-process-limit=1'],
     },
   },
 })

@@ -2,12 +2,14 @@ import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { basename, join } from 'node:path'
 import { test as base, expect } from '@playwright/test'
-import type { BrowserContext, Locator, Page } from '@playwright/test'
+import type { BrowserContext, ConsoleMessage, Locator, Page, WebError } from '@playwright/test'
 import type { Session } from '#model/session'
 import { openDatabase } from '#server/db/open'
 import { prepareDemo } from '#server/demo/seed'
 import { startServer } from '#server/start'
 import type { Running } from '#server/start'
+import { findPort, forget, leave, openKeptWindow } from './windows.ts'
+import type { KeptWindow } from './windows.ts'
 
 const folderOf = (name: string) => join(import.meta.dirname, '..', name)
 const thursday = { now: () => new Date('2026-03-12T17:00:00Z') }
@@ -26,6 +28,8 @@ interface Fixtures {
   pages: 'dist' | 'dist-with-warnings'
   /** The demo data, or a database of one's own with nothing in it. */
   data: 'demo' | 'empty'
+  /** The window that the worker's tests share, each of which finds it as new; or one of its own, with its own cache. */
+  window: 'shared' | 'own'
   house: House
   /** Messages a test expects from the browser itself, as parts of their text. */
   expectFailures: (part: string) => void
@@ -38,23 +42,32 @@ interface Beginnings {
   readonly empty: string
 }
 
+interface OfWorker {
+  beginnings: Beginnings
+  port: number
+  kept: KeptWindow
+}
+
 async function makeBeginnings(folder: string): Promise<Beginnings> {
   const empty = join(folder, 'zovrin.sqlite')
   await (await openDatabase(empty)).close()
   return { demo: (await prepareDemo(folder, thursday)).file, empty }
 }
 
-async function makeHouse(pagesName: string, beginning: string): Promise<House & { remove(): Promise<void> }> {
+async function makeHouse(
+  pagesName: string,
+  beginning: string,
+  port: number,
+): Promise<House & { remove(): Promise<void> }> {
   const folder = mkdtempSync(join(tmpdir(), 'zovrin-e2e-'))
   const pages = folderOf(pagesName)
   const file = join(folder, basename(beginning))
   copyFileSync(beginning, file)
   // The loopback's other name stands for the address others reach this machine at.
   const room = { addresses: () => ['127.0.0.2'], port: 0 }
-  const config = { host: '127.0.0.1', port: 0, portIsFixed: true, dataFolder: folder, room }
+  const config = { host: '127.0.0.1', port, portIsFixed: true, dataFolder: folder, room }
   let running: Running | undefined = await startServer(config, file, pages)
   const { address } = running
-  const fixed = { ...config, port: Number(new URL(address).port) }
   return {
     address,
     async stop() {
@@ -62,7 +75,7 @@ async function makeHouse(pagesName: string, beginning: string): Promise<House & 
       running = undefined
     },
     async start() {
-      running ??= await startServer(fixed, file, pages)
+      running ??= await startServer(config, file, pages)
     },
     async session(id) {
       return (await (await fetch(`${address}api/sessions/${id}`)).json()) as Session
@@ -82,19 +95,25 @@ async function makeHouse(pagesName: string, beginning: string): Promise<House & 
   }
 }
 
-/** Collects what a page may never show: uncaught errors, console errors and warnings, policy violations. */
-function watch(context: BrowserContext, amiss: string[]): void {
-  context.on('weberror', (error) => amiss.push(`uncaught: ${error.error().message}`))
-  context.on('console', (message) => {
+/** Collects what a page may never show, until the function it gives is called: uncaught errors, console errors and warnings, policy violations. */
+function watch(context: BrowserContext, amiss: string[]): () => void {
+  const uncaught = (error: WebError) => amiss.push(`uncaught: ${error.error().message}`)
+  const said = (message: ConsoleMessage) => {
     if (message.type() === 'error' || message.type() === 'warning') amiss.push(`${message.type()}: ${message.text()}`)
-  })
+  }
+  context.on('weberror', uncaught)
+  context.on('console', said)
+  return () => {
+    context.off('weberror', uncaught)
+    context.off('console', said)
+  }
 }
 
 interface Amiss {
   amiss: { allowed: string[]; seen: string[] }
 }
 
-export const test = base.extend<Fixtures & Amiss, { beginnings: Beginnings }>({
+export const test = base.extend<Fixtures & Amiss, OfWorker>({
   beginnings: [
     // Playwright reads what a fixture needs off this pattern, and wants one even where that is nothing of weight.
     async ({ browserName: _ }, use) => {
@@ -104,11 +123,32 @@ export const test = base.extend<Fixtures & Amiss, { beginnings: Beginnings }>({
     },
     { scope: 'worker' },
   ],
+  port: [
+    async ({ browserName: _ }, use, { parallelIndex }) => {
+      await use(await findPort(parallelIndex))
+    },
+    { scope: 'worker' },
+  ],
+  kept: [
+    async ({ browser }, use) => {
+      const kept = await openKeptWindow(browser)
+      await use(kept)
+      await kept.context.close()
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ context, kept, window }, use) => {
+    await use(window === 'shared' ? kept.context : context)
+  },
+  page: async ({ context, kept, window }, use) => {
+    await use(window === 'shared' ? kept.page : await context.newPage())
+  },
   amiss: [
     async ({ context }, use) => {
       const amiss = { allowed: ['Service Worker registration blocked by Playwright'], seen: [] as string[] }
-      watch(context, amiss.seen)
+      const stop = watch(context, amiss.seen)
       await use(amiss)
+      stop()
       expect(amiss.seen.filter((text) => !amiss.allowed.some((part) => text.includes(part)))).toEqual([])
     },
     { auto: true },
@@ -118,11 +158,13 @@ export const test = base.extend<Fixtures & Amiss, { beginnings: Beginnings }>({
   },
   pages: ['dist', { option: true }],
   data: ['demo', { option: true }],
-  house: async ({ pages, data, beginnings, context }, use) => {
-    const house = await makeHouse(pages, beginnings[data])
+  window: ['shared', { option: true }],
+  house: async ({ pages, data, window, beginnings, port, kept, page }, use) => {
+    const house = await makeHouse(pages, beginnings[data], port)
+    if (window === 'shared') await forget(kept, house.address)
     await use(house)
     // The windows go first, so that none asks a server that is no more.
-    await context.close()
+    await (window === 'shared' ? leave(kept) : page.context().close())
     await house.remove()
   },
   plan: async ({ page, house }, use) => {

@@ -6,7 +6,7 @@ import { fold } from '#core/lead'
 import { expect, test } from './fixtures.ts'
 
 // What is reloaded here while the server is away comes from the shell.
-test.use({ serviceWorkers: 'allow' })
+test.use({ serviceWorkers: 'allow', window: 'own' })
 
 interface Sounded {
   kind: string

@@ -3,7 +3,7 @@ import { blockNames, expect, saved, test } from './fixtures.ts'
 import type { House } from './fixtures.ts'
 
 // What is reloaded here while the server is away comes from the shell.
-test.use({ serviceWorkers: 'allow' })
+test.use({ serviceWorkers: 'allow', window: 'own' })
 
 async function rename(page: Page, name: string): Promise<void> {
   await page.getByRole('listbox').focus()
