@@ -73,6 +73,7 @@ test('up to an hour and a half the time is filled', () => {
       const { totalMs } = choose({ ...wish, lengthS: minutes * 60 })
       expect(totalMs).toBeGreaterThan((minutes - 1) * 60_000)
     }),
+    { numRuns: 40 },
   )
 })
 
@@ -179,6 +180,7 @@ test('breath work is as long as the level allows and builds on what comes before
       }
       expect(known.size).toBeGreaterThan(0)
     }),
+    { numRuns: 40 },
   )
 })
 
