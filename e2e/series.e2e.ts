@@ -66,3 +66,44 @@ test('a session becomes a series: something grows, a week is left out, one is pl
   await page.getByRole('button', { name: 'Bring it back' }).click()
   await expect(weeks.nth(1)).toContainText('a plan of its own')
 })
+
+test('a running series shows what was led of it and who came; one led on another day is taken as its class', async ({
+  page,
+  house,
+}) => {
+  await page.goto(`${house.address}series/thursday`)
+  const weeks = page.getByRole('tablist', { name: 'Weeks' }).getByRole('tab')
+  await expect(weeks).toHaveCount(8)
+  await expect(weeks.nth(3)).toContainText('led 59:43')
+  await expect(weeks.nth(3)).toContainText('12 came')
+  await expect(weeks.nth(5)).toContainText('planned')
+  await expect(weeks.nth(5)).toContainText('11 expected')
+  await expect(weeks.nth(6)).toContainText('Deer 3:30 → 4:00')
+  await weeks.nth(3).click()
+  const pane = page.getByRole('complementary', { name: 'The week and the series' })
+  await expect(pane).toContainText('For next time: On time for once.')
+  await expect(pane.getByRole('link', { name: 'As it was led' })).toHaveAttribute('href', /thursday-1-weeks-ago/)
+
+  // The course of breath: its sixth class was led on its Tuesday. Held on Wednesdays, it was led a day early.
+  await page.getByRole('button', { name: /Reed and bellows/ }).click()
+  await expect(weeks.nth(5)).toContainText('7 came')
+  await page.getByRole('checkbox', { name: 'Wed' }).check()
+  await page.getByRole('checkbox', { name: 'Tue' }).uncheck()
+  await expect(weeks.nth(5)).not.toContainText('7 came')
+  await weeks.nth(5).click()
+  await expect(pane).toContainText('“Reed and bellows” was led on')
+  await pane.getByRole('button', { name: 'It was this class' }).click()
+  await expect(weeks.nth(5)).toContainText('7 came')
+  await expect(pane.getByRole('link', { name: 'As it was led' })).toBeVisible()
+})
+
+test('a series that comes with Zovrin is begun with a session of one’s own', async ({ page, house }) => {
+  await page.goto(`${house.address}series`)
+  await page.getByRole('button', { name: 'Begin with Eight weeks from watching to even breath' }).click()
+  const weeks = page.getByRole('tablist', { name: 'Weeks' }).getByRole('tab')
+  await expect(weeks).toHaveCount(8)
+  await expect(weeks.nth(1)).toContainText('Three-part breath, lesson 1')
+  await expect(weeks.nth(7)).toContainText('breath 3 : 3')
+  const sessions = (await (await fetch(`${house.address}api/sessions`)).json()) as { name: string }[]
+  expect(sessions.map(({ name }) => name)).toContain('From watching to even breath, half an hour')
+})

@@ -11,6 +11,8 @@ export interface LedClassLine {
   readonly plannedS: number
   readonly ledS: number
   readonly people: number
+  /** What was noted of it, for next time. */
+  readonly note: string
 }
 
 /** Which classes of the journal are wished for; what is absent is not asked. */

@@ -1,6 +1,6 @@
 import type { Growth, Weekday } from '#model/series'
 import type { News } from '#core/series'
-import { formatDuration } from '#core/units'
+import { formatDuration, formatMs } from '#core/units'
 import { stepName, stepWords } from './ladder.ts'
 import { capital, counted, joined } from './text.ts'
 
@@ -109,6 +109,14 @@ export const classesWords = (classes: readonly { readonly leftOut: string | unde
   const held = counted(classes.length - out, 'class', 'classes')
   return out === 0 ? held : `${held}, ${out === 1 ? 'one' : String(out)} left out`
 }
+
+/** How many came to a class that was led, or are expected. */
+export const comersWords = (people: number, isLed: boolean): string =>
+  isLed ? `${String(people)} came` : people === 0 ? '' : `${String(people)} expected`
+
+/** What the journal has of a class, in a line. */
+export const ledWords = ({ ledS, plannedS }: { readonly ledS: number; readonly plannedS: number }): string =>
+  `${formatMs(ledS * 1000)} of ${formatMs(plannedS * 1000)}`
 
 /** Kinds of growth to choose from. */
 export const growthKinds: readonly { readonly value: Growth['kind']; readonly words: string }[] = [

@@ -105,7 +105,7 @@ function classOf({ n, week, day, said, series, content, waits }: Slot): ClassInW
 const dayMs = 86_400_000
 
 /** The Monday of a day's week, as a number of weeks. */
-function mondayOf(day: string): number {
+export function mondayOf(day: string): number {
   const days = Date.parse(`${day}T00:00Z`) / dayMs
   // 1 January 1970 was a Thursday.
   return Math.floor((days + 3) / 7)

@@ -8,7 +8,7 @@ import { shippedCatalog } from '#library/shipped'
 import { blockName } from '#words/blocks'
 import { sectionName } from '#words/sections'
 import { reedAndBellows } from './reed-and-bellows.ts'
-import { thursdaySlowHour } from './sessions.ts'
+import { sundayLongRest, thursdaySlowHour } from './sessions.ts'
 
 /** Something the teacher did: in which block, kind and side, how long after it began. */
 interface Done {
@@ -99,6 +99,15 @@ const tuesday: Evening = {
   breath: { was: 'easy' },
 }
 
+/** The first of the Sundays, quiet as it was meant to be. */
+const sunday: Evening = {
+  weeksAgo: 1,
+  lateS: 45,
+  people: 8,
+  done: [at('bound', 'hold', 400, 'stay')],
+  note: 'Nobody wanted to come out of bound angle.',
+}
+
 const dayMs = 24 * 3_600_000
 
 /** A led class as it is written down: how it began, what was told, how it ended. */
@@ -108,18 +117,24 @@ export interface DemoClass {
   readonly end: LedEnd
 }
 
-/** The led classes of the demo, on the Thursdays before today and on a Tuesday at 18:00 UTC, each through the real machine. */
+/** The Thursday before a day, at 18:00 UTC: from one day back (a Friday) to seven (a Thursday). */
+export function lastThursdayBefore(today: Date): Date {
+  const thursday = new Date(today)
+  thursday.setUTCHours(18, 0, 0, 0)
+  thursday.setUTCDate(thursday.getUTCDate() - (((thursday.getUTCDay() + 2) % 7) + 1))
+  return thursday
+}
+
+/** The led classes of the demo, on the Thursdays before today, on a Tuesday and on a Sunday at 18:00 UTC, each through the real machine. */
 export function demoClasses(today: Date): DemoClass[] {
-  const lastThursday = new Date(today)
-  lastThursday.setUTCHours(18, 0, 0, 0)
-  // From one day back (a Friday) to seven (a Thursday).
-  lastThursday.setUTCDate(lastThursday.getUTCDate() - (((lastThursday.getUTCDay() + 2) % 7) + 1))
+  const lastThursday = lastThursdayBefore(today)
   return [
     ...evenings.map((evening) => {
       const plannedStart = lastThursday.getTime() - (evening.weeksAgo - 1) * 7 * dayMs
       return ledEvening(thursdaySlowHour, `thursday-${String(evening.weeksAgo)}-weeks-ago`, evening, plannedStart)
     }),
     ledEvening(reedAndBellows, 'breath-week-6', tuesday, lastThursday.getTime() - 2 * dayMs),
+    ledEvening(sundayLongRest, 'sunday-1-week-ago', sunday, lastThursday.getTime() - 4 * dayMs),
   ]
 }
 

@@ -7,14 +7,16 @@ import { ledClassStore } from '#server/features/led-classes/store'
 import { peopleStore } from '#server/features/people/store'
 import { plannedClassStore } from '#server/features/planned-classes/store'
 import { placeStore } from '#server/features/places/store'
+import { seriesStore } from '#server/features/series/store'
 import { sessionStore } from '#server/features/sessions/store'
 import { bellowsHouse, bellowsPeople } from './bellows-house.ts'
 import { demoClasses } from './led-classes.ts'
 import { plannedClasses } from './planned-classes.ts'
+import { demoSeries, joined } from './series.ts'
 import { demoSessions } from './sessions.ts'
 
 /** Raised whenever the demo data changes: an older demo database is then put aside and made anew. */
-export const seedNumber = 12
+export const seedNumber = 13
 const seedNote = 'demo seed'
 
 const minuteMs = 60_000
@@ -28,7 +30,9 @@ export async function seedDemo(database: Database, clock: Clock): Promise<void> 
   }
   await placeStore(database, clock).put(bellowsHouse, 0)
   for (const person of bellowsPeople(clock.now())) await peopleStore(database).put(person, 0)
-  for (const planned of plannedClasses(clock.now())) await plannedClassStore(database, clock).put(planned, 0)
+  const weeks = joined(demoSeries(clock.now()), plannedClasses(clock.now()))
+  for (const series of weeks.series) await seriesStore(database).put(series, 0)
+  for (const planned of weeks.planned) await plannedClassStore(database, clock).put(planned, 0)
   const classes = ledClassStore(database)
   for (const { start, events, end } of demoClasses(clock.now())) {
     await classes.begin(start)

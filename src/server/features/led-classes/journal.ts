@@ -14,7 +14,8 @@ export interface Cursor {
 }
 
 /** A line as it lies in its row; read without making a model of each. */
-type LineRow = Omit<LedClassLine, 'startedAt' | 'endedAt'> & {
+type LineRow = Omit<LedClassLine, 'startedAt' | 'endedAt' | 'note'> & {
+  readonly note: string | null
   readonly startedAt: string
   readonly endedAt: string | null
 }
@@ -26,7 +27,7 @@ export function journalOf({ models, inTransaction }: Database) {
     /** The newest first, so many of those that are wished for; those after the one a cursor names. */
     async list(most: number, wish: JournalWish, after?: Cursor): Promise<LedClassLine[]> {
       const rows = await ledClasses.findAll({
-        attributes: ['id', 'sessionId', 'name', 'startedAt', 'endedAt', 'plannedS', 'ledS', 'people'],
+        attributes: ['id', 'sessionId', 'name', 'startedAt', 'endedAt', 'plannedS', 'ledS', 'people', 'note'],
         where: { [Op.and]: [await wished(models, wish), ...(after ? [earlierThan(after)] : [])] },
         order: [
           ['startedAt', 'DESC'],
@@ -37,6 +38,7 @@ export function journalOf({ models, inTransaction }: Database) {
       })
       return (rows as unknown as LineRow[]).map((row) => ({
         ...row,
+        note: row.note ?? '',
         startedAt: new Date(row.startedAt).toISOString(),
         endedAt: row.endedAt === null ? null : new Date(row.endedAt).toISOString(),
       }))

@@ -16,6 +16,7 @@ import ViewHead from '#web/shared/ui/ViewHead.vue'
 import GrowthLines from './GrowthLines.vue'
 import GrowthRules from './GrowthRules.vue'
 import RhythmFields from './RhythmFields.vue'
+import ShippedList from './ShippedList.vue'
 import WeekColumn from './WeekColumn.vue'
 import WeekPane from './WeekPane.vue'
 import { useSeries } from './use-series.ts'
@@ -115,7 +116,7 @@ const drawerOpen = ref(false)
           </p>
           <p v-else class="sub">
             A series is one session over several weeks: what comes again, what grows, what is new. Choose a session at
-            the left.
+            the left, or begin with one of these.
           </p>
         </template>
         <span v-if="chosen" class="tools">
@@ -124,6 +125,7 @@ const drawerOpen = ref(false)
         </span>
       </ViewHead>
       <p v-if="store.problem" class="problem" role="alert">{{ store.problem }}</p>
+      <ShippedList v-if="!chosen" @begun="choose" />
       <p v-if="gone" role="status">
         “{{ gone.name }}” is deleted.
         <Button size="small" text severity="secondary" icon="pi pi-undo" label="Bring it back" @click="bringBack" />
@@ -148,6 +150,8 @@ const drawerOpen = ref(false)
             :names="names"
             :length-s="base?.lengthS ?? 0"
             :has-weekday="chosen.weekdays.length > 1"
+            :base-id="chosen.baseId"
+            :expected="chosen.people.length + chosen.guests"
             @choose="chosenN = week.n"
           />
         </div>

@@ -3,8 +3,9 @@ import { computed } from 'vue'
 import { formatMs } from '#core/units'
 import { classWhen } from '#words/class-days'
 import { dayOfMonth } from '#words/dates'
-import { weekWords } from '#words/series'
+import { comersWords, weekWords } from '#words/series'
 import type { NamesOfSeries } from '#words/series'
+import { expectedIn } from './use-series.ts'
 import type { WeekOfSeries } from './use-series.ts'
 
 /** One class of a series: when it is, a small spine of it, and what is new in it. */
@@ -17,13 +18,29 @@ const props = defineProps<{
   lengthS: number
   /** The day of the week is said where there is more than one. */
   hasWeekday: boolean
+  baseId: string
+  /** How many come to the series. */
+  expected: number
 }>()
 const emit = defineEmits<{ choose: [] }>()
-const stateWords = computed(() => (props.week.planned ? (props.week.planned.ledClassId ? 'led' : 'planned') : ''))
+const isLed = computed(() => props.week.led !== undefined || props.week.planned?.ledClassId !== undefined)
+const stateWords = computed(() => {
+  const { led, planned, isPast } = props.week
+  if (isLed.value) return led ? `led ${formatMs(led.ledS * 1000)}` : 'led'
+  return isPast ? 'no record' : planned ? 'planned' : ''
+})
+const comers = computed(() => {
+  const { led, planned, isPast } = props.week
+  return isPast && !led ? '' : comersWords(led?.people ?? expectedIn(planned, props.expected), isLed.value)
+})
 const isOver = computed(
   () => props.week.leftOut === undefined && (props.week.spine?.totalMs ?? 0) > props.lengthS * 1000,
 )
 const words = computed(() => weekWords(props.week.week, props.week.news, props.names))
+const newWords = computed(() => {
+  const { sessionId } = props.week
+  return sessionId === undefined ? words.value : sessionId === props.baseId ? 'the base as it is' : 'a plan of its own'
+})
 /** A name is written where its bar has a line for it. */
 const lineHighPx = 13
 </script>
@@ -44,7 +61,10 @@ const lineHighPx = 13
       <template v-if="week.leftOut !== undefined">no class: {{ week.leftOut || 'left out' }}</template>
       <template v-else>{{ week.spine ? formatMs(week.spine.totalMs) : '' }}</template>
     </span>
-    <span v-if="week.leftOut === undefined" class="state">{{ stateWords }}</span>
+    <template v-if="week.leftOut === undefined">
+      <span class="state">{{ stateWords }}</span>
+      <span class="state">{{ comers }}</span>
+    </template>
     <span
       v-if="week.leftOut === undefined && week.spine"
       class="spine"
@@ -62,9 +82,7 @@ const lineHighPx = 13
         <template v-if="(bar.endMs - bar.startMs) * pxPerMs >= lineHighPx">{{ bar.name }}</template>
       </i>
     </span>
-    <span v-if="week.leftOut === undefined" class="new">{{
-      week.sessionId === undefined ? words : 'a plan of its own'
-    }}</span>
+    <span v-if="week.leftOut === undefined" class="new">{{ newWords }}</span>
   </button>
 </template>
 

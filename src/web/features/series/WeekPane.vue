@@ -5,7 +5,8 @@ import { computed, ref, watch } from 'vue'
 import { textLimits } from '#model/limits'
 import { formatDuration, formatMs } from '#core/units'
 import { classWhen } from '#words/class-days'
-import { weekSaid, weekWords } from '#words/series'
+import { dayText } from '#words/dates'
+import { ledWords, weekSaid, weekWords } from '#words/series'
 import { capital } from '#words/text'
 import { textOf } from '#web/shared/ui/text-of.ts'
 import { useSeries } from './use-series.ts'
@@ -13,13 +14,15 @@ import type { WeekOfSeries } from './use-series.ts'
 
 /** The class that is looked at: what is new in it, and what is to become of it. */
 const props = defineProps<{ week: WeekOfSeries; weeks: number; lengthS: number }>()
-const { names, told, leaveOut, move, wait, asComputed, openInPlan, planClass } = useSeries()
+const { names, told, leaveOut, move, wait, asComputed, openInPlan, planClass, takeLed } = useSeries()
 const words = computed(() => capital(weekWords(props.week.week, props.week.news, names)))
 const why = ref('')
 watch(
   () => props.week.n,
   () => (why.value = ''),
 )
+/** A class that was led stays as it was led. */
+const record = computed(() => props.week.led?.id ?? props.week.planned?.ledClassId)
 const isOut = computed(() => props.week.leftOut !== undefined)
 function setDay(event: Event): void {
   const day = textOf(event)
@@ -45,7 +48,18 @@ function setHour(event: Event): void {
     <dl v-if="!isOut && week.spine">
       <dt>Length</dt>
       <dd class="figure">{{ formatMs(week.spine.totalMs) }} of {{ formatDuration(lengthS) }}</dd>
+      <template v-if="week.led">
+        <dt>Led</dt>
+        <dd class="figure">{{ ledWords(week.led) }}</dd>
+        <dt>Came</dt>
+        <dd class="figure">{{ week.led.people }}</dd>
+      </template>
     </dl>
+    <p v-if="week.led?.note" class="note"><span class="soft">For next time:</span> {{ week.led.note }}</p>
+    <p v-if="week.offered" role="status">
+      “{{ week.offered.name }}” was led on {{ dayText(week.offered.startedAt) }}.
+      <Button size="small" severity="secondary" outlined label="It was this class" @click="takeLed(week)" />
+    </p>
     <div class="acts">
       <template v-if="!isOut">
         <Button
@@ -55,22 +69,20 @@ function setHour(event: Event): void {
           :label="week.sessionId === undefined ? 'Change only this week' : 'Open in Plan'"
           @click="openInPlan(week)"
         />
+        <RouterLink v-if="record !== undefined" :to="{ name: 'led-class', params: { id: record } }"
+          >As it was led</RouterLink
+        >
         <Button
-          v-if="!week.planned"
+          v-else-if="!week.planned"
           size="small"
           severity="secondary"
           outlined
           label="Plan it for its day"
           @click="planClass(week)"
         />
-        <RouterLink
-          v-else-if="week.planned.ledClassId"
-          :to="{ name: 'led-class', params: { id: week.planned.ledClassId } }"
-          >As it was led</RouterLink
-        >
         <RouterLink v-else :to="{ name: 'who', params: { id: week.planned.sessionId } }">Who takes what</RouterLink>
         <Button
-          v-if="week.sessionId !== undefined && !week.planned"
+          v-if="week.sessionId !== undefined && !week.planned && record === undefined"
           size="small"
           text
           severity="secondary"
@@ -87,14 +99,18 @@ function setHour(event: Event): void {
         @click="leaveOut(week.n, undefined)"
       />
     </div>
-    <form v-if="!isOut && !week.planned" class="out" @submit.prevent="leaveOut(week.n, why.trim())">
+    <form
+      v-if="!isOut && !week.planned && record === undefined"
+      class="out"
+      @submit.prevent="leaveOut(week.n, why.trim())"
+    >
       <div>
         <label for="week-why">Why there is none</label>
         <InputText id="week-why" v-model="why" fluid :maxlength="textLimits.line" placeholder="holiday" />
       </div>
       <Button type="submit" size="small" severity="secondary" outlined label="No class this week" />
     </form>
-    <div v-if="!week.planned?.ledClassId" class="row">
+    <div v-if="record === undefined" class="row">
       <div>
         <label for="week-day">Day</label>
         <InputText id="week-day" type="date" fluid :model-value="week.day" @change="setDay" />
@@ -105,7 +121,7 @@ function setHour(event: Event): void {
       </div>
     </div>
     <Button
-      v-if="week.week > 1"
+      v-if="week.week > 1 && record === undefined"
       size="small"
       text
       severity="secondary"
@@ -139,6 +155,12 @@ dl {
   grid-template-columns: 1fr auto;
   width: 100%;
   margin: 0;
+}
+p {
+  margin: 0;
+}
+.note {
+  overflow-wrap: anywhere;
 }
 dd {
   margin: 0;

@@ -2,11 +2,14 @@ import { createSharedComposable } from '@vueuse/core'
 import { nanoid } from 'nanoid'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import type { LedClassLine } from '#model/journal'
+import { ledClassPage } from '#model/limits'
 import type { PlannedClass } from '#model/planned-class'
 import type { ClassOfSeries, Growth, Series } from '#model/series'
 import type { Session } from '#model/session'
 import { daysOfRhythm } from '#formats/rhythm'
-import { classesOfSeries } from '#core/series'
+import type { ShippedSeries } from '#library/series'
+import { classesOfSeries, ledInWeeks } from '#core/series'
 import type { ClassInWeeks } from '#core/series'
 import { withFields } from '#core/session'
 import type { FieldsOf } from '#core/session'
@@ -14,6 +17,7 @@ import { blockNameIn } from '#words/blocks'
 import { dayOfMonth } from '#words/dates'
 import { markedName } from '#words/text'
 import type { NamesOfSeries } from '#words/series'
+import { listLedClasses } from '#web/shared/api/led-classes.ts'
 import { createSession, listSessions, readSession } from '#web/shared/api/sessions.ts'
 import type { SessionLine } from '#web/shared/api/sessions.ts'
 import { usePlacesStore } from '#web/shared/house/places-store.ts'
@@ -28,9 +32,19 @@ import type { SmallSpine } from './small-spine.ts'
 /** A class of the series as its column shows it; its session is the one it is led by, as far as it could be read. */
 export interface WeekOfSeries extends ClassInWeeks {
   readonly spine: SmallSpine | undefined
-  /** Planned for its day, with who comes; and led, once it was. */
+  /** Whether its day is over. */
+  readonly isPast: boolean
+  /** Planned for its day, with who comes. */
   readonly planned: PlannedClass | undefined
+  /** Its record in the journal, once it was led. */
+  readonly led: LedClassLine | undefined
+  /** A record of the same week that is no class's: it may be this one's, led on another day. */
+  readonly offered: LedClassLine | undefined
 }
+
+/** How many are expected in a class: who comes to it, where it is planned, else to the series. */
+export const expectedIn = (planned: PlannedClass | undefined, usually: number): number =>
+  planned ? planned.people.filter(({ away }) => !away).length + planned.guests : usually
 
 /** The series, the one that is looked at with its weeks, and every change of it. */
 export const useSeries = createSharedComposable(() => {
@@ -42,7 +56,8 @@ export const useSeries = createSharedComposable(() => {
   const base = useBase(() => chosen.value?.baseId)
   const change = (by: FieldsOf<Series>): Promise<boolean> =>
     chosen.value ? store.put(withFields<Series>(chosen.value, by)) : Promise.resolve(false)
-  const weeks = useWeeks(chosen, base)
+  const records = useRecords(chosenId)
+  const weeks = useWeeks(chosen, base, records)
   return {
     ...{ store, sessions, chosenId, chosen, told, base, change, ...weeks },
     async load(): Promise<void> {
@@ -55,20 +70,38 @@ export const useSeries = createSharedComposable(() => {
       ])
       if (reply.kind === 'ok') sessions.value = reply.value.filter(({ archived }) => !archived)
     },
-    /** A series of one session: every week on the day it is, for eight weeks. */
-    async add({ id: baseId, name }: SessionLine): Promise<string | undefined> {
-      const firstDay = dayOf(ports().epochMs())
-      const weekday = weekdayOf(firstDay)
-      const series: Series = {
-        ...{ schema: 1, id: nanoid(), name, baseId, weekdays: [weekday], firstDay, weeks: 8 },
-        ...{ people: [], guests: 0, growth: [], classes: [] },
-      }
-      return (await store.put(series)) ? series.id : undefined
+    /** A series of one session, as it is, for eight weeks. */
+    add: ({ id: baseId, name }: SessionLine) => begin(store, { name, baseId, weeks: 8, growth: [] }),
+    /** A series that comes with Zovrin, with a session of one's own for it to grow from. */
+    async addShipped({ name, weeks, growth, base: shipped }: ShippedSeries): Promise<string | undefined> {
+      const baseId = await kept({ ...shipped, id: nanoid() }, told)
+      return baseId === undefined ? undefined : begin(store, { name, baseId, weeks, growth })
     },
     ...growthActs(chosen, change),
     ...classActs(chosen, change, told),
   }
 })
+
+type Begun = Pick<Series, 'name' | 'baseId' | 'weeks' | 'growth'>
+
+/** Keeps a new series: every week on the day it is today. Its id; undefined where it was refused. */
+async function begin(store: ReturnType<typeof useSeriesStore>, begun: Begun): Promise<string | undefined> {
+  const firstDay = dayOf(ports().epochMs())
+  const series: Series = {
+    ...{ schema: 1, id: nanoid(), ...begun, weekdays: [weekdayOf(firstDay)], firstDay },
+    ...{ people: [], guests: 0, classes: [] },
+  }
+  return (await store.put(series)) ? series.id : undefined
+}
+
+/** Keeps a new session; its id, or undefined where it was refused and why is told. */
+async function kept(session: Session, told: { value: string }): Promise<string | undefined> {
+  told.value = ''
+  const reply = await createSession(session)
+  if (reply.kind === 'ok') return session.id
+  told.value = reply.kind === 'away' ? 'Zovrin’s server does not answer: start it and try again.' : reply.problem.detail
+  return undefined
+}
 
 const dayNames = ['SU', 'MO', 'TU', 'WE', 'TH', 'FR', 'SA'] as const
 const weekdayOf = (day: string) => dayNames[new Date(`${day}T12:00`).getDay()] ?? 'MO'
@@ -105,7 +138,27 @@ function useOwnSessions(ids: () => readonly string[]) {
   return known
 }
 
-function useWeeks(chosen: Readonly<{ value: Series | undefined }>, base: Readonly<{ value: Session | undefined }>) {
+/** What the journal has of the series that is looked at. */
+function useRecords(seriesId: Readonly<{ value: string | undefined }>) {
+  const records = shallowRef<readonly LedClassLine[]>([])
+  watch(
+    () => seriesId.value,
+    async (now) => {
+      records.value = []
+      if (now === undefined) return
+      const reply = await listLedClasses({ seriesId: now }, undefined, ledClassPage.most)
+      if (reply.kind === 'ok' && seriesId.value === now) records.value = reply.value
+    },
+    { immediate: true },
+  )
+  return records
+}
+
+function useWeeks(
+  chosen: Readonly<{ value: Series | undefined }>,
+  base: Readonly<{ value: Session | undefined }>,
+  records: Readonly<{ value: readonly LedClassLine[] }>,
+) {
   const own = useOwnStore()
   const planned = usePlannedClassesStore()
   const sessionsOfOwn = useOwnSessions(() => chosen.value?.classes.flatMap(({ sessionId }) => sessionId ?? []) ?? [])
@@ -115,12 +168,20 @@ function useWeeks(chosen: Readonly<{ value: Series | undefined }>, base: Readonl
     const days = daysOfRhythm(chosen.value)
     const made = classesOfSeries({ series: chosen.value, base: base.value, days, catalog: own.catalog })
     const { id } = chosen.value
+    const plannedOf = (n: number) => planned.planned.find(({ series }) => series?.id === id && series.n === n)
+    const { led, offered } = ledInWeeks(
+      made.map(({ n, day, leftOut }) => ({ n, day, leftOut, ledClassId: plannedOf(n)?.ledClassId })),
+      records.value.map((record) => ({ id: record.id, day: dayOf(Date.parse(record.startedAt)) })),
+    )
+    const today = dayOf(ports().epochMs())
+    const recordOf = (recordId: string | undefined) => records.value.find((record) => record.id === recordId)
     return made.map((one) => {
       const mine = one.sessionId === undefined ? undefined : sessionsOfOwn.value.get(one.sessionId)
       const session = mine ?? one.session
       return {
         ...{ ...one, session, spine: smallSpine(session, mine ? [] : one.news, own.catalog) },
-        planned: planned.planned.find(({ series }) => series?.id === id && series.n === one.n),
+        isPast: one.day < today,
+        ...{ planned: plannedOf(one.n), led: recordOf(led.get(one.n)), offered: recordOf(offered.get(one.n)) },
       }
     })
   })
@@ -171,16 +232,11 @@ function classActs(chosen: Readonly<{ value: Series | undefined }>, change: Chan
   const places = usePlacesStore()
   /** The session of a class: the one it has, or a version made of what it grew to; undefined where that was refused. */
   async function ownSession({ n, day, sessionId, session }: ClassInWeeks): Promise<string | undefined> {
-    told.value = ''
     const { value: series } = chosen
     if (sessionId !== undefined || !series) return sessionId
-    const id = nanoid()
     const name = markedName(series.name, `, ${dayOfMonth(day)}`)
-    const reply = await createSession({ ...session, id, name, versionOf: { sessionId: series.baseId } })
-    if (reply.kind === 'ok') return (await say(n, { sessionId: id })) ? id : undefined
-    told.value =
-      reply.kind === 'away' ? 'Zovrin’s server does not answer: start it and try again.' : reply.problem.detail
-    return undefined
+    const id = await kept({ ...session, id: nanoid(), name, versionOf: { sessionId: series.baseId } }, told)
+    return id !== undefined && (await say(n, { sessionId: id })) ? id : undefined
   }
   /** What is said of one class; nothing said of it takes it out of the list. */
   const say = (n: number, by: FieldsOf<ClassOfSeries>): Promise<boolean> => {
@@ -202,6 +258,10 @@ function classActs(chosen: Readonly<{ value: Series | undefined }>, change: Chan
       const others = (chosen.value?.waits ?? []).filter((one) => one !== week)
       const now = waits ? [...others, week].sort((a, b) => a - b) : others
       return change({ waits: now.length === 0 ? undefined : now })
+    },
+    /** Takes a record of the same week as this class's, which was led on another day. */
+    async takeLed({ n, offered }: WeekOfSeries): Promise<void> {
+      if (offered) await say(n, { day: dayOf(Date.parse(offered.startedAt)), sessionId: offered.sessionId })
     },
     asComputed: (n: number) => say(n, { sessionId: undefined }),
     /** Opens the class in Plan: the session it has, or a version of its own from then on. */
