@@ -1,5 +1,5 @@
 import type { Growth, Weekday } from '#model/series'
-import type { News } from '#core/series'
+import type { News, SeriesFinding } from '#core/series'
 import { formatDuration, formatMs } from '#core/units'
 import { stepName, stepWords } from './ladder.ts'
 import { capital, counted, joined } from './text.ts'
@@ -128,3 +128,29 @@ export const growthKinds: readonly { readonly value: Growth['kind']; readonly wo
   { value: 'form', words: 'another form' },
   { value: 'instead', words: 'another pose in its place' },
 ].map(({ value, words }) => ({ value: value as Growth['kind'], words: capital(words) }))
+
+const furtherWords: Readonly<Record<'counts' | 'ratio' | 'full' | 'empty' | 'rounds', string>> = {
+  counts: 'longer counts',
+  ratio: 'a longer exhale',
+  full: 'a longer hold',
+  empty: 'a longer pause',
+  rounds: 'more rounds',
+}
+
+/** What is found in the weeks to come, in a sentence. */
+export function seriesFindingWords(finding: SeriesFinding, names: NamesOfSeries): string {
+  switch (finding.code) {
+    case 'TWO_THINGS_CHANGED': {
+      const { techniqueId, further } = finding.facts
+      return `${names.technique(techniqueId)}: ${further.map((one) => furtherWords[one]).join(' and ')} at once. One thing at a time is learned more easily.`
+    }
+    case 'STEP_UP_EARLY':
+      return `${names.technique(finding.facts.techniqueId)} goes past the step of this week: stay with the one before until it is easy.`
+    case 'WEEK_REPEATS':
+      return `The same again up to week ${String(finding.facts.until)}: nothing is new.`
+    case 'GROWS_PAST':
+      return `${names.block(finding.facts.blockId)} is held no longer than is usual, ${formatDuration(finding.facts.topS)}: there it stops growing.`
+    case 'NOBODY_COMES':
+      return 'Nobody is expected.'
+  }
+}

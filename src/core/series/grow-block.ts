@@ -58,6 +58,21 @@ const asPose = ({ id, kind, hold, priority, note }: HoldBlock, poseId: string): 
 const topOf = ({ practice, level }: Session, { pose, ceilingS }: Pick<ResolvedHold, 'pose' | 'ceilingS'>): Seconds =>
   Math.min(usualHold(pose, practice, level).toS, ceilingS)
 
+/** How long a hold is in its block, the longer side counting, and the longest it may grow to; undefined where its pose is gone. */
+export function growthTop(
+  session: Session,
+  block: HoldBlock,
+  catalog: Catalog,
+): { readonly holdS: Seconds; readonly topS: Seconds } | undefined {
+  const resolved = resolvedHold(session, block, catalog)
+  return (
+    resolved && {
+      holdS: Math.max(...resolved.sides.map(({ holdS }) => holdS)),
+      topS: topOf(session, resolved),
+    }
+  )
+}
+
 /** Another pose or form is held no longer than is usual for it; undefined where it is not on the shelf. */
 function noLonger(session: Session, block: HoldBlock, catalog: Catalog): HoldBlock | undefined {
   const resolved = resolvedHold(session, block, catalog)

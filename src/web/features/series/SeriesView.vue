@@ -16,6 +16,7 @@ import ViewHead from '#web/shared/ui/ViewHead.vue'
 import GrowthLines from './GrowthLines.vue'
 import GrowthRules from './GrowthRules.vue'
 import RhythmFields from './RhythmFields.vue'
+import SeriesFindings from './SeriesFindings.vue'
 import ShippedList from './ShippedList.vue'
 import WeekColumn from './WeekColumn.vue'
 import WeekPane from './WeekPane.vue'
@@ -161,6 +162,7 @@ const drawerOpen = ref(false)
     <SidePane v-if="chosen" v-model:open="drawerOpen" label="The week and the series" opener="Week and series">
       <div class="parts">
         <WeekPane v-if="theClass" :week="theClass" :weeks="weeksInAll" :length-s="base?.lengthS ?? 0" />
+        <SeriesFindings />
         <GrowthRules />
         <RhythmFields />
       </div>

@@ -9,7 +9,7 @@ import type { ClassOfSeries, Growth, Series } from '#model/series'
 import type { Session } from '#model/session'
 import { daysOfRhythm } from '#formats/rhythm'
 import type { ShippedSeries } from '#library/series'
-import { classesOfSeries, ledInWeeks } from '#core/series'
+import { classesOfSeries, findInSeries, ledInWeeks } from '#core/series'
 import type { ClassInWeeks } from '#core/series'
 import { withFields } from '#core/session'
 import type { FieldsOf } from '#core/session'
@@ -32,6 +32,9 @@ import type { SmallSpine } from './small-spine.ts'
 /** A class of the series as its column shows it; its session is the one it is led by, as far as it could be read. */
 export interface WeekOfSeries extends ClassInWeeks {
   readonly spine: SmallSpine | undefined
+  /** What its week grows to, and the session of its own that it is led by instead. */
+  readonly grown: Session
+  readonly own: Session | undefined
   /** Whether its day is over. */
   readonly isPast: boolean
   /** Planned for its day, with who comes. */
@@ -179,7 +182,8 @@ function useWeeks(
       const mine = one.sessionId === undefined ? undefined : sessionsOfOwn.value.get(one.sessionId)
       const session = mine ?? one.session
       return {
-        ...{ ...one, session, spine: smallSpine(session, mine ? [] : one.news, own.catalog) },
+        own: mine,
+        ...{ ...one, session, grown: one.session, spine: smallSpine(session, mine ? [] : one.news, own.catalog) },
         isPast: one.day < today,
         ...{ planned: plannedOf(one.n), led: recordOf(led.get(one.n)), offered: recordOf(offered.get(one.n)) },
       }
@@ -198,8 +202,17 @@ function useWeeks(
     },
     technique: (id) => own.catalog.techniques.get(id)?.names.english ?? 'a breath that is gone',
   }
+  const findings = computed(() => {
+    const { value: series } = chosen
+    if (!series || !base.value) return []
+    const usually = series.people.length + series.guests
+    const looked = classes.value.map(({ grown, led, isPast, planned: day, ...one }) => ({
+      ...{ ...one, session: grown, isOver: isPast || led !== undefined, expected: expectedIn(day, usually) },
+    }))
+    return findInSeries({ series, base: base.value, catalog: own.catalog, classes: looked })
+  })
   return {
-    ...{ classes, names, chosenN },
+    ...{ classes, names, chosenN, findings },
     theClass: computed(() => classes.value.find(({ n }) => n === chosenN.value) ?? classes.value[0]),
   }
 }
