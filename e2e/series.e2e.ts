@@ -1,6 +1,15 @@
+import { readFileSync } from 'node:fs'
 import type { KeptPlannedClass } from '#model/planned-class'
+import type { Page } from '@playwright/test'
 import { serious } from './axe.ts'
 import { expect, test } from './fixtures.ts'
+
+/** The day on which the demo data was made: its classes to come are to come. */
+const onDemoDay = (page: Page) =>
+  page.addInitScript(() => {
+    const epochMs = () => Date.UTC(2026, 2, 12, 17)
+    Object.assign(window, { zovrinPorts: { epochMs, steadyMs: () => performance.now() } })
+  })
 
 test('a session becomes a series: something grows, a week is left out, one is planned for itself, and all is taken back', async ({
   page,
@@ -71,6 +80,7 @@ test('a running series shows what was led of it and who came; one led on another
   page,
   house,
 }) => {
+  await onDemoDay(page)
   await page.goto(`${house.address}series/thursday`)
   const weeks = page.getByRole('tablist', { name: 'Weeks' }).getByRole('tab')
   await expect(weeks).toHaveCount(8)
@@ -106,4 +116,58 @@ test('a series that comes with Zovrin is begun with a session of one’s own', a
   await expect(weeks.nth(7)).toContainText('breath 3 : 3')
   const sessions = (await (await fetch(`${house.address}api/sessions`)).json()) as { name: string }[]
   expect(sessions.map(({ name }) => name)).toContain('From watching to even breath, half an hour')
+})
+
+test('a series is saved as a calendar, of one’s own classes too; days one is busy are looked at and left out, and taken back', async ({
+  page,
+  house,
+}) => {
+  await onDemoDay(page)
+  await page.goto(`${house.address}series/sunday`)
+  const weeks = page.getByRole('tablist', { name: 'Weeks' }).getByRole('tab')
+  await expect(weeks).toHaveCount(6)
+  const calendar = async (press: () => Promise<void>) => {
+    const [download] = await Promise.all([page.waitForEvent('download'), press()])
+    return readFileSync(await download.path(), 'utf8')
+  }
+  const save = () => page.getByRole('button', { name: 'Save as calendar' }).click()
+  const before = await calendar(save)
+  expect(before.match(/^UID:.*/gm)).toHaveLength(6)
+  expect(before).toContain('DTSTART;TZID=Europe/Amsterdam:20260329T170000')
+  expect(before).not.toContain('CANCELLED')
+
+  const events = ['DTSTART;VALUE=DATE:20260404', 'DTEND;VALUE=DATE:20260407', 'SUMMARY:By the sea']
+  const choir = ['DTSTART:20260329T160000', 'DTEND:20260329T173000', 'SUMMARY:Choir']
+  const file = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:x']
+    .concat(['BEGIN:VEVENT', 'UID:a', ...events, 'END:VEVENT'], ['BEGIN:VEVENT', 'UID:b', ...choir, 'END:VEVENT'])
+    .concat('END:VCALENDAR')
+  const choose = (text: string) =>
+    page
+      .getByLabel('A calendar as iCalendar', { exact: true })
+      .setInputFiles({ name: 'mine.ics', mimeType: 'text/calendar', buffer: Buffer.from(text) })
+  await choose('deer 3.5 each side')
+  await expect(page.getByRole('alert')).toHaveText(/This is no calendar file/)
+  await choose(file.join('\r\n'))
+  // What lasts all day is meant; an hour that only touches the class is for the teacher to say.
+  await expect(page.getByRole('checkbox', { name: /29 Mar.*Choir/ })).not.toBeChecked()
+  await expect(page.getByRole('checkbox', { name: /5 Apr.*By the sea/ })).toBeChecked()
+  expect(await serious(page)).toEqual([])
+  await page.getByRole('button', { name: 'Leave them out' }).click()
+  await expect(weeks.nth(5)).toContainText('no class: By the sea')
+  const after = await calendar(save)
+  expect(after.match(/^UID:.*/gm)).toEqual(before.match(/^UID:.*/gm))
+  expect(after.match(/STATUS:CANCELLED/g)).toHaveLength(1)
+  const sequence = (text: string) => Number(/SEQUENCE:(\d+)/.exec(text)?.[1])
+  expect(sequence(after)).toBeGreaterThan(sequence(before))
+  await weeks.nth(0).focus()
+  await page.keyboard.press('Control+z')
+  await expect(weeks.nth(5)).not.toContainText('no class')
+
+  // Somebody's own: Berit comes on Thursdays and Sundays, and no name is in the file.
+  await page.goto(`${house.address}people/h4Wc9ZkPe1sN`)
+  const own = await calendar(() => page.getByRole('button', { name: 'Their classes as calendar' }).click())
+  expect(new Set(own.match(/^SUMMARY:.*/gm)?.map((line) => line.trim()))).toEqual(
+    new Set(['SUMMARY:Thursday slow hour', 'SUMMARY:Sunday long rest']),
+  )
+  expect(own).not.toContain('Berit')
 })

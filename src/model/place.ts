@@ -15,6 +15,14 @@ export const cupboardItemSchema = z.strictObject({
     .optional(),
 })
 
+function isTimeZone(name: string): boolean {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: name }).resolvedOptions().timeZone !== ''
+  } catch {
+    return false
+  }
+}
+
 /** The sides of a room as the teacher stands in front of the mats and looks at it from above: front is theirs. */
 export const roomSides = ['front', 'right', 'back', 'left'] as const
 export type RoomSide = (typeof roomSides)[number]
@@ -33,6 +41,8 @@ export const placeSchema = z.strictObject({
   atCupboard: z.int().min(1).max(50).optional(),
   /** Until when it may be used, of any day; a class that is led late ends no later. */
   freeUntil: hourSchema.optional(),
+  /** Its IANA name, as “Europe/Amsterdam”; absent: that of the machine [settled A15]. */
+  timeZone: z.string().max(60).refine(isTimeZone, 'no time zone that is known').optional(),
   /** What is needed where somebody has to be helped: the number to call, the address and its entrance, where things are. */
   emergency: z.array(lineSchema.min(1)).max(10).optional(),
   rooms: z

@@ -1,6 +1,7 @@
 import type { Growth, Weekday } from '#model/series'
 import type { News, SeriesFinding } from '#core/series'
 import { formatDuration, formatMs } from '#core/units'
+import { classWhen } from './class-days.ts'
 import { stepName, stepWords } from './ladder.ts'
 import { capital, counted, joined } from './text.ts'
 
@@ -117,6 +118,10 @@ export const comersWords = (people: number, isLed: boolean): string =>
 /** What the journal has of a class, in a line. */
 export const ledWords = ({ ledS, plannedS }: { readonly ledS: number; readonly plannedS: number }): string =>
   `${formatMs(ledS * 1000)} of ${formatMs(plannedS * 1000)}`
+
+/** A class that something else is on the day of. */
+export const busyWords = ({ day, what }: { readonly day: string; readonly what: string }): string =>
+  joined([classWhen({ day }), what], ': ')
 
 /** Kinds of growth to choose from. */
 export const growthKinds: readonly { readonly value: Growth['kind']; readonly words: string }[] = [

@@ -78,6 +78,23 @@ function sinceLastHeld(classes: readonly ClassInWeeks[]): readonly ClassInWeeks[
 const contentOf = (week: number, waits: ReadonlySet<number>): number =>
   Math.max(1, week - [...waits].filter((one) => one > 1 && one <= week).length)
 
+/** When a class of a series is, or that it is not held. */
+export type DateInWeeks = Pick<ClassInWeeks, 'n' | 'day' | 'startsAt' | 'leftOut' | 'sessionId'>
+
+/** The same classes by their dates alone, for whoever needs nothing of what is led in them. */
+export function datesOfSeries(series: Series, days: readonly string[]): readonly DateInWeeks[] {
+  const said = new Map(series.classes.map((one) => [one.n, one]))
+  return days.map((day, index) => dateOf(index + 1, day, series, said.get(index + 1)))
+}
+
+const dateOf = (n: number, day: string, series: Series, own: ClassOfSeries | undefined): DateInWeeks => ({
+  n,
+  day: own?.day ?? day,
+  startsAt: own?.startsAt ?? series.startsAt,
+  leftOut: own?.leftOut,
+  sessionId: own?.sessionId,
+})
+
 interface Slot {
   readonly n: number
   readonly week: number
@@ -89,14 +106,10 @@ interface Slot {
 }
 
 function classOf({ n, week, day, said, series, content, waits }: Slot): ClassInWeeks {
-  const own = said.get(n)
-  const startsAt = own?.startsAt ?? series.startsAt
+  const date = dateOf(n, day, series, said.get(n))
   return {
-    ...{ n, week, waits, startsAt },
-    day: own?.day ?? day,
-    isMoved: (own?.day ?? day) !== day || startsAt !== series.startsAt,
-    leftOut: own?.leftOut,
-    sessionId: own?.sessionId,
+    ...{ ...date, week, waits },
+    isMoved: date.day !== day || date.startsAt !== series.startsAt,
     session: content.session,
     news: waits ? [] : content.news,
   }

@@ -24,6 +24,7 @@ import { classDriftMigration } from './migrations/020-class-drift.ts'
 import { incidentMigration } from './migrations/021-incident.ts'
 import { observedMarksMigration } from './migrations/022-observed-marks.ts'
 import { seriesMigration } from './migrations/023-series.ts'
+import { placeTimeZoneMigration } from './migrations/024-place-time-zone.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -57,6 +58,7 @@ export const migrations: readonly Migration[] = [
   incidentMigration,
   observedMarksMigration,
   seriesMigration,
+  placeTimeZoneMigration,
 ]
 
 const migrationsTable = 'migrations'

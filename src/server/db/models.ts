@@ -43,6 +43,7 @@ export interface PlaceRow extends Row<PlaceRow> {
   isUsual: boolean
   atCupboard: number | null
   freeUntil: string | null
+  timeZone: string | null
   /** Lines, as JSON. */
   emergency: string | null
 }
@@ -236,6 +237,7 @@ export function defineModels(sequelize: Sequelize): Models {
         isUsual: { type: DataTypes.BOOLEAN, allowNull: false },
         atCupboard: { type: DataTypes.INTEGER, allowNull: true },
         freeUntil: { type: DataTypes.STRING(5), allowNull: true },
+        timeZone: { type: DataTypes.STRING(60), allowNull: true },
         emergency: { type: DataTypes.TEXT, allowNull: true },
       },
       plain('places'),

@@ -7,6 +7,7 @@ export const bellowsHouse: Place = {
   name: 'Bellows House',
   lengthUnit: 'cm',
   usual: true,
+  timeZone: 'Europe/Amsterdam',
   emergency: ['Call from the telephone in the hall', 'Bellows House, 4 Reed Lane, the door to the river'],
   rooms: [
     {

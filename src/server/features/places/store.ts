@@ -45,7 +45,7 @@ async function list({ models }: Database): Promise<KeptPlace[]> {
 }
 
 const read = (
-  { id, name, lengthUnit, rooms, isUsual, atCupboard, freeUntil, emergency }: PlaceRow,
+  { id, name, lengthUnit, rooms, isUsual, atCupboard, freeUntil, timeZone, emergency }: PlaceRow,
   items: readonly CupboardRow[],
 ): Place =>
   placeSchema.parse({
@@ -55,6 +55,7 @@ const read = (
     ...(isUsual ? { usual: true } : {}),
     ...(atCupboard === null ? {} : { atCupboard }),
     ...(freeUntil === null ? {} : { freeUntil }),
+    ...(timeZone === null ? {} : { timeZone }),
     ...(emergency === null ? {} : { emergency: JSON.parse(emergency) as unknown }),
     rooms: JSON.parse(rooms) as unknown,
     cupboard: items.map((item) => ({
@@ -67,13 +68,13 @@ const read = (
 
 async function put(database: Database, place: Place, based: number, transaction: Transaction): Promise<number> {
   const { models } = database
-  const { id, name, lengthUnit, usual, atCupboard, freeUntil, emergency, rooms, cupboard } = place
+  const { id, name, lengthUnit, usual, atCupboard, freeUntil, timeZone, emergency, rooms, cupboard } = place
   const version = based + 1
   const columns = {
     ...{ name, lengthUnit, version },
     rooms: JSON.stringify(rooms),
     isUsual: usual ?? false,
-    ...{ atCupboard: atCupboard ?? null, freeUntil: freeUntil ?? null },
+    ...{ atCupboard: atCupboard ?? null, freeUntil: freeUntil ?? null, timeZone: timeZone ?? null },
     emergency: emergency ? JSON.stringify(emergency) : null,
   }
   const there = await models.places.findByPk(id, { transaction })

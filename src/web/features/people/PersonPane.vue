@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { flagsOf, gateOf, rollSide } from '#core/cautions'
 import { askAgain } from '#core/class'
 import { cautionBook } from '#library/cautions/book'
@@ -10,7 +10,9 @@ import { classWhen } from '#words/class-days'
 import { counted } from '#words/text'
 import { askAgainWords, gateWords, rollWords } from '#words/people'
 import { listSessions } from '#web/shared/api/sessions.ts'
+import { saveCalendar } from '#web/shared/house/class-calendar.ts'
 import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
+import { useSeriesStore } from '#web/shared/house/series-store.ts'
 import { download } from '#web/shared/ui/download.ts'
 import DeletePerson from './DeletePerson.vue'
 import { usePeople } from './use-people.ts'
@@ -48,6 +50,10 @@ async function giveOut(): Promise<void> {
   const file = personFile(chosen.value, theirs.value, (id) => names.get(id) ?? '', new Date().toISOString())
   download(JSON.stringify(file, undefined, 2), personFileName, 'application/json')
 }
+/** The series they come to, as a calendar for them: no other name is in it. */
+const series = useSeriesStore()
+onMounted(() => series.load())
+const theirSeries = computed(() => series.series.filter(({ people }) => people.includes(chosen.value?.id ?? '')))
 const isDeleting = ref(false)
 </script>
 
@@ -82,6 +88,15 @@ const isDeleting = ref(false)
           label="Save their data"
           :loading="isMaking"
           @click="giveOut"
+        />
+        <Button
+          v-if="theirSeries.length > 0"
+          size="small"
+          severity="secondary"
+          outlined
+          icon="pi pi-calendar"
+          label="Their classes as calendar"
+          @click="saveCalendar('classes', theirSeries, chosen.id)"
         />
         <Button size="small" severity="secondary" outlined label="Delete them…" @click="isDeleting = true" />
       </div>

@@ -9,6 +9,7 @@ import { typedLines } from '#core/session'
 import type { LengthUnit } from '#words/lengths'
 import NameField from '#web/shared/ui/NameField.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
+import SelectField from '#web/shared/ui/SelectField.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
 import RoomPart from './RoomPart.vue'
 import { usePlaces } from './use-places.ts'
@@ -25,6 +26,11 @@ function setEmergency(typed: string): void {
   const lines = typedLines(typed).slice(0, 10)
   change({ emergency: lines.length === 0 ? undefined : lines })
 }
+/** Every zone there is by its name; most places need none but the machine's. */
+const zones = [
+  { value: '', words: 'as on this computer' },
+  ...Intl.supportedValuesOf('timeZone').map((zone) => ({ value: zone, words: zone.replaceAll('_', ' ') })),
+]
 async function remove(): Promise<void> {
   if (chosen.value) await store.remove(chosen.value.id)
 }
@@ -75,6 +81,13 @@ async function remove(): Promise<void> {
       />
       <small :id="`${id}-until-why`">A class that runs late is not offered a later end.</small>
     </div>
+    <SelectField
+      label="Time zone"
+      is-searched
+      :value="chosen.timeZone ?? ''"
+      :options="zones"
+      @change="change({ timeZone: $event || undefined })"
+    />
     <div class="field">
       <label :for="`${id}-emergency`" class="label">In an emergency, line by line</label>
       <Textarea

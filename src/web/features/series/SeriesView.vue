@@ -6,6 +6,7 @@ import { useElementSize, useMediaQuery } from '@vueuse/core'
 import type { Series } from '#model/series'
 import { classesWords, rhythmWords } from '#words/series'
 import { counted } from '#words/text'
+import { saveCalendar } from '#web/shared/house/class-calendar.ts'
 import { usePlacesStore } from '#web/shared/house/places-store.ts'
 import { useUndoKeys } from '#web/shared/session/use-undo-keys.ts'
 import SelectField from '#web/shared/ui/SelectField.vue'
@@ -16,6 +17,7 @@ import ViewHead from '#web/shared/ui/ViewHead.vue'
 import GrowthLines from './GrowthLines.vue'
 import GrowthRules from './GrowthRules.vue'
 import RhythmFields from './RhythmFields.vue'
+import SeriesCalendar from './SeriesCalendar.vue'
 import SeriesFindings from './SeriesFindings.vue'
 import ShippedList from './ShippedList.vue'
 import WeekColumn from './WeekColumn.vue'
@@ -127,6 +129,15 @@ const drawerOpen = ref(false)
       </ViewHead>
       <p v-if="store.problem" class="problem" role="alert">{{ store.problem }}</p>
       <ShippedList v-if="!chosen" @begun="choose" />
+      <Button
+        v-if="!chosen && store.series.length > 0"
+        size="small"
+        text
+        severity="secondary"
+        icon="pi pi-download"
+        label="Save all series as one calendar"
+        @click="saveCalendar('classes', store.series)"
+      />
       <p v-if="gone" role="status">
         “{{ gone.name }}” is deleted.
         <Button size="small" text severity="secondary" icon="pi pi-undo" label="Bring it back" @click="bringBack" />
@@ -165,6 +176,7 @@ const drawerOpen = ref(false)
         <SeriesFindings />
         <GrowthRules />
         <RhythmFields />
+        <SeriesCalendar />
       </div>
     </SidePane>
   </div>

@@ -159,7 +159,8 @@ export function keptDocuments<D extends { readonly id: string }>(api: KeptApi<D>
     return write(document, former)
   }
   return {
-    ...{ documents: computed(() => all.value.map(({ document }) => document)), steps, problem, unsaved, load, put },
+    ...{ documents: computed(() => all.value.map(({ document }) => document)), versionOf },
+    ...{ steps, problem, unsaved, load, put },
     async undo(): Promise<void> {
       const former = stepBack((id) => find(id)?.document)
       const left = steps.value.slice(0, -1)
