@@ -8,13 +8,14 @@ import { demoClasses } from '#server/demo/led-classes'
 
 const classes = demoClasses(new Date('2026-03-12T17:00:00Z'))
 
-test('the demo holds four led classes on Thursdays before and one of breath on a Tuesday, valid as records', () => {
+test('the demo holds four led classes on Thursdays before and one of breath on a Tuesday and one on a Sunday, valid as records', () => {
   expect(classes.map(({ start }) => start.startedAt.slice(0, 10))).toEqual([
     '2026-02-12',
     '2026-02-19',
     '2026-02-26',
     '2026-03-05',
     '2026-03-03',
+    '2026-03-01',
   ])
   for (const { start, events, end } of classes) {
     expect(ledStartSchema.parse(start)).toEqual(start)

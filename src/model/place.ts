@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { hourSchema, idSchema, lengthMmSchema, lineSchema, nameSchema } from './common.ts'
 import { propKindSchema } from './prop.ts'
+import { told } from './refusal.ts'
 
 export const cupboardItemSchema = z.strictObject({
   id: idSchema,
@@ -42,7 +43,7 @@ export const placeSchema = z.strictObject({
   /** Until when it may be used, of any day; a class that is led late ends no later. */
   freeUntil: hourSchema.optional(),
   /** Its IANA name, as “Europe/Amsterdam”; absent: that of the machine [settled A15]. */
-  timeZone: z.string().max(60).refine(isTimeZone, 'no time zone that is known').optional(),
+  timeZone: z.string().max(60).refine(isTimeZone, told('TIME_ZONE_UNKNOWN', {})).optional(),
   /** What is needed where somebody has to be helped: the number to call, the address and its entrance, where things are. */
   emergency: z.array(lineSchema.min(1)).max(10).optional(),
   rooms: z

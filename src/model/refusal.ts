@@ -35,6 +35,7 @@ export interface RefusalFacts {
   SENSATION_ORDER: object
   SESSIONS_OR_BLOCKS: object
   SIDE_IN_SYMMETRIC: object
+  TIME_ZONE_UNKNOWN: object
   SIDES_ALIKE: object
   SLOPE_STANDS: object
   SLOPE_WITHOUT_SETS: object

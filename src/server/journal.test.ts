@@ -82,9 +82,10 @@ test('what there is to choose from is told, each session as it was called last',
   const { sessions, practices } = (await there().get('/api/led-classes/choices').expect(200)).body as JournalChoices
   expect(sessions).toEqual([
     { id: 'breath-week-6', name: 'Reed and bellows' },
+    { id: 'sunday-long-rest', name: 'Sunday long rest' },
     { id: 'thursday-slow-hour', name: 'Thursday slow hour' },
   ])
-  expect(practices).toEqual(['breath', 'yin'])
+  expect(practices).toEqual(['breath', 'restorative', 'yin'])
 })
 
 test('a class is deleted with a way back; what it taught and when the session was last led go with it', async () => {
@@ -95,7 +96,7 @@ test('a class is deleted with a way back; what it taught and when the session wa
     )?.lastLed
   expect(await lastLed()).not.toBeNull()
   await say('breath-week-6', true).expect(204)
-  expect(await found()).toEqual(thursdays)
+  expect(await found()).toEqual([thursdays[0], 'sunday-1-week-ago', ...thursdays.slice(1)])
   expect(await lastLed()).toBeNull()
   await say('breath-week-6', false).expect(204)
   expect(await found()).toContain('breath-week-6')

@@ -56,6 +56,13 @@ test('what a place may not be is refused by its field', async () => {
   expect((await put({ ...barn, rooms: [] })).body).toMatchObject({ code: 'DOCUMENT_REFUSED' })
 })
 
+test('a place has a time zone by its name; one that there is not is refused', async () => {
+  await put({ ...barn, timeZone: 'Australia/Lord_Howe' }).expect(200)
+  expect((await list())[0]?.place.timeZone).toBe('Australia/Lord_Howe')
+  const { body } = await put({ ...barn, timeZone: 'Europe/Bellows' }, 1)
+  expect(body).toMatchObject({ code: 'DOCUMENT_REFUSED', refusals: [{ path: 'timeZone' }] })
+})
+
 test('a place that a session names stays until that names another; it is said which', async () => {
   await put(barn)
   await app()
@@ -128,4 +135,15 @@ test('places and settings of before it was said until when a place is free, and 
       .send({ ...settings, classSounds, behindFromS: 300 })
       .expect(200)
     expect((await there.get('/api/settings')).body).toMatchObject({ classSounds, behindFromS: 300 })
+  }))
+
+test('places of before there were time zones have none, and can be given one', () =>
+  formerly('023.sqlite', async (there) => {
+    const read = async () => (await there.get('/api/places')).body as KeptPlace[]
+    const [kept] = await read()
+    expect(kept?.place).toMatchObject({ id: 'bellows-house', freeUntil: '21:30' })
+    expect(kept?.place.timeZone).toBeUndefined()
+    const zoned = { ...kept?.place, timeZone: 'Europe/Amsterdam' }
+    await there.put('/api/places/bellows-house').set('If-Match', '"1"').send(zoned).expect(200)
+    expect((await read())[0]?.place.timeZone).toBe('Europe/Amsterdam')
   }))

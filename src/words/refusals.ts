@@ -74,6 +74,7 @@ const mends: { readonly [Code in RefusalCode]: (facts: RefusalFacts[Code], path:
   QUIET_AFTER_END: () => ' lies after the last sentence: name one that is there',
   SENSATION_ORDER: () => ' goes from the lesser to the stronger',
   SESSIONS_OR_BLOCKS: () => ' or blocks must be there, and not both',
+  TIME_ZONE_UNKNOWN: () => ' is no time zone that is known: name one as “Europe/Amsterdam”, or leave it out',
   SIDE_IN_SYMMETRIC: () => ' names a side, but the pose has none: give it two sides or leave the side out',
   SIDES_ALIKE: () => ' says the same as the left side: say what is different in the body',
   SLOPE_STANDS: () => ' must grow or shrink: give it at least half a count',

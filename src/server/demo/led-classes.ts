@@ -170,13 +170,20 @@ function lead(plan: LeadPlan, done: readonly Done[]): { events: KeptEvent[]; sta
   for (let atMs = 0; state.phase === 'running' && atMs < 3 * 3_600_000; atMs += 1000) {
     state = step(plan, state, { type: 'tick', atMs })[0]
     const due = waiting.findIndex((one) => isNow(plan, state, one))
-    const [one] = due < 0 ? [] : waiting.splice(due, 1)
-    if (!one) continue
-    const event = { type: one.type, atMs }
+    const type = due < 0 ? settledLate(plan, state) : waiting.splice(due, 1)[0]?.type
+    if (!type) continue
+    const event = { type, atMs }
     events.push({ n: events.length + 1, by: 'demo', event })
     state = step(plan, state, event)[0]
   }
   return { events, state }
+}
+
+/** Where a hold waits for all to be settled, they are some seconds after what is planned for it. */
+function settledLate(plan: LeadPlan, state: LeadState): Command | undefined {
+  const segment = plan.segments[state.index]
+  const waitedMs = state.nowMs - state.startedMs
+  return segment?.waits && waitedMs >= segment.lengthMs + 8000 ? 'settled' : undefined
 }
 
 function isNow(plan: LeadPlan, state: LeadState, { block, kind, side, afterS }: Done): boolean {

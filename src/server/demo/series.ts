@@ -34,7 +34,7 @@ export function demoSeries(now: Date): readonly Series[] {
       ...{ id: 'sunday', name: sundayLongRest.name, baseId: sundayLongRest.id },
       ...{ weekdays: ['SU'], startsAt: '17:00', firstDay: dayOf(thursday.minus({ days: 4 })), weeks: 6 },
       ...{ people: people(now, 1, 3, 4, 7, 8, 11, 12, 13), guests: 0 },
-      growth: [{ id: 'bound', blockId: 'bound', kind: 'longer', everyWeeks: 2 }],
+      growth: [{ id: 'bound', blockId: 'bound', kind: 'longer', everyWeeks: 2, mostS: 570 }],
       classes: [{ n: 1, sessionId: sundayLongRest.id }],
     },
     {

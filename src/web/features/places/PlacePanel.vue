@@ -82,6 +82,7 @@ async function remove(): Promise<void> {
       <small :id="`${id}-until-why`">A class that runs late is not offered a later end.</small>
     </div>
     <SelectField
+      class="field"
       label="Time zone"
       is-searched
       :value="chosen.timeZone ?? ''"
