@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import type { KeptPlannedClass } from '#model/planned-class'
 import type { Page } from '@playwright/test'
 import { serious } from './axe.ts'
+import { planClass } from './class-helpers.ts'
 import { expect, test } from './fixtures.ts'
 
 /** The day on which the demo data was made: its classes to come are to come. */
@@ -92,11 +93,29 @@ test('a running series shows what was led of it and who came; one led on another
   await weeks.nth(3).click()
   const pane = page.getByRole('complementary', { name: 'The week and the series' })
   await expect(pane).toContainText('For next time: On time for once.')
+  await expect(pane).toContainText('At the closing: “Next time, Thu 12 Mar, 18:45: the same again.”')
+  await expect(pane.getByRole('region', { name: 'What it is about' })).toContainText('outer hip')
   await expect(pane.getByRole('link', { name: 'As it was led' })).toHaveAttribute('href', /thursday-1-weeks-ago/)
+
+  // Of that class it is known who came: the others find what is new to them.
+  await planClass(house, 'thursday-slow-hour', ['Ansgar Tiel', 'Corvin Maas'], {
+    ...{ id: 'led-thursday', day: '2026-03-05', series: { id: 'thursday', n: 4 } },
+    ledClassId: 'thursday-1-weeks-ago',
+  })
+  await page.reload()
+  const missed = page.getByRole('region', { name: 'Who missed a class' })
+  await missed.getByText('Berit Oosterlo').click()
+  await expect(missed).toContainText('Missed week 4; came to 0 of 1.')
+  await expect(missed.getByText('Ansgar Tiel')).toHaveCount(0)
+  await page.keyboard.press('h')
+  await expect(missed.getByText('Berit Oosterlo')).toHaveCount(0)
+  await page.keyboard.press('h')
+  expect(await serious(page)).toEqual([])
 
   // The course of breath: its sixth class was led on its Tuesday. Held on Wednesdays, it was led a day early.
   await page.getByRole('button', { name: /Reed and bellows/ }).click()
   await expect(weeks.nth(5)).toContainText('7 came')
+  await expect(page.getByRole('img', { name: /Even breath: .*week 6 4.*it was easy/ })).toBeVisible()
   await page.getByRole('checkbox', { name: 'Wed' }).check()
   await page.getByRole('checkbox', { name: 'Tue' }).uncheck()
   await expect(weeks.nth(5)).not.toContainText('7 came')

@@ -142,4 +142,17 @@ describe('what keeps one busy', () => {
     expect(busyDaysIn(endless, '2026-03-01', '2026-04-30', amsterdam)).toMatchObject({ ok: true, isCut: true })
     expect(busy(file('UID:1\nSUMMARY:without a day'))).toEqual([])
   })
+
+  test('an entry that makes no sense is counted, and the others are read', () => {
+    const day = 'UID:2\nDTSTART;VALUE=DATE:20260401\nSUMMARY:fair'
+    for (const odd of [
+      'UID:1\nDTSTART:tomorrow\nSUMMARY:x',
+      'UID:1\nDTSTART:20260305T180000\nRRULE:FREQ=SOMETIMES\nSUMMARY:x',
+      'UID:1\nDTSTART:20260305T180000\nRRULE:FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30\nSUMMARY:x',
+      'UID:1\nDTSTART:20260305T180000\nDTEND:20250305T180000\nSUMMARY:x',
+    ]) {
+      const found = busyDaysIn(file(odd, day), '2026-03-01', '2026-04-30', amsterdam)
+      expect(found.ok && found.days.filter(({ what }) => what === 'fair')).toHaveLength(1)
+    }
+  })
 })

@@ -1,5 +1,6 @@
 import ICAL from 'ical.js'
 import { DateTime } from 'luxon'
+import { grouped } from '#core/units'
 import { tzlib_get_ical_block as definitionOf } from 'timezones-ical-library'
 
 /** A class as a calendar has it. Nobody's name is in it. */
@@ -85,7 +86,14 @@ export interface BusyDay {
 }
 
 export type BusyRead =
-  | { readonly ok: true; readonly days: readonly BusyDay[]; readonly isCut: boolean }
+  | {
+      readonly ok: true
+      readonly days: readonly BusyDay[]
+      /** Whether there was more than is looked at. */
+      readonly isCut: boolean
+      /** How many entries could not be understood. */
+      readonly unread: number
+    }
   | { readonly ok: false; readonly code: 'NOT_A_CALENDAR' | 'TOO_LARGE' }
 
 /** The largest calendar that is read, in characters; and as many days of it as are looked at. */
@@ -101,28 +109,62 @@ const wholeDay = 24 * 60
  */
 export function busyDaysIn(text: string, from: string, to: string, timeZone: string): BusyRead {
   if (text.length > mostCalendarChars) return { ok: false, code: 'TOO_LARGE' }
-  let calendar: ICAL.Component
-  try {
-    calendar = new ICAL.Component(ICAL.parse(text.replace(/^\uFEFF/, '')) as never)
-  } catch {
-    return { ok: false, code: 'NOT_A_CALENDAR' }
-  }
-  if (calendar.name !== 'vcalendar') return { ok: false, code: 'NOT_A_CALENDAR' }
-  const span = { from, to, timeZone, zones: zonesOf(calendar) }
+  const read = readCalendar(text.replace(/^\uFEFF/, ''))
+  if (!read) return { ok: false, code: 'NOT_A_CALENDAR' }
+  const { calendar, events } = read
+  const span = { from, to, timeZone, zones: zonesOf(calendar), moved: movedOf(events) }
   const days: BusyDay[] = []
-  for (const component of calendar.getAllSubcomponents('vevent')) {
+  let { unread } = read
+  for (const event of events) {
     if (days.length >= mostDays) break
-    days.push(...daysOf(component, calendar, span).slice(0, mostDays - days.length))
+    // What one entry has wrong is no reason to leave the others unread.
+    try {
+      days.push(...daysOf(event, span).slice(0, mostDays - days.length))
+    } catch {
+      unread += 1
+    }
   }
   days.sort((a, b) => (a.day === b.day ? a.fromMin - b.fromMin : a.day < b.day ? -1 : 1))
-  return { ok: true, days, isCut: days.length >= mostDays }
+  return { ok: true, days, isCut: days.length >= mostDays, unread }
 }
+
+interface CalendarRead {
+  readonly calendar: ICAL.Component
+  readonly events: readonly ICAL.Component[]
+  readonly unread: number
+}
+
+function componentOf(text: string): ICAL.Component | undefined {
+  try {
+    return new ICAL.Component(ICAL.parse(text) as never)
+  } catch {
+    return undefined
+  }
+}
+
+/** A calendar with its entries; where the whole does not parse, each entry for itself. */
+function readCalendar(text: string): CalendarRead | undefined {
+  const whole = componentOf(text)
+  if (whole)
+    return whole.name === 'vcalendar'
+      ? { calendar: whole, events: whole.getAllSubcomponents('vevent'), unread: 0 }
+      : undefined
+  const entries = text.match(entry) ?? []
+  const calendar = componentOf(text.replace(entry, ''))
+  if (calendar?.name !== 'vcalendar') return undefined
+  const read = entries.map(componentOf)
+  const events = read.filter((event) => event !== undefined)
+  return { calendar, events, unread: read.length - events.length }
+}
+const entry = /^BEGIN:VEVENT\r?\n[\s\S]*?^END:VEVENT(?:\r?\n|$)/gm
 
 interface Span {
   readonly from: string
   readonly to: string
   readonly timeZone: string
   readonly zones: ReadonlyMap<string, ICAL.Timezone>
+  /** Those of several that were moved or changed by themselves, by the name they share. */
+  readonly moved: ReadonlyMap<string, readonly ICAL.Component[]>
 }
 
 const zonesOf = (calendar: ICAL.Component): ReadonlyMap<string, ICAL.Timezone> =>
@@ -138,12 +180,20 @@ const textOf = (component: ICAL.Component, name: string): string => {
   return typeof value === 'string' ? value.trim() : ''
 }
 
-function daysOf(component: ICAL.Component, calendar: ICAL.Component, span: Span): BusyDay[] {
+const movedOf = (events: readonly ICAL.Component[]): ReadonlyMap<string, readonly ICAL.Component[]> =>
+  grouped(
+    events.filter((event) => event.getFirstProperty('recurrence-id')),
+    (event) => textOf(event, 'uid'),
+  )
+
+function daysOf(component: ICAL.Component, span: Span): BusyDay[] {
   if (textOf(component, 'status').toUpperCase() === 'CANCELLED') return []
   if (textOf(component, 'transp').toUpperCase() === 'TRANSPARENT') return []
   // One of several that was moved stands for itself beside what comes again.
   if (component.getFirstProperty('recurrence-id')) return plainDays(component, span)
-  const event = new ICAL.Event(component, { exceptions: exceptionsOf(component, calendar) })
+  const event = new ICAL.Event(component, {
+    exceptions: [...(span.moved.get(textOf(component, 'uid')) ?? [])],
+  })
   if (!component.getFirstProperty('dtstart')) return []
   if (!event.isRecurring()) return plainDays(component, span)
   const found: BusyDay[] = []
@@ -157,17 +207,6 @@ function daysOf(component: ICAL.Component, calendar: ICAL.Component, span: Span)
   }
   return found
 }
-
-/** Those of the same name that were moved or changed by themselves. */
-const exceptionsOf = (component: ICAL.Component, calendar: ICAL.Component): ICAL.Component[] =>
-  calendar
-    .getAllSubcomponents('vevent')
-    .filter(
-      (other) =>
-        other !== component &&
-        other.getFirstProperty('recurrence-id') &&
-        textOf(other, 'uid') === textOf(component, 'uid'),
-    )
 
 function plainDays(component: ICAL.Component, span: Span): BusyDay[] {
   const { startDate, endDate } = new ICAL.Event(component)

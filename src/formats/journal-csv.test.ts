@@ -4,7 +4,14 @@ import { journalCsv } from '#formats/journal-csv'
 
 const line: LedClassLine = {
   ...{ id: 'a', sessionId: 's', name: 'Slow hour, "soft"', startedAt: '2026-03-05T17:00:00.000Z' },
-  ...{ endedAt: '2026-03-05T18:00:00.000Z', plannedS: 3528, ledS: 3600, people: 12, note: 'Chairs took long' },
+  ...{
+    endedAt: '2026-03-05T18:00:00.000Z',
+    plannedS: 3528,
+    ledS: 3600,
+    people: 12,
+    note: 'Chairs took long',
+    breath: null,
+  },
 }
 
 test('a journal is a row a class, read back as it was', () => {

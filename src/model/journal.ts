@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { idSchema, instantSchema, practiceSchema } from './common.ts'
+import type { BreathAnswers } from './led-class.ts'
 
 /** A line of the journal. */
 export interface LedClassLine {
@@ -13,6 +14,8 @@ export interface LedClassLine {
   readonly people: number
   /** What was noted of it, for next time. */
   readonly note: string
+  /** What was answered of its breath work; null where nothing was. */
+  readonly breath: BreathAnswers | null
 }
 
 /** Which classes of the journal are wished for; what is absent is not asked. */

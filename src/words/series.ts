@@ -1,9 +1,11 @@
+import type { Target } from '#model/pose'
 import type { Growth, Weekday } from '#model/series'
-import type { News, SeriesFinding } from '#core/series'
-import { formatDuration, formatMs } from '#core/units'
+import type { ClassInWeeks, Missed, News, SeriesFinding } from '#core/series'
+import { formatDuration, formatMs, keysOf } from '#core/units'
 import { classWhen } from './class-days.ts'
 import { stepName, stepWords } from './ladder.ts'
-import { capital, counted, joined } from './text.ts'
+import { targetNames } from './targets.ts'
+import { capital, counted, joined, namesInWords } from './text.ts'
 
 export const weekdayNames: Readonly<Record<Weekday, string>> = {
   MO: 'Monday',
@@ -65,6 +67,15 @@ export const weekSaid = (week: number, news: readonly News[], names: NamesOfSeri
       ? 'Today is the same as last time. Notice what is otherwise by itself.'
       : `New today: ${weekWords(week, news, names)}.`
 
+/** What is said at the closing of the class to come: when it is, and what is new in it; one with a plan of its own tells that itself. */
+export function nextSaid(next: NextClass, names: NamesOfSeries): string {
+  const { sessionId, week, news } = next
+  const when = `Next time, ${classWhen(next)}`
+  if (sessionId !== undefined) return `${when}.`
+  return `${when}: ${news.length === 0 ? 'the same again' : weekWords(week, news, names)}.`
+}
+type NextClass = Pick<ClassInWeeks, 'day' | 'startsAt' | 'week' | 'news' | 'sessionId'>
+
 /** A rule of growth, as it stands in the list. */
 export function growthWords(rule: Growth, names: NamesOfSeries): string {
   const name = names.block(rule.blockId)
@@ -122,6 +133,38 @@ export const ledWords = ({ ledS, plannedS }: { readonly ledS: number; readonly p
 /** A class that something else is on the day of. */
 export const busyWords = ({ day, what }: { readonly day: string; readonly what: string }): string =>
   joined([classWhen({ day }), what], ': ')
+
+/** What somebody has missed, in three lines with which to catch up: what they came to, what is new to them, what to offer. */
+export function catchUpWords({ came, missed, news, step }: Missed, names: NamesOfSeries): readonly string[] {
+  const weeks = missed.map((week) => `week ${String(week)}`)
+  const fresh = news.map((one) => newsWords(one, names))
+  return [
+    `Missed ${namesInWords(weeks)}; came to ${String(came.length)} of ${String(came.length + missed.length)}.`,
+    fresh.length === 0 ? 'What was new then has been there again since.' : `New to them: ${joined(fresh, '; ')}.`,
+    step
+      ? `Offer both to all: ${stepWords(step.now)}, or stay with ${stepWords(step.done)}.`
+      : came.length === 0
+        ? 'Before the first class: ask what they know, and show the set-ups once.'
+        : 'They come to the next class as it is; nothing has to be made up.',
+  ]
+}
+
+/** What a series works, by how many of its classes, and what it leaves alone. */
+export function touchedWords(
+  touched: ReadonlyMap<Target, number>,
+  classes: number,
+): { readonly touched: string; readonly not: string } {
+  const regions = keysOf(targetNames)
+  const inOrder = [...touched].sort((a, b) => b[1] - a[1])
+  return {
+    touched: inOrder
+      .map(([region, n]) =>
+        n === classes ? targetNames[region] : `${targetNames[region]} (${String(n)} of ${String(classes)})`,
+      )
+      .join(', '),
+    not: regions.flatMap((region) => (touched.has(region) ? [] : [targetNames[region]])).join(', '),
+  }
+}
 
 /** Kinds of growth to choose from. */
 export const growthKinds: readonly { readonly value: Growth['kind']; readonly words: string }[] = [

@@ -1,4 +1,5 @@
 import type { JournalChoices, JournalWish, LedClassLine } from '#model/journal'
+import { breathAnswersSchema } from '#model/led-class'
 import { plannedClassSchema } from '#model/planned-class'
 import { seriesSchema } from '#model/series'
 import { Op } from 'sequelize'
@@ -14,8 +15,10 @@ export interface Cursor {
 }
 
 /** A line as it lies in its row; read without making a model of each. */
-type LineRow = Omit<LedClassLine, 'startedAt' | 'endedAt' | 'note'> & {
+type LineRow = Omit<LedClassLine, 'startedAt' | 'endedAt' | 'note' | 'breath'> & {
   readonly note: string | null
+  /** As JSON. */
+  readonly breath: string | null
   readonly startedAt: string
   readonly endedAt: string | null
 }
@@ -27,7 +30,7 @@ export function journalOf({ models, inTransaction }: Database) {
     /** The newest first, so many of those that are wished for; those after the one a cursor names. */
     async list(most: number, wish: JournalWish, after?: Cursor): Promise<LedClassLine[]> {
       const rows = await ledClasses.findAll({
-        attributes: ['id', 'sessionId', 'name', 'startedAt', 'endedAt', 'plannedS', 'ledS', 'people', 'note'],
+        attributes: ['id', 'sessionId', 'name', 'startedAt', 'endedAt', 'plannedS', 'ledS', 'people', 'note', 'breath'],
         where: { [Op.and]: [await wished(models, wish), ...(after ? [earlierThan(after)] : [])] },
         order: [
           ['startedAt', 'DESC'],
@@ -39,6 +42,7 @@ export function journalOf({ models, inTransaction }: Database) {
       return (rows as unknown as LineRow[]).map((row) => ({
         ...row,
         note: row.note ?? '',
+        breath: row.breath === null ? null : breathAnswersSchema.parse(JSON.parse(row.breath)),
         startedAt: new Date(row.startedAt).toISOString(),
         endedAt: row.endedAt === null ? null : new Date(row.endedAt).toISOString(),
       }))

@@ -20,7 +20,13 @@ interface Line {
   readonly name: string
   readonly tone: 'hold' | 'breath'
   /** For each week how high it is, 0 to 1, and what it is; nothing where the block is not there. */
-  readonly points: readonly ({ readonly share: number; readonly words: string } | undefined)[]
+  readonly points: readonly (Point | undefined)[]
+}
+interface Point {
+  readonly share: number
+  readonly words: string
+  /** How it was, where it was really practised and answered. */
+  readonly was?: 'easy' | 'strained' | 'notSure' | undefined
 }
 const lines = computed((): readonly Line[] =>
   props.growth.flatMap((rule): Line[] => {
@@ -48,12 +54,14 @@ function breathLine(rule: Growth): Line {
     for (const one of news) if (one.is === 'step' && one.blockId === rule.blockId) step = one.to
     return step
   })
-  const points = steps.map((at) => ({ share: shareOf(at, steps), words: stepWords(at) }))
+  const points = steps.map((step, at) => ({
+    ...{ share: shareOf(step, steps), words: stepWords(step), was: props.weeks[at]?.led?.breath?.was },
+  }))
   return { key: rule.id, name: props.names.block(rule.blockId), tone: 'breath', points }
 }
-const highPx = 46
+const highPx = 54
 const xOf = (at: number): number => at * props.columnPx
-const yOf = (share: number): number => highPx - 10 - share * (highPx - 26)
+const yOf = (share: number): number => highPx - 20 - share * (highPx - 36)
 const pathOf = ({ points }: Line): string =>
   points
     .map((point, at) => {
@@ -63,11 +71,12 @@ const pathOf = ({ points }: Line): string =>
     })
     .join('')
 const isChange = ({ points }: Line, at: number): boolean => points[at]?.words !== points[at - 1]?.words
+const wasWords = { easy: 'easy', strained: 'strained', notSure: 'not sure' } as const
 const said = ({ name, points }: Line): string =>
   `${name}: ${points
     .map((point, at) =>
-      point && points[at - 1]?.words !== point.words
-        ? `week ${String(props.weeks[at]?.week ?? at + 1)} ${point.words}`
+      point && (points[at - 1]?.words !== point.words || point.was)
+        ? `week ${String(props.weeks[at]?.week ?? at + 1)} ${point.words}${point.was ? `, it was ${wasWords[point.was]}` : ''}`
         : '',
     )
     .filter((one) => one !== '')
@@ -80,6 +89,10 @@ const said = ({ name, points }: Line): string =>
     <svg role="img" :aria-label="said(line)" :width="weeks.length * columnPx" :height="highPx">
       <path :class="line.tone" :d="pathOf(line)" />
       <template v-for="(point, at) in line.points" :key="at">
+        <template v-if="point?.was">
+          <circle :class="point.was" :cx="xOf(at) + columnPx / 2" :cy="yOf(point.share)" r="5" />
+          <text :x="xOf(at) + columnPx / 2 + 9" :y="yOf(point.share) + 15">{{ wasWords[point.was] }}</text>
+        </template>
         <text v-if="point && isChange(line, at)" :x="xOf(at) + 6" :y="yOf(point.share) - 5">{{ point.words }}</text>
       </template>
     </svg>
@@ -109,6 +122,14 @@ path {
 }
 .breath {
   stroke: var(--breath);
+}
+circle {
+  fill: var(--ground);
+  stroke: var(--breath);
+  stroke-width: 2.5;
+}
+.easy {
+  fill: var(--breath);
 }
 text {
   font-size: 14px;

@@ -4,6 +4,7 @@ import Checkbox from 'primevue/checkbox'
 import { computed, ref, watch } from 'vue'
 import type { BusyDay } from '#formats/calendar'
 import { busyWords } from '#words/series'
+import { counted } from '#words/text'
 import { ownTimeZone, saveCalendar } from '#web/shared/house/class-calendar.ts'
 import { usePlacesStore } from '#web/shared/house/places-store.ts'
 import ReadFile from '#web/shared/ui/ReadFile.vue'
@@ -16,6 +17,7 @@ const places = usePlacesStore()
 const problem = ref('')
 const days = ref<readonly BusyDay[]>()
 const isCut = ref(false)
+const unread = ref(0)
 const timeZone = computed(() => places.places.find(({ id }) => id === chosen.value?.placeId)?.timeZone ?? ownTimeZone())
 const met = computed(() => classesOnBusyDays(classes.value, days.value ?? [], base.value?.lengthS ?? 0))
 const taken = ref<ReadonlySet<number>>(new Set())
@@ -34,6 +36,7 @@ async function read(text: string): Promise<void> {
       : 'This is no calendar file. Save your calendar as iCalendar (.ics) and choose that.'
   days.value = found.ok ? found.days : undefined
   isCut.value = found.ok && found.isCut
+  unread.value = found.ok ? found.unread : 0
   // What lasts the whole day is meant; an hour beside it may be another matter.
   taken.value = new Set(met.value.filter(({ isWhole }) => isWhole).map(({ n }) => n))
 }
@@ -79,6 +82,7 @@ async function take(): Promise<void> {
           <Button size="small" text severity="secondary" label="Leave all as it is" @click="days = undefined" />
         </div>
       </template>
+      <p v-if="unread > 0">{{ counted(unread, 'entry', 'entries') }} could not be read.</p>
       <p v-if="isCut">The calendar has more than can be looked at: only its beginning was.</p>
     </div>
   </section>

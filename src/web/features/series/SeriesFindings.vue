@@ -7,10 +7,10 @@ import { useSeries } from './use-series.ts'
 /** What needs a look in the weeks to come; each leads to its class. */
 const { findings, classes, names, chosenN } = useSeries()
 const lines = computed(() =>
-  findings.value.map((finding) => {
+  findings.value.map((finding, at) => {
     const where = classes.value.find(({ n }) => n === finding.n)
     return {
-      key: `${finding.code} ${String(finding.n)}`,
+      key: at,
       n: where?.n,
       place: where ? `Week ${String(where.week)}, ${dayOfMonth(where.day)}` : '',
       words: seriesFindingWords(finding, names),

@@ -17,11 +17,13 @@ import ViewHead from '#web/shared/ui/ViewHead.vue'
 import GrowthLines from './GrowthLines.vue'
 import GrowthRules from './GrowthRules.vue'
 import RhythmFields from './RhythmFields.vue'
+import SeriesAbout from './SeriesAbout.vue'
 import SeriesCalendar from './SeriesCalendar.vue'
 import SeriesFindings from './SeriesFindings.vue'
 import ShippedList from './ShippedList.vue'
 import WeekColumn from './WeekColumn.vue'
 import WeekPane from './WeekPane.vue'
+import WhoMissed from './WhoMissed.vue'
 import { useSeries } from './use-series.ts'
 
 /** The series and the weeks of one of them, side by side. */
@@ -174,7 +176,9 @@ const drawerOpen = ref(false)
       <div class="parts">
         <WeekPane v-if="theClass" :week="theClass" :weeks="weeksInAll" :length-s="base?.lengthS ?? 0" />
         <SeriesFindings />
+        <WhoMissed />
         <GrowthRules />
+        <SeriesAbout />
         <RhythmFields />
         <SeriesCalendar />
       </div>

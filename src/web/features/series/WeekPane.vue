@@ -6,7 +6,7 @@ import { textLimits } from '#model/limits'
 import { formatDuration, formatMs } from '#core/units'
 import { classWhen } from '#words/class-days'
 import { dayText } from '#words/dates'
-import { ledWords, weekSaid, weekWords } from '#words/series'
+import { ledWords, nextSaid, weekSaid, weekWords } from '#words/series'
 import { capital } from '#words/text'
 import { textOf } from '#web/shared/ui/text-of.ts'
 import { useSeries } from './use-series.ts'
@@ -14,7 +14,7 @@ import type { WeekOfSeries } from './use-series.ts'
 
 /** The class that is looked at: what is new in it, and what is to become of it. */
 const props = defineProps<{ week: WeekOfSeries; weeks: number; lengthS: number }>()
-const { names, told, leaveOut, move, wait, asComputed, openInPlan, planClass, takeLed } = useSeries()
+const { names, told, leaveOut, move, wait, asComputed, openInPlan, planClass, takeLed, classes } = useSeries()
 const words = computed(() => capital(weekWords(props.week.week, props.week.news, names)))
 const why = ref('')
 watch(
@@ -23,6 +23,11 @@ watch(
 )
 /** A class that was led stays as it was led. */
 const record = computed(() => props.week.led?.id ?? props.week.planned?.ledClassId)
+/** The class that comes after it. */
+const next = computed(() => {
+  const after = classes.value.slice(classes.value.findIndex(({ n }) => n === props.week.n) + 1)
+  return after.find(({ leftOut }) => leftOut === undefined)
+})
 const isOut = computed(() => props.week.leftOut !== undefined)
 function setDay(event: Event): void {
   const day = textOf(event)
@@ -44,6 +49,7 @@ function setHour(event: Event): void {
     <h2 id="week-title">{{ isOut ? 'No class' : words }}</h2>
     <p v-if="isOut" class="soft">{{ week.leftOut || 'Left out.' }}</p>
     <p v-else class="said">“{{ weekSaid(week.week, week.news, names) }}”</p>
+    <p v-if="!isOut && next" class="said">At the closing: “{{ nextSaid(next, names) }}”</p>
     <p v-if="told" role="alert">{{ told }}</p>
     <dl v-if="!isOut && week.spine">
       <dt>Length</dt>

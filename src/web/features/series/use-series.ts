@@ -9,7 +9,7 @@ import type { Session } from '#model/session'
 import { daysOfRhythm } from '#formats/rhythm'
 import type { ShippedSeries } from '#library/series'
 import { classesOfSeries, findInSeries, ledInWeeks } from '#core/series'
-import type { ClassInWeeks } from '#core/series'
+import type { ClassAttended, ClassInWeeks } from '#core/series'
 import { withFields } from '#core/session'
 import type { FieldsOf } from '#core/session'
 import { blockNameIn } from '#words/blocks'
@@ -57,7 +57,7 @@ export const useSeries = createSharedComposable(() => {
   const base = useBase(() => chosen.value?.baseId)
   const change = (by: FieldsOf<Series>): Promise<boolean> =>
     chosen.value ? store.put(withFields<Series>(chosen.value, by)) : Promise.resolve(false)
-  const records = useRecords(chosenId)
+  const { records, readRecords } = useRecords(chosenId)
   const weeks = useWeeks(chosen, base, records)
   return {
     ...{ store, sessions, chosenId, chosen, told, base, change, ...weeks },
@@ -68,6 +68,7 @@ export const useSeries = createSharedComposable(() => {
         useOwnStore().load(),
         usePlannedClassesStore().load(),
         usePlacesStore().load(),
+        readRecords(),
       ])
       if (reply.kind === 'ok') sessions.value = reply.value.filter(({ archived }) => !archived)
     },
@@ -130,20 +131,51 @@ function useOwnSessions(ids: () => readonly string[]) {
   return known
 }
 
-/** What the journal has of the series that is looked at. */
+/** What the journal has of the series that is looked at; read again whenever the view is opened. */
 function useRecords(seriesId: Readonly<{ value: string | undefined }>) {
   const records = shallowRef<readonly LedClassLine[]>([])
+  async function readRecords(): Promise<void> {
+    const { value: now } = seriesId
+    if (now === undefined) return
+    const reply = await listLedClasses({ seriesId: now }, undefined, ledClassPage.most)
+    if (reply.kind === 'ok' && seriesId.value === now) records.value = reply.value
+  }
   watch(
     () => seriesId.value,
-    async (now) => {
+    async () => {
       records.value = []
-      if (now === undefined) return
-      const reply = await listLedClasses({ seriesId: now }, undefined, ledClassPage.most)
-      if (reply.kind === 'ok' && seriesId.value === now) records.value = reply.value
+      await readRecords()
     },
     { immediate: true },
   )
-  return records
+  return { records, readRecords }
+}
+
+/** What is found in the weeks to come, and who came to those that were led. */
+function useLooked(
+  chosen: Readonly<{ value: Series | undefined }>,
+  base: Readonly<{ value: Session | undefined }>,
+  classes: Readonly<{ value: readonly WeekOfSeries[] }>,
+) {
+  const findings = computed(() => {
+    const { value: series } = chosen
+    if (!series || !base.value) return []
+    const usually = series.people.length + series.guests
+    const looked = classes.value.map(({ grown, led, isPast, planned: day, ...one }) => ({
+      ...{ ...one, session: grown, isOver: isPast || led !== undefined, expected: expectedIn(day, usually) },
+    }))
+    return findInSeries({ series, base: base.value, catalog: useOwnStore().catalog, classes: looked })
+  })
+  /** The classes that were led, with who came where that is known: those who were planned for it and not marked away. */
+  const attended = computed((): readonly ClassAttended[] =>
+    classes.value
+      .filter((one) => one.leftOut === undefined && (one.led ?? one.planned?.ledClassId) !== undefined)
+      .map(({ n, week, news, planned: day }) => ({
+        ...{ n, week, news },
+        came: day?.people.flatMap(({ personId, away }) => (away ? [] : [personId])),
+      })),
+  )
+  return { findings, attended }
 }
 
 function useWeeks(
@@ -191,17 +223,8 @@ function useWeeks(
     },
     technique: (id) => own.catalog.techniques.get(id)?.names.english ?? 'a breath that is gone',
   }
-  const findings = computed(() => {
-    const { value: series } = chosen
-    if (!series || !base.value) return []
-    const usually = series.people.length + series.guests
-    const looked = classes.value.map(({ grown, led, isPast, planned: day, ...one }) => ({
-      ...{ ...one, session: grown, isOver: isPast || led !== undefined, expected: expectedIn(day, usually) },
-    }))
-    return findInSeries({ series, base: base.value, catalog: own.catalog, classes: looked })
-  })
   return {
-    ...{ classes, names, chosenN, findings },
+    ...{ classes, names, chosenN, ...useLooked(chosen, base, classes) },
     theClass: computed(() => classes.value.find(({ n }) => n === chosenN.value) ?? classes.value[0]),
   }
 }
