@@ -7,6 +7,9 @@ import { expect, test } from './fixtures.ts'
 import type { House } from './fixtures.ts'
 import { leadAt, pushBy } from './lead-at.ts'
 
+// The leader's window is closed in the middle of a class.
+test.use({ window: 'own' })
+
 const panel = (page: Page) => page.getByRole('region', { name: 'Screens', exact: true })
 
 /** Another device: a browser of its own, told to take the certificate. */
