@@ -199,6 +199,6 @@ export function seriesFindingWords(finding: SeriesFinding, names: NamesOfSeries)
     case 'GROWS_PAST':
       return `${names.block(finding.facts.blockId)} is held no longer than is usual, ${formatDuration(finding.facts.topS)}: there it stops growing.`
     case 'NOBODY_COMES':
-      return 'Nobody is expected.'
+      return finding.n === undefined ? 'Nobody is expected yet: say who comes, below.' : 'Nobody is expected.'
   }
 }

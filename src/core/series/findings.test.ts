@@ -103,6 +103,10 @@ test('a class to come that nobody is expected in is told', () => {
   const base = aSession([aHold('deer')])
   const found = findIn(base, aSeries([]), ({ n }) => ({ expected: n === 2 || n === 4 ? 0 : 5, isOver: n === 2 }))
   expect(found).toEqual([{ code: 'NOBODY_COMES', grade: 'look', n: 4, facts: {} }])
+  // A series nobody was entered for says so once; one that is over says nothing.
+  const nobody = (isOver: boolean) => findIn(base, aSeries([]), () => ({ expected: 0, isOver }))
+  expect(nobody(false)).toEqual([{ code: 'NOBODY_COMES', grade: 'look', facts: {} }])
+  expect(nobody(true)).toEqual([])
 })
 
 test.each(shippedSeries.map((shipped) => [shipped.name, shipped] as const))(

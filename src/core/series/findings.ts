@@ -129,10 +129,14 @@ const growsPast: Rule<'GROWS_PAST'> = {
 const nobodyComes: Rule<'NOBODY_COMES'> = {
   code: 'NOBODY_COMES',
   grade: 'look',
-  find: (look) =>
-    held(look)
-      .filter(({ isOver, expected }) => !isOver && expected === 0)
-      .map(({ n }) => ({ n, facts: {} })),
+  find(look) {
+    const toCome = held(look).filter(({ isOver }) => !isOver)
+    const alone = toCome.filter(({ expected }) => expected === 0)
+    // Where nobody comes to any, nobody was said yet: that is told once.
+    return toCome.length > 0 && alone.length === toCome.length
+      ? { facts: {} }
+      : alone.map(({ n }) => ({ n, facts: {} }))
+  },
 }
 
 const rules = [twoThings, stepUpEarly, weekRepeats, growsPast, nobodyComes] as const

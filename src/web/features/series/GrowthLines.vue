@@ -90,8 +90,10 @@ const said = ({ name, points }: Line): string =>
       <path :class="line.tone" :d="pathOf(line)" />
       <template v-for="(point, at) in line.points" :key="at">
         <template v-if="point?.was">
-          <circle :class="point.was" :cx="xOf(at) + columnPx / 2" :cy="yOf(point.share)" r="5" />
-          <text :x="xOf(at) + columnPx / 2 + 9" :y="yOf(point.share) + 15">{{ wasWords[point.was] }}</text>
+          <circle :class="point.was" :cx="xOf(at) + columnPx - 8" :cy="yOf(point.share)" r="4" />
+          <text :x="xOf(at) + columnPx - 4" :y="yOf(point.share) + 16" text-anchor="end">
+            {{ wasWords[point.was] }}
+          </text>
         </template>
         <text v-if="point && isChange(line, at)" :x="xOf(at) + 6" :y="yOf(point.share) - 5">{{ point.words }}</text>
       </template>
