@@ -174,6 +174,9 @@ export const test = base.extend<Fixtures & Amiss, OfWorker>({
   },
 })
 
+/** In a window of its own: where it is closed, or must have the shell kept in the browser while the server is away. */
+export const shellTest = test.extend({ serviceWorkers: 'allow', window: 'own' })
+
 export { expect }
 
 /** The blocks on the spine in order, by the names their wings carry, each once. */

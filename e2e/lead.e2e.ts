@@ -3,10 +3,7 @@ import type { LedClass } from '#model/led-class'
 import { boundaryMs } from '#core/breath'
 import { meantAndDone, visitsOf } from '#core/journal'
 import { fold } from '#core/lead'
-import { expect, test } from './fixtures.ts'
-
-// What is reloaded here while the server is away comes from the shell.
-test.use({ serviceWorkers: 'allow', window: 'own' })
+import { expect, shellTest, test } from './fixtures.ts'
 
 interface Sounded {
   kind: string
@@ -227,7 +224,7 @@ test('after a reload that holds sound back it says so; the first key only lets i
   expect(bowls).toHaveLength(18)
 })
 
-test('a closed window is offered its class again, wherever the application is opened', async ({ page, house }) => {
+shellTest('a closed window is offered its class again, wherever the application is opened', async ({ page, house }) => {
   await begin(page, house.address)
   await page.keyboard.press('m')
   await keptLast(page, 'mark')
@@ -350,117 +347,116 @@ async function untilHold(page: Page, name: string, where = ''): Promise<void> {
   throw new Error(`${name} was not reached`)
 }
 
-test('the whole hour in fast time, with all that can happen in it: every bell once and in its place, the record true', async ({
-  page,
-  house,
-  expectFailures,
-}) => {
-  test.setTimeout(120_000)
-  expectFailures('Failed to load resource')
-  const begun: Sounded[] = []
-  const collect = async () => begun.push(...(await page.evaluate(() => window.begun())))
-  await begin(page, house.address)
-  // It fetches all of the application first, which takes a busy machine a while.
-  await expect
-    .poll(() => page.evaluate(() => navigator.serviceWorker.controller?.state), { timeout: 30_000 })
-    .toBe('activated')
-  // Counted breath: a pause is natural breath.
-  await pass(page, 194)
-  await page.keyboard.press(' ')
-  await expect(page.getByText('paused: natural breath')).toBeVisible()
-  await pass(page, 12)
-  await page.keyboard.press(' ')
-  // Deer, left: a longer left side, and a pause in which they stay.
-  await untilHold(page, 'Deer', 'left knee in front')
-  await page.keyboard.press('+')
-  await page.keyboard.press(' ')
-  await pass(page, 15)
-  await page.keyboard.press(' ')
-  // Crescent, left: a pause in which they come out; then a reload in the right side.
-  await untilHold(page, 'Crescent, lying', 'bend to the left')
-  await page.keyboard.press(' ')
-  await pass(page, 10)
-  await page.keyboard.press('ArrowRight')
-  await untilHold(page, 'Crescent, lying', 'bend to the right')
-  await keptLast(page, 'theyComeOut')
-  await collect()
-  await page.reload()
-  await expect(now(page)).toContainText('bend to the right')
-  // The server dies; the page is reloaded from the browser's own shell and the class goes on to its end.
-  await house.stop()
-  await page.keyboard.press('m')
-  await keptLast(page, 'mark')
-  await collect()
-  await page.reload()
-  await expect(now(page)).toContainText('bend to the right')
-  await untilHold(page, 'Calves on a chair')
-  await page.keyboard.press('o')
-  await expect(page.locator('.strip-count')).toHaveText('natural breath')
-  while (!(await page.getByRole('heading', { name: 'Done' }).isVisible())) await pass(page, 20)
-  await collect()
-  await house.start()
-  await page.getByRole('button', { name: 'Save and open the record' }).click()
-  await expect(page.getByRole('heading', { name: 'Meant and done' })).toBeVisible({ timeout: 15_000 })
+shellTest(
+  'the whole hour in fast time, with all that can happen in it: every bell once and in its place, the record true',
+  async ({ page, house, expectFailures }) => {
+    shellTest.setTimeout(120_000)
+    expectFailures('Failed to load resource')
+    const begun: Sounded[] = []
+    const collect = async () => begun.push(...(await page.evaluate(() => window.begun())))
+    await begin(page, house.address)
+    // It fetches all of the application first, which takes a busy machine a while.
+    await expect
+      .poll(() => page.evaluate(() => navigator.serviceWorker.controller?.state), { timeout: 30_000 })
+      .toBe('activated')
+    // Counted breath: a pause is natural breath.
+    await pass(page, 194)
+    await page.keyboard.press(' ')
+    await expect(page.getByText('paused: natural breath')).toBeVisible()
+    await pass(page, 12)
+    await page.keyboard.press(' ')
+    // Deer, left: a longer left side, and a pause in which they stay.
+    await untilHold(page, 'Deer', 'left knee in front')
+    await page.keyboard.press('+')
+    await page.keyboard.press(' ')
+    await pass(page, 15)
+    await page.keyboard.press(' ')
+    // Crescent, left: a pause in which they come out; then a reload in the right side.
+    await untilHold(page, 'Crescent, lying', 'bend to the left')
+    await page.keyboard.press(' ')
+    await pass(page, 10)
+    await page.keyboard.press('ArrowRight')
+    await untilHold(page, 'Crescent, lying', 'bend to the right')
+    await keptLast(page, 'theyComeOut')
+    await collect()
+    await page.reload()
+    await expect(now(page)).toContainText('bend to the right')
+    // The server dies; the page is reloaded from the browser's own shell and the class goes on to its end.
+    await house.stop()
+    await page.keyboard.press('m')
+    await keptLast(page, 'mark')
+    await collect()
+    await page.reload()
+    await expect(now(page)).toContainText('bend to the right')
+    await untilHold(page, 'Calves on a chair')
+    await page.keyboard.press('o')
+    await expect(page.locator('.strip-count')).toHaveText('natural breath')
+    while (!(await page.getByRole('heading', { name: 'Done' }).isVisible())) await pass(page, 20)
+    await collect()
+    await house.start()
+    await page.getByRole('button', { name: 'Save and open the record' }).click()
+    await expect(page.getByRole('heading', { name: 'Meant and done' })).toBeVisible({ timeout: 15_000 })
 
-  const id = new URL(page.url()).pathname.split('/').at(-1) ?? ''
-  const led = (await (await fetch(`${house.address}api/led-classes/${id}`)).json()) as LedClass
-  if (led.format !== 2) throw new Error('it was written by the first edition')
-  const { plan } = led
-  const startedMs = Date.parse(led.startedAt)
-  const endMs = Date.parse(led.endedAt ?? '') - startedMs
-  const log = led.events.map(({ event }) => event)
-  const state = fold(plan, log, endMs)
-  // What was kept at the end is what the log alone leads to.
-  expect(led.visits).toEqual(state.visits)
+    const id = new URL(page.url()).pathname.split('/').at(-1) ?? ''
+    const led = (await (await fetch(`${house.address}api/led-classes/${id}`)).json()) as LedClass
+    if (led.format !== 2) throw new Error('it was written by the first edition')
+    const { plan } = led
+    const startedMs = Date.parse(led.startedAt)
+    const endMs = Date.parse(led.endedAt ?? '') - startedMs
+    const log = led.events.map(({ event }) => event)
+    const state = fold(plan, log, endMs)
+    // What was kept at the end is what the log alone leads to.
+    expect(led.visits).toEqual(state.visits)
 
-  // Bells: what the machine says rang against what was handed to the port and began.
-  // The machine knows the cues of the segment it is in: each visit is asked just before its end.
-  const came = new Map<string, number>()
-  for (const visit of state.visits) {
-    const untilMs = visit.endMs - 0.5
-    const { rung } = fold(
-      plan,
-      log.filter(({ atMs }) => atMs <= untilMs),
-      untilMs,
+    // Bells: what the machine says rang against what was handed to the port and began.
+    // The machine knows the cues of the segment it is in: each visit is asked just before its end.
+    const came = new Map<string, number>()
+    for (const visit of state.visits) {
+      const untilMs = visit.endMs - 0.5
+      const { rung } = fold(
+        plan,
+        log.filter(({ atMs }) => atMs <= untilMs),
+        untilMs,
+      )
+      for (const [key, atMs] of Object.entries(rung)) came.set(key, atMs)
+    }
+    const rang = plan.cues
+      .filter(({ sound }) => sound !== undefined && sound.kind !== 'wood')
+      .map((cue) => came.get(`${cue.id}@${String(cue.segment)}`))
+      .filter((atMs) => atMs !== undefined)
+      .sort((a, b) => a - b)
+    const bells = begun
+      .filter(({ kind }) => kind !== 'wood')
+      .map(({ when }) => when - startedMs)
+      .sort((a, b) => a - b)
+    expect(bells).toHaveLength(rang.length)
+    expect(rang).toHaveLength(21)
+    // Each page load brings the clocks together anew; between two looks at them a busy machine may take a little.
+    const apart = bells.map((atMs, index) => atMs - (rang[index] ?? NaN))
+    expect(Math.max(...apart.map(Math.abs))).toBeLessThan(1.5)
+    // Within one page load every bell is the same fraction off: exact to an audio frame.
+    const first = apart.slice(0, 6)
+    expect(Math.max(...first) - Math.min(...first)).toBeLessThan(1000 / 44_100)
+    // Ticks of the counted breath: one at each part that was conducted.
+    const turns = state.visits.flatMap(({ segment, startMs, endMs: untilMs }) => {
+      const doing = plan.segments[segment ?? -1]?.doing
+      if (doing?.kind !== 'breath' || doing.part !== 'counted') return []
+      const run = Array.from({ length: doing.rounds }, () => doing.parts).flat()
+      const begins = run.map((_, at) => run.slice(0, at).reduce((sum, { ticks: length }) => sum + length, 0))
+      return begins.filter((from) => startMs + boundaryMs(from, doing.pace) < untilMs)
+    })
+    const ticks = begun.filter(({ kind, when }) => kind === 'wood' && when - startedMs < 500_000)
+    expect(ticks).toHaveLength(turns.length)
+
+    const held = new Map(
+      meantAndDone(plan, visitsOf(led)).holds.map(({ blockId, side, heldMs }) => [`${blockId} ${side}`, heldMs]),
     )
-    for (const [key, atMs] of Object.entries(rung)) came.set(key, atMs)
-  }
-  const rang = plan.cues
-    .filter(({ sound }) => sound !== undefined && sound.kind !== 'wood')
-    .map((cue) => came.get(`${cue.id}@${String(cue.segment)}`))
-    .filter((atMs) => atMs !== undefined)
-    .sort((a, b) => a - b)
-  const bells = begun
-    .filter(({ kind }) => kind !== 'wood')
-    .map(({ when }) => when - startedMs)
-    .sort((a, b) => a - b)
-  expect(bells).toHaveLength(rang.length)
-  expect(rang).toHaveLength(21)
-  // Each page load brings the clocks together anew; between two looks at them a busy machine may take a little.
-  const apart = bells.map((atMs, index) => atMs - (rang[index] ?? NaN))
-  expect(Math.max(...apart.map(Math.abs))).toBeLessThan(1.5)
-  // Within one page load every bell is the same fraction off: exact to an audio frame.
-  const first = apart.slice(0, 6)
-  expect(Math.max(...first) - Math.min(...first)).toBeLessThan(1000 / 44_100)
-  // Ticks of the counted breath: one at each part that was conducted.
-  const turns = state.visits.flatMap(({ segment, startMs, endMs: untilMs }) => {
-    const doing = plan.segments[segment ?? -1]?.doing
-    if (doing?.kind !== 'breath' || doing.part !== 'counted') return []
-    const run = Array.from({ length: doing.rounds }, () => doing.parts).flat()
-    const begins = run.map((_, at) => run.slice(0, at).reduce((sum, { ticks: length }) => sum + length, 0))
-    return begins.filter((from) => startMs + boundaryMs(from, doing.pace) < untilMs)
-  })
-  const ticks = begun.filter(({ kind, when }) => kind === 'wood' && when - startedMs < 500_000)
-  expect(ticks).toHaveLength(turns.length)
-
-  const held = new Map(
-    meantAndDone(plan, visitsOf(led)).holds.map(({ blockId, side, heldMs }) => [`${blockId} ${side}`, heldMs]),
-  )
-  const of = (name: string) => held.get(name) ?? NaN
-  expect(of('deer left')).toBeGreaterThan(255_000)
-  expect(of('deer right')).toBe(Math.min(of('deer left'), 240_000))
-  expect(of('crescent left')).toBeLessThan(60_000)
-  expect(of('crescent right')).toBe(of('crescent left'))
-  expect(of('sphinx both')).toBe(180_000)
-  expect(state.freely).toContain('calves')
-})
+    const of = (name: string) => held.get(name) ?? NaN
+    expect(of('deer left')).toBeGreaterThan(255_000)
+    expect(of('deer right')).toBe(Math.min(of('deer left'), 240_000))
+    expect(of('crescent left')).toBeLessThan(60_000)
+    expect(of('crescent right')).toBe(of('crescent left'))
+    expect(of('sphinx both')).toBe(180_000)
+    expect(state.freely).toContain('calves')
+  },
+)

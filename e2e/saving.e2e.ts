@@ -1,9 +1,6 @@
 import type { Page } from '@playwright/test'
-import { blockNames, expect, saved, test } from './fixtures.ts'
+import { blockNames, expect, saved, shellTest, test } from './fixtures.ts'
 import type { House } from './fixtures.ts'
-
-// What is reloaded here while the server is away comes from the shell.
-test.use({ serviceWorkers: 'allow', window: 'own' })
 
 async function rename(page: Page, name: string): Promise<void> {
   await page.getByRole('listbox').focus()
@@ -99,46 +96,48 @@ test('taking the other’s puts one’s own into history', async ({ plan, house,
   expect(await keptName(house, kept?.id ?? 0)).toBe('From the second window')
 })
 
-test('with the server killed, editing goes on, a reload loses nothing, and it is saved when the server is back', async ({
-  plan,
-  house,
-  expectFailures,
-}) => {
-  expectFailures('Failed to load resource')
-  await shellKept(plan)
-  await house.stop()
-  await rename(plan, 'Typed while the server was away')
-  await expect(plan.locator('.save')).toHaveText('not saved: retrying')
-  await plan.getByRole('button', { name: /Add Side rest/ }).click()
-  await plan.reload()
-  await expect(plan.getByRole('option', { name: /Side rest, left/ })).toBeAttached()
-  expect((await blockNames(plan)).at(-2)).toBe('Side rest')
-  await expect(plan.locator('.save')).toHaveText('not saved: retrying')
-  await plan.getByRole('option', { name: /Side rest, left/ }).click()
-  await plan.getByRole('button', { name: 'Longer' }).click()
-  await house.start()
-  await saved(plan)
-  const session = await house.session('thursday-slow-hour')
-  expect(session.name).toBe('Typed while the server was away')
-  expect(session.blocks.at(-2)).toMatchObject({ poseId: 'side-rest', hold: { holdS: 330 } })
-})
+shellTest(
+  'with the server killed, editing goes on, a reload loses nothing, and it is saved when the server is back',
+  async ({ plan, house, expectFailures }) => {
+    expectFailures('Failed to load resource')
+    await shellKept(plan)
+    await house.stop()
+    await rename(plan, 'Typed while the server was away')
+    await expect(plan.locator('.save')).toHaveText('not saved: retrying')
+    await plan.getByRole('button', { name: /Add Side rest/ }).click()
+    await plan.reload()
+    await expect(plan.getByRole('option', { name: /Side rest, left/ })).toBeAttached()
+    expect((await blockNames(plan)).at(-2)).toBe('Side rest')
+    await expect(plan.locator('.save')).toHaveText('not saved: retrying')
+    await plan.getByRole('option', { name: /Side rest, left/ }).click()
+    await plan.getByRole('button', { name: 'Longer' }).click()
+    await house.start()
+    await saved(plan)
+    const session = await house.session('thursday-slow-hour')
+    expect(session.name).toBe('Typed while the server was away')
+    expect(session.blocks.at(-2)).toMatchObject({ poseId: 'side-rest', hold: { holdS: 330 } })
+  },
+)
 
-test('a window closed with unsaved work gives it to the next one opened', async ({ plan, house, expectFailures }) => {
-  expectFailures('Failed to load resource')
-  await house.stop()
-  await rename(plan, 'Left behind')
-  await expect(plan.locator('.save')).toHaveText('not saved: retrying')
-  const context = plan.context()
-  await plan.close()
-  await house.start()
-  const next = await context.newPage()
-  await next.goto(`${house.address}plan/thursday-slow-hour`)
-  await expect(next.getByRole('heading', { name: 'Left behind' })).toBeVisible()
-  await saved(next)
-  expect((await house.session('thursday-slow-hour')).name).toBe('Left behind')
-})
+shellTest(
+  'a window closed with unsaved work gives it to the next one opened',
+  async ({ plan, house, expectFailures }) => {
+    expectFailures('Failed to load resource')
+    await house.stop()
+    await rename(plan, 'Left behind')
+    await expect(plan.locator('.save')).toHaveText('not saved: retrying')
+    const context = plan.context()
+    await plan.close()
+    await house.start()
+    const next = await context.newPage()
+    await next.goto(`${house.address}plan/thursday-slow-hour`)
+    await expect(next.getByRole('heading', { name: 'Left behind' })).toBeVisible()
+    await saved(next)
+    expect((await house.session('thursday-slow-hour')).name).toBe('Left behind')
+  },
+)
 
-test('with the server away the list shows what this browser has seen', async ({ plan, house, expectFailures }) => {
+shellTest('with the server away the list shows what this browser has seen', async ({ plan, house, expectFailures }) => {
   expectFailures('Failed to load resource')
   await shellKept(plan)
   await house.stop()
@@ -212,49 +211,51 @@ test('a full disk is said in the bar, the work stays in the browser, and it is s
   expect((await house.session('thursday-slow-hour')).name).toBe('Typed while it was full')
 })
 
-test('a session that was deleted is not offered while the server is away', async ({ plan, house, expectFailures }) => {
-  expectFailures('Failed to load resource')
-  await shellKept(plan)
-  await plan.getByRole('link', { name: 'Sessions' }).click()
-  await plan.getByRole('button', { name: 'More for Thursday slow hour' }).click()
-  await plan.getByRole('menuitem', { name: 'Delete' }).click()
-  await expect(plan.getByText('Thursday slow hour is deleted')).toBeVisible()
-  await expect.poll(() => keptInBrowser(plan)).not.toContain('thursday-slow-hour')
-  await house.stop()
-  await plan.goto(`${house.address}sessions`)
-  await expect(plan.getByText('server does not answer')).toBeVisible()
-  await expect(plan.getByRole('row', { name: /^Thursday slow hour/ })).toHaveCount(0)
-})
+shellTest(
+  'a session that was deleted is not offered while the server is away',
+  async ({ plan, house, expectFailures }) => {
+    expectFailures('Failed to load resource')
+    await shellKept(plan)
+    await plan.getByRole('link', { name: 'Sessions' }).click()
+    await plan.getByRole('button', { name: 'More for Thursday slow hour' }).click()
+    await plan.getByRole('menuitem', { name: 'Delete' }).click()
+    await expect(plan.getByText('Thursday slow hour is deleted')).toBeVisible()
+    await expect.poll(() => keptInBrowser(plan)).not.toContain('thursday-slow-hour')
+    await house.stop()
+    await plan.goto(`${house.address}sessions`)
+    await expect(plan.getByText('server does not answer')).toBeVisible()
+    await expect(plan.getByRole('row', { name: /^Thursday slow hour/ })).toHaveCount(0)
+  },
+)
 
-test('unsaved work met by another window’s save is offered the choice when it is opened again', async ({
-  plan,
-  house,
-  expectFailures,
-}) => {
-  expectFailures('Failed to load resource')
-  await shellKept(plan)
-  await house.stop()
-  await rename(plan, 'Mine, typed while away')
-  await expect(plan.locator('.save')).toHaveText('not saved: retrying')
-  const context = plan.context()
-  await plan.close()
-  await house.start()
-  const session = await house.session('thursday-slow-hour')
-  const saved = await fetch(`${house.address}api/sessions/thursday-slow-hour`, {
-    method: 'PUT',
-    headers: { 'Content-Type': 'application/json', 'If-Match': '"1"' },
-    body: JSON.stringify({ ...session, name: 'Theirs, saved meanwhile' }),
-  })
-  expect(saved.status).toBe(200)
-  const next = await context.newPage()
-  await next.goto(`${house.address}plan/thursday-slow-hour`)
-  const dialog = next.getByRole('dialog', { name: 'Changed in another window' })
-  await expect(dialog).toContainText('“Mine, typed while away”')
-  await expect(dialog).toContainText('“Theirs, saved meanwhile”')
-  await dialog.getByRole('button', { name: 'Keep mine' }).click()
-  await expect(next.locator('.save')).toHaveText('saved')
-  expect((await house.session('thursday-slow-hour')).name).toBe('Mine, typed while away')
-})
+shellTest(
+  'unsaved work met by another window’s save is offered the choice when it is opened again',
+  async ({ plan, house, expectFailures }) => {
+    expectFailures('Failed to load resource')
+    await shellKept(plan)
+    await house.stop()
+    await rename(plan, 'Mine, typed while away')
+    await expect(plan.locator('.save')).toHaveText('not saved: retrying')
+    const context = plan.context()
+    await plan.close()
+    await house.start()
+    const session = await house.session('thursday-slow-hour')
+    const saved = await fetch(`${house.address}api/sessions/thursday-slow-hour`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json', 'If-Match': '"1"' },
+      body: JSON.stringify({ ...session, name: 'Theirs, saved meanwhile' }),
+    })
+    expect(saved.status).toBe(200)
+    const next = await context.newPage()
+    await next.goto(`${house.address}plan/thursday-slow-hour`)
+    const dialog = next.getByRole('dialog', { name: 'Changed in another window' })
+    await expect(dialog).toContainText('“Mine, typed while away”')
+    await expect(dialog).toContainText('“Theirs, saved meanwhile”')
+    await dialog.getByRole('button', { name: 'Keep mine' }).click()
+    await expect(next.locator('.save')).toHaveText('saved')
+    expect((await house.session('thursday-slow-hour')).name).toBe('Mine, typed while away')
+  },
+)
 
 test('where the browser keeps no drafts every edit is still saved, and it is said', async ({
   page,
