@@ -229,6 +229,7 @@ const anyBlock = fc.oneof(
       kind: fc.constant('rest' as const),
       s: s(5, 300),
       basePosition: fc.constantFrom(...basePositions),
+      ending: fc.record({ rollS: s(0, 60), sittingUpS: s(0, 60) }, { requiredKeys: [] }),
       script: scripts,
     },
     { requiredKeys: ['kind', 's', 'basePosition'] },

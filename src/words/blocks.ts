@@ -3,7 +3,7 @@ import type { Practice } from '#model/common'
 import type { Session } from '#model/session'
 import { patternText } from '#core/breath'
 import { holdSecondsOf, poseIn, techniqueIdIn } from '#core/session'
-import type { Catalog, Resolved } from '#core/session'
+import type { Catalog, ComingUp, Resolved } from '#core/session'
 import { formatDuration } from '#core/units'
 import type { Segment } from '#core/timeline'
 import { basePositionNames, changeWords } from './positions.ts'
@@ -57,6 +57,10 @@ export function blockTimeWords(block: Block, side?: 'left' | 'right'): string {
   }
 }
 
+/** How long people come up at the end of lying still. */
+export const comingUpWords = ({ comingOutS, rollS, sittingUpS }: ComingUp): string =>
+  `coming up ${formatDuration(comingOutS.value + rollS.value + sittingUpS.value)}`
+
 /** The line under a symmetric block's name. */
 export function blockDetail(resolved: Resolved): string {
   switch (resolved.kind) {
@@ -68,12 +72,12 @@ export function blockDetail(resolved: Resolved): string {
       return counted(resolved.rounds, 'round')
     case 'breath':
       return sectionsLine(resolved.sections)
-    case 'rest':
-      return resolved.block.text ?? basePositionNames[resolved.toPosition]
-    case 'closing': {
-      const up = resolved.comingOutS.value + resolved.rollS.value + resolved.sittingUpS.value
-      return `final rest ${formatDuration(resolved.finalRestS.value)}, coming up ${formatDuration(up)}`
+    case 'rest': {
+      const { block, toPosition, ending } = resolved
+      return [block.text ?? basePositionNames[toPosition], ...(ending ? [comingUpWords(ending)] : [])].join(', ')
     }
+    case 'closing':
+      return `final rest ${formatDuration(resolved.finalRestS.value)}, ${comingUpWords(resolved)}`
   }
 }
 

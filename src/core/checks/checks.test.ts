@@ -233,16 +233,6 @@ test('a step of the set-up is late in the last minute, and wants room, reach and
   expect(why({ setUpItems: many.map((one) => ({ ...one, count: 4 })), steps })).toBeUndefined()
 })
 
-test('a class that ends in a long rest on a chair or on the side needs no final rest on the back', () => {
-  const ends = (poseId: string, holdS: number) =>
-    found(aSession([told, aHold(poseId, { hold: { holdS } })]), 'NO_CLOSING')
-  expect(ends('chair-seat', 360)).toBeUndefined()
-  expect(ends('side-nest', 360)).toBeUndefined()
-  expect(ends('chair-seat', 359)).toBeDefined()
-  expect(ends('chair-twist', 360)).toBeDefined()
-  expect(ends('sphinx', 360)).toBeDefined()
-})
-
 test('a difference of sides with a reason is a tip', () => {
   const hold = { leftS: 240, rightS: 120, why: 'a stiff right hip' }
   expect(found(quiet([aHold('deer', { hold })]), 'SIDES_UNEVEN')?.grade).toBe('tip')

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import type { LeadEvent } from '#core/lead'
+import type { Block } from '#model/block'
 import type { Session } from '#model/session'
 import { sessionSchema } from '#model/session'
 import { orThrow } from '#core/result'
@@ -58,6 +59,15 @@ describe('as it was led', () => {
       { type: 'resume', atMs: at + 605_000 },
     ])
     expect(block(long, 'deer')).toMatchObject({ times: { ...around, setUpS: 620, secondSetUpS: 10 } })
+  })
+
+  test('a rest in the middle has the times its rest and its coming up took', () => {
+    const rest: Block = { kind: 'rest', id: 'rest', s: 300, basePosition: 'supine', ending: {} }
+    const long = aSession([aTalk('talk', 60), rest])
+    const plan = aLedClass(long).plan.segments
+    const startOfRoll = plan.slice(0, -2).reduce((sum, { lengthMs }) => sum + lengthMs, 0)
+    const was = asLed(aLedClass(long, [{ type: 'end', atMs: startOfRoll + 20_000 }]))
+    expect(was && block(was, 'rest')).toEqual({ ...rest, ending: { rollS: 20 } })
   })
 
   test('what was left out is not in it', () => {

@@ -48,7 +48,7 @@ function blockAsLed(block: Block, stretches: readonly Led[]): Block {
   const timed = Object.keys(times).length === 0 ? block : { ...block, times: { ...block.times, ...times } }
   switch (timed.kind) {
     case 'rest':
-      return lasting(timed, stretches)
+      return restedAsLed(timed, stretches)
     case 'hold':
       return heldAsLed(timed, stretches)
     case 'closing':
@@ -131,12 +131,30 @@ function heldAsLed(block: HoldBlock, stretches: readonly Led[]): HoldBlock {
 const isChanged = (held: readonly Led[], side: string): boolean =>
   changedMs(held.filter(({ segment }) => segment.side === side)) !== undefined
 
-const steps = { finalRest: 'finalRestS', comingOut: 'comingOutS', roll: 'rollS', sittingUp: 'sittingUpS' } as const
+const upSteps = { comingOut: 'comingOutS', roll: 'rollS', sittingUp: 'sittingUpS' } as const
+const steps = { finalRest: 'finalRestS', ...upSteps } as const
 
-function closedAsLed(block: ClosingBlock, stretches: readonly Led[]): ClosingBlock {
-  const changed = Object.entries(steps).flatMap(([step, name]) => {
-    const ms = changedMs(stretches.filter(({ segment: { doing } }) => doing.kind === 'closing' && doing.step === step))
-    return ms === undefined ? [] : [[name, within(ms, step === 'finalRest' ? blockLimits : betweenLimits)] as const]
-  })
-  return changed.length === 0 ? block : { ...block, ...Object.fromEntries(changed) }
+/** Of a closing's steps those that took another time than planned. */
+const changedSteps = (
+  of: Readonly<Record<string, string>>,
+  stretches: readonly Led[],
+): Readonly<Record<string, Seconds>> =>
+  Object.fromEntries(
+    Object.entries(of).flatMap(([step, name]) => {
+      const ms = changedMs(
+        stretches.filter(({ segment: { doing } }) => doing.kind === 'closing' && doing.step === step),
+      )
+      return ms === undefined ? [] : [[name, within(ms, step === 'finalRest' ? blockLimits : betweenLimits)] as const]
+    }),
+  )
+
+const closedAsLed = (block: ClosingBlock, stretches: readonly Led[]): ClosingBlock => ({
+  ...block,
+  ...changedSteps(steps, stretches),
+})
+
+function restedAsLed(block: RestBlock, stretches: readonly Led[]): RestBlock {
+  const rested = lasting(block, stretches)
+  const changed = changedSteps(upSteps, stretches)
+  return Object.keys(changed).length === 0 ? rested : { ...rested, ending: { ...rested.ending, ...changed } }
 }

@@ -35,7 +35,7 @@ export { leastHoldOf } from './resolve-hold.ts'
 export { nextTimeEdit, tickedEdit } from './next-time.ts'
 export { orderEdits, orderShifted, orderWith } from './reorder.ts'
 export { resolveSession } from './resolve.ts'
-export { positionsAlong } from './stand.ts'
+export { isLying, positionsAlong } from './stand.ts'
 export { finalRestFloorS } from './resolve-closing.ts'
 export { holdPractice, usualHold } from './usual-hold.ts'
 export { holdSecondsOf, linkHold, setHoldSide } from './hold-time.ts'
@@ -50,6 +50,7 @@ export { withFields } from './with-fields.ts'
 export type { FieldsOf } from './with-fields.ts'
 export type { Catalog, Ceilings, ChangeTable } from './catalog.ts'
 export type {
+  ComingUp,
   HoldSide,
   Resolved,
   ResolvedBreath,

@@ -1,11 +1,12 @@
-import type { ClosingBlock } from '#model/block'
+import type { Answers } from '#model/answers'
+import type { ClosingBlock, RestBlock } from '#model/block'
 import type { Seconds } from '#core/units'
 import { familyCeilingS } from './ceilings.ts'
 import { setUpOf } from './set-up-of.ts'
 import { answersOf, changeTo, scriptOf, stillnessIn } from './walk.ts'
 import type { Walk } from './walk.ts'
 import { rollWords } from './wordings.ts'
-import type { ResolvedClosing, Sourced } from './resolved.ts'
+import type { ComingUp, ResolvedClosing, Sourced } from './resolved.ts'
 
 const leastFinalRestS = 180
 
@@ -18,11 +19,22 @@ export function finalRestFloorS(lengthS: Seconds, ceilingS: Seconds): Seconds {
   return Math.min(ceilingS, Math.max(leastFinalRestS, tenth))
 }
 
+const step = (own: Seconds | undefined, usual: Seconds): Sourced<Seconds> =>
+  own === undefined ? { value: usual, from: 'rule' } : { value: own, from: 'block' }
+
+/** Coming out, the roll and sitting up after lying still, at the end of a session or of a rest in its middle. */
+export function comingUpOf(own: RestBlock['ending'], roll: Answers['roll'], walk: Walk): ComingUp {
+  return {
+    comingOutS: step(own?.comingOutS, comingUp.comingOutS),
+    rollS: step(own?.rollS, comingUp.rollS),
+    sittingUpS: step(own?.sittingUpS, comingUp.sittingUpS),
+    rollText: rollWords[walk.wording.roll][roll],
+  }
+}
+
 export function resolveClosing(block: ClosingBlock, index: number, walk: Walk): ResolvedClosing {
   const { lengthS, level } = walk.session
   const ceilingS = familyCeilingS(walk.catalog.ceilings, 'final_rest', level)
-  const step = (own: Seconds | undefined, usual: Seconds): Sourced<Seconds> =>
-    own === undefined ? { value: usual, from: 'rule' } : { value: own, from: 'block' }
   const answers = answersOf(block, walk)
   return {
     kind: 'closing',
@@ -32,11 +44,8 @@ export function resolveClosing(block: ClosingBlock, index: number, walk: Walk): 
     finalRestS: step(block.finalRestS, finalRestFloorS(lengthS, ceilingS)),
     ceilingS,
     setUp: setUpOf(block, walk.catalog, walk.session),
-    comingOutS: step(block.comingOutS, comingUp.comingOutS),
-    rollS: step(block.rollS, comingUp.rollS),
-    sittingUpS: step(block.sittingUpS, comingUp.sittingUpS),
+    ...comingUpOf(block, answers.roll, walk),
     answers,
     ...{ stillness: stillnessIn(walk, 'supine'), script: scriptOf(block, walk) },
-    rollText: rollWords[walk.wording.roll][answers.roll],
   }
 }

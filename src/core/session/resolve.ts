@@ -4,9 +4,9 @@ import type { Session } from '#model/session'
 import { ok, refused } from '#core/result'
 import type { Result } from '#core/result'
 import type { Catalog } from './catalog.ts'
-import { positionLeft } from './stand.ts'
+import { isLying, positionLeft } from './stand.ts'
 import { resolveBreath } from './resolve-breath.ts'
-import { resolveClosing } from './resolve-closing.ts'
+import { comingUpOf, resolveClosing } from './resolve-closing.ts'
 import { resolveHold } from './resolve-hold.ts'
 import type { Resolved, Sourced } from './resolved.ts'
 import { namedSetUp } from './set-up-of.ts'
@@ -95,12 +95,15 @@ function resolveMovement(block: MovementBlock, index: number, walk: Walk): Resul
 
 function resolveRest(block: RestBlock, index: number, walk: Walk): Resolved {
   const position = block.basePosition ?? walk.position ?? 'supine'
+  const answers = answersOf(block, walk)
   return {
     kind: 'rest',
     block,
     index,
     ...changeTo(block, walk, position),
     setUp: namedSetUp(block, walk.catalog),
+    ending: block.ending && isLying(position) ? comingUpOf(block.ending, answers.roll, walk) : undefined,
+    answers,
     ...{ stillness: stillnessIn(walk, position), script: scriptOf(block, walk) },
   }
 }

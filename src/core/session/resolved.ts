@@ -126,25 +126,32 @@ export interface ResolvedBreath extends Of<BreathBlock>, WithChange {
   readonly hand: Side
 }
 
+/** How people come up from lying still, step by step. */
+export interface ComingUp {
+  readonly comingOutS: Sourced<Seconds>
+  readonly rollS: Sourced<Seconds>
+  readonly sittingUpS: Sourced<Seconds>
+  /** The roll as it is said. */
+  readonly rollText: string
+}
+
 export interface ResolvedRest extends Of<RestBlock>, WithChange, WithScript {
   readonly kind: 'rest'
   readonly setUp: Sourced<SetUpInUse> | undefined
   readonly stillness: Stillness
+  /** Where people lie and it ends as a closing does. */
+  readonly ending: ComingUp | undefined
+  readonly answers: Answers
 }
 
-export interface ResolvedClosing extends Of<ClosingBlock>, WithChange, WithScript {
+export interface ResolvedClosing extends Of<ClosingBlock>, WithChange, WithScript, ComingUp {
   readonly kind: 'closing'
   readonly finalRestS: Sourced<Seconds>
   /** The first ceiling of a final rest for the session's level. */
   readonly ceilingS: Seconds
   readonly setUp: Sourced<SetUpInUse> | undefined
-  readonly comingOutS: Sourced<Seconds>
-  readonly rollS: Sourced<Seconds>
-  readonly sittingUpS: Sourced<Seconds>
   readonly answers: Answers
   readonly stillness: Stillness
-  /** The roll as it is said. */
-  readonly rollText: string
 }
 
 export type Resolved = ResolvedTalk | ResolvedHold | ResolvedMovement | ResolvedBreath | ResolvedRest | ResolvedClosing

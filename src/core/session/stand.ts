@@ -13,6 +13,14 @@ export interface Stand {
 
 export const atStart: Stand = { position: undefined, items: [], isOff: false }
 
+const lying: ReadonlySet<BasePosition> = new Set(['supine', 'prone', 'sideLying', 'atWall'])
+/** Whether people lie in a base position, with the legs up a wall too. */
+export const isLying = (position: BasePosition): boolean => lying.has(position)
+
+/** Whether it ends with sitting up, wherever it was done. */
+const endsSitting = (resolved: Resolved): boolean =>
+  resolved.kind === 'closing' || (resolved.kind === 'rest' && resolved.ending !== undefined)
+
 /** Where people rest who come from nowhere to a rest that names no position. */
 const unsaid: BasePosition = 'supine'
 
@@ -52,7 +60,11 @@ function positionAfter(resolved: Exclude<Resolved, ResolvedTalk>): BasePosition 
 
 /** The position a block leaves people in who come from one: what has no place of its own leaves them where they were. */
 export const positionLeft = (resolved: Resolved, from: BasePosition | undefined): BasePosition | undefined =>
-  resolved.kind === 'talk' || (takesPosition(resolved, from) && from !== undefined) ? from : positionAfter(resolved)
+  endsSitting(resolved)
+    ? 'seated'
+    : resolved.kind === 'talk' || (takesPosition(resolved, from) && from !== undefined)
+      ? from
+      : positionAfter(resolved)
 
 /** Where each block of a session is done, in its order; a talk is where people are by then, nowhere yet at the start. */
 export function positionsAlong(blocks: readonly Resolved[]): readonly (BasePosition | undefined)[] {

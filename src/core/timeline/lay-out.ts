@@ -1,4 +1,5 @@
-import type { Change, Resolved, ResolvedClosing, ResolvedRest, ResolvedTalk } from '#core/session'
+import type { Sound } from '#model/cue'
+import type { Change, ComingUp, Resolved, ResolvedClosing, ResolvedRest, ResolvedTalk, Sourced } from '#core/session'
 import { leastPauseMs, sayMs } from '#core/session'
 import type { Seconds } from '#core/units'
 import { layOutBreath } from './lay-out-breath.ts'
@@ -71,36 +72,34 @@ function askedLast(s: Seconds, asked: readonly string[], wordsAMinute: number): 
     .toReversed()
 }
 
-const layOutRest = ({ block, stillness, script }: ResolvedRest): Piece[] => [
-  withScript(
-    piece({ kind: 'rest' }, 'both', block.s, [
-      { id: 'rest', at: { fromStartS: 0 }, text: `${block.text ?? 'Rest'}; ${stillness.first}` },
-    ]),
-    script,
-  ),
-]
+function layOutRest({ block, stillness, script, ending }: ResolvedRest): Piece[] {
+  const rest = piece({ kind: 'rest' }, 'both', block.s, [
+    { id: 'rest', at: { fromStartS: 0 }, text: `${block.text ?? 'Rest'}; ${stillness.first}` },
+  ])
+  return [withScript(rest, script), ...(ending ? layOutComingUp(ending, undefined) : [])]
+}
 
 function layOutClosing(closing: ResolvedClosing): Piece[] {
-  const step = (name: 'finalRest' | 'comingOut' | 'roll' | 'sittingUp', seconds: number, text: string, sound = true) =>
-    piece({ kind: 'closing', step: name }, 'both', seconds, [
-      { id: name, at: { fromStartS: 0 }, text, ...(sound ? { sound: bowl } : {}) },
+  const rest = piece({ kind: 'closing', step: 'finalRest' }, 'both', closing.finalRestS.value, [
+    {
+      id: 'finalRest',
+      at: { fromStartS: 0 },
+      text: `On the back, ${orPreferred}; ${closing.stillness.first}`,
+    },
+  ])
+  return [withScript(rest, closing.script), ...layOutComingUp(closing, closing.block.text)]
+}
+
+/** The bell and the steps up from lying: out of the rest, over the side, to sitting. */
+function layOutComingUp({ comingOutS, rollS, rollText, sittingUpS }: ComingUp, ownWords: string | undefined): Piece[] {
+  const step = (name: 'comingOut' | 'roll' | 'sittingUp', { value }: Sourced<Seconds>, text: string, sound?: Sound) =>
+    piece({ kind: 'closing', step: name }, 'both', value, [
+      { id: name, at: { fromStartS: 0 }, text, ...(sound ? { sound } : {}) },
     ])
-  const rest = step(
-    'finalRest',
-    closing.finalRestS.value,
-    `On the back, ${orPreferred}; ${closing.stillness.first}`,
-    false,
-  )
   return [
-    withScript(rest, closing.script),
-    step('comingOut', closing.comingOutS.value, 'Fuller breath, fingers and toes, bend the knees'),
-    step('roll', closing.rollS.value, capital(closing.rollText), false),
-    step(
-      'sittingUp',
-      closing.sittingUpS.value,
-      withOwnWords('Press up with the hands, head last, and sit', closing.block.text),
-      false,
-    ),
+    step('comingOut', comingOutS, 'Fuller breath, fingers and toes, bend the knees', bowl),
+    step('roll', rollS, capital(rollText)),
+    step('sittingUp', sittingUpS, withOwnWords('Press up with the hands, head last, and sit', ownWords)),
   ]
 }
 

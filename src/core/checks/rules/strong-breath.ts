@@ -1,7 +1,7 @@
 import { boundaryMs } from '#core/breath'
 import type { ResolvedRounds, ResolvedSection } from '#core/breath'
 import type { Pace, Pattern } from '#model/breath'
-import type { BasePosition } from '#model/common'
+import { isLying } from '#core/session'
 import type { ResolvedBreath } from '#core/session'
 import { breathsOf, sectionStart } from '../breath-look.ts'
 import type { Look, Rule } from '../rule.ts'
@@ -34,8 +34,6 @@ export function isStrong(section: ResolvedSection): boolean {
   }
 }
 
-const lying: ReadonlySet<BasePosition> = new Set(['supine', 'prone', 'sideLying', 'atWall'])
-
 /** What is taught in person is never carried online or home [decisions]. */
 const isInPerson = (section: ResolvedSection): boolean => 'technique' in section && section.technique?.inPerson === true
 
@@ -52,7 +50,7 @@ export const strongLying: Rule<'STRONG_LYING'> = {
   code: 'STRONG_LYING',
   grade: 'must',
   find: (look) =>
-    sectionsIn(look, (section, { seats }, at) => isStrong(section) && lying.has(seats[at]?.position ?? 'seated')).map(
+    sectionsIn(look, (section, { seats }, at) => isStrong(section) && isLying(seats[at]?.position ?? 'seated')).map(
       ({ section, ...where }) => ({
         ...where,
         facts: { section },

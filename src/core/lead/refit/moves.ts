@@ -48,7 +48,7 @@ function swapped(
 }
 
 function keepsRules(order: readonly number[], now: readonly number[], { blocks, book, firstAt }: Rest): boolean {
-  const closing = now[blocks.findIndex(({ segments }) => segments.some(({ doing }) => doing.kind === 'closing'))]
+  const closing = now[blocks.findIndex(({ id }) => id === book.finalRest?.id)]
   if (closing !== undefined && order.at(-1) !== closing) return false
   const rank = new Map(order.map((index, at) => [index, at]))
   const rankOf = (at: number | undefined): number => rank.get(now[at ?? -1] ?? -1) ?? -1

@@ -5,7 +5,7 @@ import { formatDuration, formatMs } from '#core/units'
 import type { BlockSpan, Timeline } from '#core/timeline'
 import { momentWords } from '#words/cues'
 import { takesWords } from '#words/props'
-import { blockDetail, blockName, ribWords } from '#words/blocks'
+import { blockDetail, blockName, comingUpWords, ribWords } from '#words/blocks'
 
 /** A line of the printed sheet: when, what, how long on which side, what is used and said. */
 export interface SheetRow {
@@ -69,8 +69,11 @@ function sideLines(resolved: Resolved): string[] {
           : `${side} ${String(resolved.rounds)} rounds: ${resolved.movement.sides?.[side] ?? ''}`,
       )
     case 'talk':
-    case 'rest':
       return [formatDuration(resolved.block.s)]
+    case 'rest': {
+      const { block, ending } = resolved
+      return [formatDuration(block.s), ...(ending ? [comingUpWords(ending)] : [])]
+    }
     case 'breath':
     case 'closing':
       return [blockDetail(resolved)]
