@@ -22,6 +22,7 @@ export const coreOrder = [
   'journal',
   'captions',
   'series',
+  'long-day',
 ]
 
 /** Areas and the `#` names each may import besides its own files. */

@@ -134,3 +134,26 @@ test('the plan is printed as a sheet, not as the screen', async ({ plan }) => {
   await plan.emulateMedia({ media: 'screen' })
   await expect(sheet).toBeHidden()
 })
+
+test('a rest in the middle comes up in steps where it is ticked, with times of its own, and not where people sit', async ({
+  plan,
+  house,
+}) => {
+  await plan.getByRole('option', { name: /Deer, left/ }).click()
+  await plan.getByRole('button', { name: /^Add Rest, stillness/ }).click()
+  await pick(plan, 'Position', 'on the back')
+  const total = () => plan.getByTestId('gauge').innerText()
+  const before = await total()
+  await plan.getByRole('checkbox', { name: 'Comes up in steps, as at the end' }).check()
+  await expect.poll(total).not.toBe(before)
+  await expect(plan.getByRole('option', { name: /^Rest/ })).toContainText('coming up 2:00')
+  await plan.getByLabel('On the side', { exact: true }).fill('1:15')
+  await plan.getByLabel('On the side', { exact: true }).press('Enter')
+  await expect(plan.getByRole('option', { name: /^Rest/ })).toContainText('coming up 2:30')
+  await saved(plan)
+  const { blocks } = await house.session('thursday-slow-hour')
+  expect(blocks.find(({ kind }) => kind === 'rest')).toMatchObject({ ending: { rollS: 75 } })
+  await pick(plan, 'Position', 'seated')
+  await expect(plan.getByRole('checkbox', { name: 'Comes up in steps, as at the end' })).toHaveCount(0)
+  await expect(plan.getByRole('option', { name: /^Rest/ })).not.toContainText('coming up')
+})

@@ -26,6 +26,10 @@ export const mostItems = 20
 /** As many weeks as a series may have: two years. */
 export const mostWeeks = 104
 
+/** A break in a long day: 1 min to 6 h; and as many parts as one may have. */
+export const breakLimits: SecondsRange = { leastS: 60, mostS: 21_600 }
+export const mostParts = 24
+
 /** A length or distance in whole millimetres. */
 export const lengthLimitsMm = { least: 1, most: 100_000 } as const
 

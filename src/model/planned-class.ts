@@ -54,6 +54,8 @@ export const plannedClassSchema = z.strictObject({
   sessionId: idSchema,
   /** The class of a series it is, from 1. */
   series: z.strictObject({ id: idSchema, n: z.int().min(1).max(500) }).optional(),
+  /** The part of a long day it is. */
+  longDay: z.strictObject({ id: idSchema, partId: idSchema }).optional(),
   placeId: idSchema,
   /** Absent: the place's largest. */
   roomId: idSchema.optional(),

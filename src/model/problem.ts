@@ -22,6 +22,7 @@ export interface ProblemFacts {
   UNKNOWN_PLANNED: { id: string }
   UNKNOWN_PERSON: object
   UNKNOWN_SERIES: { id: string }
+  UNKNOWN_LONG_DAY: { id: string }
   IN_USE: { name: string; where: string; sessions: readonly { id: string; name: string }[] }
   /** Another device leads: what was told is kept beside the record. */
   LED_ELSEWHERE: { name: string }

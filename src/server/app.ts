@@ -7,6 +7,7 @@ import type { Logger } from 'pino'
 import { placeSchema } from '#model/place'
 import { personSchema } from '#model/person'
 import { plannedClassSchema } from '#model/planned-class'
+import { longDaySchema } from '#model/long-day'
 import { seriesSchema } from '#model/series'
 import { systemClock } from './clock.ts'
 import type { Clock } from './clock.ts'
@@ -30,6 +31,7 @@ import { deviceStore } from './features/room/devices.ts'
 import type { DeviceStore } from './features/room/devices.ts'
 import { fingerprintDoor, gate, pairingDoor, refuseDevices } from './features/room/door.ts'
 import { roomRoutes } from './features/room/routes.ts'
+import { longDayStore } from './features/long-days/store.ts'
 import { seriesStore } from './features/series/store.ts'
 import { refuseUnplannable } from './features/sessions/read-document.ts'
 import { sessionRoutes } from './features/sessions/routes.ts'
@@ -94,6 +96,7 @@ export function makeHouse(
   house.use('/api/people', keptRoutes('person', personSchema, peopleStore(database)))
   house.use('/api/planned-classes', keptRoutes('planned', plannedClassSchema, plannedClassStore(database, clock)))
   house.use('/api/series', keptRoutes('series', seriesSchema, seriesStore(database)))
+  house.use('/api/long-days', keptRoutes('longDay', longDaySchema, longDayStore(database)))
   house.use('/api/now', nowRoutes(following))
   house.use('/api/screen', screenRoutes(following))
   if (room) house.use('/api/room', roomRoutes(room))

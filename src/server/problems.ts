@@ -24,6 +24,7 @@ export const problemStatus: Readonly<Record<ProblemCode, number>> = {
   UNKNOWN_PLANNED: 404,
   UNKNOWN_PERSON: 404,
   UNKNOWN_SERIES: 404,
+  UNKNOWN_LONG_DAY: 404,
   IN_USE: 409,
   LED_ELSEWHERE: 409,
   NOT_PAIRED: 401,

@@ -156,6 +156,7 @@ test('a screen has the screen, and reaches no route with a person in it; a teach
     'people',
     'planned-classes',
     'series',
+    'long-days',
     'sessions',
     'led-classes',
     'own',

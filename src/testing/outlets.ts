@@ -5,6 +5,7 @@
 export const views = {
   sessions: 'no names',
   series: 'no names',
+  'long-days': 'no names',
   plan: 'no names',
   props: 'no names',
   breath: 'no names',
@@ -50,4 +51,5 @@ export const answers = {
   'planned-classes': 'ids',
   /** Ids of the people who come to all its classes. */
   series: 'ids',
+  'long-days': 'ids',
 } as const

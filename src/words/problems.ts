@@ -83,6 +83,10 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     title: 'No such series',
     detail: `There is no series “${id}”: it may have been taken away. Reload the page.`,
   }),
+  UNKNOWN_LONG_DAY: ({ id }) => ({
+    title: 'No such day',
+    detail: `There is no long day “${id}”: it may have been taken away. Reload the page.`,
+  }),
   UNKNOWN_PERSON: () => ({
     title: 'No such person',
     detail: 'This person is no longer among your people: they may have been deleted. Reload the page.',

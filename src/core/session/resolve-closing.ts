@@ -11,7 +11,7 @@ import type { ComingUp, ResolvedClosing, Sourced } from './resolved.ts'
 const leastFinalRestS = 180
 
 /** Seconds of the coming up: 2:00 in all [decisions: the closing's least]. */
-const comingUp = { comingOutS: 30, rollS: 45, sittingUpS: 45 } as const
+export const usualComingUp = { comingOutS: 30, rollS: 45, sittingUpS: 45 } as const
 
 /** Floor of the final rest: a tenth of the length rounded down to 30 s, at least 3:00, at most its ceiling. */
 export function finalRestFloorS(lengthS: Seconds, ceilingS: Seconds): Seconds {
@@ -25,9 +25,9 @@ const step = (own: Seconds | undefined, usual: Seconds): Sourced<Seconds> =>
 /** Coming out, the roll and sitting up after lying still, at the end of a session or of a rest in its middle. */
 export function comingUpOf(own: RestBlock['ending'], roll: Answers['roll'], walk: Walk): ComingUp {
   return {
-    comingOutS: step(own?.comingOutS, comingUp.comingOutS),
-    rollS: step(own?.rollS, comingUp.rollS),
-    sittingUpS: step(own?.sittingUpS, comingUp.sittingUpS),
+    comingOutS: step(own?.comingOutS, usualComingUp.comingOutS),
+    rollS: step(own?.rollS, usualComingUp.rollS),
+    sittingUpS: step(own?.sittingUpS, usualComingUp.sittingUpS),
     rollText: rollWords[walk.wording.roll][roll],
   }
 }

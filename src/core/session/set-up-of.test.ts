@@ -157,6 +157,9 @@ test('fields are set, and unset by undefined; what is left empty goes', () => {
   const block = aHold('deer', { firstSide: 'left', times: { setUpS: 20 }, cues: [] })
   expect(withFields(block, { firstSide: 'right' })).toEqual({ ...block, firstSide: 'right' })
   expect(withFields(block, { firstSide: undefined })).not.toHaveProperty('firstSide')
+  // What is set to nothing goes; what stood there bare and was not touched stays.
+  expect(withFields(block, { times: {} })).not.toHaveProperty('times')
+  expect(withFields({ ...block, times: {} }, { firstSide: 'right' })).toHaveProperty('times')
   expect(withFields(block, { times: withFields(block.times ?? {}, { setUpS: undefined }) })).not.toHaveProperty('times')
   // No cues at all is something that was said.
   expect(withFields(block, { firstSide: 'right' }).cues).toEqual([])

@@ -25,6 +25,7 @@ import { incidentMigration } from './migrations/021-incident.ts'
 import { observedMarksMigration } from './migrations/022-observed-marks.ts'
 import { seriesMigration } from './migrations/023-series.ts'
 import { placeTimeZoneMigration } from './migrations/024-place-time-zone.ts'
+import { longDaysMigration } from './migrations/025-long-days.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -59,6 +60,7 @@ export const migrations: readonly Migration[] = [
   observedMarksMigration,
   seriesMigration,
   placeTimeZoneMigration,
+  longDaysMigration,
 ]
 
 const migrationsTable = 'migrations'

@@ -79,6 +79,13 @@ export interface SeriesRow extends Row<SeriesRow> {
   document: string
 }
 
+export interface LongDayRow extends Row<LongDayRow> {
+  id: string
+  name: string
+  version: number
+  document: string
+}
+
 export interface LedClassRow extends Row<LedClassRow> {
   id: string
   sessionId: string
@@ -179,6 +186,7 @@ export interface Models {
   readonly people: ModelStatic<PersonRow>
   readonly plannedClasses: ModelStatic<PlannedClassRow>
   readonly series: ModelStatic<SeriesRow>
+  readonly longDays: ModelStatic<LongDayRow>
   readonly ledClasses: ModelStatic<LedClassRow>
   readonly ledEvents: ModelStatic<LedEventRow>
   readonly ledAsides: ModelStatic<LedAsideRow>
@@ -264,6 +272,11 @@ export function defineModels(sequelize: Sequelize): Models {
       'series',
       { id: key(), name: short(), baseId: short(), version: whole(), document: text() },
       plain('series'),
+    ),
+    longDays: sequelize.define<LongDayRow>(
+      'longDay',
+      { id: key(), name: short(), version: whole(), document: text() },
+      plain('longDays'),
     ),
     ledClasses: sequelize.define<LedClassRow>(
       'ledClass',

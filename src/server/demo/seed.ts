@@ -4,6 +4,7 @@ import type { Clock } from '#server/clock'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { ledClassStore } from '#server/features/led-classes/store'
+import { longDayStore } from '#server/features/long-days/store'
 import { peopleStore } from '#server/features/people/store'
 import { plannedClassStore } from '#server/features/planned-classes/store'
 import { placeStore } from '#server/features/places/store'
@@ -11,12 +12,13 @@ import { seriesStore } from '#server/features/series/store'
 import { sessionStore } from '#server/features/sessions/store'
 import { bellowsHouse, bellowsPeople } from './bellows-house.ts'
 import { demoClasses } from './led-classes.ts'
+import { threeHours } from './long-day.ts'
 import { plannedClasses } from './planned-classes.ts'
 import { demoSeries, joined } from './series.ts'
 import { demoSessions } from './sessions.ts'
 
 /** Raised whenever the demo data changes: an older demo database is then put aside and made anew. */
-export const seedNumber = 13
+export const seedNumber = 14
 const seedNote = 'demo seed'
 
 const minuteMs = 60_000
@@ -33,6 +35,7 @@ export async function seedDemo(database: Database, clock: Clock): Promise<void> 
   const weeks = joined(demoSeries(clock.now()), plannedClasses(clock.now()))
   for (const series of weeks.series) await seriesStore(database).put(series, 0)
   for (const planned of weeks.planned) await plannedClassStore(database, clock).put(planned, 0)
+  await longDayStore(database).put(threeHours(clock.now()), 0)
   const classes = ledClassStore(database)
   for (const { start, events, end } of demoClasses(clock.now())) {
     await classes.begin(start)

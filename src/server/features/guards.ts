@@ -1,4 +1,6 @@
 import type { Request } from 'express'
+import type { Transaction } from 'sequelize'
+import type { Models } from '#server/db/models'
 import { ProblemError } from '#server/problems'
 
 /** The version a change is based on, from If-Match; throws VERSION_MISSING. */
@@ -15,11 +17,32 @@ export function sameId(address: string, document: string): void {
 
 /** What a change is based on must be there, and be the version that is there; throws what is unknown, or VERSION_STALE. */
 export function refuseStale<Row extends { readonly version: number }>(
-  unknown: 'UNKNOWN_PLACE' | 'UNKNOWN_PLANNED' | 'UNKNOWN_PERSON' | 'UNKNOWN_SERIES',
+  unknown: 'UNKNOWN_PLACE' | 'UNKNOWN_PLANNED' | 'UNKNOWN_PERSON' | 'UNKNOWN_SERIES' | 'UNKNOWN_LONG_DAY',
   id: string,
   there: Row | null,
   based: number,
 ): asserts there is Row {
   if (!there) throw new ProblemError(unknown, { id })
   if (there.version !== based) throw new ProblemError('VERSION_STALE', { based, current: there.version })
+}
+
+/** A place that is named must be there; throws UNKNOWN_PLACE. */
+export async function refuseUnknownPlace(
+  models: Models,
+  placeId: string | undefined,
+  transaction: Transaction,
+): Promise<void> {
+  if (placeId !== undefined && !(await models.places.findByPk(placeId, { transaction })))
+    throw new ProblemError('UNKNOWN_PLACE', { id: placeId }, { path: 'placeId' })
+}
+
+/** Everybody who is named must be there; throws UNKNOWN_PERSON. */
+export async function refuseUnknownPeople(
+  models: Models,
+  people: readonly string[],
+  transaction: Transaction,
+): Promise<void> {
+  const ids = [...new Set(people)]
+  if ((await models.people.count({ where: { id: ids }, transaction })) < ids.length)
+    throw new ProblemError('UNKNOWN_PERSON', {}, { path: 'people' })
 }

@@ -21,6 +21,12 @@ export const router = createRouter({
       meta: { title: 'Sessions' },
     },
     {
+      path: '/long-days/:id?',
+      name: 'long-days',
+      component: () => import('#web/features/long-days/LongDaysView.vue'),
+      meta: { title: 'Long days', within: 'sessions', stays: 'long-days' },
+    },
+    {
       path: '/series/:id?',
       name: 'series',
       component: () => import('#web/features/series/SeriesView.vue'),

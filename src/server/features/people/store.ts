@@ -1,4 +1,5 @@
 import type { Transaction } from 'sequelize'
+import { longDaySchema } from '#model/long-day'
 import { personSchema } from '#model/person'
 import type { KeptPerson, Person } from '#model/person'
 import { plannedClassSchema } from '#model/planned-class'
@@ -15,7 +16,7 @@ export function peopleStore(database: Database) {
     /** Saves over the version it was based on, and says the new one; 0 makes it. Throws VERSION_STALE, UNKNOWN_PERSON. */
     put: (person: Person, based: number): Promise<number> =>
       inTransaction((transaction) => put(database, person, based, transaction)),
-    /** Takes somebody away for good: their page, and them in every planned class and series. Throws as `put` does. */
+    /** Takes somebody away for good: their page, and them in every planned class, series and long day. Throws as `put` does. */
     async remove(id: string, based: number): Promise<void> {
       await inTransaction((transaction) => remove(database, id, based, transaction))
       await database.forgetRemoved()
@@ -64,6 +65,12 @@ async function remove({ models }: Database, id: string, based: number, transacti
     if (!series.people.includes(id)) continue
     const document = JSON.stringify({ ...series, people: series.people.filter((one) => one !== id) })
     await models.series.update({ document, version: row.version + 1 }, { where: { id: row.id }, transaction })
+  }
+  for (const row of await models.longDays.findAll({ transaction })) {
+    const longDay = longDaySchema.parse(JSON.parse(row.document))
+    if (!longDay.people.includes(id)) continue
+    const document = JSON.stringify({ ...longDay, people: longDay.people.filter((one) => one !== id) })
+    await models.longDays.update({ document, version: row.version + 1 }, { where: { id: row.id }, transaction })
   }
 }
 

@@ -4,7 +4,7 @@ import { plannedClassSchema } from '#model/planned-class'
 import type { KeptPlannedClass, PlannedClass } from '#model/planned-class'
 import type { Clock } from '#server/clock'
 import type { Database } from '#server/db/open'
-import { refuseStale } from '#server/features/guards'
+import { refuseStale, refuseUnknownPeople, refuseUnknownPlace } from '#server/features/guards'
 import { ProblemError } from '#server/problems'
 import { today } from './to-come.ts'
 
@@ -48,11 +48,9 @@ async function put(
   const { id, sessionId, placeId, day, ledClassId } = planned
   const session = await models.sessions.findByPk(sessionId, { transaction })
   if (!session || session.deletedAt) throw new ProblemError('UNKNOWN_SESSION', { id: sessionId })
-  if (!(await models.places.findByPk(placeId, { transaction })))
-    throw new ProblemError('UNKNOWN_PLACE', { id: placeId })
-  const ids = [...new Set(planned.people.map(({ personId }) => personId))]
-  const known = await models.people.count({ where: { id: ids }, transaction })
-  if (known < ids.length) throw new ProblemError('UNKNOWN_PERSON', {})
+  await refuseUnknownPlace(models, placeId, transaction)
+  const ids = planned.people.map(({ personId }) => personId)
+  await refuseUnknownPeople(models, ids, transaction)
   const version = based + 1
   const isLed = ledClassId !== undefined
   const columns = { sessionId, placeId, day, isLed, version, document: JSON.stringify(planned) }

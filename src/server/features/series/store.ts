@@ -2,7 +2,7 @@ import type { Transaction } from 'sequelize'
 import { seriesSchema, seriesSchemaVersion } from '#model/series'
 import type { KeptSeries, Series } from '#model/series'
 import type { Database } from '#server/db/open'
-import { refuseStale } from '#server/features/guards'
+import { refuseStale, refuseUnknownPeople, refuseUnknownPlace } from '#server/features/guards'
 import { readKept } from '#server/features/read-kept'
 import { ProblemError } from '#server/problems'
 
@@ -39,11 +39,8 @@ async function put({ models }: Database, series: Series, based: number, transact
   const { id, name, baseId, placeId, people } = series
   const base = await models.sessions.findByPk(baseId, { transaction })
   if (!base || base.deletedAt) throw new ProblemError('UNKNOWN_SESSION', { id: baseId }, { path: 'baseId' })
-  if (placeId !== undefined && !(await models.places.findByPk(placeId, { transaction })))
-    throw new ProblemError('UNKNOWN_PLACE', { id: placeId }, { path: 'placeId' })
-  const ids = [...new Set(people)]
-  if ((await models.people.count({ where: { id: ids }, transaction })) < ids.length)
-    throw new ProblemError('UNKNOWN_PERSON', {}, { path: 'people' })
+  await refuseUnknownPlace(models, placeId, transaction)
+  await refuseUnknownPeople(models, people, transaction)
   const version = based + 1
   const columns = { name, baseId, version, document: JSON.stringify(series) }
   const there = await models.series.findByPk(id, { transaction })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import InputText from 'primevue/inputtext'
 import Checkbox from 'primevue/checkbox'
-import { computed, onMounted, useId } from 'vue'
+import { computed, useId } from 'vue'
 import { mostWeeks } from '#model/limits'
 import type { Weekday } from '#model/series'
 import { weekdays } from '#model/series'
@@ -10,17 +10,13 @@ import NameField from '#web/shared/ui/NameField.vue'
 import NumberField from '#web/shared/ui/NumberField.vue'
 import SelectField from '#web/shared/ui/SelectField.vue'
 import { usePlacesStore } from '#web/shared/house/places-store.ts'
-import { useNames } from '#web/shared/people/names.ts'
-import { usePeopleStore } from '#web/shared/people/people-store.ts'
+import WhoComes from '#web/shared/people/WhoComes.vue'
 import { textOf } from '#web/shared/ui/text-of.ts'
 import { useSeries } from './use-series.ts'
 
 /** When a series is: its days of the week, the hour, the first day and how many weeks; and where. */
 const { chosen, change } = useSeries()
 const places = usePlacesStore()
-const people = usePeopleStore()
-onMounted(() => people.load())
-const { called } = useNames()
 const id = useId()
 const placeChoices = computed(() => [
   { value: '', words: 'no place yet' },
@@ -30,11 +26,6 @@ const placeChoices = computed(() => [
 function tick(day: Weekday, on: boolean): void {
   const now = weekdays.filter((one) => (one === day ? on : (chosen.value?.weekdays.includes(one) ?? false)))
   if (now.length > 0) void change({ weekdays: now })
-}
-/** Somebody by name comes to the series, or no longer. */
-function comes(personId: string, on: boolean): void {
-  const others = (chosen.value?.people ?? []).filter((one) => one !== personId)
-  void change({ people: on ? [...others, personId] : others })
 }
 function setFirst(event: Event): void {
   const firstDay = textOf(event)
@@ -94,40 +85,16 @@ function setFirst(event: Event): void {
       :options="placeChoices"
       @change="change({ placeId: $event || undefined, roomId: undefined })"
     />
-    <details v-if="people.people.length > 0">
-      <summary>
-        Who comes: {{ chosen.people.length === 0 ? 'nobody by name' : `${chosen.people.length} by name` }}
-      </summary>
-      <label v-for="(person, at) in people.people" :key="person.id" class="person">
-        <Checkbox
-          binary
-          :model-value="chosen.people.includes(person.id)"
-          @update:model-value="comes(person.id, $event)"
-        />
-        {{ called(person, at) }}
-      </label>
-    </details>
-    <NumberField
-      label="And without a name"
-      :value="chosen.guests"
-      :least="0"
-      :most="500"
-      @change="change({ guests: $event })"
+    <WhoComes
+      :people="chosen.people"
+      :guests="chosen.guests"
+      @people="change({ people: $event })"
+      @guests="change({ guests: $event })"
     />
   </section>
 </template>
 
 <style scoped>
-.person {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  padding: 3px 0;
-  overflow-wrap: anywhere;
-}
-summary {
-  cursor: pointer;
-}
 .rhythm {
   display: grid;
   gap: 8px;

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { dayOfMonth } from '#words/dates'
 import { seriesFindingWords } from '#words/series'
+import FindingList from '#web/shared/findings/FindingList.vue'
 import { useSeries } from './use-series.ts'
 
 /** What needs a look in the weeks to come; each leads to its class. */
@@ -11,7 +12,7 @@ const lines = computed(() =>
     const where = classes.value.find(({ n }) => n === finding.n)
     return {
       key: at,
-      n: where?.n,
+      at: where?.n,
       place: where ? `Week ${String(where.week)}, ${dayOfMonth(where.day)}` : '',
       words: seriesFindingWords(finding, names),
     }
@@ -20,36 +21,5 @@ const lines = computed(() =>
 </script>
 
 <template>
-  <section v-if="lines.length > 0" aria-labelledby="series-findings">
-    <h2 id="series-findings">To look at</h2>
-    <ul>
-      <li v-for="line in lines" :key="line.key">
-        <button v-if="line.n !== undefined" type="button" @click="chosenN = line.n">{{ line.place }}</button>
-        {{ line.words }}
-      </li>
-    </ul>
-  </section>
+  <FindingList id="series-findings" :lines="lines" @look="chosenN = $event" />
 </template>
-
-<style scoped>
-h2 {
-  margin: 0 0 6px;
-}
-ul {
-  display: grid;
-  gap: 8px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-button {
-  padding: 0;
-  border: none;
-  background: none;
-  color: var(--ink);
-  font: inherit;
-  font-weight: 650;
-  text-decoration: underline;
-  cursor: pointer;
-}
-</style>

@@ -8,14 +8,17 @@ import { classWhen } from '#words/class-days'
 import { dayText } from '#words/dates'
 import { ledWords, nextSaid, weekSaid, weekWords } from '#words/series'
 import { capital } from '#words/text'
+import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
 import { textOf } from '#web/shared/ui/text-of.ts'
 import { useSeries } from './use-series.ts'
 import type { WeekOfSeries } from './use-series.ts'
 
 /** The class that is looked at: what is new in it, and what is to become of it. */
 const props = defineProps<{ week: WeekOfSeries; weeks: number; lengthS: number }>()
-const { names, told, leaveOut, move, wait, asComputed, openInPlan, planClass, takeLed, classes } = useSeries()
+const { names, told, leaveOut, move, wait, asComputed, openInPlan, planClass, takeLed, bringPlanned, classes } =
+  useSeries()
 const words = computed(() => capital(weekWords(props.week.week, props.week.news, names)))
+const planned = usePlannedClassesStore()
 const why = ref('')
 watch(
   () => props.week.n,
@@ -27,6 +30,12 @@ const record = computed(() => props.week.led?.id ?? props.week.planned?.ledClass
 const next = computed(() => {
   const after = classes.value.slice(classes.value.findIndex(({ n }) => n === props.week.n) + 1)
   return after.find(({ leftOut }) => leftOut === undefined)
+})
+/** The class that is planned for it, where that is at another time than the series has now, or where there is none. */
+const plannedApart = computed(() => {
+  const { planned, day, startsAt, leftOut } = props.week
+  if (!planned || record.value !== undefined) return undefined
+  return leftOut !== undefined || planned.day !== day || planned.startsAt !== startsAt ? planned : undefined
 })
 const isOut = computed(() => props.week.leftOut !== undefined)
 function setDay(event: Event): void {
@@ -48,6 +57,16 @@ function setHour(event: Event): void {
     </p>
     <h2 id="week-title">{{ isOut ? 'No class' : words }}</h2>
     <p v-if="isOut" class="soft">{{ week.leftOut || 'Left out.' }}</p>
+    <p v-if="plannedApart" role="status">
+      It is planned for {{ classWhen(plannedApart) }}.
+      <Button
+        size="small"
+        severity="secondary"
+        outlined
+        :label="isOut ? 'Take the planned class away' : 'Bring it to this day'"
+        @click="bringPlanned(week)"
+      />
+    </p>
     <p v-else class="said">“{{ weekSaid(week.week, week.news, names) }}”</p>
     <p v-if="!isOut && next" class="said">At the closing: “{{ nextSaid(next, names) }}”</p>
     <p v-if="told" role="alert">{{ told }}</p>
@@ -86,7 +105,12 @@ function setHour(event: Event): void {
           label="Plan it for its day"
           @click="planClass(week)"
         />
-        <RouterLink v-else :to="{ name: 'who', params: { id: week.planned.sessionId } }">Who takes what</RouterLink>
+        <RouterLink
+          v-else
+          :to="{ name: 'who', params: { id: week.planned.sessionId } }"
+          @click="planned.openWith(week.planned.sessionId, week.planned.id)"
+          >Who takes what</RouterLink
+        >
         <Button
           v-if="week.sessionId !== undefined && !week.planned && record === undefined"
           size="small"

@@ -103,6 +103,15 @@ export function classActs(chosen: Chosen, change: Change, told: { value: string 
       const when = 'startsAt' in to ? { ...to, startsAt: to.startsAt ?? chosen.value?.startsAt } : to
       await classes.put(withFields<PlannedClass>(planned, when))
     },
+    /** Has the planned class be where the series has it now: on its day, or nowhere. */
+    async bringPlanned({ planned, leftOut, day, startsAt }: WeekOfSeries): Promise<void> {
+      if (!planned) return
+      const isDone =
+        leftOut === undefined
+          ? await classes.put(withFields<PlannedClass>(planned, { day, startsAt }))
+          : await classes.remove(planned.id)
+      told.value = isDone ? '' : classes.problem
+    },
     /** Opens the class in Plan: the session it has, or a version of its own from then on. */
     async openInPlan(one: ClassInWeeks): Promise<void> {
       const id = await ownSession(one)

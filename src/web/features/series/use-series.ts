@@ -24,8 +24,9 @@ import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { ports } from '#web/shared/ports.ts'
 import { dayOf } from '#words/class-days'
 import { classActs, growthActs, kept } from './series-acts.ts'
-import { smallSpine } from './small-spine.ts'
-import type { SmallSpine } from './small-spine.ts'
+import { smallSpine } from '#web/shared/session/small-spine.ts'
+import type { SmallSpine } from '#web/shared/session/small-spine.ts'
+import { useSessionsById } from '#web/shared/session/use-sessions-by-id.ts'
 
 /** A class of the series as its column shows it; its session is the one it is led by, as far as it could be read. */
 export interface WeekOfSeries extends ClassInWeeks {
@@ -115,22 +116,6 @@ function useBase(id: () => string | undefined) {
   return base
 }
 
-/** The sessions that classes have of their own, by id. */
-function useOwnSessions(ids: () => readonly string[]) {
-  const known = shallowRef<ReadonlyMap<string, Session>>(new Map())
-  watch(
-    ids,
-    async (now) => {
-      const missing = now.filter((id) => !known.value.has(id))
-      const read = await Promise.all(missing.map(readSession))
-      const found = read.flatMap((reply) => (reply.kind === 'ok' ? [[reply.value.id, reply.value] as const] : []))
-      if (found.length > 0) known.value = new Map([...known.value, ...found])
-    },
-    { immediate: true },
-  )
-  return known
-}
-
 /** What the journal has of the series that is looked at; read again whenever the view is opened. */
 function useRecords(seriesId: Readonly<{ value: string | undefined }>) {
   const records = shallowRef<readonly LedClassLine[]>([])
@@ -185,7 +170,9 @@ function useWeeks(
 ) {
   const own = useOwnStore()
   const planned = usePlannedClassesStore()
-  const sessionsOfOwn = useOwnSessions(() => chosen.value?.classes.flatMap(({ sessionId }) => sessionId ?? []) ?? [])
+  const { sessions: sessionsOfOwn } = useSessionsById(
+    () => chosen.value?.classes.flatMap(({ sessionId }) => sessionId ?? []) ?? [],
+  )
   const chosenN = ref(1)
   const classes = computed((): readonly WeekOfSeries[] => {
     if (!chosen.value || !base.value) return []

@@ -100,6 +100,7 @@ const nothing = computed(() => {
       <header>
         <h1>Sessions</h1>
         <RouterLink :to="{ name: 'series' }">Series</RouterLink>
+        <RouterLink :to="{ name: 'long-days' }">Long days</RouterLink>
         <span class="grow" />
         <input
           ref="file"

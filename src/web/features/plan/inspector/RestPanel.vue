@@ -2,7 +2,7 @@
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
 import type { RestBlock } from '#model/block'
-import { isLying } from '#core/session'
+import { isLying, usualComingUp } from '#core/session'
 import type { FieldsOf, ResolvedRest } from '#core/session'
 import { blockLimits } from '#model/limits'
 import { basePositionNames, basePositionsInOrder } from '#words/positions'
@@ -47,7 +47,7 @@ const positions = basePositionsInOrder.map((value) => ({ value, words: basePosit
           binary
           input-id="rest-comes-up"
           :model-value="resolved.ending !== undefined"
-          @update:model-value="set({ ending: $event ? {} : undefined })"
+          @update:model-value="set({ ending: $event ? { ...usualComingUp } : undefined })"
         />
         <label for="rest-comes-up">Comes up in steps, as at the end</label>
       </div>

@@ -1,0 +1,6 @@
+export { clockS, layOutDay } from './lay-out-day.ts'
+export type { PartInDay } from './lay-out-day.ts'
+export { loadOf, sumsOfDay } from './sums.ts'
+export type { DaySums, Load, SessionOfDay, Stretched, StretchedOver } from './sums.ts'
+export { findInDay } from './findings.ts'
+export type { DayLook, LongDayFinding } from './findings.ts'
