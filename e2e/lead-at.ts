@@ -6,6 +6,8 @@ export async function leadAt(
   address: string,
   seconds: number,
   sessionId = 'thursday-slow-hour',
+  /** What is waited for before Start. */
+  before: (page: Page) => Promise<unknown> = () => Promise.resolve(),
 ): Promise<void> {
   await page.addInitScript(() => {
     const steadyMs = () => performance.now() + Number((window as unknown as { pushedMs?: number }).pushedMs ?? 0)
@@ -13,6 +15,7 @@ export async function leadAt(
     Object.assign(window, { zovrinPorts: { epochMs: () => zeroMs + steadyMs(), steadyMs } })
   })
   await page.goto(`${address}lead/${sessionId}`)
+  await before(page)
   await page.getByRole('button', { name: 'Start', exact: true }).click()
   await page.getByTestId('clock').waitFor()
   await page.evaluate((s) => Object.assign(window, { pushedMs: s * 1000 }), seconds)

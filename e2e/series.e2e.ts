@@ -2,8 +2,9 @@ import { readFileSync } from 'node:fs'
 import type { KeptPlannedClass } from '#model/planned-class'
 import type { Page } from '@playwright/test'
 import { serious } from './axe.ts'
-import { planClass } from './class-helpers.ts'
+import { classes, planClass } from './class-helpers.ts'
 import { expect, test } from './fixtures.ts'
+import { leadAt, pushBy } from './lead-at.ts'
 
 /** The day on which the demo data was made: its classes to come are to come. */
 const onDemoDay = (page: Page) =>
@@ -189,4 +190,43 @@ test('a series is saved as a calendar, of one’s own classes too; days one is b
     new Set(['SUMMARY:Thursday slow hour', 'SUMMARY:Sunday long rest']),
   )
   expect(own).not.toContain('Berit')
+})
+
+test('what comes in the next class is read out at the closing of one that is led for its series', async ({
+  page,
+  house,
+}) => {
+  await page.addInitScript(() => {
+    sessionStorage.setItem('zovrin.class', JSON.stringify([['thursday-slow-hour', 'next-thursday']]))
+  })
+  // The last of the closing’s steps begins 58:03 into the hour.
+  const nextTime = /Next time, Thu \d+ \w+, 18:45: Deer 3:30 to 4:00/
+  await leadAt(page, house.address, 3475, 'thursday-slow-hour', (there) => there.getByText(nextTime).waitFor())
+  const now = page.getByRole('region', { name: 'Now' })
+  await expect(now).toContainText('Roll to the side')
+  await expect(now).not.toContainText('Next time')
+  await pushBy(page, 15)
+  await expect(now).toContainText('Press up and sit')
+  await expect(now).toContainText(nextTime)
+})
+
+test('a planned class is brought along when its series is moved, and taken away where there is none', async ({
+  page,
+  house,
+}) => {
+  await onDemoDay(page)
+  await page.goto(`${house.address}series/thursday`)
+  const weeks = page.getByRole('tablist', { name: 'Weeks' }).getByRole('tab')
+  await weeks.nth(5).click()
+  const pane = page.getByRole('complementary', { name: 'The week and the series' })
+  await expect(pane.getByRole('link', { name: 'Who takes what' })).toBeVisible()
+  await expect(pane.getByText('It is planned for')).toHaveCount(0)
+  await page.getByLabel('Begins', { exact: true }).last().fill('19:30')
+  await page.getByLabel('Begins', { exact: true }).last().press('Tab')
+  await expect(pane.getByText('It is planned for Thu 19 Mar, 18:45.')).toBeVisible()
+  await pane.getByRole('button', { name: 'Bring it to this day' }).click()
+  await expect(pane.getByText('It is planned for')).toHaveCount(0)
+  const its = async () =>
+    (await classes(house)).find(({ planned }) => planned.series?.n === 6 && planned.series.id === 'thursday')
+  expect((await its())?.planned.startsAt).toBe('19:30')
 })

@@ -80,3 +80,22 @@ test('without a record Your times says how one comes about', async ({ page, hous
   await expect(page.getByRole('heading', { name: 'Your times' })).toBeVisible()
   await expect(page.getByText('Nothing was recorded yet.')).toBeVisible()
 })
+
+test('Your times says nothing of records until the server has answered, and when it does not', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('Failed to load resource')
+  let answer = (): void => undefined
+  const held = new Promise<void>((done) => (answer = done))
+  await page.route('**/api/led-classes/times*', async (route) => {
+    await held
+    await route.abort()
+  })
+  await page.goto(`${house.address}journal/times`)
+  await expect(page.getByRole('heading', { name: 'Your times' })).toBeVisible()
+  await expect(page.getByText('Nothing was recorded yet.')).toHaveCount(0)
+  answer()
+  await expect(page.getByText('your records cannot be read')).toBeVisible()
+})

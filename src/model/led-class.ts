@@ -329,6 +329,8 @@ export const ledStartSchema = z.strictObject({
   freeUntil: instantSchema.optional(),
   /** What the place says of an emergency. */
   emergency: z.array(lineSchema).max(10).optional(),
+  /** In a class of a series: what comes in the next one, to be read out at the closing. */
+  next: lineSchema.optional(),
   people: z.int().min(0).max(500),
   /** When the teacher said that everybody had been asked, in private, what speaks against held breath and strokes. */
   askedAt: instantSchema.optional(),

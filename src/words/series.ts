@@ -65,14 +65,17 @@ export const weekSaid = (week: number, news: readonly News[], names: NamesOfSeri
     ? 'This is the first time: nothing has to be known before.'
     : news.length === 0
       ? 'Today is the same as last time. Notice what is otherwise by itself.'
-      : `New today: ${weekWords(week, news, names)}.`
+      : `New today: ${aloud(weekWords(week, news, names))}.`
+
+/** An arrow is read, not said. */
+const aloud = (words: string): string => words.replaceAll(' → ', ' to ')
 
 /** What is said at the closing of the class to come: when it is, and what is new in it; one with a plan of its own tells that itself. */
 export function nextSaid(next: NextClass, names: NamesOfSeries): string {
   const { sessionId, week, news } = next
   const when = `Next time, ${classWhen(next)}`
   if (sessionId !== undefined) return `${when}.`
-  return `${when}: ${news.length === 0 ? 'the same again' : weekWords(week, news, names)}.`
+  return `${when}: ${news.length === 0 ? 'the same again' : aloud(weekWords(week, news, names))}.`
 }
 type NextClass = Pick<ClassInWeeks, 'day' | 'startsAt' | 'week' | 'news' | 'sessionId'>
 

@@ -1,4 +1,5 @@
 import type { LedForm, LedStart } from '#model/led-class'
+import { textLimits } from '#model/limits'
 import type { Session } from '#model/session'
 import type { ResolvedSection } from '#core/breath'
 import type { Resolved } from '#core/session'
@@ -18,6 +19,8 @@ export interface StartDetails {
   /** What the place says of an emergency. */
   readonly emergency?: readonly string[] | undefined
   readonly promisedEndMs: Milliseconds
+  /** In a class of a series: what comes in the next one. */
+  readonly next?: string | undefined
   /** What some take otherwise, where a class is planned. */
   readonly forms?: readonly LedForm[] | undefined
   /** What a block is called on the day. */
@@ -29,7 +32,7 @@ export interface StartDetails {
 /** The record of a class about to be led: its own full copy of the session, what it is called, and the plan. */
 export function ledStart(session: Session, timeline: Timeline, details: StartDetails): LedStart {
   const { id, people, forms = [], askedAtMs, startedAtMs, promisedEndMs, nameOf, sectionNameOf } = details
-  const { startsAtMs, freeUntilMs, emergency = [] } = details
+  const { startsAtMs, freeUntilMs, emergency = [], next } = details
   const ceilingMs: Record<string, Milliseconds> = {}
   for (const { block } of timeline.blocks) {
     if (block.kind === 'hold') ceilingMs[block.block.id] = block.ceilingS * 1000
@@ -43,6 +46,7 @@ export function ledStart(session: Session, timeline: Timeline, details: StartDet
     promisedEnd: isoOf(promisedEndMs),
     people,
     ...(askedAtMs === undefined ? {} : { askedAt: isoOf(askedAtMs) }),
+    ...(next === undefined ? {} : { next: next.slice(0, textLimits.line) }),
     ...(emergency.length === 0 ? {} : { emergency: [...emergency] }),
     document: session,
     blocks: Object.fromEntries(

@@ -9,7 +9,7 @@ import SettingsRefused from '#web/shared/settings/SettingsRefused.vue'
 import { useTimes } from './use-times.ts'
 
 /** How long things take in this teacher's classes: as is usual, as was recorded, as it is planned with. */
-const { rows, before, set, unset, forget, undo } = useTimes()
+const { rows, state, before, set, unset, forget, undo } = useTimes()
 
 const levelWords = Object.fromEntries(levelChoices.map(({ value, words }) => [value, words]))
 /** The newest records, newest last. */
@@ -40,11 +40,14 @@ const sourceWords = { set: 'set by you', learned: 'learned', default: 'usual' } 
         {{ before.words }}
         <Button size="small" text severity="secondary" icon="pi pi-undo" label="Undo" @click="undo" />
       </p>
-      <p v-if="rows.length === 0">
+      <p v-if="rows.length === 0 && state === 'away'" role="status">
+        Zovrin’s server does not answer, so your records cannot be read. Start it, then reload this page.
+      </p>
+      <p v-else-if="rows.length === 0 && state === 'ready'">
         Nothing was recorded yet. In Lead, press <kbd>Enter</kbd> when everybody is settled, or end a set-up yourself:
         it is written down here.
       </p>
-      <table v-else class="list">
+      <table v-else-if="rows.length > 0" class="list">
         <thead>
           <tr>
             <th scope="col">What</th>

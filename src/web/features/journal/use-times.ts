@@ -1,4 +1,4 @@
-import { computed, onMounted, shallowRef } from 'vue'
+import { computed, onMounted, ref, shallowRef } from 'vue'
 import type { Settings } from '#model/settings'
 import type { LearnedTime } from '#core/journal'
 import { atLevel, taughtTimes } from '#core/session'
@@ -17,7 +17,10 @@ export function useTimes() {
   const settings = useSettingsStore()
   /** What is of no one thing stands first. */
   const byThing = (key: string): string => learnedThing(key, own.catalog)
-  onMounted(() => void own.loadTimes())
+  const state = ref<'opening' | 'ready' | 'away'>('opening')
+  onMounted(async () => {
+    state.value = (await own.loadTimes()) ? 'ready' : 'away'
+  })
   /** What was said before the last change, and what that was. */
   const before = shallowRef<{ readonly said: Said; readonly words: string }>()
 
@@ -33,7 +36,7 @@ export function useTimes() {
     settings.times = Object.keys(said).length === 0 ? others : { ...others, [at]: said }
   }
   return {
-    before,
+    ...{ before, state },
     rows: computed(() =>
       own.times
         .map((time) => ({ ...time, id: atLevel(time.key, time.level), words: learnedWords(time.key, own.catalog) }))

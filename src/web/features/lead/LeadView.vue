@@ -25,6 +25,7 @@ import { endOf, freeUntilOf } from './before/promised-end.ts'
 import { asksOfBreath } from './asks-of-breath.ts'
 import { useLead } from './use-lead.ts'
 import { useOtherDevice } from './use-other-device.ts'
+import { useNextClass } from './use-next-class.ts'
 import { useRoom } from './use-room.ts'
 import { useLeadable } from './use-leadable.ts'
 
@@ -44,6 +45,7 @@ const running = computed(() => (stage.value?.is === 'ended' ? undefined : stage.
 const id = String(route.params['id'] ?? '')
 const other = useOtherDevice(lead, id, () => (at.value = 'otherDevice'))
 const { there, aheadMs, mend } = other
+const next = useNextClass(id)
 
 /** One window conducts at a time; the lock is let go when the page goes. */
 let letGo: (() => void) | undefined
@@ -113,7 +115,7 @@ async function makeStart(details: StartDetails) {
     askedAtMs: wantsAsking.value ? askedAtMs.value : undefined,
     ...{ startedAtMs, promisedEndMs, startsAtMs: details.startsAtMs },
     ...{ freeUntilMs: freeUntilOf(details.freeUntil, startedAtMs), emergency: details.emergency },
-    forms: countedForms(through),
+    ...{ forms: countedForms(through), next: next.value },
     nameOf: blockName,
     sectionNameOf: sectionName,
   })
@@ -185,6 +187,7 @@ async function save(note: string, breath: BreathAnswers): Promise<void> {
       :total-ms="store.timeline.totalMs"
       :timeline="store.timeline"
       :before="beforeIn(store.document, store.timeline)"
+      :next="next"
       :is-instead="instead.length + insteadUnasked.length > 0"
       :may-be-led="made !== undefined"
       @start="start"

@@ -12,7 +12,7 @@ import { classesOfSeries, findInSeries, ledInWeeks } from '#core/series'
 import type { ClassAttended, ClassInWeeks } from '#core/series'
 import { withFields } from '#core/session'
 import type { FieldsOf } from '#core/session'
-import { blockNameIn } from '#words/blocks'
+import { namesOfSeries } from '#words/series-names'
 import type { NamesOfSeries } from '#words/series'
 import { listLedClasses } from '#web/shared/api/led-classes.ts'
 import { listSessions, readSession } from '#web/shared/api/sessions.ts'
@@ -197,19 +197,10 @@ function useWeeks(
       }
     })
   })
-  const names: NamesOfSeries = {
-    block(id) {
-      const block = base.value?.blocks.find((one) => one.id === id)
-      return block ? blockNameIn(block, own.catalog) : 'a block that is gone'
-    },
-    pose: (id) => own.catalog.poses.get(id)?.names.english ?? 'a pose that is gone',
-    form(blockId, variantId) {
-      const block = base.value?.blocks.find((one) => one.id === blockId)
-      const pose = block?.kind === 'hold' ? own.catalog.poses.get(block.poseId) : undefined
-      return pose?.variants.find(({ id }) => id === variantId)?.name ?? 'a form that is gone'
-    },
-    technique: (id) => own.catalog.techniques.get(id)?.names.english ?? 'a breath that is gone',
-  }
+  const names: NamesOfSeries = namesOfSeries(
+    () => base.value,
+    () => own.catalog,
+  )
   return {
     ...{ classes, names, chosenN, ...useLooked(chosen, base, classes) },
     theClass: computed(() => classes.value.find(({ n }) => n === chosenN.value) ?? classes.value[0]),

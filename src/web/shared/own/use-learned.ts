@@ -34,11 +34,13 @@ export function useLearned(shelf: Readonly<Ref<Catalog>>, people: Readonly<Ref<n
       if (!isSame) last = next
       return last
     }),
-    async loadTimes(): Promise<void> {
+    /** Reads what the records have taught since; whether the server answered. */
+    async loadTimes(): Promise<boolean> {
       const reply = await readSeenTimes()
-      if (reply.kind !== 'ok') return
+      if (reply.kind !== 'ok') return false
       localStorage.setItem(keptAs, JSON.stringify(reply.value))
       seen.value = reply.value
+      return true
     },
   }
 }

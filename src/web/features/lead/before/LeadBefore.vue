@@ -29,6 +29,8 @@ const props = defineProps<{
   timeline: Timeline
   /** What is asked and said before breath work. */
   before: readonly string[]
+  /** What comes in the next class of its series, said at the closing. */
+  next: string | undefined
   /** Whether natural breath stands in it for something that is planned. */
   isInstead: boolean
   /** Whether it may be led at all. */
@@ -183,6 +185,9 @@ function check(): void {
               Zovrin gives no medical advice: a doctor or licensed therapist decides. Say the stop signs before you
               begin; X shows them at any time.
             </p>
+          </BeforeRow>
+          <BeforeRow v-if="next" name="Say last">
+            <p class="notice">“{{ next }}”</p>
           </BeforeRow>
         </div>
       </div>

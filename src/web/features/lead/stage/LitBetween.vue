@@ -20,6 +20,12 @@ const overMs = computed(() => {
 })
 const isOver = computed(() => props.stage.leftMs === 0 && overMs.value > 0)
 const isLong = computed(() => (props.stage.settling ? overMs.value > props.stage.settling.plannedMs : false))
+/** At the very end, once all sit: what comes next time. */
+const nextTime = computed(() => {
+  const { doing, blockId } = props.stage.segment
+  const isLast = props.led.document.blocks.at(-1)?.id === blockId
+  return isLast && doing.kind === 'closing' && doing.step === 'sittingUp' ? props.led.next : undefined
+})
 </script>
 
 <template>
@@ -31,4 +37,5 @@ const isLong = computed(() => (props.stage.settling ? overMs.value > props.stage
   <p class="name">{{ segmentTitle(led, stage.segment) }}</p>
   <p class="cue">{{ toSay(led, stage.segment) }}</p>
   <p v-if="stage.says" class="cue says">{{ stage.says }}</p>
+  <p v-if="nextTime" class="cue">{{ nextTime }}</p>
 </template>
