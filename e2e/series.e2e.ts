@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import type { KeptPlannedClass } from '#model/planned-class'
+import type { KeptSeries } from '#model/series'
 import type { Page } from '@playwright/test'
 import { serious } from './axe.ts'
 import { classes, planClass } from './class-helpers.ts'
@@ -229,4 +230,55 @@ test('a planned class is brought along when its series is moved, and taken away 
   const its = async () =>
     (await classes(house)).find(({ planned }) => planned.series?.n === 6 && planned.series.id === 'thursday')
   expect((await its())?.planned.startsAt).toBe('19:30')
+
+  // Left out by a day that one is busy on, its planned class is still there: that is told, and it goes with a press.
+  const kept = ((await (await fetch(`${house.address}api/series`)).json()) as KeptSeries[]).find(
+    ({ series }) => series.id === 'thursday',
+  )
+  const leftOut = kept?.series.classes.map((one) => (one.n === 6 ? { ...one, leftOut: 'by the sea' } : one))
+  const out = await fetch(`${house.address}api/series/thursday`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json', 'If-Match': `"${String(kept?.version)}"` },
+    body: JSON.stringify({ ...kept?.series, classes: leftOut }),
+  })
+  expect(out.status).toBe(200)
+  await page.reload()
+  await weeks.nth(5).click()
+  await pane.getByRole('button', { name: 'Take the planned class away' }).click()
+  await expect(pane.getByText('It is planned for')).toHaveCount(0)
+  expect(await its()).toBeUndefined()
+})
+
+test('weeks that were led stay as they were led when the base is changed afterwards', async ({ page, house }) => {
+  await onDemoDay(page)
+  const base = await house.session('thursday-slow-hour')
+  const changed = await fetch(`${house.address}api/sessions/thursday-slow-hour`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json', 'If-Match': '"1"' },
+    body: JSON.stringify({ ...base, blocks: base.blocks.filter(({ id }) => id !== 'deer') }),
+  })
+  expect(changed.status).toBe(200)
+  await page.goto(`${house.address}series/thursday`)
+  const weeks = page.getByRole('tablist', { name: 'Weeks' }).getByRole('tab')
+  await expect(weeks.nth(6).locator('.spine')).not.toContainText('Deer')
+  for (const led of [0, 3]) await expect(weeks.nth(led).locator('.spine')).toContainText('Deer')
+})
+
+test('a ladder of breath is given lessons in a block of their own', async ({ page, house }) => {
+  await onDemoDay(page)
+  await page.goto(`${house.address}series/reed-and-bellows`)
+  const grows = page.getByRole('region', { name: 'Grows' })
+  await grows.getByRole('button', { name: /^Take away: Even breath/ }).click()
+  await expect(grows).toContainText('Nothing: every week is as its session.')
+  const pick = async (box: string, option: string | RegExp) => {
+    await page.getByRole('combobox', { name: box, exact: true }).click()
+    await page.getByRole('option', { name: option }).first().click()
+  }
+  await pick('Something more that grows', 'Even breath')
+  await pick('How', 'The breath ladder')
+  await pick('Lessons, a week each, in', 'Three-part breath')
+  await expect(grows.getByRole('list', { name: 'Taught one after another' })).toHaveText('Three-part breath')
+  await pick('Then', 'Long exhale')
+  await grows.getByRole('button', { name: 'Let it grow' }).click()
+  await expect(grows).toContainText(/practices? a week; lessons of Three-part breath and Long exhale/i)
 })

@@ -1,6 +1,8 @@
 import type { Person } from '#model/person'
 import { personSchema } from '#model/person'
+import type { LongDay } from '#model/long-day'
 import type { PlannedClass } from '#model/planned-class'
+import type { Series } from '#model/series'
 import { personFile, personFileName } from './person-file.ts'
 
 const person: Person = {
@@ -21,12 +23,26 @@ const thursday: PlannedClass = {
   ...{ substitutes: [], setAside: [] },
 }
 
+const madeAt = '2026-11-29T12:00:00.000Z'
+const thursdays: Series = {
+  ...{ schema: 1, id: 't', name: 'Thursdays', baseId: 's', weekdays: ['TH'], firstDay: '2026-12-03', weeks: 8 },
+  ...{ people: ['other', person.id], guests: 0, growth: [], classes: [] },
+}
+const series = [thursdays, { ...thursdays, id: 'f', name: 'Fridays', people: ['other'] }]
+const day: LongDay = {
+  ...{ schema: 1, id: 'd', name: 'Three hours', day: '2026-12-12', startsAt: '10:00' },
+  ...{ people: [person.id], guests: 0, parts: [] },
+}
+const longDays = [day, { ...day, id: 'e', name: 'A day of rest', people: [] }]
+
 test('a person’s file holds all that is kept of them, and nobody else', () => {
   const others = { ...thursday, id: 'friday', people: [{ personId: 'other' }], forms: [] }
-  const file = personFile(person, [thursday, others], () => 'Slow hour', '2026-11-29T12:00:00.000Z')
+  const file = personFile(person, { classes: [thursday, others], series, longDays }, () => 'Slow hour', madeAt)
   expect(file.classes).toEqual([
     { day: '2026-12-03', startsAt: '18:45', session: 'Slow hour', isAway: true, forms: [form] },
   ])
+  expect(file.series).toEqual([{ name: 'Thursdays', firstDay: '2026-12-03', weeks: 8 }])
+  expect(file.longDays).toEqual([{ name: 'Three hours', day: '2026-12-12' }])
   expect(JSON.stringify(file)).not.toContain('other')
   expect(personSchema.parse(file.person)).toEqual(person)
   expect(personFileName).not.toMatch(/ilka/i)

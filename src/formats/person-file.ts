@@ -1,5 +1,7 @@
+import type { LongDay } from '#model/long-day'
 import type { Person } from '#model/person'
 import type { PlannedClass } from '#model/planned-class'
+import type { Series } from '#model/series'
 
 /** A class somebody is planned for, as it stands in the file of their own data. */
 interface ClassOfPerson {
@@ -17,6 +19,16 @@ export interface PersonFile {
   readonly madeAt: string
   readonly person: Person
   readonly classes: readonly ClassOfPerson[]
+  /** The series and long days they come to, by name. */
+  readonly series: readonly { readonly name: string; readonly firstDay: string; readonly weeks: number }[]
+  readonly longDays: readonly { readonly name: string; readonly day?: string }[]
+}
+
+/** All in which somebody may be named. */
+export interface NamedIn {
+  readonly classes: readonly PlannedClass[]
+  readonly series: readonly Series[]
+  readonly longDays: readonly LongDay[]
 }
 
 /** Its name says nothing of whom it is about. */
@@ -24,7 +36,7 @@ export const personFileName = 'zovrin-person.json'
 
 export function personFile(
   person: Person,
-  classes: readonly PlannedClass[],
+  { classes, series, longDays }: NamedIn,
   nameOfSession: (id: string) => string,
   madeAt: string,
 ): PersonFile {
@@ -39,5 +51,10 @@ export function personFile(
       },
     ]
   })
-  return { format: 'zovrin-person', version: 1, madeAt, person, classes: theirs }
+  const comes = ({ people }: { readonly people: readonly string[] }): boolean => people.includes(person.id)
+  return {
+    ...{ format: 'zovrin-person', version: 1, madeAt, person, classes: theirs },
+    series: series.filter(comes).map(({ name, firstDay, weeks }) => ({ name, firstDay, weeks })),
+    longDays: longDays.filter(comes).map(({ name, day }) => ({ name, ...(day === undefined ? {} : { day }) })),
+  }
 }

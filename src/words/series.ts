@@ -98,7 +98,13 @@ export function growthWords(rule: Growth, names: NamesOfSeries): string {
     case 'goes':
       return `${name}: not from week ${String(rule.week)} on`
     case 'ladder':
-      return `${name}: the breath ladder from ${stepName(rule.startStep)}, ${counted(rule.perWeek, 'practice')} a week`
+      return joined(
+        [
+          `${name}: the breath ladder from ${stepName(rule.startStep)}, ${counted(rule.perWeek, 'practice')} a week`,
+          rule.lessons ? `lessons of ${namesInWords(rule.lessons.techniqueIds.map(names.technique))}` : '',
+        ],
+        '; ',
+      )
   }
 }
 

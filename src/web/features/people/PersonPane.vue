@@ -11,6 +11,7 @@ import { counted } from '#words/text'
 import { askAgainWords, gateWords, rollWords } from '#words/people'
 import { listSessions } from '#web/shared/api/sessions.ts'
 import { saveCalendar } from '#web/shared/house/class-calendar.ts'
+import { useLongDaysStore } from '#web/shared/house/long-days-store.ts'
 import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
 import { useSeriesStore } from '#web/shared/house/series-store.ts'
 import { download } from '#web/shared/ui/download.ts'
@@ -47,12 +48,14 @@ async function giveOut(): Promise<void> {
   const reply = await listSessions()
   isMaking.value = false
   const names = new Map(reply.kind === 'ok' ? reply.value.map(({ id, name }) => [id, name]) : [])
-  const file = personFile(chosen.value, theirs.value, (id) => names.get(id) ?? '', new Date().toISOString())
+  const within = { classes: theirs.value, series: series.series, longDays: longDays.days }
+  const file = personFile(chosen.value, within, (id) => names.get(id) ?? '', new Date().toISOString())
   download(JSON.stringify(file, undefined, 2), personFileName, 'application/json')
 }
 /** The series they come to, as a calendar for them: no other name is in it. */
 const series = useSeriesStore()
-onMounted(() => series.load())
+const longDays = useLongDaysStore()
+onMounted(() => Promise.all([series.load(), longDays.load()]))
 const theirSeries = computed(() => series.series.filter(({ people }) => people.includes(chosen.value?.id ?? '')))
 const isDeleting = ref(false)
 </script>

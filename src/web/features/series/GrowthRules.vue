@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { nanoid } from 'nanoid'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { mostWeeks } from '#model/limits'
 import type { Growth } from '#model/series'
 import { blockNameIn } from '#words/blocks'
@@ -10,6 +10,7 @@ import { growthKinds, growthWords } from '#words/series'
 import NumberField from '#web/shared/ui/NumberField.vue'
 import SelectField from '#web/shared/ui/SelectField.vue'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
+import LadderLessons from './LadderLessons.vue'
 import { useSeries } from './use-series.ts'
 
 /** What grows from week to week, each rule of one block, and another one. */
@@ -28,6 +29,11 @@ const typed = ref({
   perWeek: 1,
   other: '',
 })
+const lessons = ref<Extract<Growth, { kind: 'ladder' }>['lessons']>()
+watch(
+  () => typed.value.blockId,
+  () => (lessons.value = undefined),
+)
 const block = computed(() => base.value?.blocks.find(({ id }) => id === typed.value.blockId))
 /** What may be said of a block goes by what it is. */
 const kinds = computed(() =>
@@ -65,7 +71,7 @@ function ruleOf(): Growth | undefined {
     case 'instead':
       return other === '' ? undefined : { ...of, kind: 'instead', week, poseId: other }
     case 'ladder':
-      return { ...of, kind: 'ladder', startStep: step, perWeek }
+      return { ...of, kind: 'ladder', startStep: step, perWeek, ...(lessons.value ? { lessons: lessons.value } : {}) }
     case undefined:
       return undefined
   }
@@ -157,6 +163,7 @@ async function add(): Promise<void> {
         :options="stepChoices"
         @change="typed.step = $event"
       />
+      <LadderLessons v-if="kind === 'ladder'" v-model="lessons" :block-id="typed.blockId" />
       <Button size="small" severity="secondary" outlined label="Let it grow" @click="add" />
     </template>
   </section>

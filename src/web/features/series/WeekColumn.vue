@@ -38,7 +38,8 @@ const isOver = computed(
 )
 const words = computed(() => weekWords(props.week.week, props.week.news, props.names))
 const newWords = computed(() => {
-  const { sessionId } = props.week
+  const { sessionId, isAsLed } = props.week
+  if (isAsLed && sessionId !== props.baseId) return 'as it was led'
   return sessionId === undefined ? words.value : sessionId === props.baseId ? 'the base as it is' : 'a plan of its own'
 })
 /** A name is written where its bar has a line for it. */

@@ -10,11 +10,11 @@ import { daysOfRhythm } from '#formats/rhythm'
 import type { ShippedSeries } from '#library/series'
 import { classesOfSeries, findInSeries, ledInWeeks } from '#core/series'
 import type { ClassAttended, ClassInWeeks } from '#core/series'
-import { withFields } from '#core/session'
+import { isSame, withFields } from '#core/session'
 import type { FieldsOf } from '#core/session'
 import { namesOfSeries } from '#words/series-names'
 import type { NamesOfSeries } from '#words/series'
-import { listLedClasses } from '#web/shared/api/led-classes.ts'
+import { listLedClasses, readLedClass } from '#web/shared/api/led-classes.ts'
 import { listSessions, readSession } from '#web/shared/api/sessions.ts'
 import type { SessionLine } from '#web/shared/api/sessions.ts'
 import { usePlacesStore } from '#web/shared/house/places-store.ts'
@@ -31,9 +31,11 @@ import { useSessionsById } from '#web/shared/session/use-sessions-by-id.ts'
 /** A class of the series as its column shows it; its session is the one it is led by, as far as it could be read. */
 export interface WeekOfSeries extends ClassInWeeks {
   readonly spine: SmallSpine | undefined
-  /** What its week grows to, and the session of its own that it is led by instead. */
+  /** What its week grows to; and what it was led by, else the session of its own that it is led by instead. */
   readonly grown: Session
   readonly own: Session | undefined
+  /** It was led otherwise than its week grows to. */
+  readonly isAsLed: boolean
   /** Whether its day is over. */
   readonly isPast: boolean
   /** Planned for its day, with who comes. */
@@ -136,6 +138,23 @@ function useRecords(seriesId: Readonly<{ value: string | undefined }>) {
   return { records, readRecords }
 }
 
+/** The sessions of records as they were led, by record; each is read once, one after another. */
+function useLedDocuments(ids: () => readonly string[]) {
+  const known = shallowRef<ReadonlyMap<string, Session>>(new Map())
+  watch(
+    ids,
+    async (now) => {
+      for (const id of now) {
+        if (known.value.has(id)) continue
+        const reply = await readLedClass(id)
+        if (reply.kind === 'ok') known.value = new Map([...known.value, [id, reply.value.document]])
+      }
+    },
+    { immediate: true },
+  )
+  return known
+}
+
 /** What is found in the weeks to come, and who came to those that were led. */
 function useLooked(
   chosen: Readonly<{ value: Series | undefined }>,
@@ -173,6 +192,7 @@ function useWeeks(
   const { sessions: sessionsOfOwn } = useSessionsById(
     () => chosen.value?.classes.flatMap(({ sessionId }) => sessionId ?? []) ?? [],
   )
+  const documents = useLedDocuments(() => records.value.map(({ id }) => id))
   const chosenN = ref(1)
   const classes = computed((): readonly WeekOfSeries[] => {
     if (!chosen.value || !base.value) return []
@@ -187,13 +207,17 @@ function useWeeks(
     const today = dayOf(ports().epochMs())
     const recordOf = (recordId: string | undefined) => records.value.find((record) => record.id === recordId)
     return made.map((one) => {
-      const mine = one.sessionId === undefined ? undefined : sessionsOfOwn.value.get(one.sessionId)
+      const record = recordOf(led.get(one.n))
+      const asLed = record && documents.value.get(record.id)
+      // What was led stays as it was led, whatever the base and a session of its own have become since.
+      const mine = asLed ?? (one.sessionId === undefined ? undefined : sessionsOfOwn.value.get(one.sessionId))
       const session = mine ?? one.session
+      const isGrown = !mine || isSame(mine.blocks, one.session.blocks)
       return {
         own: mine,
-        ...{ ...one, session, grown: one.session, spine: smallSpine(session, mine ? [] : one.news, own.catalog) },
-        isPast: one.day < today,
-        ...{ planned: plannedOf(one.n), led: recordOf(led.get(one.n)), offered: recordOf(offered.get(one.n)) },
+        ...{ ...one, session, grown: one.session, spine: smallSpine(session, isGrown ? one.news : [], own.catalog) },
+        ...{ isPast: one.day < today, isAsLed: asLed !== undefined && !isGrown },
+        ...{ planned: plannedOf(one.n), led: record, offered: recordOf(offered.get(one.n)) },
       }
     })
   })
