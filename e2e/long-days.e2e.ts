@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { serious } from './axe.ts'
 import { classes } from './class-helpers.ts'
 import { expect, test } from './fixtures.ts'
@@ -41,12 +42,17 @@ test('a day with tea is looked at by the clock, told what is too soon after a me
   await page.getByLabel('Begins', { exact: true }).press('Tab')
   await its.getByRole('button', { name: 'Bring them to these hours' }).click()
   await expect(its.getByRole('button')).toHaveCount(0)
-  const planned = (await classes(house)).flatMap(({ planned: one }) => (one.longDay ? [one] : []))
-  expect(planned.map(({ startsAt, longDay }) => [startsAt, longDay?.partId]).sort()).toEqual([
-    ['10:20', 'slow'],
-    ['11:20', 'breath'],
-    ['12:15', 'rest'],
-  ])
+  const planned = async () =>
+    (await classes(house)).flatMap(({ planned: { longDay, startsAt } }) =>
+      longDay ? [`${String(startsAt)} ${longDay.partId}`] : [],
+    )
+  await expect.poll(async () => (await planned()).sort()).toEqual(['10:20 slow', '11:20 breath', '12:15 rest'])
+  const saving = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save as calendar' }).click()
+  const calendar = readFileSync(await (await saving).path(), 'utf8')
+  expect(calendar).toContain('UID:three-hours@zovrin')
+  expect(calendar).toContain('DTSTART;TZID=Europe/Amsterdam:20260328T102000')
+  expect(calendar).toContain('DTEND;TZID=Europe/Amsterdam:20260328T133000')
 })
 
 test('a day is made from nothing, a part stands at its hour, and a day that is deleted comes back', async ({

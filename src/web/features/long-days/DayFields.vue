@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, useId } from 'vue'
+import { saveCalendar } from '#web/shared/house/class-calendar.ts'
 import { usePlacesStore } from '#web/shared/house/places-store.ts'
 import WhoComes from '#web/shared/people/WhoComes.vue'
 import NameField from '#web/shared/ui/NameField.vue'
@@ -54,6 +56,16 @@ function setStart(event: Event): void {
       @people="change({ people: $event })"
       @guests="change({ guests: $event })"
     />
+    <Button
+      v-if="chosen.day !== undefined"
+      class="save"
+      size="small"
+      severity="secondary"
+      outlined
+      icon="pi pi-download"
+      label="Save as calendar"
+      @click="saveCalendar(chosen.name, { longDays: [chosen] })"
+    />
   </section>
 </template>
 
@@ -64,6 +76,9 @@ function setStart(event: Event): void {
 }
 h2 {
   margin: 0;
+}
+.save {
+  justify-self: start;
 }
 label {
   font-size: 14px;

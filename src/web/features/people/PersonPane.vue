@@ -57,6 +57,7 @@ const series = useSeriesStore()
 const longDays = useLongDaysStore()
 onMounted(() => Promise.all([series.load(), longDays.load()]))
 const theirSeries = computed(() => series.series.filter(({ people }) => people.includes(chosen.value?.id ?? '')))
+const theirDays = computed(() => longDays.days.filter(({ people }) => people.includes(chosen.value?.id ?? '')))
 const isDeleting = ref(false)
 </script>
 
@@ -93,13 +94,13 @@ const isDeleting = ref(false)
           @click="giveOut"
         />
         <Button
-          v-if="theirSeries.length > 0"
+          v-if="theirSeries.length + theirDays.length > 0"
           size="small"
           severity="secondary"
           outlined
           icon="pi pi-calendar"
           label="Their classes as calendar"
-          @click="saveCalendar('classes', theirSeries, chosen.id)"
+          @click="saveCalendar('classes', { series: theirSeries, longDays: theirDays }, chosen.id)"
         />
         <Button size="small" severity="secondary" outlined label="Delete them…" @click="isDeleting = true" />
       </div>

@@ -59,7 +59,7 @@ async function take(): Promise<void> {
         outlined
         icon="pi pi-download"
         label="Save as calendar"
-        @click="saveCalendar(chosen.name, [chosen])"
+        @click="saveCalendar(chosen.name, { series: [chosen] })"
       />
       <ReadFile
         label="Days I am busy…"

@@ -138,7 +138,7 @@ const drawerOpen = ref(false)
         severity="secondary"
         icon="pi pi-download"
         label="Save all series as one calendar"
-        @click="saveCalendar('classes', store.series)"
+        @click="saveCalendar('classes', { series: store.series })"
       />
       <p v-if="gone" role="status">
         “{{ gone.name }}” is deleted.

@@ -19,6 +19,17 @@ const { names, told, leaveOut, move, wait, asComputed, openInPlan, planClass, ta
   useSeries()
 const words = computed(() => capital(weekWords(props.week.week, props.week.news, names)))
 const planned = usePlannedClassesStore()
+/** Where a week that has a session of its own can be opened besides Plan. */
+const views = [
+  { view: 'props', words: 'Set-ups' },
+  { view: 'breath', words: 'Breath' },
+  { view: 'lead', words: 'Lead' },
+] as const
+/** What is opened is for the class that is planned of it. */
+function openPlanned(): void {
+  const { planned: its } = props.week
+  if (its) planned.openWith(its.sessionId, its.id)
+}
 const why = ref('')
 watch(
   () => props.week.n,
@@ -105,12 +116,18 @@ function setHour(event: Event): void {
           label="Plan it for its day"
           @click="planClass(week)"
         />
-        <RouterLink
-          v-else
-          :to="{ name: 'who', params: { id: week.planned.sessionId } }"
-          @click="planned.openWith(week.planned.sessionId, week.planned.id)"
+        <RouterLink v-else :to="{ name: 'who', params: { id: week.planned.sessionId } }" @click="openPlanned"
           >Who takes what</RouterLink
         >
+        <template v-if="week.sessionId !== undefined">
+          <RouterLink
+            v-for="{ view, words: name } in views"
+            :key="view"
+            :to="{ name: view, params: { id: week.sessionId } }"
+            @click="openPlanned"
+            >{{ name }}</RouterLink
+          >
+        </template>
         <Button
           v-if="week.sessionId !== undefined && !week.planned && record === undefined"
           size="small"

@@ -113,9 +113,11 @@ export function classActs(chosen: Chosen, change: Change, told: { value: string 
       told.value = isDone ? '' : classes.problem
     },
     /** Opens the class in Plan: the session it has, or a version of its own from then on. */
-    async openInPlan(one: ClassInWeeks): Promise<void> {
+    async openInPlan(one: WeekOfSeries): Promise<void> {
       const id = await ownSession(one)
-      if (id !== undefined) await router.push({ name: 'plan', params: { id } })
+      if (id === undefined) return
+      if (one.planned) classes.openWith(id, one.planned.id)
+      await router.push({ name: 'plan', params: { id } })
     },
     /** Plans the class for its day, with who comes to the series: it is led by a session of its own from then on. */
     async planClass(one: ClassInWeeks): Promise<void> {

@@ -1,11 +1,14 @@
+import type { LongDay } from '#model/long-day'
 import type { Series } from '#model/series'
 import type { CalendarClass } from '#formats/calendar'
 import { daysOfRhythm } from '#formats/rhythm'
+import { clockS, layOutDay } from '#core/long-day'
 import { datesOfSeries } from '#core/series'
 import { joined } from '#words/text'
 import { listSessions } from '#web/shared/api/sessions.ts'
 import { ports } from '#web/shared/ports.ts'
 import { download, fileName } from '#web/shared/ui/download.ts'
+import { useLongDaysStore } from './long-days-store.ts'
 import { usePlacesStore } from './places-store.ts'
 import { usePlannedClassesStore } from './planned-classes-store.ts'
 import { useSeriesStore } from './series-store.ts'
@@ -44,11 +47,43 @@ function calendarClasses(
   })
 }
 
-/** Saves classes as an iCalendar file under a name; of the series of one person where one is named. */
-export async function saveCalendar(name: string, all: readonly Series[], personId?: string): Promise<void> {
+/** Long days as a calendar has them: each one entry from its first part to its last; those without a day are none. */
+function calendarDays(all: readonly LongDay[], lengths: ReadonlyMap<string, number>): readonly CalendarClass[] {
+  const { places } = usePlacesStore()
+  const { versionOf } = useLongDaysStore()
+  return all.flatMap((longDay) => {
+    const { id, day, name, startsAt, placeId, roomId } = longDay
+    if (day === undefined) return []
+    const place = places.find((one) => one.id === placeId)
+    const room = place?.rooms.find((one) => one.id === roomId)
+    const laid = layOutDay(longDay, (sessionId) => lengths.get(sessionId) ?? 3600)
+    return {
+      ...{ uid: `${id}@zovrin`, sequence: versionOf(id), summary: name, day, startsAt, isCancelled: false },
+      place: place && joined([place.name, room?.name ?? ''], ', '),
+      lengthS: (laid.at(-1)?.endS ?? clockS(startsAt)) - clockS(startsAt),
+      timeZone: place?.timeZone ?? ownTimeZone(),
+    }
+  })
+}
+
+/** What goes into a calendar. */
+interface InCalendar {
+  readonly series?: readonly Series[]
+  readonly longDays?: readonly LongDay[]
+}
+
+/** Saves classes and long days as an iCalendar file under a name; those of one person where one is named. */
+export async function saveCalendar(
+  name: string,
+  { series = [], longDays = [] }: InCalendar,
+  personId?: string,
+): Promise<void> {
   // The definitions of all time zones come only when they are needed.
   const [reply, { calendarOf }] = await Promise.all([listSessions(), import('#formats/calendar')])
   const lengths = new Map(reply.kind === 'ok' ? reply.value.map(({ id, lengthS }) => [id, lengthS]) : [])
-  const text = calendarOf(calendarClasses(all, lengths, personId), ports().epochMs())
+  const text = calendarOf(
+    [...calendarClasses(series, lengths, personId), ...calendarDays(longDays, lengths)],
+    ports().epochMs(),
+  )
   download(text, fileName(name, 'ics'), 'text/calendar;charset=utf-8')
 }
