@@ -43,6 +43,11 @@ test.each<[number, readonly News[], string]>([
 
 test('what is new can be read aloud', () => {
   expect(weekSaid(3, [{ ...deer, is: 'comes' }], names)).toBe('New today: The deer comes in.')
+  const longer = { ...deer, is: 'longer', fromS: 210, toS: 240 } as const
+  expect(weekSaid(3, [longer], names)).toBe('New today: The deer 3:30 to 4:00.')
+  expect(weekSaid(3, [{ ...deer, is: 'quieter', from: 3, to: 2 }], names)).toBe(
+    'Today is the same as last time, and less is said.',
+  )
   expect(weekSaid(2, [], names)).toContain('the same as last time')
 })
 

@@ -60,12 +60,12 @@ export function weekWords(week: number, news: readonly News[], names: NamesOfSer
 }
 
 /** The same as a teacher can read it aloud. */
-export const weekSaid = (week: number, news: readonly News[], names: NamesOfSeries): string =>
-  week === 1
-    ? 'This is the first time: nothing has to be known before.'
-    : news.length === 0
-      ? 'Today is the same as last time. Notice what is otherwise by itself.'
-      : `New today: ${aloud(weekWords(week, news, names))}.`
+export function weekSaid(week: number, news: readonly News[], names: NamesOfSeries): string {
+  if (week === 1) return 'This is the first time: nothing has to be known before.'
+  if (news.length === 0) return 'Today is the same as last time. Notice what is otherwise by itself.'
+  if (news.every(({ is }) => is === 'quieter')) return 'Today is the same as last time, and less is said.'
+  return `New today: ${aloud(weekWords(week, news, names))}.`
+}
 
 /** An arrow is read, not said. */
 const aloud = (words: string): string => words.replaceAll(' → ', ' to ')
@@ -78,6 +78,12 @@ export function nextSaid(next: NextClass, names: NamesOfSeries): string {
   return `${when}: ${news.length === 0 ? 'the same again' : aloud(weekWords(week, news, names))}.`
 }
 type NextClass = Pick<ClassInWeeks, 'day' | 'startsAt' | 'week' | 'news' | 'sessionId'>
+
+/** What a class is led by that has a session of its own. */
+export const ownWords = (
+  { sessionId, isAsLed }: { readonly sessionId: string; readonly isAsLed: boolean },
+  baseId: string,
+): string => (sessionId === baseId ? 'the base as it is' : isAsLed ? 'as it was led' : 'a plan of its own')
 
 /** A rule of growth, as it stands in the list. */
 export function growthWords(rule: Growth, names: NamesOfSeries): string {

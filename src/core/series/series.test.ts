@@ -218,6 +218,19 @@ describe('the classes of a series', () => {
     ])
   })
 
+  test('what a class led by a plan of its own did not have is new in the next one that has it', () => {
+    const all = series({ growth: [{ ...deerLonger, everyWeeks: 1 }], classes: [{ n: 2, sessionId: 'own' }] })
+    const newsWith = (mine: Session | undefined) =>
+      classesOfSeries({ series: all, base, days: thursdays, catalog, own: () => mine }).map(({ news }) => news)
+    const second = classes({ growth: all.growth })[1]?.session
+    const first = { blockId: 'deer', is: 'longer', fromS: 150, toS: 165 }
+    const next = { blockId: 'deer', is: 'longer', fromS: 165, toS: 180 }
+    // A version of what it grew to had it; the base as it is had not.
+    expect(newsWith(second).slice(1, 3)).toEqual([[first], [next]])
+    expect(newsWith(base).slice(1, 3)).toEqual([[], [{ ...next, fromS: 150 }]])
+    expect(newsWith(undefined).slice(1, 3)).toEqual([[first], [next]])
+  })
+
   test('a class that is moved keeps its order, and one led by another session has that', () => {
     const [, second] = classes({ classes: [{ n: 2, day: '2026-03-14', startsAt: '10:00', sessionId: 'another' }] })
     expect(second).toMatchObject({ n: 2, day: '2026-03-14', startsAt: '10:00', isMoved: true, sessionId: 'another' })

@@ -1,6 +1,7 @@
 import type { ClassOfSeries, Series } from '#model/series'
 import type { Session } from '#model/session'
 import type { LadderPractice } from '#core/breath'
+import { isSame } from '#core/session'
 import type { Catalog } from '#core/session'
 import { growWeeks } from './growth.ts'
 import type { GrownWeek } from './growth.ts'
@@ -36,13 +37,16 @@ interface SeriesInput {
   readonly days: readonly string[]
   readonly catalog: Catalog
   readonly practices?: readonly LadderPractice[]
+  /** The sessions of their own that classes have, as far as they are known. */
+  readonly own?: (sessionId: string) => Session | undefined
 }
 
 /**
  * The classes of a series in the order of its rhythm: a class that was moved keeps its place and what it grew to. Both
  * classes of a week are led by the same. A class with a session of its own is led by that, whatever the base becomes.
  */
-export function classesOfSeries({ series, base, days, catalog, practices }: SeriesInput): readonly ClassInWeeks[] {
+export function classesOfSeries(input: SeriesInput): readonly ClassInWeeks[] {
+  const { series, base, days, catalog, practices, own = () => undefined } = input
   const weeks = weeksOf(days)
   const waits = new Set(series.waits)
   const count = weeks.at(-1) ?? 0
@@ -56,11 +60,14 @@ export function classesOfSeries({ series, base, days, catalog, practices }: Seri
     const content = grown[contentOf(week, waits) - 1]
     return content ? [classOf({ n: index + 1, week, day, said, series, content, waits: waits.has(week) })] : []
   })
-  return sinceLastHeld(classes)
+  return sinceLastHeld(classes, own)
 }
 
-/** What came in a week nobody met in is new in the next class that is held. */
-function sinceLastHeld(classes: readonly ClassInWeeks[]): readonly ClassInWeeks[] {
+/** What came in a week nobody met in, or that was led by a plan without it, is new in the next class that has it. */
+function sinceLastHeld(
+  classes: readonly ClassInWeeks[],
+  own: (sessionId: string) => Session | undefined,
+): readonly ClassInWeeks[] {
   const met = new Set(classes.filter(({ leftOut }) => leftOut === undefined).map(({ week }) => week))
   let missed: readonly News[] = []
   let last = 0
@@ -68,11 +75,16 @@ function sinceLastHeld(classes: readonly ClassInWeeks[]): readonly ClassInWeeks[
     if (one.week !== last && !met.has(one.week)) missed = [...missed, ...one.news]
     last = one.week
     if (!met.has(one.week)) return { ...one, news: [] }
-    const now = missed.length === 0 ? one : { ...one, news: joinedNews([...missed, ...one.news]) }
-    if (one.leftOut === undefined) missed = []
-    return now
+    const news = missed.length === 0 ? one.news : joinedNews([...missed, ...one.news])
+    if (one.leftOut !== undefined) return { ...one, news }
+    const mine = one.sessionId === undefined ? undefined : own(one.sessionId)
+    const isIn = ({ blockId }: News): boolean => !mine || isSame(blockIn(mine, blockId), blockIn(one.session, blockId))
+    missed = news.filter((of) => !isIn(of))
+    return { ...one, news: news.filter(isIn) }
   })
 }
+
+const blockIn = ({ blocks }: Session, id: string) => blocks.find((block) => block.id === id)
 
 /** Which week's growth a week has: one less for each week up to it that waits. */
 const contentOf = (week: number, waits: ReadonlySet<number>): number =>

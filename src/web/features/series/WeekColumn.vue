@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { formatMs } from '#core/units'
 import { classWhen } from '#words/class-days'
 import { dayOfMonth } from '#words/dates'
-import { comersWords, weekWords } from '#words/series'
+import { comersWords, ownWords, weekWords } from '#words/series'
 import type { NamesOfSeries } from '#words/series'
 import { expectedIn } from './use-series.ts'
 import type { WeekOfSeries } from './use-series.ts'
@@ -39,8 +39,8 @@ const isOver = computed(
 const words = computed(() => weekWords(props.week.week, props.week.news, props.names))
 const newWords = computed(() => {
   const { sessionId, isAsLed } = props.week
-  if (isAsLed && sessionId !== props.baseId) return 'as it was led'
-  return sessionId === undefined ? words.value : sessionId === props.baseId ? 'the base as it is' : 'a plan of its own'
+  if (sessionId !== undefined) return ownWords({ sessionId, isAsLed }, props.baseId)
+  return isAsLed ? 'as it was led' : words.value
 })
 /** A name is written where its bar has a line for it. */
 const lineHighPx = 13

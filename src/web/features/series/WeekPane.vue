@@ -6,7 +6,7 @@ import { textLimits } from '#model/limits'
 import { formatDuration, formatMs } from '#core/units'
 import { classWhen } from '#words/class-days'
 import { dayText } from '#words/dates'
-import { ledWords, nextSaid, weekSaid, weekWords } from '#words/series'
+import { ledWords, nextSaid, ownWords, weekSaid, weekWords } from '#words/series'
 import { capital } from '#words/text'
 import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
 import { textOf } from '#web/shared/ui/text-of.ts'
@@ -15,9 +15,16 @@ import type { WeekOfSeries } from './use-series.ts'
 
 /** The class that is looked at: what is new in it, and what is to become of it. */
 const props = defineProps<{ week: WeekOfSeries; weeks: number; lengthS: number }>()
-const { names, told, leaveOut, move, wait, asComputed, openInPlan, planClass, takeLed, bringPlanned, classes } =
+const { chosen, names, told, leaveOut, move, wait, asComputed, openInPlan, planClass, takeLed, bringPlanned, classes } =
   useSeries()
-const words = computed(() => capital(weekWords(props.week.week, props.week.news, names)))
+const words = computed(() => {
+  const { week, news, sessionId, isAsLed } = props.week
+  return capital(
+    sessionId === undefined
+      ? weekWords(week, news, names)
+      : ownWords({ sessionId, isAsLed }, chosen.value?.baseId ?? ''),
+  )
+})
 const planned = usePlannedClassesStore()
 /** Where a week that has a session of its own can be opened besides Plan. */
 const views = [
@@ -78,7 +85,7 @@ function setHour(event: Event): void {
         @click="bringPlanned(week)"
       />
     </p>
-    <p v-else class="said">“{{ weekSaid(week.week, week.news, names) }}”</p>
+    <p v-else-if="week.sessionId === undefined" class="said">“{{ weekSaid(week.week, week.news, names) }}”</p>
     <p v-if="!isOut && next" class="said">At the closing: “{{ nextSaid(next, names) }}”</p>
     <p v-if="told" role="alert">{{ told }}</p>
     <dl v-if="!isOut && week.spine">
@@ -216,6 +223,7 @@ dd {
 .acts {
   display: flex;
   flex-wrap: wrap;
+  align-items: center;
   gap: 8px;
 }
 .row,

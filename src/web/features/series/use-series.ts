@@ -197,7 +197,11 @@ function useWeeks(
   const classes = computed((): readonly WeekOfSeries[] => {
     if (!chosen.value || !base.value) return []
     const days = daysOfRhythm(chosen.value)
-    const made = classesOfSeries({ series: chosen.value, base: base.value, days, catalog: own.catalog })
+    const sessions = sessionsOfOwn.value
+    const made = classesOfSeries({
+      ...{ series: chosen.value, base: base.value, days, catalog: own.catalog },
+      own: (sessionId) => sessions.get(sessionId),
+    })
     const { id } = chosen.value
     const plannedOf = (n: number) => planned.planned.find(({ series }) => series?.id === id && series.n === n)
     const { led, offered } = ledInWeeks(

@@ -15,7 +15,13 @@ export async function nextInSeries({ id, n }: NonNullable<PlannedClass['series']
   const reply = series && (await readSession(series.baseId))
   if (!series || reply?.kind !== 'ok') return undefined
   const { catalog } = useOwnStore()
-  const all = classesOfSeries({ series, base: reply.value, days: daysOfRhythm(series), catalog })
+  const ids = new Set(series.classes.flatMap(({ sessionId }) => sessionId ?? []))
+  const read = await Promise.all([...ids].map(readSession))
+  const own = new Map(read.flatMap((one) => (one.kind === 'ok' ? [[one.value.id, one.value] as const] : [])))
+  const all = classesOfSeries({
+    ...{ series, base: reply.value, days: daysOfRhythm(series), catalog },
+    own: (sessionId) => own.get(sessionId),
+  })
   const after = all.slice(all.findIndex((one) => one.n === n) + 1).find(({ leftOut }) => leftOut === undefined)
   return (
     after &&
