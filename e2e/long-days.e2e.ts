@@ -85,3 +85,11 @@ test('a day is made from nothing, a part stands at its hour, and a day that is d
   await page.getByRole('button', { name: 'Bring it back' }).click()
   await expect(day.getByRole('button')).toHaveCount(3)
 })
+
+test('without the server a day says why its sessions do not stand there', async ({ page, house, expectFailures }) => {
+  expectFailures('Failed to load resource')
+  await page.route('**/api/sessions/*', (route) => route.abort())
+  await page.goto(`${house.address}long-days/three-hours`)
+  await expect(page.getByRole('heading', { name: 'Three hours with tea' })).toBeVisible()
+  await expect(page.getByRole('alert')).toContainText('the sessions of the day cannot be read')
+})

@@ -227,6 +227,12 @@ describe('the classes of a series', () => {
     const next = { blockId: 'deer', is: 'longer', fromS: 165, toS: 180 }
     // A version of what it grew to had it; the base as it is had not.
     expect(newsWith(second).slice(1, 3)).toEqual([[first], [next]])
+    // So had one with something else changed of the block besides.
+    const noted = second && {
+      ...second,
+      blocks: second.blocks.map((block) => (block.id === 'deer' ? { ...block, note: 'a blanket more' } : block)),
+    }
+    expect(newsWith(noted).slice(1, 3)).toEqual([[first], [next]])
     expect(newsWith(base).slice(1, 3)).toEqual([[], [{ ...next, fromS: 150 }]])
     expect(newsWith(undefined).slice(1, 3)).toEqual([[first], [next]])
   })

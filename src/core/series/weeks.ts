@@ -78,13 +78,27 @@ function sinceLastHeld(
     const news = missed.length === 0 ? one.news : joinedNews([...missed, ...one.news])
     if (one.leftOut !== undefined) return { ...one, news }
     const mine = one.sessionId === undefined ? undefined : own(one.sessionId)
-    const isIn = ({ blockId }: News): boolean => !mine || isSame(blockIn(mine, blockId), blockIn(one.session, blockId))
+    const isIn = (of: News): boolean => !mine || isSame(grownIn(mine, of), grownIn(one.session, of))
     missed = news.filter((of) => !isIn(of))
     return { ...one, news: news.filter(isIn) }
   })
 }
 
-const blockIn = ({ blocks }: Session, id: string) => blocks.find((block) => block.id === id)
+const fieldOf = {
+  longer: 'hold',
+  quieter: 'cues',
+  form: 'variantId',
+  instead: 'poseId',
+  step: 'sections',
+  lesson: 'sections',
+} as const
+
+/** What is new of a block, as a session has it: whatever else was changed of it is no matter. */
+function grownIn({ blocks }: Session, { blockId, is }: News): unknown {
+  const block = blocks.find(({ id }) => id === blockId)
+  if (is === 'comes' || is === 'goes' || !block) return block !== undefined
+  return Object.entries(block).find(([name]) => name === fieldOf[is])?.[1]
+}
 
 /** Which week's growth a week has: one less for each week up to it that waits. */
 const contentOf = (week: number, waits: ReadonlySet<number>): number =>

@@ -33,11 +33,13 @@ function rowOf({ part, startS, endS, freeS }: PartInDay): Row {
   }
   const there = looked.value.get(part.sessionId)
   const toLookAt = there?.toLookAt ?? 0
+  const isBroken = !there && sessions.value.has(part.sessionId)
   const percent = (ms: number): string => `${String((ms / 10 / longestS.value).toFixed(3))}%`
   return {
     ...shared,
     name: sessions.value.get(part.sessionId)?.name ?? (gone.value.has(part.sessionId) ? 'A session that is gone' : ''),
-    about: toLookAt > 0 ? `${String(toLookAt)} to look at in its plan` : '',
+    about:
+      toLookAt > 0 ? `${String(toLookAt)} to look at in its plan` : isBroken ? 'something in its plan is gone' : '',
     isBreak: false,
     bars: (there?.spine?.bars ?? []).map(({ key, name, tone, side, startMs, endMs }) => ({
       ...{ key, name, tone, side, left: percent(startMs), width: percent(endMs - startMs) },

@@ -24,7 +24,7 @@ import { useLongDays } from './use-long-days.ts'
 /** Several sessions of one day by the clock, with breaks between them. */
 const route = useRoute()
 const router = useRouter()
-const { store, lines, chosenId, chosen, laid, isSettled, load, add, addSession, addBreak } = useLongDays()
+const { store, lines, chosenId, chosen, laid, isSettled, isAway, load, add, addSession, addBreak } = useLongDays()
 onMounted(load)
 useUndoKeys({ undo: () => void store.undo(), redo: () => undefined })
 watch(
@@ -97,6 +97,9 @@ const drawerOpen = ref(false)
       </p>
       <template v-if="chosen">
         <DayParts v-if="isSettled" />
+        <p v-else-if="isAway" class="problem" role="alert">
+          Zovrin’s server does not answer, so the sessions of the day cannot be read. Start it, then reload this page.
+        </p>
         <p v-if="chosen.parts.length === 0" class="sub">Put the first session in, then a break, then the next.</p>
         <form class="add" @submit.prevent="take">
           <SelectField

@@ -101,7 +101,7 @@ function useLooked(chosen: Chosen) {
   const planned = usePlannedClassesStore()
   const idsOf = (day: LongDay | undefined): string[] =>
     day?.parts.flatMap((part) => (part.kind === 'session' ? [part.sessionId] : [])) ?? []
-  const { sessions, gone, isSettled } = useSessionsById(() => idsOf(chosen.value))
+  const { sessions, gone, isSettled, isAway } = useSessionsById(() => idsOf(chosen.value))
   const looked = computed(() => {
     const catalog = own.catalog
     const all = [...new Set(idsOf(chosen.value))].flatMap((id) => sessions.value.get(id) ?? [])
@@ -144,7 +144,7 @@ function useLooked(chosen: Chosen) {
   const plannedOf = (part: SessionPart) =>
     planned.planned.find(({ longDay }) => longDay?.id === chosen.value?.id && longDay?.partId === part.id)
   return {
-    ...{ sessions, gone, isSettled, looked, laid, findings, plannedOf },
+    ...{ sessions, gone, isSettled, isAway, looked, laid, findings, plannedOf },
     sums: computed(() => sumsOfDay(laid.value, loads.value)),
   }
 }

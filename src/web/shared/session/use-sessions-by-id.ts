@@ -6,6 +6,7 @@ import { readSession } from '#web/shared/api/sessions.ts'
 export function useSessionsById(ids: () => readonly string[]) {
   const sessions = shallowRef<ReadonlyMap<string, Session>>(new Map())
   const gone = shallowRef<ReadonlySet<string>>(new Set())
+  const isAway = shallowRef(false)
   watch(
     ids,
     async (now) => {
@@ -15,6 +16,7 @@ export function useSessionsById(ids: () => readonly string[]) {
       const lost = read.flatMap(([id, reply]) =>
         reply.kind === 'problem' && reply.problem.code === 'UNKNOWN_SESSION' ? [id] : [],
       )
+      isAway.value = read.some(([, reply]) => reply.kind === 'away')
       if (found.length > 0) sessions.value = new Map([...sessions.value, ...found])
       if (lost.length > 0) gone.value = new Set([...gone.value, ...lost])
     },
@@ -22,5 +24,5 @@ export function useSessionsById(ids: () => readonly string[]) {
   )
   /** Every one that is asked for was read, or is gone. */
   const isSettled = computed(() => ids().every((id) => sessions.value.has(id) || gone.value.has(id)))
-  return { sessions, gone, isSettled }
+  return { sessions, gone, isSettled, isAway }
 }
