@@ -1,25 +1,7 @@
 import { nanoid } from 'nanoid'
 import type { Section } from '#model/section'
 import type { Technique } from '#model/technique'
+import { techniqueSection as sectionOf } from '#core/session'
 
-const second = { num: 1000, den: 1 }
-
-/**
- * A technique as a section: what it leaves open is as the technique has it. Active exhales are strokes; what nobody counts
- * is natural breath for its usual time.
- */
-export function techniqueSection({ id: techniqueId, amount, pattern, strokes }: Technique): Section {
-  const id = nanoid()
-  if (strokes)
-    return {
-      kind: 'strokes',
-      id,
-      techniqueId,
-      ...(strokes === 'both' ? { both: true } : {}),
-      pace: second,
-      strokes: 10,
-      rounds: 2,
-    }
-  if (!pattern && 'naturalS' in amount) return { kind: 'natural', id, techniqueId, s: amount.naturalS }
-  return { kind: 'rounds', id, techniqueId }
-}
+/** A technique as a section with an id of its own. */
+export const techniqueSection = (technique: Technique): Section => sectionOf(technique, nanoid())
