@@ -7,6 +7,7 @@ export const views = {
   series: 'no names',
   'long-days': 'no names',
   plan: 'no names',
+  paste: 'no names',
   props: 'no names',
   breath: 'no names',
   lead: 'no names',

@@ -33,11 +33,11 @@ export const planRoleNames = {
   talk: 'A talk',
   rest: 'A rest',
   closing: 'The closing',
-  under: 'Part of what stands above it',
-  about: 'About the whole session',
+  under: 'Part of the line above',
+  about: 'About the whole',
   nothing: 'Leave it out',
 } as const
 
 /** What a line was made into that joined the one before it. */
 export const joinedWords = (block: Block | undefined): string =>
-  block?.kind === 'closing' ? 'Goes with the closing' : 'The other side of what stands above it'
+  block?.kind === 'closing' ? 'Goes with the closing' : 'The other side of it'

@@ -16,7 +16,7 @@ import {
   withFields,
 } from '#core/session'
 import type { Catalog } from '#core/session'
-import { foldMarks, keysOf } from '#core/units'
+import { foldMarks, formatDuration, keysOf } from '#core/units'
 import { basePositionNames } from '#words/positions'
 import type { PlanDoubt } from '#words/plan-text'
 import { countedOrOne } from '#words/props'
@@ -144,12 +144,17 @@ function closing(said: SaidLine, { catalog, wanted, id }: Omit<OnPose, 'as'>): B
   const { s, doubts, kept } = timeOf(said.times, blockLimits)
   const as = { kind: 'hold', id: finalRestPose } as const
   const props = setUpFor(said, { catalog, wanted, as, id, variantId: undefined })
-  const { comingOutS } = said.around
+  const { comingOutS, rollS, sittingUpS } = said.around
   const text = said.left.join(', ')
   const block = noted(
     withFields<ClosingBlock>(
       { kind: 'closing', id },
-      { finalRestS: s, comingOutS, text: text === '' ? undefined : text, ...props.fields },
+      {
+        finalRestS: s,
+        ...{ comingOutS: inBetween(comingOutS), rollS: inBetween(rollS), sittingUpS: inBetween(sittingUpS) },
+        text: text === '' ? undefined : text,
+        ...props.fields,
+      },
     ),
     [kept, ...besides({ ...said, props: [] })],
   )
@@ -284,7 +289,12 @@ function hold(said: SaidLine, on: OnPose): Became | undefined {
   const time = holdTime(said, pose.sides !== undefined)
   const over = breathOver(said, catalog)
   const props = setUpFor(said, { ...on, variantId })
-  const times = Object.fromEntries(keysOf(said.around).map((name) => [name, inBetween(said.around[name])]))
+  const { rollS, sittingUpS, ...around } = said.around
+  const times = Object.fromEntries(keysOf(around).map((name) => [name, inBetween(around[name])]))
+  const ofClosing = [
+    rollS === undefined ? '' : `roll ${formatDuration(rollS)}`,
+    sittingUpS === undefined ? '' : `sitting up ${formatDuration(sittingUpS)}`,
+  ]
   const block = withFields<HoldBlock>(
     { kind: 'hold', id, poseId: as.id },
     {
@@ -293,7 +303,7 @@ function hold(said: SaidLine, on: OnPose): Became | undefined {
     },
   )
   return {
-    block: noted(block, [time.kept, over.kept, isForm ? '' : said.form?.text, ...said.left]),
+    block: noted(block, [time.kept, over.kept, ...ofClosing, isForm ? '' : said.form?.text, ...said.left]),
     doubts: [
       ...time.doubts,
       ...props.doubts,

@@ -98,6 +98,7 @@ const lines: readonly (readonly [typed: string, ...told: string[]])[] = [
   // What needs no name
   ['rest 2 on the back', 'Rest 2:00, on the back'],
   ['stillness 1 min', 'Rest 1:00'],
+  ['śavāsana 8, roll 30s, sit up 1 min', 'Closing 8:00, roll 0:30, sitting up 1:00'],
   ['welcome and stop signs 4 min', 'Talk 4:00 welcome and stop signs'],
 ]
 test.each(lines)('“%s” is understood, and doubtful where it is', (typed, ...meant) => {

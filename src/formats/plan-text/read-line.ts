@@ -1,3 +1,4 @@
+import { finalRestPose } from '#core/session'
 import type { Seconds } from '#core/units'
 import { takeCounts } from './counts.ts'
 import type { SaidCounts } from './counts.ts'
@@ -45,6 +46,9 @@ export interface SaidAround {
   readonly betweenSidesS?: Seconds
   readonly secondSetUpS?: Seconds
   readonly afterRestS?: Seconds
+  /** Of a closing alone. */
+  readonly rollS?: Seconds
+  readonly sittingUpS?: Seconds
 }
 
 const noSides: SaidSides = { each: false, other: false, together: false }
@@ -100,7 +104,8 @@ function said(line: Scratch, book: NameBook, kind: SaidLine['kind']): Omit<SaidL
   const outright = namedOutright(book, line)
   const isOfBreath = kind === 'breath' || outright?.things[0]?.kind === 'breath'
   const form = outright?.things[0] && takeForm(book, outright.rest, outright.things[0])
-  const around = takeAround(form?.rest ?? outright?.rest ?? line)
+  const isClosing = kind === 'closing' || outright?.things[0]?.id === finalRestPose
+  const around = takeAround(form?.rest ?? outright?.rest ?? line, isClosing)
   const sides = takeSides(around.rest)
   const counts = takeCounts(sides.rest, { isOfBreath, isOfHold: outright?.things[0]?.kind === 'hold' })
   const second =
@@ -164,7 +169,7 @@ function withoutKind(line: Scratch, kind: keyof typeof kindWords): Scratch {
   return take(line, kindWords[kind])?.rest ?? line
 }
 
-/** Times that are said to be around a hold, by what they are called. */
+/** Times that are said to be around a hold or in a closing, by what they are called. */
 const aroundNames: readonly (readonly [keyof SaidAround, string])[] = [
   ['secondSetUpS', 'second set-?up|set-?up of the second side'],
   ['changeS', 'change(?: into it)?'],
@@ -175,10 +180,15 @@ const aroundNames: readonly (readonly [keyof SaidAround, string])[] = [
   ['afterRestS', 'rebound|after-?rest|rest after(?:wards)?|rest|counter ?rest|then rest|neutral'],
 ]
 
-function takeAround(line: Scratch): { readonly around: SaidAround; readonly rest: Scratch } {
+const closingNames: typeof aroundNames = [
+  ['rollS', 'roll(?:ing)?'],
+  ['sittingUpS', 'sit(?:ting)? up'],
+]
+
+function takeAround(line: Scratch, isClosing: boolean): { readonly around: SaidAround; readonly rest: Scratch } {
   let rest = line
   let around: SaidAround = {}
-  for (const [name, words] of aroundNames) {
+  for (const [name, words] of isClosing ? [...aroundNames, ...closingNames] : aroundNames) {
     const named = `(?:\\b(?:${words})\\b ?(?:of |for |is )?[:=]? ?)`
     const found =
       take(rest, new RegExp(String.raw`(?:\bthen )?${named}(${timePattern})`)) ??

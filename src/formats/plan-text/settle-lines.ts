@@ -76,6 +76,6 @@ function closed(drafts: readonly Draft[]): readonly Draft[] {
       const doubts = draft.said?.things[0]?.id === finalRestPose ? [] : (['CLOSING_EARLY'] as const)
       return { ...draft, as: { kind: 'hold', id: finalRestPose }, doubts: [...draft.doubts, ...doubts] }
     }
-    return closing && isLast && place > at ? { ...draft, role: 'joins', joins: closing.number } : draft
+    return closing && isLast && place > at ? { ...draft, role: 'joins', joins: closing.number, doubts: [] } : draft
   })
 }

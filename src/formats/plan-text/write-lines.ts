@@ -1,4 +1,4 @@
-import type { Block, BreathBlock, HoldBlock } from '#model/block'
+import type { Block, BreathBlock, ClosingBlock, HoldBlock } from '#model/block'
 import type { Pattern } from '#model/breath'
 import type { Section } from '#model/section'
 import { poseIn, techniqueIdIn } from '#core/session'
@@ -37,7 +37,7 @@ function mainLine(block: Block, catalog: Catalog): string {
         ', ',
       )
     case 'closing':
-      return joined(['Closing', block.finalRestS === undefined ? '' : formatDuration(block.finalRestS)], ' ')
+      return closingLine(block)
     case 'movement':
       return joined(
         [
@@ -53,6 +53,15 @@ function mainLine(block: Block, catalog: Catalog): string {
     case 'hold':
       return holdLine(block, name, catalog)
   }
+}
+
+function closingLine({ finalRestS, comingOutS, rollS, sittingUpS }: ClosingBlock): string {
+  const steps = [
+    { words: 'coming out', s: comingOutS },
+    { words: 'roll', s: rollS },
+    { words: 'sitting up', s: sittingUpS },
+  ].flatMap(({ words, s }) => (s === undefined ? [] : [`${words} ${formatDuration(s)}`]))
+  return joined([joined(['Closing', finalRestS === undefined ? '' : formatDuration(finalRestS)], ' '), ...steps], ', ')
 }
 
 /** What the times around a hold are called in a line. */

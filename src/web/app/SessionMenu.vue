@@ -10,11 +10,13 @@ import RenameDialog from './RenameDialog.vue'
 const props = defineProps<{ views: readonly BarItem[]; opener: HTMLElement | null }>()
 const emit = defineEmits<{ close: [] }>()
 const HistoryDialog = defineAsyncComponent(() => import('#web/features/sessions/HistoryDialog.vue'))
+const TextDialog = defineAsyncComponent(() => import('#web/features/paste/TextDialog.vue'))
 const store = useSessionStore()
 const router = useRouter()
-const shown = ref<'menu' | 'rename' | 'history'>('menu')
+const shown = ref<'menu' | 'rename' | 'history' | 'text'>('menu')
 /** Kept while a dialog stands, whatever is opened meanwhile. */
-const { id = '', name = '' } = store.document ?? {}
+const session = store.document
+const { id = '', name = '' } = session ?? {}
 
 const inPlan = (hash: string) => () => void router.push({ name: 'plan', params: { id }, hash })
 const items: readonly BarItem[] = [
@@ -24,6 +26,8 @@ const items: readonly BarItem[] = [
   { words: 'Versions', act: inPlan('#versions') },
   { words: 'History', act: () => (shown.value = 'history') },
   { words: 'Sheet to print', act: inPlan('#sheet') },
+  { words: 'As text', act: () => (shown.value = 'text') },
+  { words: 'Paste a plan into it', act: () => void router.push({ name: 'paste', params: { id } }) },
 ]
 function hidden(): void {
   if (shown.value === 'menu') emit('close')
@@ -43,5 +47,6 @@ async function broughtBack(): Promise<void> {
 <template>
   <BarMenu v-if="shown === 'menu'" :items="items" :opener="opener" @close="hidden" />
   <RenameDialog v-else-if="shown === 'rename'" :name="name" @close="closed" />
+  <TextDialog v-else-if="shown === 'text' && session" :session="session" @close="closed" />
   <HistoryDialog v-else :id="id" :name="name" @close="closed" @brought-back="broughtBack" />
 </template>

@@ -43,6 +43,12 @@ export const router = createRouter({
       meta: { title: 'Plan' },
     },
     {
+      path: '/paste/:id?',
+      name: 'paste',
+      component: () => import('#web/features/paste/PasteView.vue'),
+      meta: { title: 'Paste a plan', within: 'sessions' },
+    },
+    {
       path: '/props/:id',
       name: 'props',
       components: {

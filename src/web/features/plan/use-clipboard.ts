@@ -1,9 +1,11 @@
 import { useEventListener } from '@vueuse/core'
+import { useRouter } from 'vue-router'
 import type { Block } from '#model/block'
 import { counted } from '#words/text'
 import { makeEnvelope } from '#formats/session-envelope'
 import { importEnvelope } from '#web/shared/api/exchange.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { usePastedText } from '#web/shared/session/pasted-text.ts'
 import { usePlan } from './use-plan.ts'
 
 /** What this window copied last, so that pasting it needs no server. */
@@ -16,6 +18,8 @@ let lastCopied = ''
 export function useClipboard(isTyping: (target: EventTarget | null) => boolean): void {
   const plan = usePlan()
   const own = useOwnStore()
+  const router = useRouter()
+  const pastedText = usePastedText()
 
   const chosenBlocks = (): Block[] =>
     plan.document.value?.blocks.filter(({ id }) => plan.chosenIds.value.includes(id)) ?? []
@@ -46,7 +50,14 @@ export function useClipboard(isTyping: (target: EventTarget | null) => boolean):
     void paste(event.clipboardData?.getData('text/plain') ?? '')
   })
 
+  /** Blocks are put in at once; any other text is a plan somebody wrote, to be read line by line. */
   async function paste(text: string): Promise<void> {
+    const into = plan.document.value
+    if (into && isPlan(text)) {
+      pastedText.value = text
+      await router.push({ name: 'paste', params: { id: into.id } })
+      return
+    }
     const blocks = await pasted(text, own.load)
     const session = plan.document.value
     if (typeof blocks === 'string') plan.tell(blocks)
@@ -57,6 +68,9 @@ export function useClipboard(isTyping: (target: EventTarget | null) => boolean):
     plan.insertAll(blocks, at, `paste ${what}`, `${what} pasted`)
   }
 }
+
+/** Words over some lines, and no document. */
+const isPlan = (text: string): boolean => !text.trimStart().startsWith('{') && /\p{L}[^\n]*\n[^\n]*\p{L}/u.test(text)
 
 const noBlocks =
   'The clipboard holds no blocks: choose some and press Ctrl + C first. Whole sessions are imported in the list of sessions.'

@@ -112,6 +112,7 @@ const nothing = computed(() => {
           @change="takeFile"
         />
         <Button severity="secondary" outlined label="Import" @click="file?.click()" />
+        <Button severity="secondary" outlined label="Paste a plan" @click="router.push({ name: 'paste' })" />
         <Button severity="secondary" outlined label="Choose one for me" @click="choosing = true" />
         <Button label="New session" icon="pi pi-plus" @click="sessions.begin" />
       </header>
