@@ -4,6 +4,7 @@ import { expect, test } from './fixtures.ts'
 for (const [name, path] of [
   ['the list of sessions', 'sessions'],
   ['a plan to be pasted', 'paste'],
+  ['the sheets of a session', 'sheets/thursday-slow-hour'],
   ['the shelf', 'shelf'],
   ['a pose', 'shelf/deer'],
   ['a technique', 'shelf/even-breath'],

@@ -8,6 +8,7 @@ export const views = {
   'long-days': 'no names',
   plan: 'no names',
   paste: 'no names',
+  sheets: 'no names',
   props: 'no names',
   breath: 'no names',
   lead: 'no names',

@@ -49,6 +49,12 @@ export const router = createRouter({
       meta: { title: 'Paste a plan', within: 'sessions' },
     },
     {
+      path: '/sheets/:id',
+      name: 'sheets',
+      component: () => import('#web/features/sheets/SheetsView.vue'),
+      meta: { title: 'Sheets', within: 'plan' },
+    },
+    {
       path: '/props/:id',
       name: 'props',
       components: {

@@ -1,22 +1,35 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { Side } from '#model/common'
 import type { Session } from '#model/session'
+import { picturedBlock } from '#core/session'
+import type { Resolved } from '#core/session'
 import { tallyTimeline } from '#core/timeline'
 import type { Timeline } from '#core/timeline'
 import { formatDuration, formatMs } from '#core/units'
 import { beforeIn } from '#words/before-breath'
 import { stopCard } from '#words/advice'
+import { sheetBlocks, sheetRows } from '#words/class-sheet'
+import { capital } from '#words/text'
 import { useInstead } from '#web/shared/house/use-instead.ts'
 import { useFetching } from '#web/shared/house/use-fetching.ts'
 import FigureThumb from '#web/shared/figures/thumbnails/FigureThumb.vue'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
-import { sheetRows } from './sheet-rows.ts'
 
 /** The plan on paper, to lie beside the mat: black on white, A4 or Letter. Shown in print only. */
 const props = defineProps<{ session: Session; timeline: Timeline }>()
 const { insteadIn } = useInstead(() => ({ document: props.session, timeline: props.timeline }))
 const own = useOwnStore()
-const rows = computed(() => sheetRows(props.timeline, props.session, own.catalog, insteadIn))
+const blocks = computed(() =>
+  sheetBlocks(props.timeline, props.session.practice).map((block, at) => {
+    const resolved = props.timeline.blocks[at]?.block
+    return { ...block, pictured: resolved && picturedBlock(resolved, own.catalog, firstSide(resolved)) }
+  }),
+)
+const firstSide = (resolved: Resolved): Side | undefined => {
+  const side = resolved.kind === 'hold' ? resolved.sides[0]?.side : undefined
+  return side === 'both' ? undefined : side
+}
 const before = computed(() => beforeIn(props.session, props.timeline))
 const { people, ofOne, ofAll } = useFetching(() => ({ document: props.session, timeline: props.timeline }))
 const tally = computed(() => tallyTimeline(props.timeline))
@@ -44,29 +57,32 @@ const tally = computed(() => tallyTimeline(props.timeline))
         <tr>
           <th scope="col">At</th>
           <td />
-          <th scope="col">What</th>
-          <th scope="col">How long</th>
-          <th scope="col">Uses</th>
-          <th scope="col">Says</th>
+          <th scope="col">What, how long, and what is said</th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="row in rows" :key="row.id">
-          <td class="at">{{ row.startsAt }}</td>
-          <td class="pictures">
-            <FigureThumb v-for="(pictured, index) in row.pictures" :key="index" :pictured="pictured" />
-          </td>
-          <th scope="row">
-            {{ row.name }}<small v-if="row.before">{{ row.before }}</small>
-          </th>
+        <tr v-for="block in blocks" :key="block.id">
+          <th scope="row" class="at">{{ formatMs(block.startMs) }}</th>
+          <td class="pictures"><FigureThumb v-if="block.pictured" :pictured="block.pictured" /></td>
           <td>
-            <div v-for="side in row.sides" :key="side">{{ side }}</div>
-          </td>
-          <td>
-            {{ row.uses }}<small v-for="line in row.instead" :key="line">{{ line }}</small>
-          </td>
-          <td>
-            <div v-for="(text, index) in row.says" :key="index">{{ text }}</div>
+            <b>{{ [block.name, block.form].filter(Boolean).join(', ') }}</b>
+            {{ [formatMs(block.endMs - block.startMs), block.takes].filter(Boolean).join(' · ') }}
+            <div v-for="(row, at) in sheetRows(block.parts)" :key="at" class="part">
+              <b v-if="row[0]">{{ formatMs(row[0].endMs - row[0].startMs) }}</b>
+              <p>
+                <template v-for="(part, place) in row" :key="part.key"
+                  ><template v-if="place > 0">
+                    · <b>{{ formatMs(part.endMs - part.startMs) }}</b>{{ ' ' }}</template
+                  >{{ capital(part.title) }}<template v-if="part.isAgain"> – the same words, for this side</template
+                  ><template v-for="(mark, n) in part.marks" v-else :key="n">
+                    · <b v-if="mark.atMs >= 1000 || mark.is === 'phase'">{{ formatMs(mark.atMs) }}</b>{{ ' '
+                    }}{{ mark.text }}</template
+                  ></template
+                >
+              </p>
+            </div>
+            <div v-for="line in insteadIn(block.id)" :key="line"><b>Look to:</b> {{ line }}</div>
+            <div v-if="block.note"><b>Note:</b> {{ block.note }}</div>
           </td>
         </tr>
       </tbody>
@@ -112,9 +128,6 @@ tbody th {
   text-align: left;
   vertical-align: top;
 }
-tbody th {
-  width: 20%;
-}
 .pictures {
   --thumb: 50pt;
   width: 56pt;
@@ -125,10 +138,12 @@ tbody th {
   font-weight: 650;
   font-size: 11pt;
 }
-small {
-  display: block;
-  font-weight: 500;
-  font-size: 8.5pt;
+.part {
+  display: grid;
+  grid-template-columns: 30pt 1fr;
+}
+.part p {
+  margin: 0;
 }
 footer {
   margin-top: 8pt;

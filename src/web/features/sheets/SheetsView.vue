@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
+import InputText from 'primevue/inputtext'
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { textLimits } from '#model/limits'
+import { counted, namesInWords } from '#words/text'
+import { homeParts } from '#formats/sheets/home-parts'
+import ClassPicker from '#web/shared/house/ClassPicker.vue'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
+import SessionAway from '#web/shared/session/SessionAway.vue'
+import { useSessionStore } from '#web/shared/session/session-store.ts'
+import type { SheetKind } from '#web/shared/sheets/sheet-work.ts'
+import { useSheets } from '#web/shared/sheets/use-sheets.ts'
+import type { SheetOptions } from '#web/shared/sheets/use-sheets.ts'
+import SelectField from '#web/shared/ui/SelectField.vue'
+
+/** What of a session goes on paper, each as a PDF. */
+const route = useRoute()
+const store = useSessionStore()
+const own = useOwnStore()
+watch(
+  () => String(route.params['id'] ?? ''),
+  (id) => void store.open(id),
+  { immediate: true },
+)
+const compiled = computed(() =>
+  store.document && store.timeline ? { document: store.document, timeline: store.timeline } : undefined,
+)
+const { paper, making, told, save, planned, people, room, house } = useSheets(() => compiled.value)
+onMounted(house.loadPlaces)
+
+const byClock = ref(true)
+const isThree = ref(false)
+const threeStatures = [155, 170, 185]
+/** Asked each time: it is kept nowhere. */
+const madeFor = ref('')
+const left = computed(() => (store.document ? homeParts(store.document, own.catalog).left : []))
+const papers = [
+  { value: 'A4' as const, words: 'A4' },
+  { value: 'LETTER' as const, words: 'Letter' },
+]
+const sheets: readonly { readonly kind: SheetKind; readonly name: string; readonly about: string }[] = [
+  {
+    kind: 'teacher',
+    name: 'Teacher’s sheet',
+    about: 'All of the class in its order: times, sides, phases, cues, props, between-times, when to stop.',
+  },
+  {
+    kind: 'floor',
+    name: 'Floor card',
+    about: 'One page to lie beside the mat: pose, side, minutes, props, in large type.',
+  },
+  {
+    kind: 'cards',
+    name: 'Set-up cards',
+    about: 'Six a page, to be cut: the figure with its measures, and what lies there from the floor up.',
+  },
+  {
+    kind: 'home',
+    name: 'Home sheet',
+    about:
+      'For students: large, with figures, what a house has, and when to stop. No strong or held breath goes on it.',
+  },
+  { kind: 'room', name: 'Room and fetching', about: 'The mats from above, and what is fetched.' },
+]
+function optionsOf(kind: SheetKind): SheetOptions {
+  if (kind === 'teacher') return { byClock: byClock.value }
+  if (kind === 'cards') return isThree.value ? { statures: threeStatures } : {}
+  const name = madeFor.value.trim()
+  return kind === 'home' && name !== '' ? { madeFor: name } : {}
+}
+async function make(kind: SheetKind): Promise<void> {
+  await save(kind, optionsOf(kind))
+  if (kind === 'home') madeFor.value = ''
+}
+</script>
+
+<template>
+  <SessionAway v-if="!compiled" />
+  <div v-else class="page">
+    <div class="page-sheet">
+      <header class="page-head">
+        <h1>Sheets</h1>
+        <RouterLink :to="{ name: 'plan', params: { id: compiled.document.id } }">Back to the plan</RouterLink>
+      </header>
+      <p>{{ compiled.document.name }} on paper. Each is saved as a PDF, in which nobody is named.</p>
+      <div class="for">
+        <SelectField label="Paper" :value="paper" :options="papers" @change="paper = $event" />
+        <ClassPicker :session="compiled.document" :timeline="compiled.timeline" />
+      </div>
+      <ul>
+        <li v-for="{ kind, name, about } in sheets" :key="kind">
+          <div>
+            <h2>{{ name }}</h2>
+            <p>{{ about }}</p>
+            <label v-if="kind === 'teacher' && planned?.startsAt">
+              <Checkbox v-model="byClock" binary />Times of day, from {{ planned.startsAt }}
+            </label>
+            <label v-if="kind === 'cards'">
+              <Checkbox v-model="isThree" binary />For three heights: 155, 170 and 185 cm
+            </label>
+            <template v-if="kind === 'home'">
+              <p v-if="left.length > 0">{{ counted(left.length, 'part') }} left out: {{ namesInWords(left) }}.</p>
+              <label class="name">
+                Made for (asked each time, kept nowhere)
+                <InputText v-model="madeFor" :maxlength="textLimits.name" autocomplete="off" />
+              </label>
+            </template>
+            <p v-if="kind === 'room' && !(room && people)">
+              {{ room ? 'Say for how many people, and the mats are laid out.' : 'With a place, its room is drawn.' }}
+            </p>
+          </div>
+          <span class="made" role="status">{{ making === kind ? 'Making it…' : told[kind] }}</span>
+          <Button
+            severity="secondary"
+            outlined
+            label="Save as PDF"
+            :aria-label="`Save the ${name.toLowerCase()} as PDF`"
+            :disabled="making !== undefined"
+            @click="make(kind)"
+          />
+        </li>
+      </ul>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.for {
+  display: grid;
+  grid-template-columns: 160px minmax(0, 460px);
+  align-items: start;
+  gap: 14px;
+  margin: 12px 0;
+}
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto;
+  align-items: center;
+  gap: 16px;
+  padding: 12px 0;
+  border-top: 1px solid var(--line);
+}
+h2 {
+  margin: 0;
+  font-size: 18px;
+}
+li p {
+  margin: 2px 0 0;
+  color: #4b5854;
+}
+label {
+  display: flex;
+  align-items: center;
+  gap: 9px;
+  margin-top: 7px;
+}
+.name {
+  flex-wrap: wrap;
+}
+.made {
+  color: #4b5854;
+}
+</style>

@@ -1,0 +1,194 @@
+import type { OwnThing } from '#model/own'
+import type { Room } from '#model/place'
+import type { Session } from '#model/session'
+import { floorWanted, roomPlan } from '#core/class'
+import { elevation, measuresOf, turnedTo } from '#core/figure'
+import type { Who } from '#core/figure'
+import type { PropSpecs } from '#core/props'
+import { picturedBlock, withOwn } from '#core/session'
+import type { Catalog, Pictured, Resolved } from '#core/session'
+import { compileTimeline } from '#core/timeline'
+import type { Timeline } from '#core/timeline'
+import { beforeIn } from '#words/before-breath'
+import { blockName } from '#words/blocks'
+import { sheetBlocks } from '#words/class-sheet'
+import type { LengthUnit } from '#words/lengths'
+import { itemWords, partNames } from '#words/props'
+import { roomWords } from '#words/room'
+import { seenFromWords } from '#words/seen-from'
+import { joined } from '#words/text'
+import { floorCard } from '#formats/sheets/floor-card'
+import { homeParts } from '#formats/sheets/home-parts'
+import { homeSheet } from '#formats/sheets/home-sheet'
+import type { Paper } from '#formats/sheets/pdf'
+import { roomSheet, roomSvg } from '#formats/sheets/room-sheet'
+import { setUpCards } from '#formats/sheets/set-up-cards'
+import type { SetUpCard } from '#formats/sheets/set-up-cards'
+import { teacherSheet } from '#formats/sheets/teacher-sheet'
+import { shippedCatalog } from '#library/shipped'
+import { drawingSvg } from '#web/shared/figures/drawing-svg.ts'
+import { drawFrom } from '#web/shared/figures/draw.ts'
+import { drawThumbnail } from '#web/shared/figures/thumbnails/draw-thumbnail.ts'
+
+/** Sheets that can be made of a session. */
+export const sheetKinds = ['teacher', 'cards', 'floor', 'home', 'room'] as const
+export type SheetKind = (typeof sheetKinds)[number]
+
+/** All that a sheet is made from: plain data, so that a worker can have it; no person by name but the one it is made for. */
+export interface SheetQuestion {
+  readonly kind: SheetKind
+  readonly session: Session
+  readonly own: readonly OwnThing[]
+  readonly learned?: Catalog['learned'] | undefined
+  readonly people?: number | undefined
+  readonly paper: Paper
+  readonly unit: LengthUnit
+  /** The kinds of prop in the sizes of the place. */
+  readonly kinds: PropSpecs
+  readonly who: Who
+  /** For which heights set-up cards are made, cm. */
+  readonly statures: readonly number[]
+  readonly about: readonly string[]
+  readonly startsAtMin?: number | undefined
+  readonly fetch: readonly string[]
+  /** What all fetch together, what is short, and how long it takes. */
+  readonly fetchAll: readonly string[]
+  readonly lookTo: readonly (readonly [blockId: string, lines: readonly string[]])[]
+  readonly room?: Room | undefined
+  readonly madeFor?: string | undefined
+}
+
+/** Font of text in a picture, as the sheets call theirs. */
+const font = 'Latin'
+
+/** A sheet as a document to be set; undefined where the session cannot be compiled. */
+export function sheetOf(question: SheetQuestion) {
+  const { session, own, learned, people } = question
+  const catalog: Catalog = { ...withOwn(shippedCatalog, own), people, ...(learned ? { learned } : {}) }
+  const compiled = compileTimeline(session, catalog)
+  return compiled.ok ? documents[question.kind](question, { catalog, timeline: compiled.value }) : undefined
+}
+
+interface On {
+  readonly catalog: Catalog
+  readonly timeline: Timeline
+}
+
+const documents = { teacher, cards, floor, home, room }
+
+function teacher(question: SheetQuestion, { catalog, timeline }: On) {
+  const { session, paper, about, startsAtMin, fetch, fetchAll, kinds } = question
+  const lookTo = new Map(question.lookTo)
+  const blocks = sheetBlocks(timeline, session.practice).map((block, at) => {
+    const resolved = timeline.blocks[at]?.block
+    return {
+      ...block,
+      lookTo: lookTo.get(block.id) ?? [],
+      pictures: resolved ? picturesOf(resolved, catalog, kinds) : [],
+    }
+  })
+  return teacherSheet({
+    ...{ name: session.name, paper, totalMs: timeline.totalMs, about, blocks },
+    ...(startsAtMin === undefined ? {} : { startsAtMin }),
+    fetch: [...fetch, ...fetchAll],
+    askFirst: beforeIn(session, timeline),
+  })
+}
+
+/** A block's figure on its first side; nothing for what is not drawn. */
+function picturesOf(resolved: Resolved, catalog: Catalog, kinds: PropSpecs): readonly string[] {
+  const pictured = firstPictured(resolved, catalog)
+  const drawing = pictured && drawThumbnail(pictured, kinds)
+  return drawing ? [drawingSvg(drawing, font)] : []
+}
+
+function firstPictured(resolved: Resolved, catalog: Catalog): Pictured | undefined {
+  const side = resolved.kind === 'hold' ? resolved.sides[0]?.side : undefined
+  return picturedBlock(resolved, catalog, side === 'both' ? undefined : side)
+}
+
+function cards(question: SheetQuestion, { catalog, timeline }: On) {
+  const { session, paper, statures } = question
+  const made = timeline.blocks.flatMap(({ block }) => {
+    const items = 'setUp' in block ? (block.setUp?.value.items ?? []) : []
+    return items.length === 0 ? [] : statures.map((statureCm) => cardOf(block, { ...question, catalog, statureCm }))
+  })
+  return setUpCards({ name: session.name, paper, cards: distinct(made) })
+}
+
+/** The same pose with the same things is one card. */
+const distinct = (all: readonly SetUpCard[]): SetUpCard[] => [
+  ...new Map(all.map((card) => [JSON.stringify([card.title, card.about, card.items]), card])).values(),
+]
+
+interface ForCard extends SheetQuestion {
+  readonly catalog: Catalog
+  readonly statureCm: number
+}
+
+/** What a card's picture has room for, px. */
+const cardSize = { width: 380, height: 200 } as const
+
+function cardOf(resolved: Resolved, { catalog, statureCm, kinds, unit, who }: ForCard): SetUpCard {
+  const pictured = firstPictured(resolved, catalog)
+  const { items = [] } = pictured ?? ('setUp' in resolved ? { items: resolved.setUp?.value.items } : {})
+  const laid =
+    pictured &&
+    elevation({
+      figure: pictured.figure,
+      items,
+      kinds,
+      who: { ...(who.lateInPregnancy ? { lateInPregnancy: true } : {}), statureCm },
+    })
+  const view = pictured?.figure.view ?? 'side'
+  const drawing =
+    pictured && laid?.ok
+      ? drawFrom(view, {
+          elevation: turnedTo(pictured.side, pictured.figure, laid.value),
+          measures: measuresOf(pictured.figure, laid.value),
+          ...{ unit, mat: kinds.mat, order: items.map(({ id }) => id), ...cardSize },
+        })
+      : undefined
+  const seen = pictured && drawing ? `, seen from ${seenFromWords(view, pictured.figure)}` : ''
+  return {
+    title: joined([blockName(resolved), resolved.kind === 'hold' ? (resolved.variant?.name ?? '') : ''], ', '),
+    about: `${pictured?.side === undefined ? '' : `${pictured.side} side, `}person of ${String(statureCm)} cm${seen}`,
+    ...(drawing ? { picture: drawingSvg(drawing, font) } : {}),
+    items: items.map((item) => {
+      const where = item.under === undefined ? '' : `${partNames[item.under]}: `
+      return `${where}${itemWords(item, kinds[item.kind])}${item.note === undefined ? '' : ` (${item.note})`}`
+    }),
+  }
+}
+
+function floor({ session, paper }: SheetQuestion, { timeline }: On) {
+  return floorCard({ name: session.name, paper, blocks: sheetBlocks(timeline, session.practice) })
+}
+
+function home({ session, paper, madeFor, kinds }: SheetQuestion, { catalog }: On) {
+  const { parts } = homeParts(session, catalog)
+  return homeSheet({
+    ...{ name: session.name, paper, about: session.theme ?? '' },
+    ...(madeFor === undefined ? {} : { madeFor }),
+    parts: parts.map(({ resolved, ...part }) => {
+      const [picture] = picturesOf(resolved, catalog, kinds)
+      return { ...part, ...(picture === undefined ? {} : { picture }) }
+    }),
+  })
+}
+
+function room(question: SheetQuestion, { timeline }: On) {
+  const { session, paper, about, fetch, fetchAll, people = 0, room: place } = question
+  const wanted = floorWanted(timeline)
+  const plan = place && people > 0 ? roomPlan(place, people, wanted) : undefined
+  return roomSheet({
+    ...{ name: session.name, paper, about },
+    lists: [
+      { title: 'Each fetches', lines: fetch },
+      { title: 'All together', lines: fetchAll },
+    ],
+    ...(place && plan
+      ? { picture: roomSvg(place, plan, wanted.atWall.length > 0), words: roomWords(place, people, plan, wanted) }
+      : { words: [] }),
+  })
+}

@@ -1,0 +1,107 @@
+import { useLocalStorage } from '@vueuse/core'
+import { computed, ref, toRaw } from 'vue'
+import type { PlannedClass } from '#model/planned-class'
+import type { Session } from '#model/session'
+import type { Timeline } from '#core/timeline'
+import { classWhen } from '#words/class-days'
+import { countedForms, lookToWords } from '#words/forms'
+import { formatDuration, formatMs } from '#core/units'
+import { counted } from '#words/text'
+import type { Paper } from '#formats/sheets/pdf'
+import { useClass } from '#web/shared/house/use-class.ts'
+import { useFetching } from '#web/shared/house/use-fetching.ts'
+import { useHouse } from '#web/shared/house/use-house.ts'
+import { useInstead } from '#web/shared/house/use-instead.ts'
+import { useOwnStore } from '#web/shared/own/own-store.ts'
+import { download, fileName } from '#web/shared/ui/download.ts'
+import { makeSheet, pagesOf, sheetEndings } from './make-sheet.ts'
+import type { SheetKind, SheetQuestion } from './sheet-work.ts'
+
+interface Of {
+  readonly document: Session
+  readonly timeline: Timeline
+}
+
+export interface SheetOptions {
+  readonly statures?: readonly number[]
+  readonly madeFor?: string
+  readonly byClock?: boolean
+}
+
+/** Minutes since midnight of an hour as it is typed. */
+const minutesOf = (hour: string): number => {
+  const [hours = 0, minutes = 0] = hour.split(':').map(Number)
+  return hours * 60 + minutes
+}
+
+/** Sheets of a session on paper, for the class it is looked at for: numbers, never who. */
+export function useSheets(of: () => Of | undefined) {
+  const own = useOwnStore()
+  const house = useHouse()
+  const { planned, people, forms, room } = useClass(of)
+  const { insteadIn } = useInstead(of)
+  const { ofOne, ofAll } = useFetching(of)
+  /** As the place's lengths are: inches go with Letter. */
+  const chosenPaper = useLocalStorage<Paper | ''>('zovrin.paper', '')
+  const paper = computed<Paper>({
+    get: () => chosenPaper.value || (house.unit.value === 'in' ? 'LETTER' : 'A4'),
+    set: (value) => (chosenPaper.value = value),
+  })
+  const making = ref<SheetKind>()
+  /** What came of each sheet that was asked for. */
+  const told = ref<Partial<Record<SheetKind, string>>>({})
+
+  function questionOf(
+    { document, timeline }: Of,
+    kind: SheetKind,
+    { statures, madeFor, byClock = true }: SheetOptions,
+  ): SheetQuestion {
+    const begins = planned.value?.startsAt
+    const look = countedForms(forms.value.through)
+    const facts = factsOf(planned.value, house.place.value?.name, people.value)
+    return {
+      ...{ kind, session: document, own: toRaw(own.things), learned: toRaw(own.catalog).learned },
+      ...{ people: people.value, paper: paper.value, unit: house.unit.value, kinds: house.kinds.value },
+      ...{ who: house.who.value, statures: statures ?? [house.statureCm.value], room: room.value },
+      about: [[...facts, lengthWords(document, timeline)].join(' · ')],
+      startsAtMin: byClock && begins !== undefined ? minutesOf(begins) : undefined,
+      ...{ fetch: ofOne.value, fetchAll: ofAll.value ? [...ofAll.value.lines, ...ofAll.value.short] : [] },
+      lookTo: timeline.blocks.map(({ block: { block } }) => [
+        block.id,
+        [
+          ...look.filter(({ blockId }) => blockId === block.id).map((form) => lookToWords(form, true)),
+          ...insteadIn(block.id),
+        ],
+      ]),
+      ...(madeFor === undefined ? {} : { madeFor }),
+    }
+  }
+  async function save(kind: SheetKind, options: SheetOptions = {}): Promise<void> {
+    const now = of()
+    if (!now || making.value) return
+    making.value = kind
+    told.value = { ...told.value, [kind]: undefined }
+    const { bytes } = await makeSheet(questionOf(now, kind, options))
+    making.value = undefined
+    told.value = { ...told.value, [kind]: bytes ? savedWords(bytes) : notMade }
+    if (bytes)
+      download(new Blob([bytes]), fileName(`${now.document.name} ${sheetEndings[kind]}`, 'pdf'), 'application/pdf')
+  }
+  return { paper, making, told, save, planned, people, room, house }
+}
+
+const notMade = 'It could not be made. Reload the page and try again; the session stays as it is.'
+const savedWords = (bytes: Uint8Array): string => `Saved: ${counted(pagesOf(bytes), 'page')}`
+const lengthWords = ({ lengthS }: Session, { totalMs }: Timeline): string =>
+  `${formatMs(totalMs)} of ${formatDuration(lengthS)}`
+
+/** When and where a class is, and for how many. */
+const factsOf = (
+  planned: PlannedClass | undefined,
+  placeName: string | undefined,
+  people: number | undefined,
+): string[] => [
+  ...(planned ? [classWhen(planned)] : []),
+  ...(planned && placeName !== undefined ? [placeName] : []),
+  ...(people ? [counted(people, 'person', 'people')] : []),
+]
