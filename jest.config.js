@@ -22,5 +22,5 @@ export default {
     ],
   },
   // ESM-only packages that Jest's CommonJS world must have transformed.
-  transformIgnorePatterns: ['/node_modules/(?!(nanoid|subsrt-ts|ical.js|@vueuse|d3-contour|d3-array)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(nanoid|subsrt-ts|pdfjs-dist|ical.js|@vueuse|d3-contour|d3-array)/)'],
 }

@@ -78,23 +78,25 @@ export function floorCard({
   const widths = shares.map((share) => (width - 2 * margin) * share - 8)
   return sheetDocument({ title: name, paper, margin }, [
     say(name, { fontSize: Math.min(16, fontSize), color: '#444444', margin: [0, 0, 0, 6] }),
-    {
-      layout: {
-        hLineWidth: (at) => (at === 0 ? 0 : 0.5),
-        vLineWidth: () => 0,
-        paddingLeft: () => 0,
-        paddingRight: () => 8,
-        paddingTop: () => fontSize * 0.1,
-        paddingBottom: () => fontSize * 0.1,
-      },
-      table: {
-        widths,
-        body: lines.map((line) => [
-          say(line.name, { fontSize, bold: true, lineHeight: 1 }),
-          say(line.sides, { fontSize, lineHeight: 1 }),
-          sayAll([{ text: line.takes }], { fontSize: fontSize * 0.8, lineHeight: 1 }),
-        ]),
-      },
-    },
+    lines.length === 0
+      ? say('Nothing is held or breathed yet.')
+      : {
+          layout: {
+            hLineWidth: (at) => (at === 0 ? 0 : 0.5),
+            vLineWidth: () => 0,
+            paddingLeft: () => 0,
+            paddingRight: () => 8,
+            paddingTop: () => fontSize * 0.1,
+            paddingBottom: () => fontSize * 0.1,
+          },
+          table: {
+            widths,
+            body: lines.map((line) => [
+              say(line.name, { fontSize, bold: true, lineHeight: 1 }),
+              say(line.sides, { fontSize, lineHeight: 1 }),
+              sayAll([{ text: line.takes }], { fontSize: fontSize * 0.8, lineHeight: 1 }),
+            ]),
+          },
+        },
   ])
 }

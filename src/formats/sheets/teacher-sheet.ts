@@ -78,7 +78,7 @@ function blockContent(block: SheetClass['blocks'][number], { startsAtMin }: Shee
       },
       {
         columns: [
-          say(atWords(block.startMs, startsAtMin), { width: 46, fontSize: 12, bold: true }),
+          say(atWords(block.startMs, startsAtMin), { width: 46, fontSize: 11, bold: true }),
           picture === undefined ? { width: 58, text: '' } : { width: 58, svg: picture, fit: [54, 42] },
           {
             width: '*',
