@@ -9,6 +9,7 @@ import { dayText } from '#words/dates'
 import { ledWords, nextSaid, ownWords, weekSaid, weekWords } from '#words/series'
 import { capital } from '#words/text'
 import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
+import { useHomeSheet } from '#web/shared/sheets/use-home-sheet.ts'
 import { textOf } from '#web/shared/ui/text-of.ts'
 import { useSeries } from './use-series.ts'
 import type { WeekOfSeries } from './use-series.ts'
@@ -26,6 +27,8 @@ const words = computed(() => {
   )
 })
 const planned = usePlannedClassesStore()
+/** What people take home from it: as it is led, else as its week grows to. */
+const home = useHomeSheet()
 /** Where a week that has a session of its own can be opened besides Plan. */
 const views = [
   { view: 'props', words: 'Set-ups' },
@@ -88,6 +91,7 @@ function setHour(event: Event): void {
     <p v-else-if="week.sessionId === undefined" class="said">“{{ weekSaid(week.week, week.news, names) }}”</p>
     <p v-if="!isOut && next" class="said">At the closing: “{{ nextSaid(next, names) }}”</p>
     <p v-if="told" role="alert">{{ told }}</p>
+    <p v-if="home.failed.value" role="alert">{{ home.failed.value }}</p>
     <dl v-if="!isOut && week.spine">
       <dt>Length</dt>
       <dd class="figure">{{ formatMs(week.spine.totalMs) }} of {{ formatDuration(lengthS) }}</dd>
@@ -135,6 +139,14 @@ function setHour(event: Event): void {
             >{{ name }}</RouterLink
           >
         </template>
+        <Button
+          size="small"
+          severity="secondary"
+          outlined
+          label="Home sheet"
+          :disabled="home.isMaking.value"
+          @click="home.save(week.own ?? week.grown, `${chosen?.name ?? ''}, week ${week.week}`)"
+        />
         <Button
           v-if="week.sessionId !== undefined && !week.planned && record === undefined"
           size="small"

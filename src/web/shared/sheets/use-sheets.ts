@@ -1,5 +1,4 @@
-import { useLocalStorage } from '@vueuse/core'
-import { computed, ref, toRaw } from 'vue'
+import { ref, toRaw } from 'vue'
 import type { PlannedClass } from '#model/planned-class'
 import type { Session } from '#model/session'
 import type { Timeline } from '#core/timeline'
@@ -7,7 +6,6 @@ import { classWhen } from '#words/class-days'
 import { countedForms, lookToWords } from '#words/forms'
 import { formatDuration, formatMs } from '#core/units'
 import { counted } from '#words/text'
-import type { Paper } from '#formats/sheets/pdf'
 import { useClass } from '#web/shared/house/use-class.ts'
 import { useFetching } from '#web/shared/house/use-fetching.ts'
 import { useHouse } from '#web/shared/house/use-house.ts'
@@ -16,6 +14,7 @@ import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { download, fileName } from '#web/shared/ui/download.ts'
 import { makeSheet, pagesOf, sheetEndings } from './make-sheet.ts'
 import type { SheetKind, SheetQuestion } from './sheet-work.ts'
+import { usePaper } from './use-paper.ts'
 
 interface Of {
   readonly document: Session
@@ -41,12 +40,7 @@ export function useSheets(of: () => Of | undefined) {
   const { planned, people, forms, room } = useClass(of)
   const { insteadIn } = useInstead(of)
   const { ofOne, ofAll } = useFetching(of)
-  /** As the place's lengths are: inches go with Letter. */
-  const chosenPaper = useLocalStorage<Paper | ''>('zovrin.paper', '')
-  const paper = computed<Paper>({
-    get: () => chosenPaper.value || (house.unit.value === 'in' ? 'LETTER' : 'A4'),
-    set: (value) => (chosenPaper.value = value),
-  })
+  const paper = usePaper()
   const making = ref<SheetKind>()
   /** What came of each sheet that was asked for. */
   const told = ref<Partial<Record<SheetKind, string>>>({})

@@ -1,0 +1,53 @@
+import { readFileSync } from 'node:fs'
+import type { Download, Page } from '@playwright/test'
+import { readPdf } from '#testing/read-pdf'
+import { expect, test } from './fixtures.ts'
+
+const pagesOf = async (download: Download) => readPdf(new Uint8Array(readFileSync(await download.path())))
+async function saved(page: Page, button: string): Promise<Download> {
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: button }).click(),
+  ])
+  return download
+}
+
+test('a session goes on paper for its class: its times of day, its numbers, and nobody by name', async ({
+  page,
+  house,
+}) => {
+  await page.addInitScript(() => {
+    sessionStorage.setItem('zovrin.class', JSON.stringify([['thursday-slow-hour', 'next-thursday']]))
+  })
+  await page.goto(`${house.address}plan/thursday-slow-hour`)
+  await page.getByRole('button', { name: 'Thursday slow hour' }).click()
+  await page.getByRole('menuitem', { name: 'Sheets on paper' }).click()
+  await expect(page.getByLabel('Times of day, from 18:45')).toBeChecked()
+  const sheet = await saved(page, 'Save the teacher’s sheet as PDF')
+  expect(sheet.suggestedFilename()).toBe('thursday-slow-hour-sheet.pdf')
+  const pages = await pagesOf(sheet)
+  const text = pages.flat().join('\n')
+  expect(pages.length).toBeLessThanOrEqual(2)
+  expect(text).toContain('18:45 Arrive')
+  expect(text).toContain('11 people')
+  expect(text).toContain('Look to: ')
+  expect(text).not.toMatch(/Imke|Hilde|Larrow|osteo|pregnan(?!cy)/)
+  await expect(page.getByText(`Saved: ${String(pages.length)} pages`)).toBeVisible()
+
+  const floor = await pagesOf(await saved(page, 'Save the floor card as PDF'))
+  expect(floor).toHaveLength(1)
+  await page.getByLabel('Made for').fill('Imke')
+  const home = (await pagesOf(await saved(page, 'Save the home sheet as PDF'))).flat().join('\n')
+  expect(home).toContain('For Imke')
+  // Asked each time.
+  await expect(page.getByLabel('Made for')).toHaveValue('')
+  expect((await pagesOf(await saved(page, 'Save the home sheet as PDF'))).flat().join('\n')).not.toContain('Imke')
+})
+
+test('a week of a series has a home sheet of what it grows to', async ({ page, house }) => {
+  await page.goto(`${house.address}series`)
+  await page.getByRole('button', { name: /^Reed and bellows/ }).click()
+  const week = await pagesOf(await saved(page, 'Home sheet'))
+  expect(week[0]?.[0]).toMatch(/^Reed and bellows, week \d/)
+  expect(week.flat().join('\n')).toContain('Stop if')
+})
