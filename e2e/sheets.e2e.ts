@@ -44,6 +44,17 @@ test('a session goes on paper for its class: its times of day, its numbers, and 
   expect((await pagesOf(await saved(page, 'Save the home sheet as PDF'))).flat().join('\n')).not.toContain('Imke')
 })
 
+test('the cue list is saved as captions in both usual forms', async ({ page, house }) => {
+  await page.goto(`${house.address}sheets/thursday-slow-hour`)
+  const vtt = await saved(page, 'Save the cue list as WebVTT')
+  expect(vtt.suggestedFilename()).toBe('thursday-slow-hour-cues.vtt')
+  expect(readFileSync(await vtt.path(), 'utf8')).toMatch(
+    /^WEBVTT[^]*00:07:45\.000 --> [^]*Small adjustments are welcome/,
+  )
+  const srt = await saved(page, 'Save the cue list as SubRip')
+  expect(readFileSync(await srt.path(), 'utf8')).toMatch(/^1\n00:00:00,000 --> /)
+})
+
 test('a week of a series has a home sheet of what it grows to', async ({ page, house }) => {
   await page.goto(`${house.address}series`)
   await page.getByRole('button', { name: /^Reed and bellows/ }).click()

@@ -6,6 +6,7 @@ import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { textLimits } from '#model/limits'
 import { counted, namesInWords } from '#words/text'
+import type { CueFormat } from '#formats/cue-list'
 import { homeParts } from '#formats/sheets/home-parts'
 import ClassPicker from '#web/shared/house/ClassPicker.vue'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
@@ -14,6 +15,7 @@ import { useSessionStore } from '#web/shared/session/session-store.ts'
 import type { SheetKind } from '#web/shared/sheets/sheet-work.ts'
 import { useSheets } from '#web/shared/sheets/use-sheets.ts'
 import type { SheetOptions } from '#web/shared/sheets/use-sheets.ts'
+import { download, fileName } from '#web/shared/ui/download.ts'
 import SelectField from '#web/shared/ui/SelectField.vue'
 
 /** What of a session goes on paper, each as a PDF. */
@@ -75,6 +77,14 @@ async function make(kind: SheetKind): Promise<void> {
   await save(kind, optionsOf(kind))
   if (kind === 'home') madeFor.value = ''
 }
+/** Fetched when it is asked for. */
+async function saveCues(format: CueFormat): Promise<void> {
+  if (!compiled.value) return
+  const { document, timeline } = compiled.value
+  const { cueLines, cueListFile } = await import('#formats/cue-list')
+  const file = cueListFile(cueLines(timeline, document.practice), format)
+  download(file, fileName(`${document.name} cues`, format), format === 'vtt' ? 'text/vtt' : 'application/x-subrip')
+}
 </script>
 
 <template>
@@ -82,7 +92,7 @@ async function make(kind: SheetKind): Promise<void> {
   <div v-else class="page">
     <div class="page-sheet">
       <header class="page-head">
-        <h1>Sheets</h1>
+        <h1>Sheets and cue list</h1>
         <RouterLink :to="{ name: 'plan', params: { id: compiled.document.id } }">Back to the plan</RouterLink>
       </header>
       <p>{{ compiled.document.name }} on paper. Each is saved as a PDF, in which nobody is named.</p>
@@ -121,6 +131,29 @@ async function make(kind: SheetKind): Promise<void> {
             :disabled="making !== undefined"
             @click="make(kind)"
           />
+        </li>
+        <li>
+          <div>
+            <h2>Cue list</h2>
+            <p>All that is said, at its moment, as captions: beside a film or a sound of the class.</p>
+          </div>
+          <span />
+          <span class="two">
+            <Button
+              severity="secondary"
+              outlined
+              label="WebVTT"
+              aria-label="Save the cue list as WebVTT"
+              @click="saveCues('vtt')"
+            />
+            <Button
+              severity="secondary"
+              outlined
+              label="SubRip"
+              aria-label="Save the cue list as SubRip"
+              @click="saveCues('srt')"
+            />
+          </span>
         </li>
       </ul>
     </div>
@@ -164,6 +197,10 @@ label {
 }
 .name {
   flex-wrap: wrap;
+}
+.two {
+  display: flex;
+  gap: 8px;
 }
 .made {
   color: #4b5854;
