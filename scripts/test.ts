@@ -61,7 +61,7 @@ async function ensureSqlite(): Promise<void> {
     () => false,
   )
   if (isThere) return
-  // Optimised least it is there in half the time, which is longer than the tests ever wait for it.
+  // Less optimised it is there in half the time: the tests ask too little of it to feel the rest.
   const quickly = { CFLAGS: '-O1', CXXFLAGS: '-O1' }
   if (!(await partBeside('SQLite, compiled', 'npm', ['rebuild', 'sqlite3', '--loglevel', 'error'], quickly)))
     throw new Error('SQLite could not be compiled: see the lines above.')
