@@ -20,6 +20,7 @@ import { benchList, benchLoad, benchPage, benchReload, fill } from './bench/page
 import { ensureChromium } from './shared/chromium.ts'
 import { benchScreen } from './bench/screen.ts'
 import { benchSeries } from './bench/series.ts'
+import { benchSheets } from './bench/sheets.ts'
 import { buildPages, pagesFolder } from './shared/pages.ts'
 import { runScript } from './shared/run-script.ts'
 
@@ -67,6 +68,7 @@ const parts: Readonly<Record<string, () => void | Promise<void>>> = {
     benchSeries()
     await benchJournal()
   },
+  sheets: benchSheets,
   pages: benchPages,
   screen: benchScreen,
 }

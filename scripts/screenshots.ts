@@ -3,10 +3,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import type { Page } from '@playwright/test'
-import { formatMs } from '#core/units'
 import { prepareDemo } from '#server/demo/seed'
 import { startServer } from '#server/start'
-import { clear } from '#testing/recordings/clear'
 import { chromiumArguments, ensureChromium, pictureChromiumPath } from './shared/chromium.ts'
 import { buildPages, pagesFolder, rootFolder } from './shared/pages.ts'
 import { runScript } from './shared/run-script.ts'
@@ -90,14 +88,11 @@ const pictures: readonly Picture[] = [
   { name: 'journal', path: 'journal' },
   { name: 'led-class', path: 'journal/thursday-4-weeks-ago' },
   {
-    name: 'recording',
-    path: 'journal/recording',
-    shows: 'Choose a file of captions',
+    name: 'sheet',
+    path: 'plan/thursday-slow-hour',
     act: async (page) => {
-      const lines = clear.captions.map(({ startMs, text }) => `${formatMs(startMs)} ${text}`).join('\n')
-      const file = { name: 'monday.txt', mimeType: 'text/plain', buffer: Buffer.from(lines) }
-      await page.getByLabel('File of captions', { exact: true }).setInputFiles(file)
-      await page.getByRole('region', { name: 'Held' }).waitFor()
+      await page.emulateMedia({ media: 'print' })
+      await page.getByTestId('sheet').waitFor()
     },
   },
   {

@@ -38,7 +38,7 @@ function linesOf(pieces: readonly Piece[]): string[] {
       return inOrder.reduce((line, piece, at) => {
         const before = inOrder[at - 1]
         const gap = before ? x(piece) - x(before) - before.width : 0
-        return `${line}${gap > 1.5 ? ' ' : ''}${piece.str}`
+        return `${line}${gap > 1.5 ? ' ' : ''}${piece.str.replaceAll('\u00a0', ' ')}`
       }, '')
     })
 }

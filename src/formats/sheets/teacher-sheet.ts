@@ -104,7 +104,7 @@ function rowContent(parts: readonly SheetPart[]): Content {
       say(first ? formatMs(first.endMs - first.startMs) : '', { width: 36, bold: true }),
       sayAll(
         parts.flatMap((part, at) => [
-          ...(at === 0 ? [] : [{ text: ' · ' }, { text: `${formatMs(part.endMs - part.startMs)} `, bold: true }]),
+          ...(at === 0 ? [] : [{ text: ' · ' }, { text: `${formatMs(part.endMs - part.startMs)}\u00a0`, bold: true }]),
           { text: capital(part.title) },
           ...(part.isAgain
             ? [{ text: ' – the same words, for this side', color: soft }]
@@ -119,7 +119,7 @@ function rowContent(parts: readonly SheetPart[]): Content {
 /** A moment with its words; what begins with its part needs no time. */
 const markTexts = ({ atMs, is, text }: SheetMark): readonly { readonly text: string; readonly bold?: boolean }[] => [
   { text: is === 'phase' ? ' · from ' : ' · ' },
-  ...(atMs < 1000 && is !== 'phase' ? [] : [{ text: `${formatMs(atMs)} `, bold: true }]),
+  ...(atMs < 1000 && is !== 'phase' ? [] : [{ text: `${formatMs(atMs)}\u00a0`, bold: true }]),
   { text },
 ]
 

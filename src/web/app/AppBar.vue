@@ -94,7 +94,9 @@ function toggle(which: 'always' | 'session'): void {
       </button>
       <SessionMenu v-if="open === 'session'" :views="folds ? views : []" :opener="opener" @close="open = undefined" />
       <nav v-if="!folds" aria-label="Views of the session">
-        <RouterLink v-for="{ words, ...to } in views" :key="to.name" :to="to">{{ words }}</RouterLink>
+        <RouterLink v-for="{ words, ...to } in views" :key="to.name" :class="{ here: isHere(to.name) }" :to="to">{{
+          words
+        }}</RouterLink>
       </nav>
     </template>
     <RunningClassLink />

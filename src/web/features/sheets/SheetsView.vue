@@ -168,6 +168,9 @@ async function saveCues(format: CueFormat): Promise<void> {
   gap: 14px;
   margin: 12px 0;
 }
+.for > :first-child {
+  margin-top: 8px;
+}
 ul {
   margin: 0;
   padding: 0;

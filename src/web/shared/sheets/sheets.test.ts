@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs'
 import type { Block } from '#model/block'
 import type { Session } from '#model/session'
 import { orThrow } from '#core/result'
@@ -8,20 +7,14 @@ import { shippedCatalog as catalog } from '#library/shipped'
 import { sheetBlocks } from '#words/class-sheet'
 import { floorLines, floorSize } from '#formats/sheets/floor-card'
 import { pdfOf } from '#formats/sheets/pdf'
-import type { SheetFonts } from '#formats/sheets/pdf'
 import { bellowsHouse } from '#server/demo/bellows-house'
 import { demoSessions, thursdaySlowHour } from '#server/demo/sessions'
 import { readPdf } from '#testing/read-pdf'
+import { sheetFonts } from '#testing/sheet-fonts'
 import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { sheetOf } from './sheet-work.ts'
 import type { SheetKind, SheetQuestion } from './sheet-work.ts'
 
-const font = (name: string): Uint8Array =>
-  new Uint8Array(readFileSync(`node_modules/@fontsource/ysabeau-office/files/ysabeau-office-${name}-normal.woff`))
-const fonts: SheetFonts = {
-  ...{ latin: font('latin-500'), latinBold: font('latin-700') },
-  ...{ ext: font('latin-ext-500'), extBold: font('latin-ext-700') },
-}
 const asked: Omit<SheetQuestion, 'kind' | 'session'> = {
   ...{ own: [], paper: 'A4', unit: 'cm', kinds: catalog.propKinds, who: { statureCm: 170 }, statures: [170] },
   ...{ about: ['Thu 12 Mar, 11 people'], fetch: ['1 bolster, 2 blankets'], fetchAll: [], lookTo: [] },
@@ -29,7 +22,7 @@ const asked: Omit<SheetQuestion, 'kind' | 'session'> = {
 async function made(kind: SheetKind, session: Session, more: Partial<SheetQuestion> = {}): Promise<Uint8Array> {
   const document = sheetOf({ ...asked, kind, session, ...more })
   if (!document) throw new Error('the session does not compile')
-  return pdfOf(document, fonts)
+  return pdfOf(document, sheetFonts)
 }
 const pagesOf = async (...of: Parameters<typeof made>) => readPdf(await made(...of))
 /** All that stands on the pages, without what is at the foot of each. */
