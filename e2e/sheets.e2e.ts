@@ -21,7 +21,7 @@ test('a session goes on paper for its class: its times of day, its numbers, and 
   })
   await page.goto(`${house.address}plan/thursday-slow-hour`)
   await page.getByRole('button', { name: 'Thursday slow hour' }).click()
-  await page.getByRole('menuitem', { name: 'Sheets on paper' }).click()
+  await page.getByRole('menuitem', { name: 'Sheets and files' }).click()
   await expect(page.getByLabel('Times of day, from 18:45')).toBeChecked()
   const sheet = await saved(page, 'Save the teacher’s sheet as PDF')
   expect(sheet.suggestedFilename()).toBe('thursday-slow-hour-sheet.pdf')

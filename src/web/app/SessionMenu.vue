@@ -25,7 +25,7 @@ const items: readonly BarItem[] = [
   { words: 'Rename', act: () => (shown.value = 'rename') },
   { words: 'Versions', act: inPlan('#versions') },
   { words: 'History', act: () => (shown.value = 'history') },
-  { words: 'Sheets on paper', act: () => void router.push({ name: 'sheets', params: { id } }) },
+  { words: 'Sheets and files', act: () => void router.push({ name: 'sheets', params: { id } }) },
   { words: 'Print the plan', act: inPlan('#sheet') },
   { words: 'As text', act: () => (shown.value = 'text') },
   { words: 'Paste a plan into it', act: () => void router.push({ name: 'paste', params: { id } }) },

@@ -13,6 +13,7 @@ import { useOwnStore } from '#web/shared/own/own-store.ts'
 import SessionAway from '#web/shared/session/SessionAway.vue'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import type { SheetKind } from '#web/shared/sheets/sheet-work.ts'
+import { soundFileRate, useSoundFile } from '#web/shared/sound-file/use-sound-file.ts'
 import { useSheets } from '#web/shared/sheets/use-sheets.ts'
 import type { SheetOptions } from '#web/shared/sheets/use-sheets.ts'
 import { download, fileName } from '#web/shared/ui/download.ts'
@@ -85,6 +86,17 @@ async function saveCues(format: CueFormat): Promise<void> {
   const file = cueListFile(cueLines(timeline, document.practice), format)
   download(file, fileName(`${document.name} cues`, format), format === 'vtt' ? 'text/vtt' : 'application/x-subrip')
 }
+const sound = useSoundFile()
+/** One channel of two bytes a frame. */
+const megabytes = computed(() =>
+  Math.ceil((((compiled.value?.timeline.totalMs ?? 0) / 1000) * soundFileRate * 2) / 1_000_000),
+)
+async function saveChapters(): Promise<void> {
+  if (!compiled.value) return
+  const { document, timeline } = compiled.value
+  const { chaptersFile } = await import('#formats/cue-list')
+  download(chaptersFile(timeline, document.practice), fileName(`${document.name} chapters`, 'vtt'), 'text/vtt')
+}
 </script>
 
 <template>
@@ -92,10 +104,10 @@ async function saveCues(format: CueFormat): Promise<void> {
   <div v-else class="page">
     <div class="page-sheet">
       <header class="page-head">
-        <h1>Sheets and cue list</h1>
+        <h1>Sheets and files</h1>
         <RouterLink :to="{ name: 'plan', params: { id: compiled.document.id } }">Back to the plan</RouterLink>
       </header>
-      <p>{{ compiled.document.name }} on paper. Each is saved as a PDF, in which nobody is named.</p>
+      <p>What {{ compiled.document.name }} comes to on paper and as files. Nobody is named in them.</p>
       <div class="for">
         <SelectField label="Paper" :value="paper" :options="papers" @change="paper = $event" />
         <ClassPicker :session="compiled.document" :timeline="compiled.timeline" />
@@ -131,6 +143,42 @@ async function saveCues(format: CueFormat): Promise<void> {
             :disabled="making !== undefined"
             @click="make(kind)"
           />
+        </li>
+        <li>
+          <div>
+            <h2>Sound file</h2>
+            <p>
+              The bells and the breath of the class at their times, each hold begun by the clock, for a class without a
+              screen. About {{ megabytes }} MB.
+            </p>
+            <p v-if="sound.failed.value" role="alert">{{ sound.failed.value }}</p>
+          </div>
+          <span class="made" role="status">{{
+            sound.share.value === undefined ? '' : `${Math.round(sound.share.value * 100)} % mixed`
+          }}</span>
+          <Button
+            v-if="sound.share.value !== undefined"
+            severity="secondary"
+            outlined
+            label="Give it up"
+            @click="sound.cancel"
+          />
+          <span v-else class="two">
+            <Button
+              severity="secondary"
+              outlined
+              label="Chapters"
+              aria-label="Save its chapters as WebVTT"
+              @click="saveChapters"
+            />
+            <Button
+              severity="secondary"
+              outlined
+              label="Save as WAV"
+              aria-label="Save the sound of the class as WAV"
+              @click="sound.save(compiled.document, compiled.timeline)"
+            />
+          </span>
         </li>
         <li>
           <div>

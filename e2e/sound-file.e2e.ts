@@ -1,0 +1,83 @@
+import { readFileSync } from 'node:fs'
+import type { Download, Page } from '@playwright/test'
+import type { Session } from '#model/session'
+import { leadPlan, soundsByClock } from '#core/lead'
+import { orThrow } from '#core/result'
+import { compileTimeline } from '#core/timeline'
+import { shippedCatalog } from '#library/shipped'
+import { aHold, aSession, aTalk } from '#testing/sessions'
+import { expect, test } from './fixtures.ts'
+
+const session: Session = aSession([aTalk('talk', 20), aHold('deer', { id: 'deer', hold: { holdS: 60 } })], {
+  id: 'short-sound',
+  name: 'Short sound',
+  lengthS: 300,
+})
+const rate = 24_000
+
+async function saved(page: Page, button: string): Promise<Download> {
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: button }).click(),
+  ])
+  return download
+}
+
+/** The samples of a WAV file of one channel, after its head of 44 bytes. */
+function samplesOf(bytes: Buffer): Int16Array {
+  expect(bytes.toString('latin1', 36, 40)).toBe('data')
+  const length = bytes.readUInt32LE(40)
+  return new Int16Array(bytes.buffer.slice(bytes.byteOffset + 44, bytes.byteOffset + 44 + length))
+}
+
+test('the sound file is as long as the class, and each bell that comes out of silence begins within a sample of its instant', async ({
+  page,
+  house,
+}) => {
+  await house.create(session)
+  await page.goto(`${house.address}sheets/short-sound`)
+  const file = await saved(page, 'Save the sound of the class as WAV')
+  expect(file.suggestedFilename()).toBe('short-sound.wav')
+  const samples = samplesOf(readFileSync(await file.path()))
+  const timeline = orThrow(compileTimeline(session, shippedCatalog))
+  expect(samples).toHaveLength((timeline.totalMs * rate) / 1000)
+  const loudest = samples.reduce((most, sample) => Math.max(most, Math.abs(sample)), 0)
+  expect(loudest).toBeGreaterThan(2000)
+  expect(loudest).toBeLessThan(32_767)
+  const due = soundsByClock(leadPlan(timeline, {}))
+  const firsts = due.filter(({ atMs }, at) => at === 0 || atMs - (due[at - 1]?.atMs ?? 0) > 20_000)
+  expect(firsts.length).toBeGreaterThan(2)
+  for (const { atMs } of firsts) {
+    const frame = (atMs * rate) / 1000
+    const before = samples.subarray(Math.max(0, frame - rate), frame)
+    expect(before.every((sample) => sample === 0)).toBe(true)
+    const onset = samples.subarray(frame, frame + rate).findIndex((sample) => sample !== 0)
+    expect(onset).toBeGreaterThanOrEqual(0)
+    expect(onset).toBeLessThanOrEqual(1)
+  }
+  const chapters = readFileSync(await (await saved(page, 'Save its chapters as WebVTT')).path(), 'utf8')
+  expect(chapters).toMatch(/00:00:20\.000 --> [^]*Deer/)
+})
+
+test('a long sound file can be given up while it is mixed, and made again', async ({ page, house }) => {
+  await page.goto(`${house.address}sheets/thursday-slow-hour`)
+  let downloads = 0
+  page.on('download', () => (downloads += 1))
+  // The worker holds its answers back until it is let go.
+  await page.evaluate(() => {
+    const post = Object.getOwnPropertyDescriptor(Worker.prototype, 'postMessage')?.value as Worker['postMessage']
+    Object.assign(window, { post })
+    Worker.prototype.postMessage = () => undefined
+  })
+  await page.getByRole('button', { name: 'Save the sound of the class as WAV' }).click()
+  await expect(page.getByText('0 % mixed')).toBeVisible()
+  await page.getByRole('button', { name: 'Give it up' }).click()
+  await expect(page.getByText('% mixed')).toHaveCount(0)
+  expect(downloads).toBe(0)
+  await page.evaluate(() => {
+    Worker.prototype.postMessage = (window as unknown as { post: Worker['postMessage'] }).post
+  })
+  const file = await saved(page, 'Save the sound of the class as WAV')
+  expect(file.suggestedFilename()).toBe('thursday-slow-hour.wav')
+  await expect(page.getByText('% mixed')).toHaveCount(0)
+})
