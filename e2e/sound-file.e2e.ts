@@ -59,6 +59,40 @@ test('the sound file is as long as the class, and each bell that comes out of si
   expect(chapters).toMatch(/00:00:20\.000 --> [^]*Deer/)
 })
 
+test('as Opus it is as long, and its bells begin within a frame of Opus of their instants', async ({ page, house }) => {
+  await house.create(session)
+  await page.goto(`${house.address}sheets/short-sound`)
+  const file = await saved(page, 'Save the sound of the class as Opus')
+  expect(file.suggestedFilename()).toBe('short-sound.mp4')
+  const coded = readFileSync(await file.path()).toString('base64')
+  const timeline = orThrow(compileTimeline(session, shippedCatalog))
+  const due = soundsByClock(leadPlan(timeline, {}))
+  const firsts = due
+    .filter(({ atMs }, at) => at === 0 || atMs - (due[at - 1]?.atMs ?? 0) > 20_000)
+    .map(({ atMs }) => atMs)
+  const heard = await page.evaluate(
+    async ({ text, instants }) => {
+      const bytes = Uint8Array.from(atob(text), (sign) => sign.charCodeAt(0))
+      const buffer = await new OfflineAudioContext(1, 1, 48_000).decodeAudioData(bytes.buffer)
+      const samples = buffer.getChannelData(0)
+      const from = (ms: number) => Math.max(0, Math.round(ms * 48))
+      return {
+        seconds: buffer.duration,
+        onsets: instants.map(
+          (ms) =>
+            samples.subarray(from(ms - 100), from(ms + 200)).findIndex((sample) => Math.abs(sample) > 0.01) / 48 -
+            Math.min(100, ms),
+        ),
+      }
+    },
+    { text: coded, instants: firsts },
+  )
+  // A frame of Opus is 20 ms.
+  expect(Math.abs(heard.seconds * 1000 - timeline.totalMs)).toBeLessThanOrEqual(20)
+  expect(heard.onsets.length).toBeGreaterThan(2)
+  for (const lateMs of heard.onsets) expect(Math.abs(lateMs)).toBeLessThanOrEqual(20)
+})
+
 test('a long sound file can be given up while it is mixed, and made again', async ({ page, house }) => {
   await page.goto(`${house.address}sheets/thursday-slow-hour`)
   let downloads = 0

@@ -7,6 +7,7 @@ import type { Session } from '#model/session'
 import { thursdaySlowHour } from '#server/demo/sessions'
 import { sheetFonts } from '#testing/sheet-fonts'
 import { sheetOf } from '#web/shared/sheets/sheet-work.ts'
+import { wavPieces } from '#web/shared/sound-file/sound-file-work.ts'
 import { ms, quantile, report, times } from './measure.ts'
 
 /** Twenty blocks, each with its figure. */
@@ -34,8 +35,19 @@ export async function benchSheets(): Promise<void> {
     `first ${ms(first)}, then ${ms(quantile(later, 0.5))}`,
     '< 3000 ms',
   )
+  benchSoundFile()
   const on = { catalog, book: nameBook(catalog) }
   const text = planText(twenty, on, { exactly: false })
   const read = times(20, () => readPlan(text, { ...on, wanted: {} }))
   report('a pasted plan of 20 lines read', `median ${ms(quantile(read, 0.5))}`, 'none')
+}
+
+/** An hour of bells and breath, each voice seven seconds long, as a WAV file. */
+function benchSoundFile(): void {
+  const rate = 24_000
+  const voices = [0, 1, 2].map(() => Float32Array.from({ length: 7 * rate }, (_, at) => Math.sin(at / 20) / 4))
+  const placed = Array.from({ length: 1800 }, (_, at) => ({ frame: at * 2 * rate, voice: at % 3 }))
+  const question = { mix: { rate, frames: 3600 * rate, placed, voices }, chapters: [] }
+  const [taken = NaN] = times(1, () => [...wavPieces(question)].length)
+  report('a class of 60 min with a sound every 2 s, mixed to WAV', ms(taken), '< 20000 ms')
 }

@@ -13,7 +13,7 @@ import { useOwnStore } from '#web/shared/own/own-store.ts'
 import SessionAway from '#web/shared/session/SessionAway.vue'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import type { SheetKind } from '#web/shared/sheets/sheet-work.ts'
-import { soundFileRate, useSoundFile } from '#web/shared/sound-file/use-sound-file.ts'
+import { wavRate, useSoundFile } from '#web/shared/sound-file/use-sound-file.ts'
 import { useSheets } from '#web/shared/sheets/use-sheets.ts'
 import type { SheetOptions } from '#web/shared/sheets/use-sheets.ts'
 import { download, fileName } from '#web/shared/ui/download.ts'
@@ -87,9 +87,13 @@ async function saveCues(format: CueFormat): Promise<void> {
   download(file, fileName(`${document.name} cues`, format), format === 'vtt' ? 'text/vtt' : 'application/x-subrip')
 }
 const sound = useSoundFile()
+const soundFiles = [
+  { as: 'opus', name: 'Opus' },
+  { as: 'wav', name: 'WAV' },
+] as const
 /** One channel of two bytes a frame. */
 const megabytes = computed(() =>
-  Math.ceil((((compiled.value?.timeline.totalMs ?? 0) / 1000) * soundFileRate * 2) / 1_000_000),
+  Math.ceil((((compiled.value?.timeline.totalMs ?? 0) / 1000) * wavRate * 2) / 1_000_000),
 )
 async function saveChapters(): Promise<void> {
   if (!compiled.value) return
@@ -149,7 +153,7 @@ async function saveChapters(): Promise<void> {
             <h2>Sound file</h2>
             <p>
               The bells and the breath of the class at their times, each hold begun by the clock, for a class without a
-              screen. About {{ megabytes }} MB.
+              screen. As WAV about {{ megabytes }} MB; Opus is far smaller, and plays on most phones.
             </p>
             <p v-if="sound.failed.value" role="alert">{{ sound.failed.value }}</p>
           </div>
@@ -172,11 +176,13 @@ async function saveChapters(): Promise<void> {
               @click="saveChapters"
             />
             <Button
+              v-for="{ as, name } in soundFiles"
+              :key="as"
               severity="secondary"
               outlined
-              label="Save as WAV"
-              aria-label="Save the sound of the class as WAV"
-              @click="sound.save(compiled.document, compiled.timeline)"
+              :label="name"
+              :aria-label="`Save the sound of the class as ${name}`"
+              @click="sound.save({ session: compiled.document, timeline: compiled.timeline }, as)"
             />
           </span>
         </li>

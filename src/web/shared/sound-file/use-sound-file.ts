@@ -7,17 +7,33 @@ import { frameOf } from '#formats/sound-file/mix'
 import { heardAt } from '#web/shared/api/sounds.ts'
 import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
 import { download, fileName } from '#web/shared/ui/download.ts'
-import type { SoundFilePiece, SoundFileQuestion } from './sound-file-work.ts'
+import type { SoundFileKind, SoundFilePiece, SoundFileQuestion } from './sound-file-work.ts'
 import { rendered, voicesOf } from './voices.ts'
 import type { Voice } from './voices.ts'
 
-/** Frames a second: every millisecond is a whole number of them, and no bell or voice needs more. */
-export const soundFileRate = 24_000
+/** Frames a second: every millisecond is a whole number of them, and no bell or voice needs more; Opus is made of 48,000. */
+const rates: Readonly<Record<SoundFileKind, number>> = { wav: 24_000, opus: 48_000 }
+export const wavRate = rates.wav
+
+const endings: Readonly<Record<SoundFileKind, { readonly ending: string; readonly type: string }>> = {
+  wav: { ending: 'wav', type: 'audio/wav' },
+  opus: { ending: 'mp4', type: 'audio/mp4' },
+}
+
+interface Of {
+  readonly session: Session
+  readonly timeline: Timeline
+}
+
+const notMade: Readonly<Record<SoundFileKind, string>> = {
+  wav: 'The sound file could not be made. Reload the page and try again.',
+  opus: 'This browser could not encode it: save it as WAV.',
+}
 
 /** The sounds of the teacher's own among some voices, decoded; one that is gone leaves its place to its bell. */
-async function ownBuffers(voices: readonly Voice[]): Promise<ReadonlyMap<string, AudioBuffer>> {
+async function ownBuffers(voices: readonly Voice[], rate: number): Promise<ReadonlyMap<string, AudioBuffer>> {
   const ids = new Set(voices.flatMap((voice) => (voice.kind === 'own' ? [voice.soundId] : [])))
-  const context = new OfflineAudioContext(1, 1, soundFileRate)
+  const context = new OfflineAudioContext(1, 1, rate)
   const found = new Map<string, AudioBuffer>()
   for (const id of ids) {
     const reply = await fetch(heardAt(id)).catch(() => undefined)
@@ -26,6 +42,27 @@ async function ownBuffers(voices: readonly Voice[]): Promise<ReadonlyMap<string,
     if (buffer) found.set(id, buffer)
   }
   return found
+}
+
+type Heard = Pick<ReturnType<typeof useSettingsStore>, 'breathSounds' | 'classSounds'>
+
+/** What is mixed: every sound of a class at its frame, each voice rendered once, and its blocks as chapters. */
+async function questionOf({ session, timeline }: Of, as: SoundFileKind, settings: Heard): Promise<SoundFileQuestion> {
+  const rate = rates[as]
+  const due = soundsByClock(leadPlan(timeline, {}), settings.breathSounds).flatMap((one) => {
+    const sound = asChosen(one.sound, settings.classSounds)
+    return sound ? [{ ...one, sound }] : []
+  })
+  const { voices, placed } = voicesOf(due, rate)
+  const own = await ownBuffers(voices, rate)
+  const samples = await Promise.all(voices.map((voice) => rendered(voice, rate, own)))
+  return {
+    as,
+    mix: { rate, frames: frameOf(timeline.totalMs, rate), placed, voices: samples },
+    chapters: sheetBlocks(timeline, session.practice).map(({ name, startMs }) => ({
+      ...{ name, frame: frameOf(startMs, rate) },
+    })),
+  }
 }
 
 /** The sounds of a class as one file, exactly at their times: bells rendered once, mixed in a worker; it can be given up. */
@@ -46,28 +83,12 @@ export function useSoundFile() {
   }
   onScopeDispose(cancel)
 
-  async function question(session: Session, timeline: Timeline): Promise<SoundFileQuestion> {
-    const due = soundsByClock(leadPlan(timeline, {}), settings.breathSounds).flatMap((one) => {
-      const sound = asChosen(one.sound, settings.classSounds)
-      return sound ? [{ ...one, sound }] : []
-    })
-    const { voices, placed } = voicesOf(due, soundFileRate)
-    const own = await ownBuffers(voices)
-    const samples = await Promise.all(voices.map((voice) => rendered(voice, soundFileRate, own)))
-    return {
-      mix: { rate: soundFileRate, frames: frameOf(timeline.totalMs, soundFileRate), placed, voices: samples },
-      chapters: sheetBlocks(timeline, session.practice).map(({ name, startMs }) => ({
-        ...{ name, frame: frameOf(startMs, soundFileRate) },
-      })),
-    }
-  }
-
-  async function save(session: Session, timeline: Timeline): Promise<void> {
+  async function save(of: Of, as: SoundFileKind): Promise<void> {
     cancel()
     const mine = wanted
     share.value = 0
     failed.value = ''
-    const asked = await question(session, timeline)
+    const asked = await questionOf(of, as, settings)
     if (mine !== wanted) return
     const parts: Blob[] = []
     const mixing = new Worker(new URL('./sound-file-worker.ts', import.meta.url), { type: 'module' })
@@ -78,11 +99,12 @@ export function useSoundFile() {
       share.value = done
       if (!isLast) return
       cancel()
-      download(new Blob(parts), fileName(session.name, 'wav'), 'audio/wav')
+      const { ending, type } = endings[as]
+      download(new Blob(parts), fileName(of.session.name, ending), type)
     }
     mixing.onerror = () => {
       cancel()
-      failed.value = 'The sound file could not be made. Reload the page and try again.'
+      failed.value = notMade[as]
     }
     mixing.postMessage(asked)
   }
