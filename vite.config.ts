@@ -25,6 +25,8 @@ export default defineConfig({
       workbox: {
         // So that the very first visit is covered too, not only those after a reload.
         clientsClaim: true,
+        // What sets the sheets on paper is one large worker; with Vue's warnings left in it is larger still.
+        maximumFileSizeToCacheInBytes: 5_000_000,
         globPatterns: ['**/*.{js,css,html,woff2}'],
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//, /^\/(screen|pair)$/],

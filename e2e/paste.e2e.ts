@@ -103,7 +103,7 @@ test('a file that is no text, or larger than any plan, is refused and changes no
   })
   await expect(page.getByRole('alert')).toHaveText(/plan\.docx is no text/)
   await picker.setInputFiles({ name: 'all.txt', mimeType: 'text/plain', buffer: Buffer.alloc(500_000, 'deer 3\n') })
-  await expect(page.getByRole('alert')).toHaveText(/all\.txt is larger than any plan/)
+  await expect(page.getByRole('alert')).toHaveText(/all\.txt is larger than 400 kB/)
   await expect(typed(page)).toHaveValue('deer 3')
   await picker.setInputFiles({
     name: 'plan.txt',

@@ -44,6 +44,41 @@ test('a session goes on paper for its class: its times of day, its numbers, and 
   expect((await pagesOf(await saved(page, 'Save the home sheet as PDF'))).flat().join('\n')).not.toContain('Imke')
 })
 
+test('the page for students runs by itself on a phone: its clock, its parts, its bells, and nothing is asked for', async ({
+  page,
+  house,
+  browser,
+}) => {
+  await page.goto(`${house.address}sheets/thursday-slow-hour`)
+  const file = await (await saved(page, 'Save the page for students as HTML')).path()
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } })
+  const phone = await context.newPage()
+  const amiss: string[] = []
+  phone.on('console', (message) => amiss.push(message.text()))
+  phone.on('pageerror', (error) => amiss.push(error.message))
+  const asked: string[] = []
+  phone.on('request', (request) => asked.push(request.url()))
+  await phone.clock.install()
+  await phone.setContent(readFileSync(file, 'utf8'))
+  await expect(phone.getByRole('heading', { name: 'Thursday slow hour' })).toBeVisible()
+  expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  await phone.getByRole('button', { name: 'Start, with bells' }).click()
+  await expect(phone.getByRole('timer')).toHaveText('4:00')
+  await expect(phone.getByRole('status')).toHaveText(/^Even breath/)
+  await phone.clock.runFor(4 * 60_000 + 1000)
+  await expect(phone.getByRole('status')).toHaveText(/^Wide-knee fold/)
+  await phone.getByRole('button', { name: 'Pause' }).click()
+  const stands = await phone.getByRole('timer').textContent()
+  await phone.clock.runFor(60_000)
+  expect(await phone.getByRole('timer').textContent()).toBe(stands)
+  await phone.getByRole('button', { name: 'Go on' }).click()
+  await phone.clock.runFor(3_600_000)
+  await expect(phone.getByRole('status')).toHaveText('Take your time to get up')
+  await expect(phone.getByRole('button', { name: 'Begin again' })).toBeVisible()
+  expect([amiss, asked]).toEqual([[], []])
+  await context.close()
+})
+
 test('the cue list is saved as captions in both usual forms', async ({ page, house }) => {
   await page.goto(`${house.address}sheets/thursday-slow-hour`)
   const vtt = await saved(page, 'Save the cue list as WebVTT')

@@ -130,9 +130,13 @@ interface Heard {
   readonly from: number
   readonly to: number
 }
+/** No name has a longer word: what is longer is none, and is not looked for. */
+const mostLetters = 40
 const heardIn = ({ folded }: Scratch): Heard[] =>
   [...folded.matchAll(/[\p{L}']+/gu)].flatMap(({ 0: word, index }) =>
-    saidAlong.has(word) ? [] : [{ word: sounded(word), from: index, to: index + word.length }],
+    saidAlong.has(word) || word.length > mostLetters
+      ? []
+      : [{ word: sounded(word), from: index, to: index + word.length }],
   )
 
 /** What a line names: the things it may be, the likeliest first, whether one is said outright, and the line without it. */

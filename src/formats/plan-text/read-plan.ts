@@ -79,10 +79,12 @@ function draftsOf(lines: readonly string[], on: ReadWith): Draft[] {
   const hasClocks = areClocks(filled)
   const first = lines.findIndex((line) => line.trim() !== '')
   const drafts: Draft[] = []
+  let before: Draft | undefined
   lines
     .map((line) => line.trimEnd())
     .forEach((line, at) => {
-      const before = drafts.findLast(({ role }) => role === 'block')
+      const last = drafts.at(-1)
+      if (last?.role === 'block') before = last
       const whole = { number: at + 1, text: line }
       const chosen = on.chosen?.get(line.trim())
       if (line.trim() === '') drafts.push({ ...whole, role: 'nothing', doubts: [] })

@@ -27,8 +27,10 @@ function clocked(drafts: readonly Draft[], catalog: Catalog): readonly Draft[] {
 /** A side on a line of its own joins the other side of the same pose before it. */
 function joinedSides(drafts: readonly Draft[]): readonly Draft[] {
   const out: Draft[] = []
+  /** The place of the last block. */
+  let at = -1
   for (const draft of drafts) {
-    const at = out.findLastIndex(({ role }) => role === 'block')
+    if (out.at(-1)?.role === 'block') at = out.length - 1
     const before = out[at]
     if (before?.said && draft.said && isOtherSide(draft, before)) {
       out[at] = { ...before, said: bothSides(before.said, draft.said) }

@@ -14,26 +14,9 @@ export interface SaidTime {
   readonly from: number
 }
 
-const numberWords = [
-  'half a',
-  'a',
-  'one',
-  'two',
-  'three',
-  'four',
-  'five',
-  'six',
-  'seven',
-  'eight',
-  'nine',
-  'ten',
-  'twelve',
-  'fifteen',
-  'twenty',
-]
 const wordValues: Readonly<Record<string, number>> = {
-  ...Object.fromEntries(numberWords.map((word, at) => [word, at - 1])),
-  ...{ 'half a': 0.5, a: 1, an: 1, twelve: 12, fifteen: 15, twenty: 20 },
+  ...{ 'half a': 0.5, an: 1, a: 1, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8 },
+  ...{ nine: 9, ten: 10, twelve: 12, fifteen: 15, twenty: 20 },
 }
 const words = Object.keys(wordValues).join('|')
 const number = String.raw`\d{1,4}(?:[.,]\d{1,2})?(?: ?\.(?:25|5|75))?|\.(?:25|5|75)`

@@ -4,6 +4,7 @@ import type { Session } from '#model/session'
 import { setUpOf } from '#core/session'
 import type { Catalog, Resolved } from '#core/session'
 import { compileTimeline } from '#core/timeline'
+import type { Timeline } from '#core/timeline'
 import { formatDuration, formatMs } from '#core/units'
 import { blockNameIn } from '#words/blocks'
 import { sheetBlocks } from '#words/class-sheet'
@@ -22,6 +23,8 @@ export interface AtHome {
   readonly parts: readonly HomeBlock[]
   /** Practised with a teacher alone: strong breath, held breath. */
   readonly left: readonly string[]
+  /** The class as it is at home, whose blocks are the parts; absent where it does not compile. */
+  readonly timeline?: Timeline
 }
 
 /**
@@ -39,6 +42,7 @@ export function homeParts(session: Session, catalog: Catalog): AtHome {
   const timeline = compiled.value
   const told = sheetBlocks(timeline, session.practice)
   return {
+    timeline,
     parts: timeline.blocks.flatMap(({ block }, at) => {
       const sheet = told[at]
       return sheet ? [partOf(block, sheet, catalog)] : []

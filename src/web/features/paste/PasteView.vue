@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Textarea from 'primevue/textarea'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { formatDuration, formatMs } from '#core/units'
 import { mostBlocks } from '#model/limits'
@@ -12,7 +12,7 @@ import { useSessionStore } from '#web/shared/session/session-store.ts'
 import SessionAway from '#web/shared/session/SessionAway.vue'
 import ReadFile from '#web/shared/ui/ReadFile.vue'
 import PasteLine from './PasteLine.vue'
-import { mostCharacters, usePaste } from './use-paste.ts'
+import { isTooLong, usePaste } from './use-paste.ts'
 
 /** A plan as a teacher wrote it, read line by line, and made into a session or put into one. */
 const route = useRoute()
@@ -29,16 +29,7 @@ onMounted(() => document.getElementById('plan-as-text')?.focus())
 const lines = computed(() => read.value?.lines.filter((line) => line.text.trim() !== '') ?? [])
 const doubts = computed(() => lines.value.filter((line) => line.doubts.length > 0).length)
 const hasClosing = computed(() => into.value?.blocks.at(-1)?.kind === 'closing')
-const problem = ref('')
-const isTooLong = computed(() => text.value.length > mostCharacters)
-function readFile(typed: string, file: File): void {
-  const isText = !typed.includes('\0') && !typed.includes('\ufffd')
-  problem.value = ''
-  if (file.size > mostCharacters * 4)
-    problem.value = `${file.name} is larger than any plan: choose a text file of at most 100,000 characters.`
-  else if (!isText) problem.value = `${file.name} is no text: save the plan as plain text (.txt) and choose that.`
-  else text.value = typed
-}
+const tooLong = computed(() => isTooLong(text.value))
 const example = 'talk 3 welcome\ndeer 3.5 each side\n4:6 x 20\nlegs up the wall 10, blanket\nśavāsana 8'
 </script>
 
@@ -50,16 +41,16 @@ const example = 'talk 3 welcome\ndeer 3.5 each side\n4:6 x 20\nlegs up the wall 
       <p>One line a block, as you write it: a name in any language of the shelf, minutes, sides, props.</p>
       <label class="visually-hidden" for="plan-as-text">Plan as text</label>
       <Textarea id="plan-as-text" v-model="text" :placeholder="example" spellcheck="false" />
-      <p v-if="isTooLong" role="alert">
-        Only the first 100,000 characters are read: that is more than any plan is. Take some of it away.
+      <p v-if="tooLong" role="alert">
+        Only the first thousand lines are read: that is more than any plan is. Take some of it away.
       </p>
-      <p v-if="problem" role="alert">{{ problem }}</p>
       <ReadFile
         text
         label="From a text file"
         what="Text file with a plan"
         accept=".txt,.md,text/plain"
-        @read="readFile"
+        :most-kb="400"
+        @read="text = $event"
       />
     </section>
     <section class="understood" aria-labelledby="understood">
@@ -73,7 +64,7 @@ const example = 'talk 3 welcome\ndeer 3.5 each side\n4:6 x 20\nlegs up the wall 
             ><template v-if="doubts > 0">, {{ counted(doubts, 'line') }} to look at</template>
           </p>
         </div>
-        <template v-if="made && made.blocks.length > 0 && !tooMany && !isTooLong">
+        <template v-if="made && made.blocks.length > 0 && !tooMany && !tooLong">
           <Button v-if="into" :label="`Put into ${into.name}`" @click="putInto" />
           <Button v-else label="Make a session" @click="makeSession" />
         </template>

@@ -20,7 +20,11 @@ import type { PasteAnswer, PasteQuestion } from './paste-work.ts'
 /** How long the hands rest before a text is read. */
 const restMs = 150
 /** More than any plan is. */
-export const mostCharacters = 100_000
+const mostCharacters = 100_000
+const mostLines = 1000
+/** As much of a text as is read. */
+const readOf = (text: string): string => text.slice(0, mostCharacters).split('\n').slice(0, mostLines).join('\n')
+export const isTooLong = (text: string): boolean => readOf(text) !== text
 
 /** A plan as text, what was understood of it, and where it goes: into a session that is open, or a new one. */
 export function usePaste(intoId: ComputedRef<string | undefined>) {
@@ -70,7 +74,7 @@ function useReading(asks: () => Omit<PasteQuestion, 'asked' | 'own'>) {
     (now) => {
       asked += 1
       // What is watched over by Vue cannot be sent to a worker; its plain copy can.
-      const question = { asked, ...now, text: now.text.slice(0, mostCharacters) } satisfies PasteQuestion
+      const question = { asked, ...now, text: readOf(now.text) } satisfies PasteQuestion
       worker.postMessage(JSON.parse(JSON.stringify(question)))
     },
     { debounce: restMs, immediate: true },

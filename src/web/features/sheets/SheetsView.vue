@@ -86,6 +86,17 @@ async function saveCues(format: CueFormat): Promise<void> {
   const file = cueListFile(cueLines(timeline, document.practice), format)
   download(file, fileName(`${document.name} cues`, format), format === 'vtt' ? 'text/vtt' : 'application/x-subrip')
 }
+const pageTold = ref('')
+/** Fetched when it is asked for. */
+async function savePage(): Promise<void> {
+  if (!compiled.value) return
+  const { document } = compiled.value
+  const { studentPageOf } = await import('#web/shared/sheets/student-page.ts')
+  const html = await studentPageOf(document, own.catalog, house.kinds.value)
+  pageTold.value =
+    html === undefined ? 'Nothing of it goes home.' : `Saved: ${String(Math.ceil(html.length / 1000))} kB`
+  if (html !== undefined) download(html, fileName(`${document.name} for students`, 'html'), 'text/html')
+}
 const sound = useSoundFile()
 const soundFiles = [
   { as: 'opus', name: 'Opus' },
@@ -146,6 +157,23 @@ async function saveChapters(): Promise<void> {
             :aria-label="`Save the ${name.toLowerCase()} as PDF`"
             :disabled="making !== undefined"
             @click="make(kind)"
+          />
+        </li>
+        <li>
+          <div>
+            <h2>Page for students</h2>
+            <p>
+              The class at home as one file for a phone: figures, times, a start with bells. It needs no network and has
+              what the home sheet has.
+            </p>
+          </div>
+          <span class="made" role="status">{{ pageTold }}</span>
+          <Button
+            severity="secondary"
+            outlined
+            label="Save as HTML"
+            aria-label="Save the page for students as HTML"
+            @click="savePage"
           />
         </li>
         <li>

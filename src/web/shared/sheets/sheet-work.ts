@@ -5,8 +5,8 @@ import { floorWanted, roomPlan } from '#core/class'
 import { elevation, measuresOf, turnedTo } from '#core/figure'
 import type { Who } from '#core/figure'
 import type { PropSpecs } from '#core/props'
-import { picturedBlock, withOwn } from '#core/session'
-import type { Catalog, Pictured, Resolved } from '#core/session'
+import { withOwn } from '#core/session'
+import type { Catalog, Resolved } from '#core/session'
 import { compileTimeline } from '#core/timeline'
 import type { Timeline } from '#core/timeline'
 import { beforeIn } from '#words/before-breath'
@@ -28,7 +28,7 @@ import { teacherSheet } from '#formats/sheets/teacher-sheet'
 import { shippedCatalog } from '#library/shipped'
 import { drawingSvg } from '#web/shared/figures/drawing-svg.ts'
 import { drawFrom } from '#web/shared/figures/draw.ts'
-import { drawThumbnail } from '#web/shared/figures/thumbnails/draw-thumbnail.ts'
+import { font, firstPictured, picturesOf } from './pictures-of.ts'
 
 /** Sheets that can be made of a session. */
 export const sheetKinds = ['teacher', 'cards', 'floor', 'home', 'room'] as const
@@ -57,9 +57,6 @@ export interface SheetQuestion {
   readonly room?: Room | undefined
   readonly madeFor?: string | undefined
 }
-
-/** Font of text in a picture, as the sheets call theirs. */
-const font = 'Latin'
 
 /** A sheet as a document to be set; undefined where the session cannot be compiled. */
 export function sheetOf(question: SheetQuestion) {
@@ -93,18 +90,6 @@ function teacher(question: SheetQuestion, { catalog, timeline }: On) {
     fetch: [...fetch, ...fetchAll],
     askFirst: beforeIn(session, timeline),
   })
-}
-
-/** A block's figure on its first side; nothing for what is not drawn. */
-function picturesOf(resolved: Resolved, catalog: Catalog, kinds: PropSpecs): readonly string[] {
-  const pictured = firstPictured(resolved, catalog)
-  const drawing = pictured && drawThumbnail(pictured, kinds)
-  return drawing ? [drawingSvg(drawing, font)] : []
-}
-
-function firstPictured(resolved: Resolved, catalog: Catalog): Pictured | undefined {
-  const side = resolved.kind === 'hold' ? resolved.sides[0]?.side : undefined
-  return picturedBlock(resolved, catalog, side === 'both' ? undefined : side)
 }
 
 function cards(question: SheetQuestion, { catalog, timeline }: On) {

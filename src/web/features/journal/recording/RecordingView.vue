@@ -86,6 +86,7 @@ useUndoKeys({
         <ReadFile
           label="Choose a file of captions"
           what="File of captions"
+          is-any
           accept=".vtt,.srt,.txt,text/vtt,text/plain"
           @read="(_text, file) => recording.read(file)"
         />
