@@ -71,12 +71,16 @@ test('a day is made from nothing, a part stands at its hour, and a day that is d
   await page.getByRole('button', { name: 'A break' }).click()
   await add('Sunday long rest')
   await expect(day.getByRole('button')).toHaveText([/^10:00/, /^11:00Tea/, /^11:20/])
+  // What was put in last is looked at once it is kept.
+  await expect(page.getByRole('region', { name: 'Sunday long rest' })).toBeVisible()
   await page.getByLabel('Begins at').fill('11:45')
   await page.getByLabel('Begins at').press('Tab')
   await expect(day).toContainText('25 min with nothing planned')
   await page.getByLabel('Begins at').fill('10:45')
   await page.getByLabel('Begins at').press('Tab')
   await expect(page.getByRole('region', { name: 'To look at' })).toContainText('Begins 35 min later than it is to')
+  // It is shown at once, and kept a moment later.
+  await expect.poll(async () => (await fetch(`${house.address}api/long-days`)).text()).toContain('"startsAt":"10:45"')
   await page.reload()
   await expect(day.getByRole('button')).toHaveText([/^10:00/, /^11:00Tea/, /^11:20/])
 
