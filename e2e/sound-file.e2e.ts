@@ -115,3 +115,24 @@ test('a long sound file can be given up while it is mixed, and made again', asyn
   expect(file.suggestedFilename()).toBe('thursday-slow-hour.wav')
   await expect(page.getByText('% mixed')).toHaveCount(0)
 })
+
+test('where the browser cannot render a sound, that is said, and the file can be asked for again', async ({
+  page,
+  house,
+}) => {
+  await page.goto(`${house.address}sheets/thursday-slow-hour`)
+  await page.evaluate(() => {
+    Object.assign(window, { render: OfflineAudioContext.prototype.startRendering })
+    OfflineAudioContext.prototype.startRendering = () => Promise.reject(new Error('no memory'))
+  })
+  await page.getByRole('button', { name: 'Save the sound of the class as WAV' }).click()
+  await expect(page.getByRole('alert')).toHaveText('The sound file could not be made. Reload the page and try again.')
+  await expect(page.getByText('% mixed')).toHaveCount(0)
+  await page.evaluate(() => {
+    OfflineAudioContext.prototype.startRendering = (
+      window as unknown as { render: OfflineAudioContext['startRendering'] }
+    ).render
+  })
+  await saved(page, 'Save the sound of the class as WAV')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+})

@@ -1,3 +1,5 @@
+import { orThrow } from '#core/result'
+import { compileTimeline } from '#core/timeline'
 import { shippedCatalog as catalog } from '#library/shipped'
 import { pdfOf } from '#formats/sheets/pdf'
 import { nameBook } from '#formats/plan-text/names'
@@ -22,11 +24,12 @@ export async function benchSheets(): Promise<void> {
   const taken: number[] = []
   for (let run = 0; run < 6; run += 1) {
     const startMs = performance.now()
+    const timeline = orThrow(compileTimeline(twenty, catalog))
     const sheet = sheetOf({
-      ...{ kind: 'teacher', session: twenty, own: [], paper: 'A4', unit: 'cm', kinds: catalog.propKinds },
+      ...{ kind: 'teacher', session: twenty, timeline, own: [], paper: 'A4', unit: 'cm', kinds: catalog.propKinds },
       ...{ who: { statureCm: 170 }, statures: [170], about: [], fetch: [], fetchAll: [], lookTo: [] },
     })
-    if (sheet) await pdfOf(sheet, sheetFonts)
+    await pdfOf(sheet, sheetFonts)
     taken.push(performance.now() - startMs)
   }
   const [first = NaN, ...later] = taken

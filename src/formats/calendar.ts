@@ -37,7 +37,8 @@ function eventOf(one: CalendarClass, stamp: DateTime): ICAL.Component {
   const event = new ICAL.Component('vevent')
   const add = (name: string, value: ICAL.Time | string, zone?: string) => {
     const property = new ICAL.Property(name, event)
-    property.setValue(value)
+    // Readers of the format take Unicode's own ends of line for the end of a line of the file: they go as those of the format.
+    property.setValue(typeof value === 'string' ? value.replaceAll(/[\u2028\u2029]/g, '\n') : value)
     if (zone !== undefined) property.setParameter('tzid', zone)
     event.addProperty(property)
   }

@@ -7,7 +7,7 @@ import { changeWords } from './positions.ts'
 import { afterRestName } from './practices.ts'
 import { takesWords } from './props.ts'
 import { sectionLine } from './sections.ts'
-import { counted } from './text.ts'
+import { capital, counted } from './text.ts'
 
 /** Something at an instant of a part: a phase that begins, words to say, where the long quiet lies. */
 export interface SheetMark {
@@ -68,6 +68,35 @@ export function sheetRows(parts: readonly SheetPart[]): readonly (readonly Sheet
   }
   return rows
 }
+
+/** What a part is called beside its block's name: a section of breath that is called as its block is has its counts alone. */
+export const titleBeside = (title: string, name: string): string =>
+  title.startsWith(name) ? title.slice(name.length).trim() : title
+
+/** A run of text in a row: a time, which is to be found at a glance, or an aside. */
+export interface RowText {
+  readonly text: string
+  readonly is?: 'time' | 'aside'
+}
+
+/** All that a row of a sheet says, after how long its first part takes. */
+export const rowTexts = (row: readonly SheetPart[]): readonly RowText[] =>
+  row.flatMap((part, at): readonly RowText[] => [
+    ...(at === 0 ? [] : [{ text: ' · ' }, timeText(part.endMs - part.startMs)]),
+    { text: capital(part.title) },
+    ...(part.isAgain
+      ? [{ text: ' – the same words, for this side', is: 'aside' as const }]
+      : part.marks.flatMap(markTexts)),
+  ])
+
+/** With a space that does not break, so that a time stays with its words. */
+const timeText = (ms: number): RowText => ({ text: `${formatMs(ms)}\u00a0`, is: 'time' })
+/** A moment with its words; what begins with its part needs no time. */
+const markTexts = ({ atMs, is, text }: SheetMark): readonly RowText[] => [
+  { text: is === 'phase' ? ' · from ' : ' · ' },
+  ...(atMs < 1000 && is !== 'phase' ? [] : [timeText(atMs)]),
+  { text },
+]
 
 const isBrief = ({ kind, marks, isAgain }: SheetPart): boolean => kind !== 'hold' && (isAgain || marks.length === 0)
 

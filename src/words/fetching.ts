@@ -1,7 +1,7 @@
 import type { PropKind } from '#model/prop'
 import type { FetchItem, FetchList, Fetching, LedgerRow } from '#core/class'
 import type { PlannedClass, WayOfFetching } from '#model/planned-class'
-import { formatDuration } from '#core/units'
+import { formatDuration, hourOfDay, minutesOfDay } from '#core/units'
 import { countedProp } from './props.ts'
 import { counted } from './text.ts'
 
@@ -58,8 +58,6 @@ export function fetchingWords(
 
 /** When one has to be there to lay out before a class begins: to the five minutes before that. */
 export function thereBy(startsAt: string, aloneS: number): string {
-  const [hours = 0, minutes = 0] = startsAt.split(':').map(Number)
-  const at = hours * 60 + minutes - Math.ceil(aloneS / 60)
-  const early = (((Math.floor(at / 5) * 5) % (24 * 60)) + 24 * 60) % (24 * 60)
-  return `${String(Math.floor(early / 60)).padStart(2, '0')}:${String(early % 60).padStart(2, '0')}`
+  const at = minutesOfDay(startsAt) - Math.ceil(aloneS / 60)
+  return hourOfDay(Math.floor(at / 5) * 5)
 }

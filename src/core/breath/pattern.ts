@@ -6,12 +6,12 @@ export const roundHalfCounts = (pattern: Pattern): number => pattern.in + patter
 const count = (halves: number): string => String(halves / 2)
 
 /** The round's counts as teachers write them: `4 : 6` without retentions, else all four parts. */
-export function patternText(pattern: Pattern): string {
+export function patternText(pattern: Pattern, colon = '\u202f:\u202f'): string {
   const parts =
     pattern.full === 0 && pattern.empty === 0
       ? [pattern.in, pattern.out]
       : [pattern.in, pattern.full, pattern.out, pattern.empty]
-  return parts.map(count).join('\u202f:\u202f')
+  return parts.map(count).join(colon)
 }
 
 /** Length of a round in seconds, for display, with at most one decimal. */

@@ -3,6 +3,7 @@ import type { Place, Room } from '#model/place'
 import type { PlannedClass, SubstituteTaken } from '#model/planned-class'
 import type { SetUpItem } from '#model/set-up'
 import type { Who } from '#core/figure'
+import { minutesOfDay } from '#core/units'
 import type { Milliseconds } from '#core/units'
 import { isSame } from '#core/session'
 import type { Laid } from './laid.ts'
@@ -88,11 +89,8 @@ export function touching(a: When, b: When): boolean {
   return second < first.totalMs / 60_000 + betweenClassesMin
 }
 
-function minutesOf(time: string | undefined): number | undefined {
-  if (time === undefined) return undefined
-  const [hours = 0, minutes = 0] = time.split(':').map(Number)
-  return hours * 60 + minutes
-}
+const minutesOf = (time: string | undefined): number | undefined =>
+  time === undefined ? undefined : minutesOfDay(time)
 
 /** Somebody's body, as far as it is noted: how tall they are and what was measured, cm. */
 export function bodyOfPerson({ statureMm, measures = {} }: Pick<Person, 'statureMm' | 'measures'>): Who | undefined {

@@ -1,4 +1,5 @@
 import type { LongDay, Part } from '#model/long-day'
+import { minutesOfDay } from '#core/units'
 import type { Seconds } from '#core/units'
 
 /** A part of a long day by the clock: whole seconds since midnight. */
@@ -13,10 +14,7 @@ export interface PartInDay {
 }
 
 /** Seconds since midnight of an hour as it is typed, "09:30". */
-export function clockS(hour: string): Seconds {
-  const [hours, minutes] = hour.split(':').map(Number)
-  return ((hours ?? 0) * 60 + (minutes ?? 0)) * 60
-}
+export const clockS = (hour: string): Seconds => minutesOfDay(hour) * 60
 
 /**
  * The parts of a long day one after another: each begins when what comes before it is over, or later, when it is to. A

@@ -1,6 +1,7 @@
 export type { Seconds, Milliseconds, Centimetres } from './units.ts'
 export { msFromS, wholeSeconds } from './units.ts'
 export { formatDuration, formatMs } from './format-duration.ts'
+export { hourOfDay, minutesOfDay } from './hours.ts'
 export { parseDuration } from './parse-duration.ts'
 export { sayableSeconds, stepUp, stepDown } from './hold-steps.ts'
 export { foldMarks } from './fold-marks.ts'

@@ -5,6 +5,7 @@ import type { SecondsRange } from '#model/limits'
 import type { RoundsSection, Section } from '#model/section'
 import type { Session } from '#model/session'
 import type { Pattern } from '#model/breath'
+import { patternText } from '#core/breath'
 import {
   extentOf,
   finalRestPose,
@@ -112,16 +113,13 @@ function talk(said: SaidLine, id: string): Became {
 function besides({ counts, props, sides }: SaidLine): string[] {
   const { rounds, sets, breaths, pattern } = counts
   return [
-    pattern ? patternWords(pattern) : '',
+    pattern ? patternText(pattern, ':') : '',
     rounds === undefined ? '' : `${sets === undefined ? '' : `${String(sets)} `}x ${String(rounds)}`,
     breaths === undefined ? '' : `${String(breaths)} breaths`,
     ...props.map(({ kind, count }) => countedOrOne(kind, count)),
     sides.only ?? '',
   ].filter((words) => words !== '')
 }
-
-const patternWords = ({ in: inhale, full, out, empty }: Pattern): string =>
-  (full === 0 && empty === 0 ? [inhale, out] : [inhale, full, out, empty]).map((half) => String(half / 2)).join(':')
 
 function rest(said: SaidLine, id: string): Became {
   const { s, doubts, kept } = timeOf(said.times, blockLimits)
@@ -223,7 +221,7 @@ function breath(said: SaidLine, { catalog, as, id }: On): Became | undefined {
       ? uncounted(own, counts, s)
       : countedRounds(as.id, counts, { s, technique })
   const block: BreathBlock = { kind: 'breath', id, sections: [section] }
-  const over = pattern && section.kind !== 'rounds' ? [patternWords(pattern)] : []
+  const over = pattern && section.kind !== 'rounds' ? [patternText(pattern, ':')] : []
   return {
     block: noted(block, [kept, ...over, ...said.left, ...besides({ ...said, counts: {} })]),
     doubts: [

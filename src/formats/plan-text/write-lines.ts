@@ -1,6 +1,6 @@
 import type { Block, BreathBlock, ClosingBlock, HoldBlock } from '#model/block'
-import type { Pattern } from '#model/breath'
 import type { Section } from '#model/section'
+import { patternText } from '#core/breath'
 import { poseIn, techniqueIdIn } from '#core/session'
 import type { Catalog } from '#core/session'
 import { formatDuration, keysOf } from '#core/units'
@@ -102,9 +102,6 @@ function holdWords({ hold }: HoldBlock, isSided: boolean): string {
   return `${formatDuration(hold.holdS)}${isSided ? ' each side' : ''}`
 }
 
-const ratio = ({ in: inhale, full, out, empty }: Pattern): string =>
-  (full === 0 && empty === 0 ? [inhale, out] : [inhale, full, out, empty]).map((half) => String(half / 2)).join(' : ')
-
 function overWords({ breathOver }: HoldBlock, { techniques }: Catalog): string {
   const technique = breathOver && techniques.get(breathOver.techniqueId)
   if (!technique) return ''
@@ -112,7 +109,7 @@ function overWords({ breathOver }: HoldBlock, { techniques }: Catalog): string {
   return joined(
     [
       technique.names.english.toLowerCase(),
-      pattern ? ratio(pattern) : '',
+      pattern ? patternText(pattern, ' : ') : '',
       rounds === undefined ? '' : `x ${String(rounds)}`,
     ],
     ' ',
@@ -132,7 +129,7 @@ function sectionWords(section: Section): string[] {
     return [section.s === undefined ? `${String(section.breaths ?? 0)} breaths` : formatDuration(section.s)]
   if (section.kind !== 'rounds') return []
   const { pattern, amount } = section
-  const counts = pattern ? [ratio(pattern)] : []
+  const counts = pattern ? [patternText(pattern, ' : ')] : []
   if (!amount || 'breaths' in amount) return counts
   if ('fillS' in amount) return [...counts, `x ${String(amount.roundsPerSet)}, ${formatDuration(amount.fillS)}`]
   if ('rounds' in amount) return [...counts, `x ${String(amount.rounds)}`]

@@ -7,7 +7,7 @@ import { compileTimeline } from '#core/timeline'
 import type { Timeline } from '#core/timeline'
 import { formatDuration, formatMs } from '#core/units'
 import { blockNameIn } from '#words/blocks'
-import { sheetBlocks } from '#words/class-sheet'
+import { sheetBlocks, titleBeside } from '#words/class-sheet'
 import type { SheetBlock } from '#words/class-sheet'
 import { itemWords, partNames } from '#words/props'
 import { lower } from '#words/text'
@@ -29,9 +29,10 @@ export interface AtHome {
 
 /**
  * A session as it is practised at home by oneself: with what a house has, without talk, and without any breath that is
- * strong, held or taught in person; a hold with such a breath over it is held without it. Nothing where it does not compile.
+ * strong, held or taught in person; a hold with such a breath over it is held without it. What is of one class alone (how
+ * many come, what is offered to them) stays there. Nothing where it does not compile.
  */
-export function homeParts(session: Session, catalog: Catalog): AtHome {
+export function homeParts(session: Session, { people: _, offers: __, keptForOne: ___, ...catalog }: Catalog): AtHome {
   const goes = session.blocks.filter((block) => block.kind !== 'talk' && isForHome(block, catalog))
   const blocks = goes.map((block) => asAtHome(block, catalog))
   const compiled = compileTimeline({ ...session, setting: 'home', extent: 'household', blocks }, catalog)
@@ -117,12 +118,7 @@ function lengthWords(resolved: Resolved, { name, parts, startMs, endMs }: SheetB
     case 'movement':
       return `${String(resolved.rounds)} rounds${resolved.sides.length > 1 ? ' each side' : ''}`
     case 'breath':
-      // One section is called as its block is.
-      return parts
-        .flatMap(({ kind, title }) =>
-          kind === 'breath' ? [title.startsWith(name) ? title.slice(name.length).trim() : lower(title)] : [],
-        )
-        .join('; ')
+      return parts.flatMap(({ kind, title }) => (kind === 'breath' ? [lower(titleBeside(title, name))] : [])).join('; ')
     case 'closing':
       return formatDuration(resolved.finalRestS.value)
     default:

@@ -1,9 +1,9 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
-import { formatMs } from '#core/units'
+import { formatMs, hourOfDay } from '#core/units'
 import { disclaimer, stopCard } from '#words/advice'
-import { sheetRows } from '#words/class-sheet'
-import type { SheetBlock, SheetMark, SheetPart } from '#words/class-sheet'
-import { capital, joined } from '#words/text'
+import { rowTexts, sheetRows } from '#words/class-sheet'
+import type { SheetBlock, SheetPart } from '#words/class-sheet'
+import { joined } from '#words/text'
 import { say, sayAll, sheetDocument } from './pdf.ts'
 import type { Paper } from './pdf.ts'
 
@@ -28,11 +28,8 @@ export interface SheetClass {
 
 const soft = '#444444'
 /** The time of day to the minute, or the time since the start. */
-export function atWords(ms: number, startsAtMin: number | undefined): string {
-  if (startsAtMin === undefined) return formatMs(ms)
-  const minutes = (startsAtMin + Math.floor(ms / 60_000)) % (24 * 60)
-  return `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
-}
+export const atWords = (ms: number, startsAtMin: number | undefined): string =>
+  startsAtMin === undefined ? formatMs(ms) : hourOfDay(startsAtMin + ms / 60_000)
 
 /** The plan on paper, to lie beside the mat: everything of the class in the order of its time. */
 export function teacherSheet(sheet: SheetClass): TDocumentDefinitions {
@@ -103,25 +100,16 @@ function rowContent(parts: readonly SheetPart[]): Content {
     columns: [
       say(first ? formatMs(first.endMs - first.startMs) : '', { width: 36, bold: true }),
       sayAll(
-        parts.flatMap((part, at) => [
-          ...(at === 0 ? [] : [{ text: ' · ' }, { text: `${formatMs(part.endMs - part.startMs)}\u00a0`, bold: true }]),
-          { text: capital(part.title) },
-          ...(part.isAgain
-            ? [{ text: ' – the same words, for this side', color: soft }]
-            : part.marks.flatMap(markTexts)),
-        ]),
+        rowTexts(parts).map(({ text, is }) => ({
+          text,
+          ...(is === 'time' ? { bold: true } : {}),
+          ...(is === 'aside' ? { color: soft } : {}),
+        })),
         { width: '*' },
       ),
     ],
   }
 }
-
-/** A moment with its words; what begins with its part needs no time. */
-const markTexts = ({ atMs, is, text }: SheetMark): readonly { readonly text: string; readonly bold?: boolean }[] => [
-  { text: is === 'phase' ? ' · from ' : ' · ' },
-  ...(atMs < 1000 && is !== 'phase' ? [] : [{ text: `${formatMs(atMs)}\u00a0`, bold: true }]),
-  { text },
-]
 
 /** When to stop, as the card has it, and what no sheet can know. */
 export const stopContent = (): Content[] => [

@@ -20,7 +20,7 @@ export const frameOf = (ms: number, rate: number): number => Math.round((ms * ra
 /** The loudest a mixed sample may be, of 1: a little under, for players that filter. */
 export const most = 0.89
 
-/** The mix in pieces of so many frames, the last one shorter; a piece in which nothing sounds is undefined. */
+/** The mix in pieces of so many frames, the last one shorter; one in which nothing sounds is told by its length. */
 export function* mixed(
   { frames, placed, voices }: Mix,
   pieceFrames: number,

@@ -77,9 +77,12 @@ export function runPage({ totalMs, parts, bells }: RunData): void {
     by('clock').textContent = clock((part ? part.endMs : totalMs) - at)
     if (index !== shown) {
       shown = index
-      by('now').textContent = part ? `${part.name}: ${part.title}` : 'Take your time to get up'
+      by('now').textContent = part
+        ? part.name + (part.title === '' ? '' : `: ${part.title}`)
+        : 'Take your time to get up'
       const next = parts[index + 1]
-      by('next').textContent = part && next ? `then ${next.name === part.name ? next.title : next.name}` : ''
+      by('next').textContent =
+        part && next ? `then ${next.name === part.name && next.title !== '' ? next.title : next.name}` : ''
       for (const block of document.querySelectorAll('[data-block]'))
         block.classList.toggle('is-now', part !== undefined && block.getAttribute('data-block') === String(part.block))
     }

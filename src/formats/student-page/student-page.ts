@@ -41,7 +41,8 @@ button:focus-visible { outline: 4px solid; outline-offset: 2px; }
 #clock { font-size: 72px; line-height: 1; font-weight: 650; font-variant-numeric: tabular-nums; margin: 8px 0 2px; }
 #now { font-size: 19px; font-weight: 650; }
 ol { list-style: none; padding: 0; }
-ol > li { display: grid; grid-template-columns: 96px minmax(0, 1fr); gap: 0 14px; padding: 14px 8px; border-bottom: 1px solid #8888; }
+ol > li { padding: 14px 8px; border-bottom: 1px solid #8888; }
+ol > li.drawn { display: grid; grid-template-columns: 96px minmax(0, 1fr); gap: 0 14px; }
 ol > li svg { width: 96px; height: auto; background: #f4f4f0; border-radius: 6px; }
 ol > li.is-now { outline: 3px solid; border-radius: 8px; }
 .long { font-weight: 650; }
@@ -85,9 +86,10 @@ ${page.parts.map(partHtml).join('\n')}
 `
 }
 
-function partHtml({ name, howLong, picture = '', use, into, out }: PagePart, at: number): string {
+function partHtml({ name, howLong, picture, use, into, out }: PagePart, at: number): string {
   const line = (text: string): string => `<p>${escaped(text)}</p>`
-  return `<li data-block="${String(at)}"><div aria-hidden="true">${picture}</div><div><h2>${escaped(name)}</h2><p class="long">${escaped(howLong)}</p>${
+  const figure = picture === undefined ? '' : `<div aria-hidden="true">${picture}</div>`
+  return `<li data-block="${String(at)}"${picture === undefined ? '' : ' class="drawn"'}>${figure}<div><h2>${escaped(name)}</h2><p class="long">${escaped(howLong)}</p>${
     use.length === 0 ? '' : line(`Use: ${use.join('; ')}`)
   }${into.map(line).join('')}${out.length === 0 ? '' : line(`To come out: ${out.join('; ')}`)}</div></li>`
 }

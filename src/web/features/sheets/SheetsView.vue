@@ -14,7 +14,8 @@ import SessionAway from '#web/shared/session/SessionAway.vue'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import type { SheetKind } from '#web/shared/sheets/sheet-work.ts'
 import { wavRate, useSoundFile } from '#web/shared/sound-file/use-sound-file.ts'
-import { useSheets } from '#web/shared/sheets/use-sheets.ts'
+import { makeSheet } from '#web/shared/sheets/make-sheet.ts'
+import { notMade, useSheets } from '#web/shared/sheets/use-sheets.ts'
 import type { SheetOptions } from '#web/shared/sheets/use-sheets.ts'
 import { download, fileName } from '#web/shared/ui/download.ts'
 import SelectField from '#web/shared/ui/SelectField.vue'
@@ -87,15 +88,16 @@ async function saveCues(format: CueFormat): Promise<void> {
   download(file, fileName(`${document.name} cues`, format), format === 'vtt' ? 'text/vtt' : 'application/x-subrip')
 }
 const pageTold = ref('')
-/** Fetched when it is asked for. */
 async function savePage(): Promise<void> {
   if (!compiled.value) return
   const { document } = compiled.value
-  const { studentPageOf } = await import('#web/shared/sheets/student-page.ts')
-  const html = await studentPageOf(document, own.catalog, house.kinds.value)
-  pageTold.value =
-    html === undefined ? 'Nothing of it goes home.' : `Saved: ${String(Math.ceil(html.length / 1000))} kB`
-  if (html !== undefined) download(html, fileName(`${document.name} for students`, 'html'), 'text/html')
+  const { learned, wordsAMinute } = own.catalog
+  const { bytes, failed } = await makeSheet({
+    ...{ kind: 'page', session: document, own: own.things, learned, wordsAMinute, kinds: house.kinds.value },
+  })
+  if (bytes) download(new Blob([bytes]), fileName(`${document.name} for students`, 'html'), 'text/html')
+  const none = failed === undefined ? 'Nothing of it goes home.' : notMade
+  pageTold.value = bytes ? `Saved: ${String(Math.ceil(bytes.length / 1000))} kB` : none
 }
 const sound = useSoundFile()
 const soundFiles = [

@@ -1,20 +1,10 @@
 <script setup lang="ts">
-import type { PropKind } from '#model/prop'
+import { materials } from './materials.ts'
 import type { Drawing, DrawnShape } from './picture.ts'
 
 /** A figure on its props: maps a drawing's numbers to shapes and nothing more. `words` is what it says to who cannot see it. */
 defineProps<{ drawing: Drawing; words: string }>()
 
-const materials: Readonly<Partial<Record<PropKind, string>>> = {
-  rectBolster: 'bolster',
-  roundBolster: 'bolster',
-  seatCushion: 'bolster',
-  foamBlock: 'block',
-  corkBlock: 'block',
-  book: 'block',
-  chair: 'block',
-  sofa: 'block',
-}
 const classesOf = ({ is, tone, kind }: DrawnShape) => [is, tone, kind && materials[kind]]
 </script>
 

@@ -1,4 +1,4 @@
-import type { PropKind } from '#model/prop'
+import { materials } from './materials.ts'
 import type { Drawing, DrawnShape } from './picture.ts'
 
 /** The inks of a figure on paper: those of the page, in tones that stay apart in grey. */
@@ -8,11 +8,6 @@ const paper = {
   hair: '#1d2a2a',
   props: { bolster: '#9db1ab', block: '#bdb29a', blanket: '#d6d0c2' },
 } as const
-
-const materials: Readonly<Partial<Record<PropKind, keyof typeof paper.props>>> = {
-  ...{ rectBolster: 'bolster', roundBolster: 'bolster', seatCushion: 'bolster' },
-  ...{ foamBlock: 'block', corkBlock: 'block', book: 'block', chair: 'block', sofa: 'block' },
-}
 
 /** A drawing as an SVG document of its own, in the inks of paper, with its measures where it has any. */
 export function drawingSvg(drawing: Drawing, font = 'sans-serif'): string {

@@ -1,6 +1,7 @@
-import type { SheetKind, SheetQuestion } from './sheet-work.ts'
+import { toRaw } from 'vue'
+import type { PageQuestion, SheetKind, SheetQuestion } from './sheet-work.ts'
 
-/** What came of a sheet that was asked for: its bytes, a session that cannot be set, or a worker that failed. */
+/** What came of what was asked for: its bytes, or why there are none; neither where nothing of the class goes on it. */
 export interface SheetAnswer {
   readonly bytes?: Uint8Array<ArrayBuffer>
   readonly failed?: string
@@ -10,14 +11,14 @@ let worker: Worker | undefined
 /** One after the other: the worker answers in the order in which it is asked. */
 let before: Promise<unknown> = Promise.resolve()
 
-/** A sheet as a PDF, set in a worker; it stays, since the next one is quicker for it. */
-export function makeSheet(question: SheetQuestion): Promise<SheetAnswer> {
+/** A sheet as a PDF, or the students' page, made in a worker; it stays, since the next one is quicker for it. */
+export function makeSheet(question: SheetQuestion | PageQuestion): Promise<SheetAnswer> {
   const mine = before.then(() => ask(question))
   before = mine
   return mine
 }
 
-function ask(question: SheetQuestion): Promise<SheetAnswer> {
+function ask(question: SheetQuestion | PageQuestion): Promise<SheetAnswer> {
   worker ??= new Worker(new URL('./sheet-worker.ts', import.meta.url), { type: 'module' })
   const mine = worker
   return new Promise((settle) => {
@@ -30,7 +31,8 @@ function ask(question: SheetQuestion): Promise<SheetAnswer> {
       settle({ failed: message })
     }
     // What is watched over by Vue cannot be sent to a worker; its plain copy can. The times that were learned are a map.
-    mine.postMessage({ ...(JSON.parse(JSON.stringify(question)) as SheetQuestion), learned: question.learned })
+    const plain = JSON.parse(JSON.stringify(question)) as typeof question
+    mine.postMessage('learned' in question ? { ...plain, learned: toRaw(question.learned) } : plain)
   })
 }
 

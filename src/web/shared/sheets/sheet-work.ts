@@ -7,7 +7,6 @@ import type { Who } from '#core/figure'
 import type { PropSpecs } from '#core/props'
 import { withOwn } from '#core/session'
 import type { Catalog, Resolved } from '#core/session'
-import { compileTimeline } from '#core/timeline'
 import type { Timeline } from '#core/timeline'
 import { beforeIn } from '#words/before-breath'
 import { blockName } from '#words/blocks'
@@ -29,22 +28,39 @@ import { shippedCatalog } from '#library/shipped'
 import { drawingSvg } from '#web/shared/figures/drawing-svg.ts'
 import { drawFrom } from '#web/shared/figures/draw.ts'
 import { font, firstPictured, picturesOf } from './pictures-of.ts'
+import { studentPageOf } from './student-page.ts'
 
 /** Sheets that can be made of a session. */
 export const sheetKinds = ['teacher', 'cards', 'floor', 'home', 'room'] as const
 export type SheetKind = (typeof sheetKinds)[number]
 
-/** All that a sheet is made from: plain data, so that a worker can have it; no person by name but the one it is made for. */
-export interface SheetQuestion {
-  readonly kind: SheetKind
+/** What every sheet is made from: plain data, so that a worker can have it. */
+interface AnySheet {
   readonly session: Session
   readonly own: readonly OwnThing[]
-  readonly learned?: Catalog['learned'] | undefined
-  readonly people?: number | undefined
   readonly paper: Paper
-  readonly unit: LengthUnit
   /** The kinds of prop in the sizes of the place. */
   readonly kinds: PropSpecs
+}
+
+/** What is practised at home has times of its own. */
+export interface HomeQuestion extends AnySheet, Pick<Catalog, 'learned' | 'wordsAMinute'> {
+  readonly kind: 'home'
+  /** The one name on any sheet. */
+  readonly madeFor?: string | undefined
+}
+
+/** The class as a page of HTML for its students. */
+export interface PageQuestion extends Omit<HomeQuestion, 'kind' | 'paper' | 'madeFor'> {
+  readonly kind: 'page'
+}
+
+/** A sheet of the class as it is compiled: the times of its worker are those of the window, and nobody is named. */
+export interface ClassQuestion extends AnySheet {
+  readonly kind: Exclude<SheetKind, 'home'>
+  readonly timeline: Timeline
+  readonly people?: number | undefined
+  readonly unit: LengthUnit
   readonly who: Who
   /** For which heights set-up cards are made, cm. */
   readonly statures: readonly number[]
@@ -55,26 +71,20 @@ export interface SheetQuestion {
   readonly fetchAll: readonly string[]
   readonly lookTo: readonly (readonly [blockId: string, lines: readonly string[]])[]
   readonly room?: Room | undefined
-  readonly madeFor?: string | undefined
 }
 
-/** A sheet as a document to be set; undefined where the session cannot be compiled. */
+export type SheetQuestion = HomeQuestion | ClassQuestion
+
+/** A sheet as a document to be set. */
 export function sheetOf(question: SheetQuestion) {
-  const { session, own, learned, people } = question
-  const catalog: Catalog = { ...withOwn(shippedCatalog, own), people, ...(learned ? { learned } : {}) }
-  const compiled = compileTimeline(session, catalog)
-  return compiled.ok ? documents[question.kind](question, { catalog, timeline: compiled.value }) : undefined
+  const catalog = withOwn(shippedCatalog, question.own)
+  return question.kind === 'home' ? home(question, catalog) : documents[question.kind](question, catalog)
 }
 
-interface On {
-  readonly catalog: Catalog
-  readonly timeline: Timeline
-}
+const documents = { teacher, cards, floor, room }
 
-const documents = { teacher, cards, floor, home, room }
-
-function teacher(question: SheetQuestion, { catalog, timeline }: On) {
-  const { session, paper, about, startsAtMin, fetch, fetchAll, kinds } = question
+function teacher(question: ClassQuestion, catalog: Catalog) {
+  const { session, timeline, paper, about, startsAtMin, fetch, fetchAll, kinds } = question
   const lookTo = new Map(question.lookTo)
   const blocks = sheetBlocks(timeline, session.practice).map((block, at) => {
     const resolved = timeline.blocks[at]?.block
@@ -92,8 +102,8 @@ function teacher(question: SheetQuestion, { catalog, timeline }: On) {
   })
 }
 
-function cards(question: SheetQuestion, { catalog, timeline }: On) {
-  const { session, paper, statures } = question
+function cards(question: ClassQuestion, catalog: Catalog) {
+  const { session, timeline, paper, statures } = question
   const made = timeline.blocks.flatMap(({ block }) => {
     const items = 'setUp' in block ? (block.setUp?.value.items ?? []) : []
     return items.length === 0 ? [] : statures.map((statureCm) => cardOf(block, { ...question, catalog, statureCm }))
@@ -106,7 +116,7 @@ const distinct = (all: readonly SetUpCard[]): SetUpCard[] => [
   ...new Map(all.map((card) => [JSON.stringify([card.title, card.about, card.items]), card])).values(),
 ]
 
-interface ForCard extends SheetQuestion {
+interface ForCard extends ClassQuestion {
   readonly catalog: Catalog
   readonly statureCm: number
 }
@@ -146,11 +156,16 @@ function cardOf(resolved: Resolved, { catalog, statureCm, kinds, unit, who }: Fo
   }
 }
 
-function floor({ session, paper }: SheetQuestion, { timeline }: On) {
+function floor({ session, timeline, paper }: ClassQuestion) {
   return floorCard({ name: session.name, paper, blocks: sheetBlocks(timeline, session.practice) })
 }
 
-function home({ session, paper, madeFor, kinds }: SheetQuestion, { catalog }: On) {
+/** As `studentPageOf` in web/shared/sheets/student-page has it. */
+export const pageOf = ({ session, own, learned, wordsAMinute, kinds }: PageQuestion): Promise<string | undefined> =>
+  studentPageOf(session, { ...withOwn(shippedCatalog, own), learned, wordsAMinute }, kinds)
+
+function home({ session, paper, madeFor, kinds, learned, wordsAMinute }: HomeQuestion, things: Catalog) {
+  const catalog = { ...things, learned, wordsAMinute }
   const { parts } = homeParts(session, catalog)
   return homeSheet({
     ...{ name: session.name, paper, about: session.theme ?? '' },
@@ -162,8 +177,8 @@ function home({ session, paper, madeFor, kinds }: SheetQuestion, { catalog }: On
   })
 }
 
-function room(question: SheetQuestion, { timeline }: On) {
-  const { session, paper, about, fetch, fetchAll, people = 0, room: place } = question
+function room(question: ClassQuestion) {
+  const { session, timeline, paper, about, fetch, fetchAll, people = 0, room: place } = question
   const wanted = floorWanted(timeline)
   const plan = place && people > 0 ? roomPlan(place, people, wanted) : undefined
   return roomSheet({

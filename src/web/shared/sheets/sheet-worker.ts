@@ -4,8 +4,8 @@ import ext from '@fontsource/ysabeau-office/files/ysabeau-office-latin-ext-500-n
 import extBold from '@fontsource/ysabeau-office/files/ysabeau-office-latin-ext-700-normal.woff?url'
 import { pdfOf } from '#formats/sheets/pdf'
 import type { FontFile, SheetFonts } from '#formats/sheets/pdf'
-import { sheetOf } from './sheet-work.ts'
-import type { SheetQuestion } from './sheet-work.ts'
+import { pageOf, sheetOf } from './sheet-work.ts'
+import type { PageQuestion, SheetQuestion } from './sheet-work.ts'
 
 const files: Readonly<Record<FontFile, string>> = { latin, latinBold, ext, extBold }
 /** Read once: every sheet is set in it. */
@@ -19,15 +19,19 @@ async function readFonts(): Promise<SheetFonts> {
   return Object.fromEntries(await Promise.all(read)) as Record<FontFile, Uint8Array>
 }
 
-/** A sheet as the bytes of a PDF; nothing where its session cannot be compiled. */
-async function answer(question: SheetQuestion): Promise<void> {
+/** A sheet as the bytes of a PDF, the students' page as those of its text; nothing where nothing of it goes home. */
+async function answer(question: SheetQuestion | PageQuestion): Promise<void> {
+  if (question.kind === 'page') {
+    const html = await pageOf(question)
+    postMessage(html === undefined ? {} : { bytes: new TextEncoder().encode(html) })
+    return
+  }
   const document = sheetOf(question)
   fonts ??= readFonts()
-  const bytes = document && (await pdfOf(document, await fonts))
-  postMessage({ bytes })
+  postMessage({ bytes: await pdfOf(document, await fonts) })
 }
 
-addEventListener('message', ({ data }: MessageEvent<SheetQuestion>) => {
+addEventListener('message', ({ data }: MessageEvent<SheetQuestion | PageQuestion>) => {
   // What goes wrong is told like any error of a worker's.
   answer(data).catch((error: unknown) => {
     fonts = undefined

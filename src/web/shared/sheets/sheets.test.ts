@@ -6,6 +6,7 @@ import { formatMs } from '#core/units'
 import { shippedCatalog as catalog } from '#library/shipped'
 import { sheetBlocks } from '#words/class-sheet'
 import { floorLines, floorSize } from '#formats/sheets/floor-card'
+import { homeParts } from '#formats/sheets/home-parts'
 import { pdfOf } from '#formats/sheets/pdf'
 import { bellowsHouse } from '#server/demo/bellows-house'
 import { demoSessions, thursdaySlowHour } from '#server/demo/sessions'
@@ -13,17 +14,22 @@ import { readPdf } from '#testing/read-pdf'
 import { sheetFonts } from '#testing/sheet-fonts'
 import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
 import { sheetOf } from './sheet-work.ts'
-import type { SheetKind, SheetQuestion } from './sheet-work.ts'
+import type { ClassQuestion, HomeQuestion, SheetKind, SheetQuestion } from './sheet-work.ts'
 
-const asked: Omit<SheetQuestion, 'kind' | 'session'> = {
-  ...{ own: [], paper: 'A4', unit: 'cm', kinds: catalog.propKinds, who: { statureCm: 170 }, statures: [170] },
+const asked = { own: [], paper: 'A4', kinds: catalog.propKinds } as const
+const askedOfClass = {
+  ...{ unit: 'cm' as const, who: { statureCm: 170 }, statures: [170] },
   ...{ about: ['Thu 12 Mar, 11 people'], fetch: ['1 bolster, 2 blankets'], fetchAll: [], lookTo: [] },
 }
-async function made(kind: SheetKind, session: Session, more: Partial<SheetQuestion> = {}): Promise<Uint8Array> {
-  const document = sheetOf({ ...asked, kind, session, ...more })
-  if (!document) throw new Error('the session does not compile')
-  return pdfOf(document, sheetFonts)
+type More = Partial<Omit<HomeQuestion, 'kind' | 'session'> & Omit<ClassQuestion, 'kind' | 'session'>>
+function questionOf(kind: SheetKind, session: Session, more: More): SheetQuestion {
+  if (kind === 'home') return { ...asked, kind, session, learned: catalog.learned, ...more }
+  return { ...asked, ...askedOfClass, kind, session, timeline: timelineOf(session), ...more }
 }
+/** As a worker has what it is asked: without anything that is not plain data. */
+const posted = (question: SheetQuestion) => structuredClone(question)
+const made = (kind: SheetKind, session: Session, more: More = {}): Promise<Uint8Array> =>
+  pdfOf(sheetOf(posted(questionOf(kind, session, more))), sheetFonts)
 const pagesOf = async (...of: Parameters<typeof made>) => readPdf(await made(...of))
 /** All that stands on the pages, without what is at the foot of each. */
 const textOf = (pages: Awaited<ReturnType<typeof pagesOf>>): string =>
@@ -75,6 +81,33 @@ test('the teacher’s sheet tells every block at its time, all that is said in i
     expect(text).toContain('Ease out, breathe as you like')
     expect(pages.length).toBeLessThanOrEqual(session.lengthS <= 3600 ? 2 : 3)
   }
+})
+
+test('it is the class as the window has it: what is offered to all, and the pace of the teacher’s own words', async () => {
+  const session = aSession([
+    aHold('deer', { id: 'deer', hold: { holdS: 120 } }),
+    aClosing({
+      script: { sentences: [1, 2, 3].map((at) => ({ text: `Let the floor have all your weight ${String(at)}` })) },
+    }),
+  ])
+  const offers = new Map([['deer', 'Whoever likes: with a block under the hip.']])
+  const timeline = orThrow(compileTimeline(session, { ...catalog, offers, wordsAMinute: 60 }))
+  const text = textOf(await pagesOf('teacher', session, { timeline }))
+  const said = sheetBlocks(timeline, session.practice).flatMap(({ parts }) =>
+    parts.flatMap(({ marks, isAgain }) => (isAgain ? [] : marks)),
+  )
+  expect(
+    firstMissing(
+      text,
+      said
+        .filter(({ is }) => is === 'said')
+        .map((mark) => `${mark.atMs >= 1000 ? `${formatMs(mark.atMs)} ` : ''}${mark.text}`),
+    ),
+  ).toBeUndefined()
+  expect(text).toContain('Whoever likes: with a block')
+  // At home there is no class to which it would be offered.
+  const { parts } = homeParts(session, { ...catalog, offers })
+  expect(JSON.stringify(parts)).not.toContain('Whoever likes')
 })
 
 test('with a class’s hour it tells the time of day', async () => {

@@ -46,6 +46,13 @@ test('it has each part with its time, as at home, when to stop, and what the cla
   expect(data.bells.map(({ atMs }) => atMs)).toEqual(expect.arrayContaining(bells))
 })
 
+test('a part that is called as its block is says its name once, and one without a figure keeps no room for it', async () => {
+  const html = await made(aSession([aBreath('even-breath'), aHold('deer')]))
+  expect(html).toMatch(/"name":"Even breath","title":"4\u202f:\u202f4[^"]*"/)
+  expect(html).toMatch(/<li data-block="0"><div><h2>Even breath/)
+  expect(html).toMatch(/<li data-block="1" class="drawn"><div aria-hidden="true"><svg/)
+})
+
 test('no strong or held breath, no talk, and nothing typed can break out of it', async () => {
   const session = aSession(
     [

@@ -4,7 +4,7 @@ import type { DueSound } from '#core/lead'
 import type { PropSpecs } from '#core/props'
 import type { Catalog } from '#core/session'
 import { formatMs } from '#core/units'
-import { sheetBlocks } from '#words/class-sheet'
+import { sheetBlocks, titleBeside } from '#words/class-sheet'
 import { homeParts } from '#formats/sheets/home-parts'
 import type { RunData } from '#formats/student-page/run-page'
 import { studentPage } from '#formats/student-page/student-page'
@@ -39,7 +39,7 @@ export async function studentPageOf(session: Session, catalog: Catalog, kinds: P
       totalMs: timeline.totalMs,
       bells: bellsOf(soundsByClock(leadPlan(timeline, {}))),
       parts: sheetBlocks(timeline, session.practice).flatMap(({ name, parts: its }, block) =>
-        its.map(({ title, startMs, endMs }) => ({ block, name, title, startMs, endMs })),
+        its.map(({ title, startMs, endMs }) => ({ block, name, title: titleBeside(title, name), startMs, endMs })),
       ),
     },
   })

@@ -1,4 +1,4 @@
-import { ref, toRaw } from 'vue'
+import { ref } from 'vue'
 import type { Session } from '#model/session'
 import { useHouse } from '#web/shared/house/use-house.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
@@ -17,9 +17,8 @@ export function useHomeSheet() {
     if (isMaking.value) return
     isMaking.value = true
     const { bytes } = await makeSheet({
-      ...{ kind: 'home', session: { ...session, name }, own: toRaw(own.things), learned: toRaw(own.catalog).learned },
-      ...{ paper: paper.value, unit: house.unit.value, kinds: house.kinds.value, who: house.who.value },
-      ...{ statures: [], about: [], fetch: [], fetchAll: [], lookTo: [] },
+      ...{ kind: 'home', session: { ...session, name }, own: own.things, paper: paper.value, kinds: house.kinds.value },
+      ...{ learned: own.catalog.learned, wordsAMinute: own.catalog.wordsAMinute },
     })
     isMaking.value = false
     failed.value = bytes ? '' : 'The home sheet could not be made. Reload the page and try again.'

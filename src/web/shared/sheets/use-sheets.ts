@@ -1,10 +1,10 @@
-import { ref, toRaw } from 'vue'
+import { ref } from 'vue'
 import type { PlannedClass } from '#model/planned-class'
 import type { Session } from '#model/session'
 import type { Timeline } from '#core/timeline'
 import { classWhen } from '#words/class-days'
 import { countedForms, lookToWords } from '#words/forms'
-import { formatDuration, formatMs } from '#core/units'
+import { formatDuration, formatMs, minutesOfDay } from '#core/units'
 import { counted } from '#words/text'
 import { useClass } from '#web/shared/house/use-class.ts'
 import { useFetching } from '#web/shared/house/use-fetching.ts'
@@ -27,12 +27,6 @@ export interface SheetOptions {
   readonly byClock?: boolean
 }
 
-/** Minutes since midnight of an hour as it is typed. */
-const minutesOf = (hour: string): number => {
-  const [hours = 0, minutes = 0] = hour.split(':').map(Number)
-  return hours * 60 + minutes
-}
-
 /** Sheets of a session on paper, for the class it is looked at for: numbers, never who. */
 export function useSheets(of: () => Of | undefined) {
   const own = useOwnStore()
@@ -50,15 +44,17 @@ export function useSheets(of: () => Of | undefined) {
     kind: SheetKind,
     { statures, madeFor, byClock = true }: SheetOptions,
   ): SheetQuestion {
+    const of = { session: document, own: own.things, paper: paper.value, kinds: house.kinds.value }
+    const { learned, wordsAMinute } = own.catalog
+    if (kind === 'home') return { ...of, kind, learned, wordsAMinute, madeFor }
     const begins = planned.value?.startsAt
     const look = countedForms(forms.value.through)
     const facts = factsOf(planned.value, house.place.value?.name, people.value)
     return {
-      ...{ kind, session: document, own: toRaw(own.things), learned: toRaw(own.catalog).learned },
-      ...{ people: people.value, paper: paper.value, unit: house.unit.value, kinds: house.kinds.value },
+      ...{ ...of, kind, timeline, people: people.value, unit: house.unit.value },
       ...{ who: house.who.value, statures: statures ?? [house.statureCm.value], room: room.value },
       about: [[...facts, lengthWords(document, timeline)].join(' · ')],
-      startsAtMin: byClock && begins !== undefined ? minutesOf(begins) : undefined,
+      startsAtMin: byClock && begins !== undefined ? minutesOfDay(begins) : undefined,
       ...{ fetch: ofOne.value, fetchAll: ofAll.value ? [...ofAll.value.lines, ...ofAll.value.short] : [] },
       lookTo: timeline.blocks.map(({ block: { block } }) => [
         block.id,
@@ -67,7 +63,6 @@ export function useSheets(of: () => Of | undefined) {
           ...insteadIn(block.id),
         ],
       ]),
-      ...(madeFor === undefined ? {} : { madeFor }),
     }
   }
   async function save(kind: SheetKind, options: SheetOptions = {}): Promise<void> {
@@ -84,7 +79,7 @@ export function useSheets(of: () => Of | undefined) {
   return { paper, making, told, save, planned, people, room, house }
 }
 
-const notMade = 'It could not be made. Reload the page and try again; the session stays as it is.'
+export const notMade = 'It could not be made. Reload the page and try again; the session stays as it is.'
 const savedWords = (bytes: Uint8Array): string => `Saved: ${counted(pagesOf(bytes), 'page')}`
 const lengthWords = ({ lengthS }: Session, { totalMs }: Timeline): string =>
   `${formatMs(totalMs)} of ${formatDuration(lengthS)}`

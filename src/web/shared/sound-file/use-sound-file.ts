@@ -82,14 +82,22 @@ export function useSoundFile() {
     share.value = undefined
   }
   onScopeDispose(cancel)
+  function fail(as: SoundFileKind): void {
+    cancel()
+    failed.value = notMade[as]
+  }
 
   async function save(of: Of, as: SoundFileKind): Promise<void> {
     cancel()
     const mine = wanted
     share.value = 0
     failed.value = ''
-    const asked = await questionOf(of, as, settings)
+    const asked = await questionOf(of, as, settings).catch(() => undefined)
     if (mine !== wanted) return
+    if (!asked) {
+      fail(as)
+      return
+    }
     const parts: Blob[] = []
     const mixing = new Worker(new URL('./sound-file-worker.ts', import.meta.url), { type: 'module' })
     worker = mixing
@@ -103,8 +111,7 @@ export function useSoundFile() {
       download(new Blob(parts), fileName(of.session.name, ending), type)
     }
     mixing.onerror = () => {
-      cancel()
-      failed.value = notMade[as]
+      fail(as)
     }
     mixing.postMessage(asked)
   }

@@ -1,3 +1,5 @@
+import { minutesOfDay } from '#core/units'
+
 /** The instant of a typed start like 19:00 that lies nearest to now; undefined where none is meant. */
 export function nextStart(typed: string, nowMs: number): number | undefined {
   const match = /^(\d{1,2})[:.](\d{2})$/.exec(typed.trim())
@@ -27,9 +29,8 @@ export const endOf = ({ startsAtMs, nowMs, lengthS, totalMs, moreMs }: Given): n
 /** When a room has to be left that is free until an hour of the day: the next time it is that hour; undefined without one. */
 export function freeUntilOf(hour: string | undefined, nowMs: number): number | undefined {
   if (hour === undefined) return undefined
-  const [hours = 0, minutes = 0] = hour.split(':').map(Number)
   const date = new Date(nowMs)
-  date.setHours(hours, minutes, 0, 0)
+  date.setHours(0, minutesOfDay(hour), 0, 0)
   if (date.getTime() < nowMs) date.setDate(date.getDate() + 1)
   return date.getTime()
 }

@@ -9,8 +9,7 @@ import type { Timeline } from '#core/timeline'
 import { formatDuration, formatMs } from '#core/units'
 import { beforeIn } from '#words/before-breath'
 import { stopCard } from '#words/advice'
-import { sheetBlocks, sheetRows } from '#words/class-sheet'
-import { capital } from '#words/text'
+import { rowTexts, sheetBlocks, sheetRows } from '#words/class-sheet'
 import { useInstead } from '#web/shared/house/use-instead.ts'
 import { useFetching } from '#web/shared/house/use-fetching.ts'
 import FigureThumb from '#web/shared/figures/thumbnails/FigureThumb.vue'
@@ -70,14 +69,9 @@ const tally = computed(() => tallyTimeline(props.timeline))
             <div v-for="(row, at) in sheetRows(block.parts)" :key="at" class="part">
               <b v-if="row[0]">{{ formatMs(row[0].endMs - row[0].startMs) }}</b>
               <p>
-                <template v-for="(part, place) in row" :key="part.key"
-                  ><template v-if="place > 0">
-                    · <b>{{ formatMs(part.endMs - part.startMs) }}</b>{{ ' ' }}</template
-                  >{{ capital(part.title) }}<template v-if="part.isAgain"> – the same words, for this side</template
-                  ><template v-for="(mark, n) in part.marks" v-else :key="n">
-                    · <b v-if="mark.atMs >= 1000 || mark.is === 'phase'">{{ formatMs(mark.atMs) }}</b>{{ ' '
-                    }}{{ mark.text }}</template
-                  ></template
+                <template v-for="({ text, is }, n) in rowTexts(row)" :key="n"
+                  ><b v-if="is === 'time'">{{ text }}</b
+                  ><template v-else>{{ text }}</template></template
                 >
               </p>
             </div>
