@@ -44,6 +44,30 @@ test('a session goes on paper for its class: its times of day, its numbers, and 
   expect((await pagesOf(await saved(page, 'Save the home sheet as PDF'))).flat().join('\n')).not.toContain('Imke')
 })
 
+test('the printed Plan and the PDF say the same of a class, line for line, with what is offered to its people', async ({
+  page,
+  house,
+}) => {
+  await page.addInitScript(() => {
+    sessionStorage.setItem('zovrin.class', JSON.stringify([['thursday-slow-hour', 'next-thursday']]))
+  })
+  await page.goto(`${house.address}plan/thursday-slow-hour`)
+  await expect(page.getByRole('listbox')).toBeVisible()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByTestId('sheet').getByText('Look to:').first()).toBeAttached()
+  const rows = await page.getByTestId('sheet').locator('.part p').allTextContents()
+  const looks = await page.getByTestId('sheet').getByText('Look to:').locator('..').allTextContents()
+  await page.emulateMedia({ media: 'screen' })
+  await page.goto(`${house.address}sheets/thursday-slow-hour`)
+  await page.getByLabel('Times of day, from 18:45').uncheck()
+  const plain = (text: string): string => text.replaceAll(/\s+/g, '').replaceAll('\u00ad', '')
+  const text = plain((await pagesOf(await saved(page, 'Save the teacher’s sheet as PDF'))).flat().join(' '))
+  expect(rows.length).toBeGreaterThan(20)
+  expect(rows.filter((row) => !text.includes(plain(row)))).toEqual([])
+  expect(looks.length).toBeGreaterThan(2)
+  expect(looks.map((look) => look.replace('Look to:', '')).filter((look) => !text.includes(plain(look)))).toEqual([])
+})
+
 test('the page for students runs by itself on a phone: its clock, its parts, its bells, and nothing is asked for', async ({
   page,
   house,

@@ -10,6 +10,7 @@ import Spine from './spine/Spine.vue'
 import StandsInTheWay from './StandsInTheWay.vue'
 import { useLetterKeys } from '#web/shared/settings/letter-keys.ts'
 import PlanSheet from './sheet/PlanSheet.vue'
+import { usePlanSheet } from './sheet/use-plan-sheet.ts'
 import { useClipboard } from './use-clipboard.ts'
 import NextTime from '#web/shared/session/NextTime.vue'
 import SessionAway from '#web/shared/session/SessionAway.vue'
@@ -51,6 +52,9 @@ const letterKeys = useLetterKeys()
 const narrow = useMediaQuery('(max-width: 1179px)')
 /** On paper the plan is a sheet, not the spine. */
 const printing = useMediaQuery('print')
+const ofClass = usePlanSheet(() =>
+  store.document && store.timeline ? { document: store.document, timeline: store.timeline } : undefined,
+)
 
 watch(
   () => String(route.params['id'] ?? ''),
@@ -116,7 +120,12 @@ useClipboard(isTyping)
 </script>
 
 <template>
-  <PlanSheet v-if="printing && store.document && store.timeline" :session="store.document" :timeline="store.timeline" />
+  <PlanSheet
+    v-if="printing && store.document && store.timeline"
+    :session="store.document"
+    :timeline="store.timeline"
+    :of-class="ofClass"
+  />
   <div v-if="store.document" v-show="!printing" class="plan" :class="{ narrow }">
     <Shelf ref="shelf" @added="spine?.focus()" />
     <StandsInTheWay v-if="!store.timeline" />

@@ -3,13 +3,12 @@ import type { PlannedClass } from '#model/planned-class'
 import type { Session } from '#model/session'
 import type { Timeline } from '#core/timeline'
 import { classWhen } from '#words/class-days'
-import { countedForms, lookToWords } from '#words/forms'
 import { formatDuration, formatMs, minutesOfDay } from '#core/units'
 import { counted } from '#words/text'
 import { useClass } from '#web/shared/house/use-class.ts'
 import { useFetching } from '#web/shared/house/use-fetching.ts'
 import { useHouse } from '#web/shared/house/use-house.ts'
-import { useInstead } from '#web/shared/house/use-instead.ts'
+import { useLookTo } from '#web/shared/house/use-look-to.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { download, fileName } from '#web/shared/ui/download.ts'
 import { makeSheet, pagesOf, sheetEndings } from './make-sheet.ts'
@@ -31,8 +30,8 @@ export interface SheetOptions {
 export function useSheets(of: () => Of | undefined) {
   const own = useOwnStore()
   const house = useHouse()
-  const { planned, people, forms, room } = useClass(of)
-  const { insteadIn } = useInstead(of)
+  const { planned, people, room } = useClass(of)
+  const { lookToIn } = useLookTo(of)
   const { ofOne, ofAll } = useFetching(of)
   const paper = usePaper()
   const making = ref<SheetKind>()
@@ -48,7 +47,6 @@ export function useSheets(of: () => Of | undefined) {
     const { learned, wordsAMinute } = own.catalog
     if (kind === 'home') return { ...of, kind, learned, wordsAMinute, madeFor }
     const begins = planned.value?.startsAt
-    const look = countedForms(forms.value.through)
     const facts = factsOf(planned.value, house.place.value?.name, people.value)
     return {
       ...{ ...of, kind, timeline, people: people.value, unit: house.unit.value },
@@ -56,13 +54,7 @@ export function useSheets(of: () => Of | undefined) {
       about: [[...facts, lengthWords(document, timeline)].join(' · ')],
       startsAtMin: byClock && begins !== undefined ? minutesOfDay(begins) : undefined,
       ...{ fetch: ofOne.value, fetchAll: ofAll.value ? [...ofAll.value.lines, ...ofAll.value.short] : [] },
-      lookTo: timeline.blocks.map(({ block: { block } }) => [
-        block.id,
-        [
-          ...look.filter(({ blockId }) => blockId === block.id).map((form) => lookToWords(form, true)),
-          ...insteadIn(block.id),
-        ],
-      ]),
+      lookTo: timeline.blocks.map(({ block: { block } }) => [block.id, lookToIn(block.id)]),
     }
   }
   async function save(kind: SheetKind, options: SheetOptions = {}): Promise<void> {

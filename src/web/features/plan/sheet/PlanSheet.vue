@@ -10,14 +10,14 @@ import { formatDuration, formatMs } from '#core/units'
 import { beforeIn } from '#words/before-breath'
 import { stopCard } from '#words/advice'
 import { rowTexts, sheetBlocks, sheetRows } from '#words/class-sheet'
-import { useInstead } from '#web/shared/house/use-instead.ts'
-import { useFetching } from '#web/shared/house/use-fetching.ts'
 import FigureThumb from '#web/shared/figures/thumbnails/FigureThumb.vue'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
+import type { SheetOfClass } from './use-plan-sheet.ts'
 
 /** The plan on paper, to lie beside the mat: black on white, A4 or Letter. Shown in print only. */
-const props = defineProps<{ session: Session; timeline: Timeline }>()
-const { insteadIn } = useInstead(() => ({ document: props.session, timeline: props.timeline }))
+const props = defineProps<{ session: Session; timeline: Timeline; ofClass: SheetOfClass }>()
+// They stay refs in it: nothing is read of the class before it is printed.
+const { lookToIn, people, ofOne, ofAll } = props.ofClass
 const own = useOwnStore()
 const blocks = computed(() =>
   sheetBlocks(props.timeline, props.session.practice).map((block, at) => {
@@ -30,7 +30,6 @@ const firstSide = (resolved: Resolved): Side | undefined => {
   return side === 'both' ? undefined : side
 }
 const before = computed(() => beforeIn(props.session, props.timeline))
-const { people, ofOne, ofAll } = useFetching(() => ({ document: props.session, timeline: props.timeline }))
 const tally = computed(() => tallyTimeline(props.timeline))
 </script>
 
@@ -75,7 +74,7 @@ const tally = computed(() => tallyTimeline(props.timeline))
                 >
               </p>
             </div>
-            <div v-for="line in insteadIn(block.id)" :key="line"><b>Look to:</b> {{ line }}</div>
+            <div v-for="line in lookToIn(block.id)" :key="line"><b>Look to:</b> {{ line }}</div>
             <div v-if="block.note"><b>Note:</b> {{ block.note }}</div>
           </td>
         </tr>
