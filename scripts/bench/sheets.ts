@@ -45,12 +45,12 @@ export async function benchSheets(): Promise<void> {
   report('a pasted plan of 20 lines read', `median ${ms(quantile(read, 0.5))}`, 'none')
 }
 
-/** An hour of bells and breath, each voice seven seconds long, as a WAV file. */
+/** An hour of bells and breath, each stroke seven seconds long, as a WAV file. */
 function benchSoundFile(): void {
   const rate = 24_000
-  const voices = [0, 1, 2].map(() => Float32Array.from({ length: 7 * rate }, (_, at) => Math.sin(at / 20) / 4))
-  const placed = Array.from({ length: 1800 }, (_, at) => ({ frame: at * 2 * rate, voice: at % 3 }))
-  const question = { mix: { rate, frames: 3600 * rate, placed, voices }, chapters: [] }
+  const strokes = [0, 1, 2].map(() => Float32Array.from({ length: 7 * rate }, (_, at) => Math.sin(at / 20) / 4))
+  const placed = Array.from({ length: 1800 }, (_, at) => ({ frame: at * 2 * rate, stroke: at % 3 }))
+  const question = { mix: { rate, frames: 3600 * rate, placed, strokes }, chapters: [] }
   const [taken = NaN] = times(1, () => [...wavPieces(question)].length)
   report('a class of 60 min with a sound every 2 s, mixed to WAV', ms(taken), '< 20000 ms')
 }

@@ -75,6 +75,8 @@ export interface ImportPlan {
   /** Sessions of the envelope that are here already, word for word. */
   readonly alreadyHere: readonly string[]
   readonly blocks: readonly Block[]
+  /** What the id of a session in the envelope has come to be here, where that is another one. */
+  readonly sessionIds: ReadonlyMap<string, string>
 }
 
 /**
@@ -124,6 +126,7 @@ export function planImport(envelope: Envelope, existing: Existing, newId: () => 
     sessions: sessions.map((session) => pointVersion(session, ids)),
     alreadyHere,
     blocks: (envelope.blocks ?? []).map((block) => pointBlock(block, ids)),
+    sessionIds: ids.session,
   }
 }
 

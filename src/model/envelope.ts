@@ -9,9 +9,13 @@ import { formerSessionSchema, sessionSchema } from './session.ts'
 import { setUpSchema } from './set-up.ts'
 import { techniqueSchema } from './technique.ts'
 import { told } from './refusal.ts'
+import { voiceCarriedSchema } from './voice.ts'
+import type { VoiceCarried } from './voice.ts'
 
 export const envelopeFormat = 'zovrin.session'
 export const envelopeVersion = 2
+/** What carries a recorded voice is of a version of its own, so that a Zovrin before it says that the file is newer. */
+export const voicedEnvelopeVersion = 3
 
 /** Everything of the teacher's own that the sessions or blocks stand on. People and records are never in it. */
 export const envelopeOwnSchema = z.strictObject({
@@ -36,7 +40,15 @@ export const writtenEnvelopeSchema = z.strictObject({
   sessions: many(sessionSchema),
   blocks: z.array(blockSchema).min(1).max(200).optional(),
 })
-export type Envelope = z.infer<typeof writtenEnvelopeSchema>
+/** Sessions with their sentences in the teacher's voice, on request. */
+export const voicedEnvelopeSchema = z.strictObject({
+  ...carried,
+  version: z.literal(voicedEnvelopeVersion),
+  sessions: z.array(sessionSchema).min(1).max(500),
+  voices: z.array(voiceCarriedSchema).min(1).max(5000),
+})
+export type VoicedEnvelope = z.infer<typeof voicedEnvelopeSchema>
+export type Envelope = z.infer<typeof writtenEnvelopeSchema> & { readonly voices?: readonly VoiceCarried[] }
 
 /** The same of version 1, whose sessions and blocks are of schema 1. */
 const formerEnvelopeSchema = z
@@ -55,7 +67,11 @@ const formerEnvelopeSchema = z
 
 /** Reads an envelope of any version, with what it carries as this build has it. */
 export const envelopeSchema = z
-  .discriminatedUnion('version', [writtenEnvelopeSchema, formerEnvelopeSchema])
+  .discriminatedUnion('version', [
+    writtenEnvelopeSchema.transform((envelope): Envelope => envelope),
+    formerEnvelopeSchema,
+    voicedEnvelopeSchema.transform((envelope): Envelope => ({ ...envelope, version: envelopeVersion })),
+  ])
   .superRefine(({ sessions, blocks }, context) => {
     const ids = (sessions ?? []).map(({ id }) => id)
     ids.forEach((id, at) => {

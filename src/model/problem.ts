@@ -37,6 +37,9 @@ export interface ProblemFacts {
   UNKNOWN_SOUND: { id: string }
   SOUND_NOT_HEARD: object
   SOUND_TOO_LARGE: { mostMb: number }
+  UNKNOWN_VOICE: { id: string }
+  VOICE_TOO_LARGE: { mostS: number }
+  VOICES_FULL: { mostMb: number }
   UNKNOWN_ADDRESS: { path: string }
   ID_TAKEN: { id: string }
   ID_MISMATCH: { address: string; document: string }

@@ -20,7 +20,7 @@ export const soundTypes = [
   'audio/aac',
   'audio/webm',
 ] as const
-const soundTypeSchema = z.enum(soundTypes)
+export const soundTypeSchema = z.enum(soundTypes)
 
 /** A sound of the teacher's own, without what is heard of it. */
 export const ownSoundSchema = z.strictObject({

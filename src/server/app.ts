@@ -40,6 +40,8 @@ import { soundRoutes } from './features/sounds/routes.ts'
 import { soundStore } from './features/sounds/store.ts'
 import { settingsRoutes } from './features/settings/routes.ts'
 import { settingsStore } from './features/settings/store.ts'
+import { voiceRoutes } from './features/voices/routes.ts'
+import { voiceStore } from './features/voices/store.ts'
 import { mostBodyKb, refuseUnreadable } from './http/body.ts'
 import { sendProblem } from './http/problem-of.ts'
 import { ProblemError } from './problems.ts'
@@ -83,11 +85,12 @@ export function makeHouse(
   const sessions = sessionStore(database, clock, async (document, transaction) => {
     refuseUnplannable(document, await own.catalog(transaction))
   })
+  const voices = voiceStore(database, clock)
   const ledClasses = ledClassStore(database, clock, hub)
   const settings = settingsStore(database, hub.changed)
   const following = { hub, clock, ledClasses, settings, own }
   house.use('/api/sessions', sessionRoutes(sessions))
-  house.use('/api/exchange', exchangeRoutes(exchange(database, own, sessions, clock)))
+  house.use('/api/exchange', exchangeRoutes(exchange(database, { own, sessions, voices }, clock)))
   house.use('/api/own', ownRoutes(own))
   house.use('/api/led-classes', ledClassRoutes(ledClasses))
   house.use('/api/settings', settingsRoutes(settings))
@@ -97,6 +100,7 @@ export function makeHouse(
   house.use('/api/planned-classes', keptRoutes('planned', plannedClassSchema, plannedClassStore(database, clock)))
   house.use('/api/series', keptRoutes('series', seriesSchema, seriesStore(database)))
   house.use('/api/long-days', keptRoutes('longDay', longDaySchema, longDayStore(database)))
+  house.use('/api/voices', voiceRoutes(voices))
   house.use('/api/now', nowRoutes(following))
   house.use('/api/screen', screenRoutes(following))
   if (room) house.use('/api/room', roomRoutes(room))
@@ -194,7 +198,8 @@ const keepNothing: RequestHandler = (_request, response, next) => {
 
 const checkContentType: RequestHandler = (request, _response, next) => {
   const hasBody = request.get('Transfer-Encoding') !== undefined || Number(request.get('Content-Length') ?? 0) > 0
-  const kinds = request.path.startsWith('/sounds/') ? ['application/json', 'audio/*'] : ['application/json']
+  const isHeard = request.path.startsWith('/sounds/') || request.path.startsWith('/voices/')
+  const kinds = isHeard ? ['application/json', 'audio/*'] : ['application/json']
   if (hasBody && !request.is(kinds)) throw new ProblemError('WRONG_CONTENT_TYPE', {})
   next()
 }

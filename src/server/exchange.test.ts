@@ -90,7 +90,7 @@ test('a hand-made file is refused with every mistake, path and mend, and nothing
 
 test.each([
   [{ format: 'something' }, 422],
-  [{ version: 3 }, 409],
+  [{ version: 4 }, 409],
   [{ sessions: undefined }, 422],
   [{ blocks: [aTalk()] }, 422],
 ])('an envelope with %j is refused', async (change, status) => {

@@ -9,6 +9,7 @@ export const views = {
   plan: 'no names',
   paste: 'no names',
   sheets: 'no names',
+  voice: 'no names',
   props: 'no names',
   breath: 'no names',
   lead: 'no names',
@@ -48,6 +49,7 @@ export const answers = {
   room: 'no names',
   pairing: 'no names',
   sounds: 'no names',
+  voices: 'no names',
   people: 'names',
   /** Ids of people, what each takes and why, as the teacher wrote it. */
   'planned-classes': 'ids',

@@ -161,6 +161,18 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     title: 'The sound is too large',
     detail: `A sound may take up to ${String(mostMb)} MB: save it smaller, as MP3 or Opus, or cut it.`,
   }),
+  UNKNOWN_VOICE: ({ id }) => ({
+    title: 'No such recording',
+    detail: `There is no recording “${id}” with this session: record the sentence again.`,
+  }),
+  VOICE_TOO_LARGE: ({ mostS }) => ({
+    title: 'The recording is too long',
+    detail: `A sentence may last up to ${String(mostS)} s: say it in less, or in two sentences.`,
+  }),
+  VOICES_FULL: ({ mostMb }) => ({
+    title: 'No more recordings with this session',
+    detail: `The recordings of a session take up to ${String(mostMb)} MB: remove some that are no longer said.`,
+  }),
   WRONG_ORIGIN: () => ({ title: 'Wrong origin', detail: 'Changes are taken only from Zovrin’s own pages.' }),
   DOCUMENT_UNREADABLE: ({ kind }) => ({
     title: 'Kept in a form this Zovrin does not read',

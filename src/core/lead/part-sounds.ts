@@ -21,6 +21,8 @@ export type PlayedSound =
       readonly strokes: number
       readonly gain?: number
     }
+  /** Words in the teacher's recorded voice; where they are not at hand nothing is heard. */
+  | { readonly kind: 'voice'; readonly voiceId: string; readonly lengthMs: Milliseconds; readonly gain?: number }
   | {
       readonly kind: 'tone'
       readonly from: number

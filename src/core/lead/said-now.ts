@@ -1,3 +1,4 @@
+import { isWords } from '#core/timeline'
 import type { Milliseconds } from '#core/units'
 import { countedRun, leadInMs, partAt } from './counted-run.ts'
 import type { LeadPlan } from './lead-plan.ts'
@@ -30,9 +31,6 @@ function outOfSightMs(plan: LeadPlan, state: LeadState, saidMs: Milliseconds): M
   const part = run && partAt(run, saidMs - zeroMs)
   return run ? Math.min(saidMs + inSightMs, part ? zeroMs + part.endMs : Infinity) : Infinity
 }
-
-/** The last counts of a held breath are shown as they are counted. */
-const isWords = (text: string | undefined): boolean => text !== undefined && !/^\d+$/.test(text)
 
 /** What is said in the quiet before a section to announce it. */
 function announced(plan: LeadPlan, index: number): string | undefined {

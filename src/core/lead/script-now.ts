@@ -22,7 +22,7 @@ export interface ScriptNow {
   readonly of: number
 }
 
-type LedScript = NonNullable<LeadPlan['scripts']>[number]
+export type LedScript = NonNullable<LeadPlan['scripts']>[number]
 
 /**
  * The script that runs over what is led now, as long as that lasts now: a re-fit, a stay or a matched side stretches it
@@ -39,7 +39,8 @@ export function scriptNow(plan: LeadPlan, state: LeadState): ScriptNow | undefin
   return at(script, spoken(script, state, endMs), nowMs, endMs)
 }
 
-function lengthOfAll(plan: LeadPlan, state: LeadState, { from, to }: LedScript): Milliseconds {
+/** How long what a script runs over lasts, as it was led so far and will be. */
+export function lengthOfAll(plan: LeadPlan, state: LeadState, { from, to }: LedScript): Milliseconds {
   const lengths = expectedLengths(plan, state)
   let sum = 0
   for (let index = from; index < to; index += 1) {
@@ -50,7 +51,7 @@ function lengthOfAll(plan: LeadPlan, state: LeadState, { from, to }: LedScript):
 }
 
 /** The script as it was begun, with what was added since: to the long quiet, or once that is over to where it was then. */
-function spoken(script: LedScript, { grown }: LeadState, endMs: Milliseconds): SpokenScript {
+export function spoken(script: LedScript, { grown }: LeadState, endMs: Milliseconds): SpokenScript {
   const begun = spokenIn(script, Math.max(0, endMs - grown.reduce((sum, { byMs }) => sum + byMs, 0)))
   return grown.reduce<SpokenScript>((said, { elapsedMs, byMs }) => {
     const moreMs = Math.max(0, byMs - said.lackMs)

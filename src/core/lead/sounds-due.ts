@@ -38,7 +38,7 @@ interface Stood {
  * A cue's instant. One that stands from the start moves on by a pause it falls into; it does not come at all where its
  * moment was done before, or where the side became shorter than that. One that stands from the end moves with it.
  */
-function instantIn(cue: LeadCue, { startMs, endMs, skippedMs, pauses, setMs }: Stood): Milliseconds | undefined {
+export function instantIn(cue: LeadCue, { startMs, endMs, skippedMs, pauses, setMs }: Stood): Milliseconds | undefined {
   if (cue.fromEnd) return Math.max(startMs, endMs - cue.offsetMs)
   const offsetMs = cue.share === undefined ? cue.offsetMs : Math.floor((setMs * cue.share) / 1000) * 1000
   if (offsetMs < skippedMs) return undefined

@@ -1,7 +1,7 @@
-/** A sound that begins at a frame: which of the voices, heard as it is. */
+/** A sound that begins at a frame: which of the strokes, heard as it is. */
 export interface Placed {
   readonly frame: number
-  readonly voice: number
+  readonly stroke: number
 }
 
 /** A file of sound before it is mixed: one channel of so many frames, and what begins where, in order of time. */
@@ -10,8 +10,8 @@ export interface Mix {
   readonly rate: number
   readonly frames: number
   readonly placed: readonly Placed[]
-  /** Samples of each voice, −1 to 1, rendered once however often it sounds. */
-  readonly voices: readonly Float32Array[]
+  /** Samples of each stroke, −1 to 1, rendered once however often it sounds. */
+  readonly strokes: readonly Float32Array[]
 }
 
 /** The frame of an instant, ms. At a rate of whole thousands it is exact. */
@@ -22,7 +22,7 @@ export const most = 0.89
 
 /** The mix in pieces of so many frames, the last one shorter; one in which nothing sounds is told by its length. */
 export function* mixed(
-  { frames, placed, voices }: Mix,
+  { frames, placed, strokes }: Mix,
   pieceFrames: number,
 ): Generator<Float32Array | { readonly silent: number }> {
   let next = 0
@@ -33,19 +33,19 @@ export function* mixed(
       sounding.push(one)
       next += 1
     }
-    sounding = sounding.filter(({ frame, voice }) => frame + (voices[voice]?.length ?? 0) > from)
-    yield sounding.length === 0 ? { silent: to - from } : piece(sounding, voices, { from, to })
+    sounding = sounding.filter(({ frame, stroke }) => frame + (strokes[stroke]?.length ?? 0) > from)
+    yield sounding.length === 0 ? { silent: to - from } : piece(sounding, strokes, { from, to })
   }
 }
 
 function piece(
   sounding: readonly Placed[],
-  voices: Mix['voices'],
+  strokes: Mix['strokes'],
   { from, to }: { readonly from: number; readonly to: number },
 ): Float32Array {
   const out = new Float32Array(to - from)
-  for (const { frame, voice } of sounding) {
-    const samples = voices[voice]
+  for (const { frame, stroke } of sounding) {
+    const samples = strokes[stroke]
     if (!samples) continue
     const begin = Math.max(from, frame)
     const end = Math.min(to, frame + samples.length)

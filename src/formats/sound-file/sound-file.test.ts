@@ -9,24 +9,26 @@ const whole = (mix: Mix, pieceFrames: number): number[] =>
 const mixes = fc
   .record({
     frames: fc.integer({ min: 1, max: 400 }),
-    voices: fc.array(fc.array(fc.integer({ min: -8, max: 8 }), { minLength: 1, maxLength: 60 }), {
+    strokes: fc.array(fc.array(fc.integer({ min: -8, max: 8 }), { minLength: 1, maxLength: 60 }), {
       minLength: 1,
       maxLength: 3,
     }),
     at: fc.array(fc.tuple(fc.nat(420), fc.nat(2)), { maxLength: 12 }),
   })
-  .map(({ frames, voices, at }): Mix => ({
+  .map(({ frames, strokes, at }): Mix => ({
     ...{ rate: 1000, frames },
-    voices: voices.map((samples) => Float32Array.from(samples, (sample) => sample / 8)),
-    placed: at.map(([frame, voice]) => ({ frame, voice: voice % voices.length })).toSorted((a, b) => a.frame - b.frame),
+    strokes: strokes.map((samples) => Float32Array.from(samples, (sample) => sample / 8)),
+    placed: at
+      .map(([frame, stroke]) => ({ frame, stroke: stroke % strokes.length }))
+      .toSorted((a, b) => a.frame - b.frame),
   }))
 
 test('every sound begins at its frame and is added to what sounds there, however the file is cut into pieces', () => {
   fc.assert(
     fc.property(mixes, fc.integer({ min: 1, max: 120 }), (mix, pieceFrames) => {
       const plain = Array<number>(mix.frames).fill(0)
-      for (const { frame, voice } of mix.placed)
-        mix.voices[voice]?.forEach((sample, at) => {
+      for (const { frame, stroke } of mix.placed)
+        mix.strokes[stroke]?.forEach((sample, at) => {
           if (frame + at < mix.frames) plain[frame + at] = (plain[frame + at] ?? 0) + sample
         })
       expect(whole(mix, pieceFrames)).toEqual(plain.map((sample) => sample + 0))

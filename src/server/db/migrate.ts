@@ -26,6 +26,7 @@ import { observedMarksMigration } from './migrations/022-observed-marks.ts'
 import { seriesMigration } from './migrations/023-series.ts'
 import { placeTimeZoneMigration } from './migrations/024-place-time-zone.ts'
 import { longDaysMigration } from './migrations/025-long-days.ts'
+import { voicesMigration } from './migrations/026-voices.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -61,6 +62,7 @@ export const migrations: readonly Migration[] = [
   seriesMigration,
   placeTimeZoneMigration,
   longDaysMigration,
+  voicesMigration,
 ]
 
 const migrationsTable = 'migrations'

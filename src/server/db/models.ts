@@ -159,6 +159,17 @@ export interface SoundRow extends Row<SoundRow> {
   lengthMs: number
 }
 
+export interface VoiceRow extends Row<VoiceRow> {
+  id: string
+  sessionId: string
+  text: string
+  type: string
+  bytes: number
+  lengthMs: number
+  savedAt: Date
+  heard: Buffer
+}
+
 export interface OwnThingRow extends Row<OwnThingRow> {
   kind: string
   id: string
@@ -193,6 +204,7 @@ export interface Models {
   readonly observedMarks: ModelStatic<ObservedMarkRow>
   readonly devices: ModelStatic<DeviceRow>
   readonly sounds: ModelStatic<SoundRow>
+  readonly voices: ModelStatic<VoiceRow>
   readonly ownThings: ModelStatic<OwnThingRow>
   readonly settings: ModelStatic<SettingsRow>
 }
@@ -324,6 +336,14 @@ export function defineModels(sequelize: Sequelize): Models {
       'sound',
       { id: key(), name: short(), use: short(), type: short(), bytes: whole(), lengthMs: whole() },
       plain('sounds'),
+    ),
+    voices: sequelize.define<VoiceRow>(
+      'voice',
+      {
+        ...{ id: key(), sessionId: short(), text: text(), type: short(), bytes: whole(), lengthMs: whole() },
+        ...{ savedAt: instant(), heard: { type: DataTypes.BLOB('medium'), allowNull: false } },
+      },
+      plain('voices'),
     ),
     devices: sequelize.define<DeviceRow>(
       'device',

@@ -25,6 +25,7 @@ const items: readonly BarItem[] = [
   { words: 'Rename', act: () => (shown.value = 'rename') },
   { words: 'Versions', act: inPlan('#versions') },
   { words: 'History', act: () => (shown.value = 'history') },
+  { words: 'Own voice', act: () => void router.push({ name: 'voice', params: { id } }) },
   { words: 'Sheets and files', act: () => void router.push({ name: 'sheets', params: { id } }) },
   { words: 'Print the plan', act: inPlan('#sheet') },
   { words: 'As text', act: () => (shown.value = 'text') },

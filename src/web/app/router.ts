@@ -55,6 +55,12 @@ export const router = createRouter({
       meta: { title: 'Sheets', within: 'plan' },
     },
     {
+      path: '/voice/:id',
+      name: 'voice',
+      component: () => import('#web/features/voice/VoiceView.vue'),
+      meta: { title: 'Sheets', within: 'plan' },
+    },
+    {
       path: '/props/:id',
       name: 'props',
       components: {

@@ -8,6 +8,8 @@ export interface Ports {
   /** Time that only runs forward within a page load. */
   steadyMs(): number
   audio(): AudioPort
+  /** What the teacher says into; rejects where there is none, or the browser does not let it be used. */
+  microphone(): Promise<MediaStream>
 }
 
 declare global {
@@ -24,6 +26,9 @@ const real: Ports = {
   epochMs: () => Date.now(),
   steadyMs: () => performance.now(),
   audio: () => (device ??= webAudioPort()),
+  // A voice is levelled afterwards, all sentences alike: the browser's own levelling would breathe between words.
+  microphone: () =>
+    navigator.mediaDevices.getUserMedia({ audio: { channelCount: 1, autoGainControl: false, noiseSuppression: true } }),
 }
 
 export const ports = (): Ports => ({ ...real, ...window.zovrinPorts })

@@ -1,6 +1,6 @@
 import express from 'express'
 import type { Router } from 'express'
-import { envelopeSchema, envelopeVersion } from '#model/envelope'
+import { envelopeSchema, voicedEnvelopeVersion } from '#model/envelope'
 import { apiRouter, closeRouter } from '#server/http/api-router'
 import { readAs } from '#server/http/read-as'
 import { ProblemError } from '#server/problems'
@@ -11,7 +11,8 @@ export function exchangeRoutes(store: Exchange): Router {
   const router = apiRouter()
 
   router.get('/sessions/:id', async (request, response) => {
-    response.json(await store.exportSessions([request.params.id]))
+    const isVoiced = request.query['voice'] !== undefined
+    response.json(await store.exportSessions([request.params.id], isVoiced))
   })
 
   router.post('/', async (request, response) => {
@@ -21,13 +22,13 @@ export function exchangeRoutes(store: Exchange): Router {
   return closeRouter(router)
 }
 
-/** A whole year of sessions with their words takes less. */
-export const exchangeBody = express.json({ limit: '8mb', strict: true })
+/** A whole year of sessions with their words takes less; and so do the recordings of one, written as text. */
+export const exchangeBody = express.json({ limit: '40mb', strict: true })
 
 function readEnvelope(body: unknown) {
   const version = typeof body === 'object' && body !== null && 'version' in body ? body.version : undefined
-  if (typeof version === 'number' && version > envelopeVersion) {
-    throw new ProblemError('SCHEMA_NEWER', { schema: version, known: envelopeVersion }, { path: 'version' })
+  if (typeof version === 'number' && version > voicedEnvelopeVersion) {
+    throw new ProblemError('SCHEMA_NEWER', { schema: version, known: voicedEnvelopeVersion }, { path: 'version' })
   }
   return readAs(envelopeSchema, body)
 }

@@ -1,11 +1,13 @@
 import { nanoid } from 'nanoid'
 import type { Block } from '#model/block'
-import type { Envelope } from '#model/envelope'
+import { voicedEnvelopeVersion } from '#model/envelope'
+import type { Envelope, VoicedEnvelope } from '#model/envelope'
 import { ownSchemaVersion } from '#model/own'
 import type { OwnThing } from '#model/own'
 import { sessionLimits } from '#model/limits'
 import { sessionSchemaVersion } from '#model/session'
 import type { Session } from '#model/session'
+import type { VoiceCarried } from '#model/voice'
 import { slipsIn, slipsInBlocks, unknownInOwn, withOwn } from '#core/session'
 import { inTheWayOf } from '#core/timeline'
 import { makeEnvelope, planImport } from '#formats/session-envelope'
@@ -16,6 +18,7 @@ import type { Database } from '#server/db/open'
 import { isShipped } from '#server/features/own/former-counts'
 import type { OwnStore } from '#server/features/own/store'
 import type { SessionStore } from '#server/features/sessions/store'
+import type { HeardOf, VoiceStore } from '#server/features/voices/store'
 import { readableDocument } from '#server/features/sessions/migrate-document'
 import { mostBodyKb } from '#server/http/body'
 import { ProblemError } from '#server/problems'
@@ -35,11 +38,16 @@ const shippedIds = new Set([
 ])
 
 /** Sessions and blocks out of this Zovrin and into it, with the own things they stand on. */
-export function exchange({ models, inTransaction }: Database, own: OwnStore, sessions: SessionStore, clock: Clock) {
+export function exchange({ models, inTransaction }: Database, stores: Stores, clock: Clock) {
+  const { own, sessions, voices } = stores
   return {
-    async exportSessions(ids: readonly string[]): Promise<Envelope> {
-      const stored = await Promise.all(ids.map((id) => sessions.find(id)))
-      return makeEnvelope({ sessions: stored.map(({ document }) => document) }, await own.list())
+    /** With the recordings of their sentences where they are asked for, and there are any. Throws UNKNOWN_SESSION. */
+    async exportSessions(ids: readonly string[], isVoiced = false): Promise<Envelope | VoicedEnvelope> {
+      const stored = (await Promise.all(ids.map((id) => sessions.find(id)))).map(({ document }) => document)
+      const envelope = makeEnvelope({ sessions: stored }, await own.list())
+      const carried = isVoiced ? (await voices.ofSessions(ids)).map(carriedOf) : []
+      if (carried.length === 0) return envelope
+      return { ...envelope, version: voicedEnvelopeVersion, sessions: stored, voices: carried }
     },
 
     /** All of it or nothing. Throws DOCUMENT_REFUSED with every id that is named and is nowhere. */
@@ -70,6 +78,9 @@ export function exchange({ models, inTransaction }: Database, own: OwnStore, ses
           { transaction },
         )
         for (const document of plan.sessions) await sessions.create(document, transaction)
+        const carried = (envelope.voices ?? []).map((one) => heardOf(one, plan.sessionIds))
+        refuseStrange(carried, new Set([...plan.sessions.map(({ id }) => id), ...plan.alreadyHere]))
+        await voices.bring(carried, transaction)
         // One that was deleted is brought back by the file that holds it word for word.
         const deleted = rows
           .filter(({ id, deletedAt }) => deletedAt && plan.alreadyHere.includes(id))
@@ -84,6 +95,31 @@ export function exchange({ models, inTransaction }: Database, own: OwnStore, ses
       })
     },
   }
+}
+
+interface Stores {
+  readonly own: OwnStore
+  readonly sessions: SessionStore
+  readonly voices: VoiceStore
+}
+
+/** A recording as it goes out: what is heard of it as text. */
+const carriedOf = ({ sessionId, voice: { text, lengthMs, type }, heard }: HeardOf): VoiceCarried => ({
+  ...{ sessionId, text, lengthMs, type, heard: heard.toString('base64') },
+})
+
+/** One that came in, under an id of its own, of the session as that is called here. */
+function heardOf({ sessionId, heard, ...said }: VoiceCarried, sessionIds: ReadonlyMap<string, string>): HeardOf {
+  const bytes = Buffer.from(heard, 'base64')
+  const voice = { ...said, id: nanoid(), bytes: bytes.length }
+  return { sessionId: sessionIds.get(sessionId) ?? sessionId, voice, heard: bytes }
+}
+
+/** Throws UNKNOWN_REFERENCE for a recording of a session that did not come with it. */
+function refuseStrange(carried: readonly HeardOf[], sessionIds: ReadonlySet<string>): void {
+  const at = carried.findIndex(({ sessionId }) => !sessionIds.has(sessionId))
+  const id = carried[at]?.sessionId
+  if (id !== undefined) throw new ProblemError('UNKNOWN_REFERENCE', { id }, { path: `voices[${String(at)}].sessionId` })
 }
 
 /** Everything saving would refuse, with its place in the file; and what could never be saved back for its size. */

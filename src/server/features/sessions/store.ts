@@ -152,17 +152,19 @@ async function refuseToCome(
   if (days.length > 0) throw new ProblemError('IN_USE', { name, where: days.map(classOn).join(', '), sessions: [] })
 }
 
-/** A deleted session can be brought back for as long as its history is kept; then it goes. */
-async function clearDeleted({ sessions }: Models, now: Date, transaction: Transaction): Promise<void> {
+/** A deleted session can be brought back for as long as its history is kept; then it goes, and what was recorded for it. */
+async function clearDeleted({ sessions, voices }: Models, now: Date, transaction: Transaction): Promise<void> {
   const past = await sessions.findAll({
-    attributes: ['id'],
+    attributes: ['id', 'deletedAt'],
     where: { deletedAt: { [Op.ne]: null } },
     order: [['deletedAt', 'DESC']],
     offset: deletedKeptAtLeast,
     transaction,
   })
-  const tooOld = { [Op.lt]: new Date(now.getTime() - keepForMs) }
-  await sessions.destroy({ where: { id: past.map(({ id }) => id), deletedAt: tooOld }, transaction })
+  const before = now.getTime() - keepForMs
+  const gone = past.filter(({ deletedAt }) => deletedAt && deletedAt.getTime() < before).map(({ id }) => id)
+  await sessions.destroy({ where: { id: gone }, transaction })
+  await voices.destroy({ where: { sessionId: gone }, transaction })
 }
 
 const columnsOf = (document: Session, savedAt: Date) => ({

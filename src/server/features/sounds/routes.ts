@@ -3,6 +3,7 @@ import type { ErrorRequestHandler, Request, Response, Router } from 'express'
 import { soundLimits } from '#model/limits'
 import { ownSoundSchema, soundBroughtSchema, soundTypes } from '#model/sound'
 import { apiRouter, closeRouter } from '#server/http/api-router'
+import { heardIn, sendHeard } from '#server/http/heard'
 import { readAs } from '#server/http/read-as'
 import { ProblemError } from '#server/problems'
 import type { SoundStore } from './store.ts'
@@ -23,10 +24,8 @@ export function soundRoutes(store: SoundStore): Router {
   })
 
   router.put('/:id', heardBody, tooLarge, async (request: Request<{ id: string }>, response: Response) => {
-    const heard: unknown = request.body
-    if (!Buffer.isBuffer(heard) || heard.length === 0) throw new ProblemError('SOUND_NOT_HEARD', {})
+    const { heard, type } = heardIn(request)
     const brought = readAs(soundBroughtSchema, request.query)
-    const type = request.get('Content-Type')?.split(';')[0]?.trim().toLowerCase()
     const sound = readAs(ownSoundSchema, { id: request.params.id, ...brought, type, bytes: heard.length })
     await store.put(sound, heard)
     response.json(sound)
@@ -39,9 +38,11 @@ export function soundRoutes(store: SoundStore): Router {
 
   router.get('/:id/heard', async (request, response) => {
     const { sound, file } = await store.find(request.params.id)
-    // Whatever the file holds, it is handed out as a sound and nothing else.
-    response.set({ 'Content-Type': sound.type, 'X-Content-Type-Options': 'nosniff' })
-    response.sendFile(file, { dotfiles: 'allow', headers: { 'Content-Type': sound.type }, cacheControl: false })
+    sendHeard(response, sound.type).sendFile(file, {
+      dotfiles: 'allow',
+      headers: { 'Content-Type': sound.type },
+      cacheControl: false,
+    })
   })
 
   return closeRouter(router)

@@ -7,6 +7,7 @@ import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
 import { useOwnSoundsStore } from '#web/shared/lead/own-sounds-store.ts'
 import type { LedClock } from './led-clock.ts'
 import { useClassMusic } from './use-class-music.ts'
+import { useVoiceDue } from './use-voice-due.ts'
 import { useBells } from '#web/shared/lead/use-bells.ts'
 
 /** Sped up only bells are heard: counts would be a rattle. */
@@ -68,10 +69,12 @@ export function useClassSound(conducted: ShallowRef<Conducted | undefined>, led:
       const sound = asChosen(one.sound, settings.classSounds)
       return sound && isHeardAt(led().speed, sound) ? [{ ...one, sound, atMs: one.atMs / led().speed }] : []
     })
-    bells.replace(due, state.nowMs / led().speed, runClock(conducted.value))
+    const said = voiceFrom(conducted.value, led().speed)
+    bells.replace([...due, ...said], state.nowMs / led().speed, runClock(conducted.value))
     followMusic()
   }
   const haveOwn = useOwnBells(schedule)
+  const voiceFrom = useVoiceDue(schedule)
   return {
     schedule,
     ...atOnce(bells, haveOwn),

@@ -11,13 +11,13 @@ export async function exportOne(desk: SessionDesk, { id, name }: SessionLine): P
     download(JSON.stringify(reply.value, null, 2), fileName(name, 'zovrin.json'), 'application/json')
 }
 
-/** The server takes less still, and says so; what is far larger is not even read. */
-const mostBytes = 5_000_000
+/** A session with all its recordings takes less; what is far larger is not even read. */
+const mostBytes = 40_000_000
 
 /** What a file holds, into the list; true when it was taken in. */
 export async function importFile(desk: SessionDesk, file: File): Promise<boolean> {
   if (file.size > mostBytes) {
-    desk.problems.value = [`${file.name} is larger than any file of sessions: choose one of at most 5 MB.`]
+    desk.problems.value = [`${file.name} is larger than any file of sessions: choose one of at most 40 MB.`]
     return false
   }
   const envelope = await readJson(file)

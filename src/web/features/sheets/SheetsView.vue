@@ -13,7 +13,9 @@ import { useOwnStore } from '#web/shared/own/own-store.ts'
 import SessionAway from '#web/shared/session/SessionAway.vue'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import type { SheetKind } from '#web/shared/sheets/sheet-work.ts'
+import type { SoundFileKind } from '#web/shared/sound-file/sound-file-work.ts'
 import { wavRate, useSoundFile } from '#web/shared/sound-file/use-sound-file.ts'
+import { useVoicesStore } from '#web/shared/voice/voices-store.ts'
 import { makeSheet } from '#web/shared/sheets/make-sheet.ts'
 import { notMade, useSheets } from '#web/shared/sheets/use-sheets.ts'
 import type { SheetOptions } from '#web/shared/sheets/use-sheets.ts'
@@ -100,6 +102,18 @@ async function savePage(): Promise<void> {
   pageTold.value = bytes ? `Saved: ${String(Math.ceil(bytes.length / 1000))} kB` : none
 }
 const sound = useSoundFile()
+const voices = useVoicesStore()
+watch(
+  () => compiled.value?.document.id,
+  (id) => void (id !== undefined && voices.open(id)),
+  { immediate: true },
+)
+const isVoiced = ref(true)
+function saveSound(as: SoundFileKind): void {
+  if (!compiled.value) return
+  const { document: session, timeline } = compiled.value
+  void sound.save({ session, timeline, voices: isVoiced.value ? voices.voices : [] }, as)
+}
 const soundFiles = [
   { as: 'opus', name: 'Opus' },
   { as: 'wav', name: 'WAV' },
@@ -185,6 +199,16 @@ async function saveChapters(): Promise<void> {
               The bells and the breath of the class at their times, each hold begun by the clock, for a class without a
               screen. As WAV about {{ megabytes }} MB; Opus is far smaller, and plays on most phones.
             </p>
+            <label v-if="voices.voices.length > 0"><Checkbox v-model="isVoiced" binary />With your own voice</label>
+            <p>
+              <RouterLink :to="{ name: 'voice', params: { id: compiled.document.id } }">
+                {{
+                  voices.voices.length > 0
+                    ? `${counted(voices.voices.length, 'sentence')} recorded`
+                    : 'Record its sentences'
+                }}
+              </RouterLink>
+            </p>
             <p v-if="sound.failed.value" role="alert">{{ sound.failed.value }}</p>
           </div>
           <span class="made" role="status">{{
@@ -212,7 +236,7 @@ async function saveChapters(): Promise<void> {
               outlined
               :label="name"
               :aria-label="`Save the sound of the class as ${name}`"
-              @click="sound.save({ session: compiled.document, timeline: compiled.timeline }, as)"
+              @click="saveSound(as)"
             />
           </span>
         </li>

@@ -10,9 +10,12 @@ export interface AudioPort {
   resume(): Promise<void>
   /** Sounds something at a second of the audio clock. */
   schedule(sound: PlayedSound, when: number): void
-  /** Forgets every sound that has not begun, and lets a tone that sounds die away at once; a bell rings out. */
-  cancel(): void
-  /** Has a sound of the teacher's own at hand from now on. Rejects what it cannot play. */
+  /**
+   * Forgets every sound that has not begun, and lets a tone or a voice that sounds die away at once; a bell rings out, and so
+   * do the voices of these ids.
+   */
+  cancel(goesOn?: ReadonlySet<string>): void
+  /** Has a sound or a recorded sentence of the teacher's own at hand from now on. Rejects what it cannot play. */
   keep(soundId: string, heard: ArrayBuffer): Promise<void>
   /** The track that plays beside the bells. */
   readonly music: MusicPort

@@ -8,9 +8,12 @@ import { webMusicPort } from './web-music-port.ts'
 interface Asked {
   readonly node: AudioScheduledSourceNode
   readonly when: number
-  /** Of a tone, which does not ring out by itself. */
+  /** Of a tone or a voice, which does not ring out by itself. */
   readonly envelope?: GainNode
+  readonly voiceId?: string
 }
+
+type PlayedVoice = Extract<PlayedSound, { kind: 'voice' }>
 
 /** A tone that is broken off dies away over this: no click, and well within 50 ms. */
 const cutS = 0.03
@@ -22,10 +25,21 @@ interface Device {
   readonly own: ReadonlyMap<string, AudioBuffer>
 }
 
+/** A recorded sentence; nothing where it is not at hand. */
+function spoken({ context, out, own }: Device, { voiceId, gain = 1 }: PlayedVoice, when: number): Asked | undefined {
+  const buffer = own.get(voiceId)
+  if (!buffer) return undefined
+  const node = new AudioBufferSourceNode(context, { buffer })
+  const envelope = new GainNode(context, { gain })
+  node.connect(envelope).connect(out)
+  node.start(when)
+  return { node, when, envelope, voiceId }
+}
+
 /** One stroke; of an own sound that is not at hand, the bell it stands for. */
 function struck(
   { context, out, own }: Device,
-  sound: Exclude<PlayedSound, { kind: 'tone' }>,
+  sound: Exclude<PlayedSound, { kind: 'tone' | 'voice' }>,
   at: number,
 ): AudioScheduledSourceNode[] {
   if (sound.kind === 'heldTone') return holdTone(context, out, at, sound.gain)
@@ -71,16 +85,21 @@ export function webAudioPort(): AudioPort {
         keep({ node, when: at, envelope })
         return
       }
+      if (sound.kind === 'voice') {
+        const voice = spoken({ context, out, own }, sound, onFrame(when))
+        if (voice) keep(voice)
+        return
+      }
       for (let stroke = 0; stroke < sound.strokes; stroke += 1) {
         const at = onFrame(when + stroke * strokeGapS)
         for (const node of struck({ context, out, own }, sound, at)) keep({ node, when: at })
       }
     },
-    cancel() {
+    cancel(goesOn) {
       const now = context.currentTime
-      for (const { node, when, envelope } of asked) {
+      for (const { node, when, envelope, voiceId } of asked) {
         if (when > now) node.stop()
-        else if (envelope) {
+        else if (envelope && !(voiceId !== undefined && goesOn?.has(voiceId))) {
           const level = envelope.gain.value
           envelope.gain.cancelScheduledValues(now)
           envelope.gain.setValueAtTime(level, now)

@@ -26,7 +26,10 @@ export function makeBellSchedule(audio: Pick<AudioPort, 'now' | 'isRunning' | 's
   }
 
   function put(nowMs: number): void {
-    audio.cancel()
+    // What is being said goes on where it would still be said now.
+    audio.cancel(
+      new Set(due.flatMap(({ atMs, sound }) => (sound.kind === 'voice' && atMs < nowMs ? [sound.voiceId] : []))),
+    )
     const earliestS = audio.now() - lateS
     for (const { atMs, sound } of due) {
       const when = whenOf(atMs)

@@ -1,15 +1,18 @@
 import { onScopeDispose, ref } from 'vue'
 import type { Session } from '#model/session'
-import { asChosen, leadPlan, soundsByClock } from '#core/lead'
+import type { Voice } from '#model/voice'
+import { asChosen, leadPlan, soundsByClock, voiceByClock } from '#core/lead'
 import type { Timeline } from '#core/timeline'
 import { sheetBlocks } from '#words/class-sheet'
 import { frameOf } from '#formats/sound-file/mix'
 import { heardAt } from '#web/shared/api/sounds.ts'
+import { voiceAt } from '#web/shared/api/voices.ts'
 import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
+import { bookOf } from '#web/shared/voice/voices-store.ts'
 import { download, fileName } from '#web/shared/ui/download.ts'
 import type { SoundFileKind, SoundFilePiece, SoundFileQuestion } from './sound-file-work.ts'
-import { rendered, voicesOf } from './voices.ts'
-import type { Voice } from './voices.ts'
+import { rendered, strokesOf } from './strokes.ts'
+import type { Stroke } from './strokes.ts'
 
 /** Frames a second: every millisecond is a whole number of them, and no bell or voice needs more; Opus is made of 48,000. */
 const rates: Readonly<Record<SoundFileKind, number>> = { wav: 24_000, opus: 48_000 }
@@ -23,6 +26,8 @@ const endings: Readonly<Record<SoundFileKind, { readonly ending: string; readonl
 interface Of {
   readonly session: Session
   readonly timeline: Timeline
+  /** The sentences of it that are heard in the teacher's voice. */
+  readonly voices: readonly Voice[]
 }
 
 const notMade: Readonly<Record<SoundFileKind, string>> = {
@@ -30,13 +35,22 @@ const notMade: Readonly<Record<SoundFileKind, string>> = {
   opus: 'This browser could not encode it: save it as WAV.',
 }
 
-/** The sounds of the teacher's own among some voices, decoded; one that is gone leaves its place to its bell. */
-async function ownBuffers(voices: readonly Voice[], rate: number): Promise<ReadonlyMap<string, AudioBuffer>> {
-  const ids = new Set(voices.flatMap((voice) => (voice.kind === 'own' ? [voice.soundId] : [])))
+/** What is the teacher's own among some strokes, decoded: a bell that is gone leaves its place to the one it stands for. */
+async function ownBuffers(
+  strokes: readonly Stroke[],
+  rate: number,
+  sessionId: string,
+): Promise<ReadonlyMap<string, AudioBuffer>> {
+  const addresses = new Map(
+    strokes.flatMap((stroke) => {
+      if (stroke.kind === 'own') return [[stroke.soundId, heardAt(stroke.soundId)] as const]
+      return stroke.kind === 'voice' ? [[stroke.voiceId, voiceAt(sessionId, stroke.voiceId)] as const] : []
+    }),
+  )
   const context = new OfflineAudioContext(1, 1, rate)
   const found = new Map<string, AudioBuffer>()
-  for (const id of ids) {
-    const reply = await fetch(heardAt(id)).catch(() => undefined)
+  for (const [id, address] of addresses) {
+    const reply = await fetch(address).catch(() => undefined)
     if (!reply?.ok) continue
     const buffer = await context.decodeAudioData(await reply.arrayBuffer()).catch(() => undefined)
     if (buffer) found.set(id, buffer)
@@ -46,19 +60,23 @@ async function ownBuffers(voices: readonly Voice[], rate: number): Promise<Reado
 
 type Heard = Pick<ReturnType<typeof useSettingsStore>, 'breathSounds' | 'classSounds'>
 
-/** What is mixed: every sound of a class at its frame, each voice rendered once, and its blocks as chapters. */
-async function questionOf({ session, timeline }: Of, as: SoundFileKind, settings: Heard): Promise<SoundFileQuestion> {
+/** What is mixed: every sound of a class at its frame, each stroke rendered once, and its blocks as chapters. */
+async function questionOf(
+  { session, timeline, voices }: Of,
+  as: SoundFileKind,
+  settings: Heard,
+): Promise<SoundFileQuestion> {
   const rate = rates[as]
-  const due = soundsByClock(leadPlan(timeline, {}), settings.breathSounds).flatMap((one) => {
+  const bells = soundsByClock(leadPlan(timeline, {}), settings.breathSounds).flatMap((one) => {
     const sound = asChosen(one.sound, settings.classSounds)
     return sound ? [{ ...one, sound }] : []
   })
-  const { voices, placed } = voicesOf(due, rate)
-  const own = await ownBuffers(voices, rate)
-  const samples = await Promise.all(voices.map((voice) => rendered(voice, rate, own)))
+  const { strokes, placed } = strokesOf([...bells, ...voiceByClock(timeline, bookOf(session, voices))], rate)
+  const own = await ownBuffers(strokes, rate, session.id)
+  const samples = await Promise.all(strokes.map((stroke) => rendered(stroke, rate, own)))
   return {
     as,
-    mix: { rate, frames: frameOf(timeline.totalMs, rate), placed, voices: samples },
+    mix: { rate, frames: frameOf(timeline.totalMs, rate), placed, strokes: samples },
     chapters: sheetBlocks(timeline, session.practice).map(({ name, startMs }) => ({
       ...{ name, frame: frameOf(startMs, rate) },
     })),

@@ -7,6 +7,7 @@ import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
 import { useOwnSoundsStore } from '#web/shared/lead/own-sounds-store.ts'
 import { classSoundWords } from '#words/class-sounds'
 import OwnSounds from './OwnSounds.vue'
+import OwnVoice from './OwnVoice.vue'
 import SoundRow from './SoundRow.vue'
 
 type Role = keyof ClassSounds
@@ -74,5 +75,6 @@ function tried(role: Role): void {
     @louder="put(role, { ...shown[role], loudness: $event })"
     @tried="tried(role)"
   />
+  <OwnVoice />
   <OwnSounds />
 </template>
