@@ -23,7 +23,7 @@ async function keptOf({ take, text }: Now, keep: (recording: Recording) => Promi
   try {
     const ready = await take.stop()
     if (!ready) return nothingHeard
-    await keep({ text, lengthMs: ready.lengthMs, file: new Blob([ready.bytes], { type: ready.type }) })
+    await keep({ text, ...ready })
     return ''
   } catch {
     return notRecorded

@@ -26,13 +26,19 @@ export function beginTake(stream: MediaStream): Take {
     }
   })
   const meter = levelOf(stream)
+  // Fetched while it is recorded: with the server away when it ends, it is there.
+  const ready = makeReady()
   recorder.start()
   return {
     level: meter.level,
     async stop() {
       if (recorder.state !== 'inactive') recorder.stop()
       void meter.close()
-      return madeReady(await decoded(await ended))
+      const file = await ended
+      const spoken = await decoded(file)
+      const lengthMs = Math.max(1, Math.round((spoken.samples.length / spoken.rate) * 1000))
+      // Rather as it was said, with its silence, than not at all.
+      return ready(spoken).catch(() => ({ file: asSound(file, recorder.mimeType), lengthMs }))
     },
   }
 }
@@ -65,18 +71,27 @@ async function decoded(file: Blob): Promise<Spoken> {
   return { samples, rate }
 }
 
+/** What was recorded under its plain type, as files of sound have it. */
+const asSound = (file: Blob, mimeType: string): Blob =>
+  new Blob([file], { type: mimeType.replace(/;.*/, '').replace('video/', 'audio/') })
+
 /** In a worker, so that the page goes on; it goes when the sentence is ready. */
-function madeReady(spoken: Spoken): Promise<ReadyVoice | undefined> {
+function makeReady(): (spoken: Spoken) => Promise<ReadyVoice | undefined> {
   const worker = new Worker(new URL('./voice-worker.ts', import.meta.url), { type: 'module' })
-  return new Promise<ReadyVoice | undefined>((settle, fail) => {
+  const answer = new Promise<ReadyVoice | undefined>((settle, fail) => {
     worker.onmessage = ({ data }: MessageEvent<ReadyVoice | undefined>) => {
       settle(data)
     }
     worker.onerror = ({ message }) => {
       fail(new Error(message))
     }
-    worker.postMessage(spoken, [spoken.samples.buffer])
   }).finally(() => {
     worker.terminate()
   })
+  // It may fail before anybody asks it.
+  answer.catch(() => undefined)
+  return (spoken) => {
+    worker.postMessage(spoken, [spoken.samples.buffer])
+    return answer
+  }
 }
