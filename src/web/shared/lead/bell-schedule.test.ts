@@ -47,6 +47,22 @@ test('what is due anew takes the place of what was', () => {
   expect(audio.whens()).toEqual([10, 50])
 })
 
+test('words that are being said go on where they still would be said, and are broken off where they would not', () => {
+  const goneOn: string[][] = []
+  const { port } = fakeAudio()
+  const bells = makeBellSchedule({
+    ...port,
+    cancel: (goesOn?: ReadonlySet<string>) => goneOn.push([...(goesOn ?? [])]),
+  })
+  const said = (seconds: number, voiceId: string): DueSound => ({
+    ...{ key: voiceId, atMs: seconds * 1000, sound: { kind: 'voice', voiceId, lengthMs: 4000 } },
+  })
+  bells.replace([said(4, 'soft'), said(20, 'out')], 5000, at(5000))
+  bells.replace([said(20, 'out')], 6000, at(6000))
+  bells.silence()
+  expect(goneOn).toEqual([['soft'], [], []])
+})
+
 test('clocks less than 10 ms apart are left alone, more apart are anchored anew', () => {
   const audio = fakeAudio()
   const bells = makeBellSchedule(audio.port)
