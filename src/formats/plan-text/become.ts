@@ -1,6 +1,6 @@
 import type { Block, BreathBlock, BreathOver, ClosingBlock, HoldBlock, MovementBlock, RestBlock } from '#model/block'
 import { basePositions } from '#model/common'
-import { betweenLimits, blockLimits, breathLimits, holdLimits, textLimits } from '#model/limits'
+import { betweenLimits, blockLimits, breathLimits, holdLimits, mostItems, textLimits } from '#model/limits'
 import type { SecondsRange } from '#model/limits'
 import type { RoundsSection, Section } from '#model/section'
 import type { Session } from '#model/session'
@@ -404,6 +404,6 @@ function setUpFor(
     const more = count - (takes.get(kind) ?? 0)
     return more > 0 ? [{ id: `said-${String(at + 1)}`, kind, count: more }] : []
   })
-  const setUpItems = [...items, ...beside].slice(0, 20)
+  const setUpItems = [...items, ...beside].slice(0, mostItems)
   return { fields: { ...(usual ? { setUpId: usual.id } : {}), setUpItems }, doubts: ['PROPS_BESIDE'] }
 }

@@ -1,6 +1,7 @@
 import type { TDocumentDefinitions } from 'pdfmake/interfaces'
 import { formatMs } from '#core/units'
 import type { SheetBlock } from '#words/class-sheet'
+import { capital, lower } from '#words/text'
 import { say, sayAll, sheetDocument, pageSizes } from './pdf.ts'
 import type { Paper } from './pdf.ts'
 
@@ -24,7 +25,7 @@ export function floorLines(blocks: readonly SheetBlock[]): readonly FloorLine[] 
       const rest = parts.find((part) => part.kind === 'closing')
       const whole = kind === 'closing' && rest ? rest.endMs - rest.startMs : endMs - startMs
       return {
-        name: form === '' ? name : `${name}, ${form.charAt(0).toLowerCase()}${form.slice(1)}`,
+        name: form === '' ? name : `${name}, ${lower(form)}`,
         sides: sides.length === 0 ? formatMs(whole) : sidesText(sides),
         takes,
       }
@@ -34,7 +35,7 @@ export function floorLines(blocks: readonly SheetBlock[]): readonly FloorLine[] 
 /** "L 3:30 · R 3:30" in the order in which they are held. */
 const sidesText = (sides: readonly { readonly side: string | undefined; readonly ms: number }[]): string =>
   sides
-    .map(({ side, ms }) => (side === undefined ? formatMs(ms) : `${side.charAt(0).toUpperCase()} ${formatMs(ms)}`))
+    .map(({ side, ms }) => (side === undefined ? formatMs(ms) : `${capital(side.charAt(0))} ${formatMs(ms)}`))
     .join(' · ')
 
 const margin = 30

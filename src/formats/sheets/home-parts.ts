@@ -1,11 +1,13 @@
 import type { Block } from '#model/block'
+import type { PropKind } from '#model/prop'
 import type { Section } from '#model/section'
 import type { Session } from '#model/session'
+import type { SetUp } from '#model/set-up'
 import { setUpOf } from '#core/session'
 import type { Catalog, Resolved } from '#core/session'
 import { compileTimeline } from '#core/timeline'
 import type { Timeline } from '#core/timeline'
-import { formatDuration, formatMs } from '#core/units'
+import { formatDuration, formatMs, keysOf } from '#core/units'
 import { blockNameIn } from '#words/blocks'
 import { sheetBlocks, titleBeside } from '#words/class-sheet'
 import type { SheetBlock } from '#words/class-sheet'
@@ -94,7 +96,7 @@ function partOf(resolved: Resolved, sheet: SheetBlock, catalog: Catalog): HomeBl
     name: namedBoth(resolved, sheet),
     howLong: lengthWords(resolved, sheet),
     use: useWords(resolved, catalog),
-    into: intoWords(resolved, said),
+    into: intoWords(resolved, said, itemsAtHome(resolved, catalog)),
     out: said('comingOut'),
   }
 }
@@ -126,12 +128,14 @@ function lengthWords(resolved: Resolved, { name, parts, startMs, endMs }: SheetB
   }
 }
 
+function itemsAtHome({ block }: Resolved, catalog: Catalog): SetUp['items'] {
+  if (block.kind !== 'hold' && block.kind !== 'closing') return []
+  return setUpOf(block, catalog, { setting: 'home', extent: 'household' })?.value.items ?? []
+}
+
 /** Each thing a house has, as it lies, from the floor up. */
 function useWords(resolved: Resolved, catalog: Catalog): readonly string[] {
-  const { block } = resolved
-  if (block.kind !== 'hold' && block.kind !== 'closing') return []
-  const setUp = setUpOf(block, catalog, { setting: 'home', extent: 'household' })
-  return (setUp?.value.items ?? []).map((item) => {
+  return itemsAtHome(resolved, catalog).map((item) => {
     const where =
       item.under === undefined
         ? ''
@@ -140,14 +144,36 @@ function useWords(resolved: Resolved, catalog: Catalog): readonly string[] {
   })
 }
 
-function intoWords(resolved: Resolved, said: (kind: string) => readonly string[]): readonly string[] {
+function intoWords(
+  resolved: Resolved,
+  said: (kind: string) => readonly string[],
+  items: SetUp['items'],
+): readonly string[] {
   if (resolved.kind === 'hold') {
     const breath = resolved.breathOver
       ? [`Breathe ${resolved.breathOver.technique.names.english.toLowerCase()} as long as it is easy`]
       : []
-    return [...said('setUp').map((line) => line.replace(/\.?$/, '.')), ...breath]
+    return [...said('setUp').flatMap((line) => withoutOthers(line, items)), ...breath]
   }
   if (resolved.kind === 'breath') return resolved.techniques.flatMap(({ how }) => how)
   if (resolved.kind === 'movement') return said('movement')
   return said(resolved.kind)
+}
+
+/** What the words of a studio's set-up call its things. */
+const calledInWords: Readonly<Partial<Record<PropKind, RegExp>>> = {
+  rectBolster: /\bbolsters?\b/i,
+  chair: /\bchairs?\b|\b(?:on the|padded) seat\b/i,
+  foamBlock: /\bblocks?\b/i,
+  sandbag: /\bsandbags?\b/i,
+}
+
+/** Set-up words without the sentences that speak of things that are not used here. */
+function withoutOthers(words: string, items: SetUp['items']): readonly string[] {
+  const lacking = keysOf(calledInWords).filter((kind) => !items.some((item) => item.kind === kind))
+  const kept = words
+    .split(/(?<=\.)\s+/)
+    .filter((sentence) => !lacking.some((kind) => calledInWords[kind]?.test(sentence)))
+    .join(' ')
+  return kept === '' ? [] : [kept.replace(/\.?$/, '.')]
 }

@@ -40,7 +40,7 @@ const written: Readonly<Record<string, string>> = {
   '→': '–',
   '≥': 'at least ',
   '≤': 'at most ',
-  '✓': '×',
+  '✓': 'v',
   '\t': ' ',
   '\u202f': '\u2009',
 }

@@ -5,6 +5,7 @@ import { floorWanted, roomPlan, teacherCm } from '#core/class'
 import type { OnFloor, PointOnFloor } from '#core/class'
 import type { Timeline } from '#core/timeline'
 import { roomWords } from '#words/room'
+import { besideRoom, roomAir, roomSpots, teacherAt } from '#formats/sheets/room-drawing'
 
 /** The room from above, to scale: the mats of those who come, as far apart as the widest shape wants. */
 const props = defineProps<{ room: Room; people: number; timeline: Timeline }>()
@@ -12,29 +13,18 @@ const wanted = computed(() => floorWanted(props.timeline))
 const plan = computed(() => roomPlan(props.room, props.people, wanted.value))
 const size = computed(() => ({ width: props.room.widthMm / 10, length: props.room.lengthMm / 10 }))
 const words = computed(() => roomWords(props.room, props.people, plan.value, wanted.value))
-const air = 46
 
 const hasWall = computed(() => wanted.value.atWall.length > 0)
 const box = ({ x, y, width, length }: OnFloor) => ({ x, y, width, height: length })
 const line = (points: readonly PointOnFloor[]): string =>
   points.map(({ x, y }) => `${String(x)},${String(y)}`).join(' ')
-/** A word beside something at a side of the room, outside of it where it would else lie over the mats. */
-function label({ x, y }: PointOnFloor) {
-  const { width, length } = size.value
-  if (y <= 0) return { x, y: -14, 'text-anchor': 'middle' }
-  if (y >= length) return { x, y: length + 38, 'text-anchor': 'middle' }
-  const across = x <= 0 ? -16 : width + 16
-  return {
-    x: across,
-    y,
-    'text-anchor': 'middle',
-    transform: `rotate(${x <= 0 ? '-90' : '90'} ${String(across)} ${String(y)})`,
-  }
+/** A word beside something at a side of the room, along it. */
+function label(at: PointOnFloor) {
+  const { x, y, turn } = besideRoom(at, props.room)
+  return { x, y, ...(turn === undefined ? {} : { transform: `rotate(${String(turn)} ${String(x)} ${String(y)})` }) }
 }
-const spots = computed(() => [
-  ...(plan.value.door ? [{ words: 'door', at: plan.value.door }] : []),
-  ...(plan.value.cupboard ? [{ words: 'cupboard', at: plan.value.cupboard }] : []),
-])
+const spots = computed(() => roomSpots(plan.value))
+const you = computed(() => teacherAt(props.room))
 </script>
 
 <template>
@@ -42,7 +32,7 @@ const spots = computed(() => [
     <svg
       role="img"
       :aria-label="`${room.name} from above: ${words.join('; ')}`"
-      :viewBox="`${-air} ${-air} ${size.width + 2 * air} ${size.length + 2 * air}`"
+      :viewBox="`${-roomAir} ${-roomAir} ${size.width + 2 * roomAir} ${size.length + 2 * roomAir}`"
     >
       <rect class="floor" x="0" y="0" :width="size.width" :height="size.length" />
       <template v-if="hasWall">
@@ -50,12 +40,12 @@ const spots = computed(() => [
       </template>
       <line class="front" x1="0" :x2="size.width" :y1="teacherCm" :y2="teacherCm" />
       <polyline v-for="(way, at) in plan.ways" :key="`way-${at}`" class="way" :points="line(way)" />
-      <text :x="size.width / 2" :y="teacherCm / 2 - 16" text-anchor="middle">you</text>
+      <text v-bind="you" text-anchor="middle">you</text>
       <rect v-for="(mat, at) in plan.mats" :key="at" class="mat" v-bind="box(mat)" rx="6" />
       <rect v-for="(chair, at) in plan.chairs" :key="`chair-${at}`" class="chair" v-bind="box(chair)" />
       <template v-for="spot in spots" :key="spot.words">
         <circle class="spot" :cx="spot.at.x" :cy="spot.at.y" r="14" />
-        <text v-bind="label(spot.at)">{{ spot.words }}</text>
+        <text v-bind="label(spot.at)" text-anchor="middle">{{ spot.words }}</text>
       </template>
     </svg>
     <figcaption>

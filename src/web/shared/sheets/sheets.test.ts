@@ -222,6 +222,17 @@ test('a home sheet has no strong or held breath, no talk and no name but the one
   expect(textOf(await pagesOf('home', session, { madeFor: 'Hilde' }))).toContain('For Hilde')
 })
 
+test('at home it speaks of nothing that is not used there', async () => {
+  const text = textOf(
+    await pagesOf(
+      'home',
+      aSession([aHold('wide-knee-fold', { id: 'fold' }), aHold('calves-on-a-chair', { id: 'calves' })]),
+    ),
+  )
+  expect(text).toContain('Hips on the heels')
+  expect(text).not.toMatch(/The bolster reaches|Calves wholly on the seat/)
+})
+
 test('the room from above stands with what is fetched, and without a room the lists alone', async () => {
   const [room] = bellowsHouse.rooms
   const text = textOf(await pagesOf('room', thursdaySlowHour, { people: 11, room, fetchAll: ['11 bolsters'] }))
