@@ -1,4 +1,5 @@
 import { serious } from './axe.ts'
+import { forNextThursday } from './class-helpers.ts'
 import { expect, test } from './fixtures.ts'
 
 for (const [name, path] of [
@@ -36,9 +37,7 @@ test('axe finds nothing serious in who takes what, in somebody’s block, and in
   page,
   house,
 }) => {
-  await page.addInitScript(() => {
-    sessionStorage.setItem('zovrin.class', JSON.stringify([['thursday-slow-hour', 'next-thursday']]))
-  })
+  await forNextThursday(page)
   await page.goto(`${house.address}who/thursday-slow-hour`)
   await page.getByRole('button', { name: 'Imke Larrow, Sphinx: side rest' }).click()
   await expect(page.getByRole('heading', { name: 'Side rest' })).toBeVisible()

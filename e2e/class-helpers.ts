@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test'
 import type { KeptPerson } from '#model/person'
 import type { KeptPlannedClass, PlannedClass } from '#model/planned-class'
 import { expect } from './fixtures.ts'
@@ -33,3 +34,9 @@ export async function planClass(
   expect(reply.status).toBe(200)
   return planned
 }
+
+/** The window looks at Thursday's session for the class of next Thursday, with its eleven people. */
+export const forNextThursday = (page: Page) =>
+  page.addInitScript(() => {
+    sessionStorage.setItem('zovrin.class', JSON.stringify([['thursday-slow-hour', 'next-thursday']]))
+  })

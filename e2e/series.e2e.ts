@@ -3,7 +3,7 @@ import type { KeptPlannedClass } from '#model/planned-class'
 import type { KeptSeries } from '#model/series'
 import type { Page } from '@playwright/test'
 import { serious } from './axe.ts'
-import { classes, planClass } from './class-helpers.ts'
+import { forNextThursday, classes, planClass } from './class-helpers.ts'
 import { expect, test } from './fixtures.ts'
 import { leadAt, pushBy } from './lead-at.ts'
 
@@ -197,9 +197,7 @@ test('what comes in the next class is read out at the closing of one that is led
   page,
   house,
 }) => {
-  await page.addInitScript(() => {
-    sessionStorage.setItem('zovrin.class', JSON.stringify([['thursday-slow-hour', 'next-thursday']]))
-  })
+  await forNextThursday(page)
   // The last of the closing’s steps begins 58:03 into the hour.
   const nextTime = /Next time, Thu \d+ \w+, 18:45: .*Deer 3:30 to 4:00/
   await leadAt(page, house.address, 3475, 'thursday-slow-hour', (there) => there.getByText(nextTime).waitFor())

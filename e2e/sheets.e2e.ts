@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import type { Download, Page } from '@playwright/test'
 import { readPdf } from '#testing/read-pdf'
+import { forNextThursday } from './class-helpers.ts'
 import { expect, test } from './fixtures.ts'
 
 const pagesOf = async (download: Download) => readPdf(new Uint8Array(readFileSync(await download.path())))
@@ -16,9 +17,7 @@ test('a session goes on paper for its class: its times of day, its numbers, and 
   page,
   house,
 }) => {
-  await page.addInitScript(() => {
-    sessionStorage.setItem('zovrin.class', JSON.stringify([['thursday-slow-hour', 'next-thursday']]))
-  })
+  await forNextThursday(page)
   await page.goto(`${house.address}plan/thursday-slow-hour`)
   await page.getByRole('button', { name: 'Thursday slow hour' }).click()
   await page.getByRole('menuitem', { name: 'Sheets and files' }).click()
@@ -48,9 +47,7 @@ test('the printed Plan and the PDF say the same of a class, line for line, with 
   page,
   house,
 }) => {
-  await page.addInitScript(() => {
-    sessionStorage.setItem('zovrin.class', JSON.stringify([['thursday-slow-hour', 'next-thursday']]))
-  })
+  await forNextThursday(page)
   await page.goto(`${house.address}plan/thursday-slow-hour`)
   await expect(page.getByRole('listbox')).toBeVisible()
   await page.emulateMedia({ media: 'print' })
