@@ -2,7 +2,7 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { recordedWords, roomToSay } from '#words/own-voice'
-import type { Sentence } from './sentences.ts'
+import type { Sentence } from '#web/shared/voice/sentences.ts'
 
 /** The sentence that is recorded now: what to say, how much room there is for it, and what is heard of it. */
 const props = defineProps<{

@@ -15,8 +15,8 @@ import SessionAway from '#web/shared/session/SessionAway.vue'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { isCharacterKey, useLetterKeys } from '#web/shared/settings/letter-keys.ts'
 import { download, fileName } from '#web/shared/ui/download.ts'
+import { isLongSentence, sentencesOf, unsaidOf } from '#web/shared/voice/sentences.ts'
 import { useVoicesStore } from '#web/shared/voice/voices-store.ts'
-import { isLongSentence, sentencesOf, unsaidOf } from './sentences.ts'
 import SentenceCard from './SentenceCard.vue'
 import { useRecorder } from './use-recorder.ts'
 
@@ -90,11 +90,14 @@ async function hear(voice: Voice): Promise<void> {
   if (isRecording.value) return
   const audio = ports().audio()
   await Promise.all([audio.resume(), voices.have([voice])])
-  audio.cancel()
+  hush()
+  isHeard = true
   audio.schedule({ kind: 'voice', voiceId: voice.id, lengthMs: voice.lengthMs }, audio.now() + 0.05)
 }
+/** The device is not woken where nothing was heard. */
+let isHeard = false
 function hush(): void {
-  ports().audio().cancel()
+  if (isHeard) ports().audio().cancel()
 }
 onScopeDispose(hush)
 
