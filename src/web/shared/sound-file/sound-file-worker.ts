@@ -13,7 +13,7 @@ async function answer(question: SoundFileQuestion): Promise<void> {
   }
   const { opusFile } = await import('./opus-file.ts')
   const nothing = new Uint8Array()
-  const bytes = await opusFile(question.mix, (share) => {
+  const bytes = await opusFile(question.mix, question.chapters, (share) => {
     postMessage({ bytes: nothing, share, isLast: false })
   })
   send({ bytes, share: 1, isLast: true })

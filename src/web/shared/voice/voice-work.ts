@@ -19,7 +19,7 @@ export async function readyVoice(recorded: Spoken): Promise<ReadyVoice | undefin
   const { samples, rate } = spoken
   const mix = { rate, frames: samples.length, placed: [{ frame: 0, stroke: 0 }], strokes: [samples] }
   const lengthMs = spokenMs(spoken)
-  const opus = await opusFile(mix, () => undefined).catch(() => undefined)
+  const opus = await opusFile(mix, [], () => undefined).catch(() => undefined)
   if (opus) return { file: new Blob([opus], { type: 'audio/mp4' }), lengthMs }
   const pieces = [...wavPieces({ mix, chapters: [] })].map(({ bytes }) => bytes)
   return { file: new Blob(pieces, { type: 'audio/wav' }), lengthMs }
