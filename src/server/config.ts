@@ -9,6 +9,8 @@ export interface Config {
   readonly dataFolder: string
   /** Where other devices may be let in: absent, nowhere. */
   readonly room?: RoomConfig
+  /** Whether a backup is made every day; absent: none is. */
+  readonly backsUp?: boolean
 }
 
 export interface RoomConfig {
@@ -36,6 +38,7 @@ export function readConfig(environment: Readonly<Record<string, string | undefin
     port,
     portIsFixed: asked !== undefined && asked !== '',
     dataFolder: resolve(environment['ZOVRIN_DATA'] ?? './data'),
+    backsUp: true,
     room: { addresses: () => named(environment['ZOVRIN_ROOM']) ?? networkAddresses(), port: roomPort },
   }
 }

@@ -4,10 +4,14 @@ import { pino } from 'pino'
 import type { Logger } from 'pino'
 import { mainDoor, makeHouse, roomDoor } from './app.ts'
 import type { House } from './app.ts'
+import { keepBackingUp } from './backup/daily.ts'
+import { withOffer } from './backup/offer.ts'
 import { systemClock } from './clock.ts'
 import type { Clock } from './clock.ts'
 import type { Config, RoomConfig } from './config.ts'
 import type { Database } from './db/open.ts'
+import { loggable } from './db/failures.ts'
+import { holdDatabase } from './db/hold.ts'
 import { openDatabase } from './db/open.ts'
 import { makeHub } from './features/following/hub.ts'
 import { deviceStore } from './features/room/devices.ts'
@@ -32,13 +36,27 @@ export async function startServer(
   pages: string | undefined,
   clock: Clock = systemClock,
 ): Promise<Running> {
-  const database = await openDatabase(databaseFile)
+  const letGo = await holdDatabase(databaseFile)
+  const kept = { file: databaseFile, folder: config.dataFolder }
+  const database = await openDatabase(databaseFile).catch(async (error: unknown) => {
+    await letGo()
+    throw await withOffer(error, kept)
+  })
   const server = createServer()
-  const port = await listen(server, config)
+  const port = await listen(server, config).catch(async (error: unknown) => {
+    await database.close()
+    await letGo()
+    throw error
+  })
   const hosts = [config.host, 'localhost'].flatMap((name) => hostsOf(name, port))
   const logger = pino({ level: 'error' }, pino.destination(2))
   const { house, room } = makeAll({ config, database, clock, logger, pages })
   server.on('request', mainDoor(house, { hosts, logger }))
+  const endBackups = config.backsUp
+    ? keepBackingUp(kept, clock, (failure) => {
+        if (failure !== undefined) logger.error({ error: loggable(failure) }, 'the daily backup was not made')
+      })
+    : undefined
   return {
     address: `http://${config.host}:${String(port)}/`,
     async stop() {
@@ -52,7 +70,9 @@ export async function startServer(
           server.closeAllConnections()
         }, patienceMs).unref()
       })
+      await endBackups?.()
       await database.close()
+      await letGo()
     },
   }
 }

@@ -7,6 +7,7 @@ export type OpeningTrouble =
   | 'no folder'
   | 'disk full'
   | 'in use'
+  | 'open elsewhere'
   | 'disk failing'
   | 'not brought up to date'
 
@@ -22,6 +23,8 @@ const words: Readonly<Record<OpeningTrouble, (file: string) => string>> = {
     `${file} cannot be made, since a file stands where its folder should: move that file, or give another folder with ZOVRIN_DATA.`,
   'disk full': (file) => `There is no room on the disk for ${file}: make room and start again.`,
   'in use': (file) => `${file} is in use by another program: wait until it is done, or stop it, and start again.`,
+  'open elsewhere': (file) =>
+    `${file} is open in another Zovrin on this machine: use that one, or stop it and start again.`,
   'disk failing': (file) =>
     `The disk did not take what was written to ${file}: see whether it is full or failing, and start again.`,
   'not brought up to date': (file) =>

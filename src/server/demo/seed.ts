@@ -59,9 +59,12 @@ export interface DemoMade {
   readonly former: string | undefined
 }
 
+/** What the demo's database is called. */
+export const demoFile = 'demo.sqlite'
+
 /** The demo database, made when absent or when its seed is older than the shipped one. */
 export async function prepareDemo(folder: string, clock: Clock): Promise<DemoMade> {
-  const file = join(folder, 'demo.sqlite')
+  const file = join(folder, demoFile)
   let former: string | undefined
   if (existsSync(file)) {
     if ((await seedOf(file)) >= seedNumber) return { file, former }

@@ -1,0 +1,40 @@
+import { z } from 'zod'
+import { idSchema, instantSchema } from './common.ts'
+
+export const backupFormat = 'zovrin.backup'
+export const backupVersion = 1
+
+/** Why a backup was made: it was asked for, its day came, or something is put in the place of what it holds. */
+export const backupReasons = ['asked', 'daily', 'beforeRestore'] as const
+export type BackupReason = (typeof backupReasons)[number]
+
+/** The database as a backup has it, and the folder of the own sounds. */
+export const backupDatabase = 'zovrin.sqlite'
+export const backupSounds = 'sounds/'
+
+const fileSchema = z.strictObject({
+  name: z.union([
+    z.literal(backupDatabase),
+    z
+      .string()
+      .startsWith(backupSounds)
+      .refine((name) => idSchema.safeParse(name.slice(backupSounds.length)).success),
+  ]),
+  bytes: z.int().min(0),
+  sha256: z.string().regex(/^[0-9a-f]{64}$/),
+})
+export type BackupFile = z.infer<typeof fileSchema>
+
+/** What stands first in a backup: when and why it was made, and all that is in it. */
+export const backupSchema = z.strictObject({
+  format: z.literal(backupFormat),
+  version: z.literal(backupVersion),
+  madeAt: instantSchema,
+  why: z.enum(backupReasons),
+  /** The newest migration of its database. */
+  schema: z.string().min(1).max(60),
+  /** Rows of each table. */
+  counts: z.record(z.string().max(60), z.int().min(0)),
+  files: z.array(fileSchema).min(1).max(2000),
+})
+export type Backup = z.infer<typeof backupSchema>

@@ -1,0 +1,58 @@
+import { existsSync } from 'node:fs'
+import { readdir, rm } from 'node:fs/promises'
+import { basename, join } from 'node:path'
+import type { Backup, BackupReason } from '#model/backup'
+import { backupReasons } from '#model/backup'
+import { backupsFolder } from './make-backup.ts'
+import type { Kept } from './make-backup.ts'
+import { checkBackup } from './read-backup.ts'
+
+/** A backup beside a database, as its name tells it. */
+export interface KeptBackup {
+  readonly path: string
+  readonly why: BackupReason
+  readonly atMs: number
+}
+
+const dayMs = 24 * 3_600_000
+/** Those that were made by themselves stay so long [decisions: 14 days]. */
+const keptMs = 14 * dayMs
+
+/** The backups that lie beside a database, the newest first; what else lies there is none. */
+export async function backupsBeside(kept: Kept): Promise<readonly KeptBackup[]> {
+  const folder = backupsFolder(kept)
+  if (!existsSync(folder)) return []
+  const shape = new RegExp(`^(.+)-(${backupReasons.join('|')})-(\\d{4}-\\d\\d-\\d\\d)T(\\d\\d)(\\d\\d)(\\d\\d)\\.zip$`)
+  return (await readdir(folder))
+    .flatMap((name): KeptBackup[] => {
+      const [, of, why = '', day, hours, minutes, seconds] = shape.exec(name) ?? []
+      const reason = backupReasons.find((one) => one === why)
+      const atMs = Date.parse(`${String(day)}T${String(hours)}:${String(minutes)}:${String(seconds)}Z`)
+      return of === basename(kept.file, '.sqlite') && reason && !Number.isNaN(atMs)
+        ? [{ path: join(folder, name), why: reason, atMs }]
+        : []
+    })
+    .toSorted((a, b) => b.atMs - a.atMs)
+}
+
+/** Whether a day has gone by since the newest one; where the clock was set back since, one is due as well. */
+export const isDue = (backups: readonly KeptBackup[], nowMs: number): boolean => {
+  const [newest] = backups
+  return !newest || Math.abs(nowMs - newest.atMs) >= dayMs
+}
+
+/** Those that were made by themselves and are past their time; the newest stays, and what was asked for stays. */
+export const pastTheirTime = (backups: readonly KeptBackup[], nowMs: number): readonly KeptBackup[] =>
+  backups.slice(1).filter(({ why, atMs }) => why !== 'asked' && nowMs - atMs > keptMs)
+
+export const removeBackups = (backups: readonly KeptBackup[]): Promise<unknown> =>
+  Promise.all(backups.map(({ path }) => rm(path, { force: true })))
+
+/** The newest backup that is whole, looked at to its last byte; undefined where none is. */
+export async function newestWhole(kept: Kept): Promise<(KeptBackup & { readonly backup: Backup }) | undefined> {
+  for (const one of await backupsBeside(kept)) {
+    const backup = await checkBackup(one.path).catch(() => undefined)
+    if (backup) return { ...one, backup }
+  }
+  return undefined
+}

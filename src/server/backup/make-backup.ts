@@ -1,0 +1,129 @@
+import { createWriteStream, existsSync } from 'node:fs'
+import { mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises'
+import { basename, dirname, join } from 'node:path'
+import { pipeline } from 'node:stream/promises'
+import { QueryTypes, Sequelize } from 'sequelize'
+import { ZipFile } from 'yazl'
+import { backupDatabase, backupFormat, backupSounds, backupVersion } from '#model/backup'
+import type { Backup, BackupFile, BackupReason } from '#model/backup'
+import type { Clock } from '#server/clock'
+import { checkWhole, keepPrivate, makeFolder } from '#server/db/opening'
+import { sha256Of } from './hash.ts'
+import { CannotBackUp } from './trouble.ts'
+
+/** Where everything of a house lies. */
+export interface Kept {
+  /** The database. */
+  readonly file: string
+  /** The folder it lies in, with the own sounds. */
+  readonly folder: string
+}
+
+/** Where the backups of a database lie, and what they are called. */
+export const backupsFolder = ({ folder }: Kept): string => join(folder, 'backups')
+const stampOf = (clock: Clock): string => clock.now().toISOString().slice(0, 19).replaceAll(':', '')
+export const backupName = ({ file }: Kept, why: BackupReason, clock: Clock): string =>
+  `${basename(file, '.sqlite')}-${why}-${stampOf(clock)}.zip`
+
+/** A backup that was made: where it lies, and what is in it. */
+export interface Made {
+  readonly path: string
+  readonly backup: Backup
+}
+
+/**
+ * The database, copied as of one instant while others write to it, and the own sounds, as one file: whole before it gets its
+ * name. `to` is where; absent: among the backups beside the database. Rejects where the database is damaged or the disk full.
+ */
+export async function makeBackup(kept: Kept, why: BackupReason, clock: Clock, to?: string): Promise<Made> {
+  const path = to ?? join(backupsFolder(kept), backupName(kept, why, clock))
+  makeFolder(path)
+  const [copy, part] = [`${path}.copy`, `${path}.part`]
+  try {
+    const told = await copyDatabase(kept.file, copy)
+    const sounds = await soundsIn(kept)
+    const files = await Promise.all(
+      [{ name: backupDatabase, path: copy }, ...sounds].map(async ({ name, path: at }) => ({
+        name,
+        path: at,
+        file: await fileOf(name, at),
+      })),
+    )
+    const backup: Backup = {
+      ...{ format: backupFormat, version: backupVersion, madeAt: clock.now().toISOString(), why, ...told },
+      files: files.map(({ file }) => file),
+    }
+    await writeZip(part, backup, files)
+    keepPrivate(part)
+    await rename(part, path)
+    return { path, backup }
+  } finally {
+    await Promise.all([copy, part].map((one) => rm(one, { force: true })))
+  }
+}
+
+const fileOf = async (name: string, path: string): Promise<BackupFile> => ({
+  ...{ name, bytes: (await stat(path)).size, sha256: await sha256Of(path) },
+})
+
+/** The database as it stands now, beside; with what it holds. */
+async function copyDatabase(file: string, copy: string): Promise<Pick<Backup, 'schema' | 'counts'>> {
+  if (!existsSync(file)) throw new CannotBackUp('not readable', file)
+  await rm(copy, { force: true })
+  const sequelize = new Sequelize({ dialect: 'sqlite', storage: file, logging: false })
+  try {
+    await checkWhole(sequelize, file)
+    await sequelize.query('VACUUM INTO :copy', { replacements: { copy } })
+  } finally {
+    await sequelize.close()
+  }
+  keepPrivate(copy)
+  return holdsOf(copy)
+}
+
+/** The newest migration of a database, and the rows of each of its tables. */
+export async function holdsOf(file: string): Promise<Pick<Backup, 'schema' | 'counts'>> {
+  const sequelize = new Sequelize({ dialect: 'sqlite', storage: file, logging: false })
+  const asked = <T extends object>(sql: string) => sequelize.query<T>(sql, { type: QueryTypes.SELECT })
+  try {
+    const tables = await asked<{ name: string }>(
+      "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name <> 'migrations'",
+    )
+    const counts: Record<string, number> = {}
+    for (const { name } of tables) {
+      const [row] = await asked<{ n: number }>(`SELECT COUNT(*) AS n FROM "${name}"`)
+      counts[name] = row?.n ?? 0
+    }
+    const [last] = await asked<{ name: string | null }>('SELECT MAX(name) AS name FROM migrations')
+    return { schema: last?.name ?? 'none', counts }
+  } finally {
+    await sequelize.close()
+  }
+}
+
+async function soundsIn({ folder }: Kept): Promise<{ readonly name: string; readonly path: string }[]> {
+  const sounds = join(folder, backupSounds)
+  if (!existsSync(sounds)) return []
+  const names = await readdir(sounds)
+  // What is just being brought in has its name later.
+  return names
+    .filter((name) => !name.includes('.'))
+    .map((name) => ({ name: backupSounds + name, path: join(sounds, name) }))
+}
+
+async function writeZip(
+  part: string,
+  backup: Backup,
+  files: readonly { readonly name: string; readonly path: string }[],
+): Promise<void> {
+  await mkdir(dirname(part), { recursive: true })
+  const zip = new ZipFile()
+  zip.addBuffer(Buffer.from(JSON.stringify(backup, null, 2)), 'backup.json')
+  // Sounds are compressed already.
+  for (const { name, path } of files) zip.addFile(path, name, { compress: name === backupDatabase })
+  zip.end()
+  await pipeline(zip.outputStream, createWriteStream(part, { mode: 0o600 }))
+  const written = await open(part)
+  await written.sync()
+  await written.close()
+}

@@ -1,0 +1,53 @@
+import { clockText, dayText } from './dates.ts'
+import { counted } from './text.ts'
+
+/** Why a backup is not read, made or put back. */
+export type BackupTrouble =
+  'not a backup' | 'cut off' | 'changed' | 'from the future' | 'database damaged' | 'disk full' | 'not readable'
+
+const troubleWords: Readonly<Record<BackupTrouble, (file: string) => string>> = {
+  'not a backup': (file) => `${file} is no backup of Zovrin: choose a file that Zovrin saved as one.`,
+  'cut off': (file) =>
+    `${file} ends before its end, as after a copy that was broken off: copy it again, or choose another.`,
+  changed: (file) => `${file} is not what was saved: something in it was changed or is damaged. Choose another backup.`,
+  'from the future': (file) => `${file} was made by a newer Zovrin: update Zovrin, then restore it.`,
+  'database damaged': (file) => `The database in ${file} is damaged: choose an older backup.`,
+  'disk full': (file) => `There is no room on the disk for ${file}: make room and try again.`,
+  'not readable': (file) => `${file} cannot be read: see whether it is there, and yours to read.`,
+}
+
+/** One sentence with the file and what to do; what there was is as it was. */
+export const backupTroubleWords = (trouble: BackupTrouble, file: string): string =>
+  `${troubleWords[trouble](file)} Nothing was changed.`
+
+const tables = [
+  ['sessions', 'session', 'sessions'],
+  ['ledClasses', 'led class', 'led classes'],
+  ['plannedClasses', 'planned class', 'planned classes'],
+  ['people', 'person', 'people'],
+  ['places', 'place', 'places'],
+  ['ownThings', 'own thing', 'own things'],
+] as const
+
+/** What is in a backup, in the words of the house. */
+export function backupHolds(counts: Readonly<Record<string, number>>, sounds: number): string {
+  const parts = tables.flatMap(([table, one, many]) => {
+    const count = counts[table] ?? 0
+    return count === 0 ? [] : [counted(count, one, many)]
+  })
+  const all = [...parts, ...(sounds === 0 ? [] : [counted(sounds, 'own sound')])]
+  return all.length === 0 ? 'nothing yet' : all.join(', ')
+}
+
+/** When a backup was made. */
+export const backupTime = (madeAt: string): string => `${dayText(madeAt)}, ${clockText(Date.parse(madeAt))}`
+
+/** What to do where a database does not open: the newest whole backup, and the command that puts it back. */
+export const backupOffer = (newest?: {
+  readonly path: string
+  readonly madeAt: string
+  readonly holds: string
+}): string =>
+  newest
+    ? `The newest whole backup is of ${backupTime(newest.madeAt)} and holds ${newest.holds}. Put it back with: npm run restore -- ${newest.path}`
+    : 'No whole backup lies beside it.'
