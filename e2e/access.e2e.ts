@@ -7,6 +7,7 @@ for (const [name, path] of [
   ['a plan to be pasted', 'paste'],
   ['the sheets of a session', 'sheets/thursday-slow-hour'],
   ['the sentences of a session in the teacher’s voice', 'voice/thursday-slow-hour'],
+  ['the backups', 'backups'],
   ['the shelf', 'shelf'],
   ['a pose', 'shelf/deer'],
   ['a technique', 'shelf/even-breath'],

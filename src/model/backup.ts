@@ -38,3 +38,17 @@ export const backupSchema = z.strictObject({
   files: z.array(fileSchema).min(1).max(2000),
 })
 export type Backup = z.infer<typeof backupSchema>
+
+/** A backup as the application tells of it; what is in one that is not whole is not known. */
+export interface BackupTold {
+  readonly name: string
+  readonly why: BackupReason
+  readonly madeAt: string
+  readonly bytes: number
+  readonly counts?: Readonly<Record<string, number>>
+  readonly sounds?: number
+}
+
+/** Why a backup is not read, made or put back. */
+export type BackupTrouble =
+  'not a backup' | 'cut off' | 'changed' | 'from the future' | 'database damaged' | 'disk full' | 'not readable'

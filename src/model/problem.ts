@@ -1,3 +1,4 @@
+import type { BackupTrouble } from './backup.ts'
 import type { OwnKind } from './own.ts'
 import type { Refusal } from './refusal.ts'
 
@@ -37,6 +38,10 @@ export interface ProblemFacts {
   UNKNOWN_SOUND: { id: string }
   SOUND_NOT_HEARD: object
   SOUND_TOO_LARGE: { mostMb: number }
+  UNKNOWN_BACKUP: { name: string }
+  BACKUP_TROUBLE: { trouble: BackupTrouble }
+  CLASS_RUNS: object
+  RESTORING: object
   UNKNOWN_VOICE: { id: string }
   VOICE_TOO_LARGE: { mostS: number }
   VOICES_FULL: { mostMb: number }

@@ -12,6 +12,8 @@ import { seriesSchema } from '#model/series'
 import { systemClock } from './clock.ts'
 import type { Clock } from './clock.ts'
 import type { Database } from './db/open.ts'
+import type { BackupControl } from './features/backups/control.ts'
+import { backupRoutes } from './features/backups/routes.ts'
 import { exchangeBody, exchangeRoutes } from './features/exchange/routes.ts'
 import { exchange } from './features/exchange/store.ts'
 import { keptRoutes } from './features/kept-routes.ts'
@@ -54,6 +56,8 @@ export interface HouseDeps {
   readonly hub?: Hub
   /** The folder for what is kept beside the database; absent: no own sounds. */
   readonly folder?: string
+  /** Absent: none are made. */
+  readonly backups?: BackupControl
 }
 
 export interface AppDeps extends HouseDeps {
@@ -71,7 +75,7 @@ export interface House {
 
 /** What Zovrin answers, whichever listener is asked: API and built pages. `room` says who else is let in. */
 export function makeHouse(
-  { database, pages, folder, clock = systemClock, hub = makeHub() }: HouseDeps,
+  { database, pages, folder, backups, clock = systemClock, hub = makeHub() }: HouseDeps,
   room?: RoomControl,
 ): House {
   const house = Router()
@@ -79,7 +83,7 @@ export function makeHouse(
   house.use('/api/led-classes', ledClassBody)
   house.use('/api', express.json({ limit: `${String(mostBodyKb)}kb`, strict: true }), refuseUnreadable, keepNothing)
   house.get('/api/health', (_request, response) => {
-    response.json({ ok: true })
+    response.json({ ok: true, ...(backups?.isLate() ? { isBackupLate: true } : {}) })
   })
   const own = ownStore(database, clock)
   const sessions = sessionStore(database, clock, async (document, transaction) => {
@@ -101,6 +105,7 @@ export function makeHouse(
   house.use('/api/series', keptRoutes('series', seriesSchema, seriesStore(database)))
   house.use('/api/long-days', keptRoutes('longDay', longDaySchema, longDayStore(database)))
   house.use('/api/voices', voiceRoutes(voices))
+  if (backups) house.use('/api/backups', backupRoutes(backups))
   house.use('/api/now', nowRoutes(following))
   house.use('/api/screen', screenRoutes(following))
   if (room) house.use('/api/room', roomRoutes(room))
@@ -199,7 +204,8 @@ const keepNothing: RequestHandler = (_request, response, next) => {
 const checkContentType: RequestHandler = (request, _response, next) => {
   const hasBody = request.get('Transfer-Encoding') !== undefined || Number(request.get('Content-Length') ?? 0) > 0
   const isHeard = request.path.startsWith('/sounds/') || request.path.startsWith('/voices/')
-  const kinds = isHeard ? ['application/json', 'audio/*'] : ['application/json']
+  const more = isHeard ? ['audio/*'] : request.path.startsWith('/backups') ? ['application/zip'] : []
+  const kinds = ['application/json', ...more]
   if (hasBody && !request.is(kinds)) throw new ProblemError('WRONG_CONTENT_TYPE', {})
   next()
 }

@@ -392,6 +392,7 @@ test('every problem has a status of its kind', () => {
   )
   // Only what is no fault of the request.
   expect(odd).toEqual([
+    ['RESTORING', 503],
     ['DISK_FULL', 507],
     ['INTERNAL', 500],
   ])

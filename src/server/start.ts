@@ -1,22 +1,28 @@
 import { createServer } from 'node:http'
-import type { Server } from 'node:http'
+import type { RequestListener, Server } from 'node:http'
 import { pino } from 'pino'
 import type { Logger } from 'pino'
 import { mainDoor, makeHouse, roomDoor } from './app.ts'
 import type { House } from './app.ts'
 import { keepBackingUp } from './backup/daily.ts'
+import type { Kept } from './backup/make-backup.ts'
 import { withOffer } from './backup/offer.ts'
+import { restoreBackup } from './backup/restore-backup.ts'
 import { systemClock } from './clock.ts'
 import type { Clock } from './clock.ts'
 import type { Config, RoomConfig } from './config.ts'
 import type { Database } from './db/open.ts'
 import { loggable } from './db/failures.ts'
 import { holdDatabase } from './db/hold.ts'
-import { openDatabase } from './db/open.ts'
+import { inMemory, openDatabase } from './db/open.ts'
+import { backupControl } from './features/backups/control.ts'
+import type { BackupControl } from './features/backups/control.ts'
 import { makeHub } from './features/following/hub.ts'
+import { ledClassStore } from './features/led-classes/store.ts'
 import { deviceStore } from './features/room/devices.ts'
 import { makeRoom } from './features/room/control.ts'
 import type { RoomControl } from './features/room/control.ts'
+import { makeProblem } from './problems.ts'
 
 export interface Running {
   readonly address: string
@@ -36,8 +42,8 @@ export async function startServer(
   pages: string | undefined,
   clock: Clock = systemClock,
 ): Promise<Running> {
-  const letGo = await holdDatabase(databaseFile)
   const kept = { file: databaseFile, folder: config.dataFolder }
+  const letGo = databaseFile === inMemory ? () => Promise.resolve() : await holdDatabase(databaseFile)
   const database = await openDatabase(databaseFile).catch(async (error: unknown) => {
     await letGo()
     throw await withOffer(error, kept)
@@ -50,18 +56,13 @@ export async function startServer(
   })
   const hosts = [config.host, 'localhost'].flatMap((name) => hostsOf(name, port))
   const logger = pino({ level: 'error' }, pino.destination(2))
-  const { house, room } = makeAll({ config, database, clock, logger, pages })
-  server.on('request', mainDoor(house, { hosts, logger }))
-  const endBackups = config.backsUp
-    ? keepBackingUp(kept, clock, (failure) => {
-        if (failure !== undefined) logger.error({ error: loggable(failure) }, 'the daily backup was not made')
-      })
-    : undefined
+  const daily = dailyBackups({ config, kept, clock, logger })
+  const house = housed(database, { ...{ config, kept, clock, logger, pages, hosts }, isLate: daily.isLate })
+  server.on('request', house.answer)
   return {
     address: `http://${config.host}:${String(port)}/`,
     async stop() {
-      house.hub.end()
-      await room.close()
+      house.hush()
       await new Promise((done) => {
         server.close(done)
         // What is being answered is answered; a connection that only waits is let go.
@@ -70,33 +71,101 @@ export async function startServer(
           server.closeAllConnections()
         }, patienceMs).unref()
       })
-      await endBackups?.()
-      await database.close()
+      await daily.stop()
+      await house.close()
       await letGo()
     },
   }
 }
 
-const nowhere: RoomConfig = { addresses: () => [], port: 0 }
+/** The backup of the day, made where one is due; whether it was not made when it was due last. */
+function dailyBackups({ config, kept, clock, logger }: Pick<Parts, 'config' | 'kept' | 'clock' | 'logger'>) {
+  let isLate = false
+  const stop =
+    config.backsUp && kept.file !== inMemory
+      ? keepBackingUp(kept, clock, (failure) => {
+          isLate = failure !== undefined
+          if (isLate) logger.error({ error: loggable(failure) }, 'the daily backup was not made')
+        })
+      : () => Promise.resolve()
+  return { isLate: () => isLate, stop }
+}
 
 interface Parts {
   readonly config: Config
-  readonly database: Database
+  readonly kept: Kept
   readonly clock: Clock
   readonly logger: Logger
   readonly pages: string | undefined
+  readonly hosts: readonly string[]
+  readonly isLate: () => boolean
 }
 
+/** A house that is open on a database. */
+interface Opened {
+  readonly database: Database
+  readonly house: House
+  readonly room: RoomControl
+  readonly door: RequestListener
+}
+
+/** The house on its database, which is closed and opened anew with a backup in its place. */
+function housed(database: Database, parts: Parts) {
+  const control = backupControl({
+    ...parts,
+    isClassRunning: async () => {
+      const led = await ledClassStore(now.database, parts.clock).running()
+      // One that nobody leads any more was only never ended.
+      return led !== null && (led.leadsUntil?.getTime() ?? 0) > parts.clock.now().getTime()
+    },
+    restoreClosed: async (path) => {
+      const before = now
+      now = { ...before, door: closedMeanwhile }
+      await close(before)
+      try {
+        await restoreBackup(path, parts.kept, parts.clock)
+      } finally {
+        now = opened(await openDatabase(parts.kept.file), parts, control)
+      }
+    },
+  })
+  let now = opened(database, parts, control)
+  return {
+    answer: ((request, response) => {
+      now.door(request, response)
+    }) satisfies RequestListener,
+    /** Nobody is told of anything any more. */
+    hush: () => {
+      now.house.hub.end()
+    },
+    close: () => close(now),
+  }
+}
+
+async function close({ house, room, database }: Opened): Promise<void> {
+  house.hub.end()
+  await room.close()
+  await database.close()
+}
+
+/** While a backup is put back there is nothing to answer with. */
+const closedMeanwhile: RequestListener = (_request, response) => {
+  response.writeHead(503, { 'Content-Type': 'application/problem+json', 'Retry-After': '1' })
+  response.end(JSON.stringify(makeProblem('RESTORING', {})))
+}
+
+const nowhere: RoomConfig = { addresses: () => [], port: 0 }
+
 /** The house, and the second listener by which other devices are let into it. */
-function makeAll({ config, database, clock, logger, pages }: Parts): { house: House; room: RoomControl } {
+function opened(database: Database, { config, clock, logger, pages, hosts }: Parts, backups: BackupControl): Opened {
   const built = pages === undefined ? {} : { pages }
   const hub = makeHub()
   const room = makeRoom({
     ...{ ...(config.room ?? nowhere), folder: config.dataFolder, devices: deviceStore(database, clock), hub, clock },
     answers: (host) => roomDoor(house, room, host, logger),
   })
-  const house: House = makeHouse({ database, clock, hub, folder: config.dataFolder, ...built }, room)
-  return { house, room }
+  const house: House = makeHouse({ database, clock, hub, backups, folder: config.dataFolder, ...built }, room)
+  return { database, house, room, door: mainDoor(house, { hosts, logger }) }
 }
 
 /** As browsers name a host: the usual port of HTTP they leave away. */

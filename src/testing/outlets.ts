@@ -6,6 +6,7 @@ export const views = {
   sessions: 'no names',
   series: 'no names',
   'long-days': 'no names',
+  backups: 'no names',
   plan: 'no names',
   paste: 'no names',
   sheets: 'no names',
@@ -50,6 +51,8 @@ export const answers = {
   pairing: 'no names',
   sounds: 'no names',
   voices: 'no names',
+  /** What is in each, counted; in the files themselves everybody. */
+  backups: 'no names',
   people: 'names',
   /** Ids of people, what each takes and why, as the teacher wrote it. */
   'planned-classes': 'ids',

@@ -1,9 +1,6 @@
+import type { BackupReason, BackupTrouble } from '#model/backup'
 import { clockText, dayText } from './dates.ts'
 import { counted } from './text.ts'
-
-/** Why a backup is not read, made or put back. */
-export type BackupTrouble =
-  'not a backup' | 'cut off' | 'changed' | 'from the future' | 'database damaged' | 'disk full' | 'not readable'
 
 const troubleWords: Readonly<Record<BackupTrouble, (file: string) => string>> = {
   'not a backup': (file) => `${file} is no backup of Zovrin: choose a file that Zovrin saved as one.`,
@@ -23,10 +20,13 @@ export const backupTroubleWords = (trouble: BackupTrouble, file: string): string
 const tables = [
   ['sessions', 'session', 'sessions'],
   ['ledClasses', 'led class', 'led classes'],
-  ['plannedClasses', 'planned class', 'planned classes'],
+  ['classPlans', 'planned class', 'planned classes'],
   ['people', 'person', 'people'],
   ['places', 'place', 'places'],
+  ['series', 'series', 'series'],
+  ['longDays', 'long day', 'long days'],
   ['ownThings', 'own thing', 'own things'],
+  ['voices', 'recorded sentence', 'recorded sentences'],
 ] as const
 
 /** What is in a backup, in the words of the house. */
@@ -51,3 +51,17 @@ export const backupOffer = (newest?: {
   newest
     ? `The newest whole backup is of ${backupTime(newest.madeAt)} and holds ${newest.holds}. Put it back with: npm run restore -- ${newest.path}`
     : 'No whole backup lies beside it.'
+
+/** Why a backup was made. */
+export const backupReasonWords: Readonly<Record<BackupReason, string>> = {
+  asked: 'asked for',
+  daily: 'by itself',
+  beforeRestore: 'before a restore',
+}
+
+/** How long ago, in whole days and hours. */
+export function backupAge(madeAt: string, nowMs: number): string {
+  const hours = Math.floor((nowMs - Date.parse(madeAt)) / 3_600_000)
+  if (hours < 1) return 'just now'
+  return hours < 24 ? `${counted(hours, 'hour')} ago` : `${counted(Math.floor(hours / 24), 'day')} ago`
+}

@@ -1,3 +1,4 @@
+import { backupTroubleWords } from './backups.ts'
 import type { ProblemCode, ProblemFacts } from '#model/problem'
 import type { Refusal } from '#model/refusal'
 import { fieldName } from './fields.ts'
@@ -160,6 +161,19 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
   SOUND_TOO_LARGE: ({ mostMb }) => ({
     title: 'The sound is too large',
     detail: `A sound may take up to ${String(mostMb)} MB: save it smaller, as MP3 or Opus, or cut it.`,
+  }),
+  UNKNOWN_BACKUP: ({ name }) => ({
+    title: 'No such backup',
+    detail: `There is no backup “${name}” here: it was cleared away, or moved. Bring it in as a file.`,
+  }),
+  BACKUP_TROUBLE: ({ trouble }) => ({ title: 'The backup', detail: backupTroubleWords(trouble, 'This backup') }),
+  CLASS_RUNS: () => ({
+    title: 'A class runs',
+    detail: 'A class is led just now: restore when it is over. Nothing was changed.',
+  }),
+  RESTORING: () => ({
+    title: 'A backup is being put back',
+    detail: 'Zovrin is being put back to a backup just now: try again in a moment.',
   }),
   UNKNOWN_VOICE: ({ id }) => ({
     title: 'No such recording',

@@ -10,7 +10,8 @@ import { cannotOpen, checkWhole, copyBeside, keepPrivate, makeFolder } from './o
 import { makeWrites, waitForClosing } from './writes.ts'
 import type { Work } from './writes.ts'
 
-const inMemory = ':memory:'
+/** A database that is in no file. */
+export const inMemory = ':memory:'
 
 export interface Database {
   readonly sequelize: Sequelize

@@ -4,6 +4,7 @@ import { useRoute } from 'vue-router'
 import { useMediaQuery } from '@vueuse/core'
 import { lastOpenedId } from '#web/shared/session/last-opened.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
+import LateBackup from './LateBackup.vue'
 import RunningClassLink from './RunningClassLink.vue'
 
 /** Where one is: what is always there, then the open session with its views; at the right what can be done with it. */
@@ -100,6 +101,7 @@ function toggle(which: 'always' | 'session'): void {
       </nav>
     </template>
     <RunningClassLink />
+    <LateBackup />
     <span class="grow" />
     <RouterView name="bar" />
     <!-- There is nothing to lead in a session of no blocks. -->

@@ -27,6 +27,12 @@ export const router = createRouter({
       meta: { title: 'Long days', within: 'sessions', stays: 'long-days' },
     },
     {
+      path: '/backups',
+      name: 'backups',
+      component: () => import('#web/features/backups/BackupsView.vue'),
+      meta: { title: 'Backups', within: 'sessions' },
+    },
+    {
       path: '/series/:id?',
       name: 'series',
       component: () => import('#web/features/series/SeriesView.vue'),

@@ -101,6 +101,7 @@ const nothing = computed(() => {
         <h1>Sessions</h1>
         <RouterLink :to="{ name: 'series' }">Series</RouterLink>
         <RouterLink :to="{ name: 'long-days' }">Long days</RouterLink>
+        <RouterLink :to="{ name: 'backups' }">Backups</RouterLink>
         <span class="grow" />
         <input
           ref="file"

@@ -1,0 +1,116 @@
+import { mkdtempSync, readFileSync, readdirSync, rmSync, truncateSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type { BackupTold } from '#model/backup'
+import type { Session } from '#model/session'
+import { startServer } from '#server/start'
+import type { Running } from '#server/start'
+import { aHold, aSession } from '#testing/sessions'
+
+let folder = ''
+let running: Running | undefined
+let now = new Date('2026-03-12T18:00:00Z')
+beforeEach(async () => {
+  now = new Date('2026-03-12T18:00:00Z')
+  folder = mkdtempSync(join(tmpdir(), 'zovrin-backups-'))
+  const config = { host: '127.0.0.1', port: 0, portIsFixed: true, dataFolder: folder }
+  running = await startServer(config, join(folder, 'zovrin.sqlite'), undefined, { now: () => now })
+})
+afterEach(async () => {
+  await running?.stop()
+  rmSync(folder, { recursive: true })
+})
+const ask = (path: string, init: RequestInit = {}) => fetch(`${running?.address ?? ''}api/${path}`, init)
+const send = (path: string, method: string, body: unknown) =>
+  ask(path, { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) })
+const create = async (id: string) => {
+  expect((await send('sessions', 'POST', aSession([aHold('deer')], { id, name: id }))).status).toBe(201)
+}
+const sessions = async () =>
+  ((await (await ask('sessions')).json()) as readonly Session[]).map(({ id }) => id).toSorted()
+const list = async () =>
+  (await (await ask('backups')).json()) as { readonly isLate: boolean; readonly backups: readonly BackupTold[] }
+const make = async () => {
+  const reply = await ask('backups', { method: 'POST' })
+  expect(reply.status).toBe(201)
+  return (await reply.json()) as BackupTold
+}
+const code = async (reply: Response) => ((await reply.json()) as { code: string }).code
+
+test('a backup is made, told with what is in it, saved as a file, and put back while the house stays open', async () => {
+  await create('one')
+  const made = await make()
+  expect(made).toMatchObject({
+    name: 'zovrin-asked-2026-03-12T180000.zip',
+    why: 'asked',
+    counts: { sessions: 1 },
+    sounds: 0,
+  })
+  expect(await list()).toEqual({ isLate: false, backups: [made] })
+  const saved = await ask(`backups/${made.name}`)
+  expect([saved.headers.get('content-type'), (await saved.arrayBuffer()).byteLength]).toEqual([
+    'application/zip',
+    made.bytes,
+  ])
+
+  await create('two')
+  now = new Date('2026-03-12T19:00:00Z')
+  expect((await ask(`backups/${made.name}/restored`, { method: 'POST' })).status).toBe(204)
+  expect(await sessions()).toEqual(['one'])
+  // What was there is kept, and the house goes on with what was put back.
+  const [before] = (await list()).backups
+  expect(before).toMatchObject({ why: 'beforeRestore', counts: { sessions: 2 } })
+  await create('three')
+  expect(await sessions()).toEqual(['one', 'three'])
+  expect((await ask(`backups/${before?.name ?? ''}/restored`, { method: 'POST' })).status).toBe(204)
+  expect(await sessions()).toEqual(['one', 'two'])
+})
+
+test('what is asked while one is put back is told to come again; nothing written before is lost', async () => {
+  await create('one')
+  const { name } = await make()
+  const asked = Array.from({ length: 12 }, (_, at) => send('sessions', 'POST', aSession([], { id: `s${String(at)}` })))
+  const restored = ask(`backups/${name}/restored`, { method: 'POST' })
+  const replies = await Promise.all(asked)
+  expect((await restored).status).toBe(204)
+  for (const reply of replies) expect([201, 503]).toContain(reply.status)
+  const written = replies.filter(({ status }) => status === 201).length
+  const before = (await list()).backups.find(({ why }) => why === 'beforeRestore')
+  // Each that was answered as kept is in what was kept before, or was written after.
+  const after = (await sessions()).length - 1
+  expect((before?.counts?.['sessions'] ?? 0) - 1 + after).toBeGreaterThanOrEqual(written)
+})
+
+test('a backup from elsewhere is brought in whole or not at all', async () => {
+  await create('one')
+  const { name } = await make()
+  const path = join(folder, 'backups', name)
+  const bytes = readFileSync(path)
+  rmSync(path)
+  const bring = (body: Uint8Array<ArrayBuffer>, type = 'application/zip') =>
+    ask('backups', { method: 'PUT', headers: { 'Content-Type': type }, body })
+  const cut = await bring(new Uint8Array(bytes.subarray(0, 900)))
+  expect(cut.status).toBe(422)
+  expect(await cut.json()).toMatchObject({ code: 'BACKUP_TROUBLE', facts: { trouble: 'cut off' } })
+  expect(await code(await bring(new Uint8Array(bytes), 'text/html'))).toBe('WRONG_CONTENT_TYPE')
+  expect(readdirSync(join(folder, 'backups'))).toEqual([])
+  const brought = await bring(new Uint8Array(bytes))
+  expect(await brought.json()).toMatchObject({ name, why: 'asked', counts: { sessions: 1 } })
+  // Once more is no other one.
+  expect((await bring(new Uint8Array(bytes))).status).toBe(200)
+  expect((await list()).backups.map((one) => one.name)).toEqual([name])
+})
+
+test('one that is not whole, or not there, is refused before anything is closed; nothing outside the folder is reached', async () => {
+  await create('one')
+  const { name } = await make()
+  truncateSync(join(folder, 'backups', name), 800)
+  expect((await list()).backups).toEqual([{ name, why: 'asked', madeAt: '2026-03-12T18:00:00.000Z', bytes: 800 }])
+  expect(await code(await ask(`backups/${name}/restored`, { method: 'POST' }))).toBe('BACKUP_TROUBLE')
+  for (const other of ['gone.zip', '..%2Fzovrin.sqlite', '%2e%2e%2fzovrin.sqlite']) {
+    const reply = await ask(`backups/${other}`)
+    expect(reply.status).toBe(404)
+    expect(await code(await ask(`backups/${other}/restored`, { method: 'POST' }))).toMatch(/^UNKNOWN_/)
+  }
+  expect(await sessions()).toEqual(['one'])
+})
