@@ -4,7 +4,8 @@ import Dialog from 'primevue/dialog'
 import { onMounted, ref } from 'vue'
 import type { Mention } from '#model/person'
 import { mentionsOf } from '#web/shared/api/people.ts'
-import { dayTimeText } from '#words/dates'
+import { ports } from '#web/shared/ports.ts'
+import { dayText, dayTimeText } from '#words/dates'
 import { counted } from '#words/text'
 import { usePeople } from './use-people.ts'
 
@@ -24,6 +25,8 @@ async function go(): Promise<void> {
   isGoing.value = false
   emit('close')
 }
+/** The backups of the day that hold them are cleared away by then. */
+const goneBy = dayText(new Date(ports().epochMs() + 15 * 24 * 3_600_000).toISOString())
 </script>
 
 <template>
@@ -40,8 +43,8 @@ async function go(): Promise<void> {
       chosen for them. Led classes hold no names. This cannot be undone.
     </p>
     <p>
-      Copies of the whole database that were made before an upgrade hold them until you delete those files; so does
-      every backup you made yourself.
+      Backups hold them still: those made by themselves for two weeks, until {{ goneBy }}; those you asked for, and
+      copies of the database made before an upgrade, until you delete the files.
     </p>
     <div v-if="mentions.length > 0" class="mentions">
       <p>What you typed says their name here, and goes on saying it:</p>

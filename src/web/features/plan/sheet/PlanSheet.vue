@@ -74,7 +74,7 @@ const tally = computed(() => tallyTimeline(props.timeline))
                 >
               </p>
             </div>
-            <div v-for="line in lookToIn(block.id)" :key="line"><b>Look to:</b> {{ line }}</div>
+            <div v-if="lookToIn(block.id).length > 0"><b>Look to:</b> {{ lookToIn(block.id).join('; ') }}</div>
             <div v-if="block.note"><b>Note:</b> {{ block.note }}</div>
           </td>
         </tr>
