@@ -8,6 +8,7 @@ import { Sequelize } from 'sequelize'
 import { createApp } from '#server/app'
 import { readConfig } from '#server/config'
 import { makeMigrator, migrations } from '#server/db/migrate'
+import { holdDatabase } from '#server/db/hold'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { demoClasses } from '#server/demo/led-classes'
@@ -463,6 +464,10 @@ test('an older demo database is put aside under its date and made anew; a curren
     old.models.notes.update(older, { where: { name: 'demo seed' }, transaction }),
   )
   await old.close()
+  // While another Zovrin has it open it is left where it is.
+  const letGo = await holdDatabase(file)
+  await expect(prepareDemo(folder, clock)).rejects.toThrow(/is open in another Zovrin/)
+  await letGo()
   const again = await prepareDemo(folder, clock)
   expect(again.former).toBe(join(folder, 'demo-2026-03-12T180000.sqlite'))
   expect(readdirSync(folder).filter((name) => name.endsWith('.sqlite'))).toHaveLength(2)

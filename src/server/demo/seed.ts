@@ -1,6 +1,7 @@
 import { existsSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Clock } from '#server/clock'
+import { holdDatabase } from '#server/db/hold'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { ledClassStore } from '#server/features/led-classes/store'
@@ -62,18 +63,27 @@ export interface DemoMade {
 /** What the demo's database is called. */
 export const demoFile = 'demo.sqlite'
 
-/** The demo database, made when absent or when its seed is older than the shipped one. */
+/** The demo database, made when absent or when its seed is older than the shipped one. Throws a CannotOpen where it is in use. */
 export async function prepareDemo(folder: string, clock: Clock): Promise<DemoMade> {
   const file = join(folder, demoFile)
-  let former: string | undefined
-  if (existsSync(file)) {
-    if ((await seedOf(file)) >= seedNumber) return { file, former }
-    former = putAside(file, clock.now())
+  // Another Zovrin may have it open: it is not put aside under it.
+  const letGo = await holdDatabase(file)
+  try {
+    return { file, former: await prepared(file, clock) }
+  } finally {
+    await letGo()
   }
+}
+
+/** Says where the former demo database lies, if there was an older one. */
+async function prepared(file: string, clock: Clock): Promise<string | undefined> {
+  const isThere = existsSync(file)
+  if (isThere && (await seedOf(file)) >= seedNumber) return undefined
+  const former = isThere ? putAside(file, clock.now()) : undefined
   const database = await openDatabase(file)
   await seedDemo(database, clock)
   await database.close()
-  return { file, former }
+  return former
 }
 
 /** Moves a database beside itself under its date; its journal files have been folded in by closing it. */
