@@ -232,6 +232,29 @@ describe('the backup of the day', () => {
     expect(readdirSync(join(folder, 'backups'))).toHaveLength(1)
   })
 
+  test('clears away what one that was killed left half made, once it is nobody’s any more', async () => {
+    await aHouse('one')
+    mkdirSync(join(folder, 'backups'))
+    mkdirSync(join(folder, 'restoring-old'))
+    const left = ['backups/a.zip-x.part', 'backups/a.zip-x.copy', 'backups/x.coming', 'restoring-old/zovrin.sqlite']
+    for (const name of left) writeFileSync(join(folder, name), 'half')
+    // By the clock of the machine they are of just now: they may be in the making.
+    now = new Date()
+    expect(await backUpWhereDue(kept(), clock)).toBeUndefined()
+    expect(left.every((name) => existsSync(join(folder, name)))).toBe(true)
+    now = new Date(now.getTime() + 2 * dayMs)
+    expect(await backUpWhereDue(kept(), clock)).toBeUndefined()
+    expect(left.filter((name) => existsSync(join(folder, name)))).toEqual([])
+    expect(await names()).toHaveLength(2)
+  })
+
+  test('two are made at once without one standing in the way of the other', async () => {
+    await aHouse('one')
+    const made = await Promise.all([1, 2, 3].map(() => makeBackup(kept(), 'asked', clock)))
+    expect(await checkBackup(made[0]?.path ?? '')).toMatchObject({ counts: { sessions: 1 } })
+    expect(readdirSync(join(folder, 'backups'))).toHaveLength(1)
+  })
+
   test('another database in the same folder has its own, and what else lies there is none', async () => {
     await aHouse('one')
     mkdirSync(join(folder, 'backups'))

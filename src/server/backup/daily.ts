@@ -1,5 +1,5 @@
 import type { Clock } from '#server/clock'
-import { backupsBeside, isDue, pastTheirTime, removeBackups } from './kept-backups.ts'
+import { backupsBeside, clearLeftovers, isDue, pastTheirTime, removeBackups } from './kept-backups.ts'
 import { makeBackup } from './make-backup.ts'
 import type { Kept } from './make-backup.ts'
 
@@ -15,6 +15,7 @@ export async function backUpWhereDue(kept: Kept, clock: Clock): Promise<unknown>
     if (!isDue(await backupsBeside(kept), nowMs)) return undefined
     await makeBackup(kept, 'daily', clock)
     await removeBackups(pastTheirTime(await backupsBeside(kept), nowMs))
+    await clearLeftovers(kept, nowMs)
     return undefined
   } catch (error) {
     return error

@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs'
-import { readdir, rm } from 'node:fs/promises'
+import { readdir, rm, stat } from 'node:fs/promises'
 import { basename, join } from 'node:path'
 import type { Backup, BackupReason } from '#model/backup'
 import { backupReasons } from '#model/backup'
@@ -44,6 +44,19 @@ export const isDue = (backups: readonly KeptBackup[], nowMs: number): boolean =>
 /** Those that were made by themselves and are past their time; the newest stays, and what was asked for stays. */
 export const pastTheirTime = (backups: readonly KeptBackup[], nowMs: number): readonly KeptBackup[] =>
   backups.slice(1).filter(({ why, atMs }) => why !== 'asked' && nowMs - atMs > keptMs)
+
+/** What a Zovrin that was killed while it made, took in or put back a backup left behind, once it is surely nobody's. */
+export async function clearLeftovers(kept: Kept, nowMs: number): Promise<void> {
+  const backups = backupsFolder(kept)
+  const halves = (existsSync(backups) ? await readdir(backups) : [])
+    .filter((name) => /\.(?:copy|part|coming)$/.test(name))
+    .map((name) => join(backups, name))
+  const restoring = (await readdir(kept.folder))
+    .filter((name) => name.startsWith('restoring-'))
+    .map((name) => join(kept.folder, name))
+  for (const path of [...halves, ...restoring])
+    if (nowMs - (await stat(path)).mtimeMs > dayMs) await rm(path, { recursive: true, force: true })
+}
 
 export const removeBackups = (backups: readonly KeptBackup[]): Promise<unknown> =>
   Promise.all(backups.map(({ path }) => rm(path, { force: true })))

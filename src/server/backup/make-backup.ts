@@ -2,6 +2,7 @@ import { createWriteStream, existsSync } from 'node:fs'
 import { mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises'
 import { basename, dirname, join } from 'node:path'
 import { pipeline } from 'node:stream/promises'
+import { nanoid } from 'nanoid'
 import { QueryTypes, Sequelize } from 'sequelize'
 import { ZipFile } from 'yazl'
 import { backupDatabase, backupFormat, backupSounds, backupVersion } from '#model/backup'
@@ -38,7 +39,8 @@ export interface Made {
 export async function makeBackup(kept: Kept, why: BackupReason, clock: Clock, to?: string): Promise<Made> {
   const path = to ?? join(backupsFolder(kept), backupName(kept, why, clock))
   makeFolder(path)
-  const [copy, part] = [`${path}.copy`, `${path}.part`]
+  // Each under a name of its own: two may be made at once.
+  const [copy, part] = ['copy', 'part'].map((what) => `${path}-${nanoid(6)}.${what}`) as [string, string]
   try {
     const told = await copyDatabase(kept.file, copy)
     const sounds = await soundsIn(kept)

@@ -35,10 +35,13 @@ export function beginTake(stream: MediaStream): Take {
       if (recorder.state !== 'inactive') recorder.stop()
       void meter.close()
       const file = await ended
-      const spoken = await decoded(file)
+      const spoken = await decoded(file).catch((error: unknown) => {
+        ready.giveUp()
+        throw error
+      })
       const lengthMs = Math.max(1, Math.round((spoken.samples.length / spoken.rate) * 1000))
       // Rather as it was said, with its silence, than not at all.
-      return ready(spoken).catch(() => ({ file: asSound(file, recorder.mimeType), lengthMs }))
+      return ready.of(spoken).catch(() => ({ file: asSound(file, recorder.mimeType), lengthMs }))
     },
   }
 }
@@ -76,7 +79,7 @@ const asSound = (file: Blob, mimeType: string): Blob =>
   new Blob([file], { type: mimeType.replace(/;.*/, '').replace('video/', 'audio/') })
 
 /** In a worker, so that the page goes on; it goes when the sentence is ready. */
-function makeReady(): (spoken: Spoken) => Promise<ReadyVoice | undefined> {
+function makeReady() {
   const worker = new Worker(new URL('./voice-worker.ts', import.meta.url), { type: 'module' })
   const answer = new Promise<ReadyVoice | undefined>((settle, fail) => {
     worker.onmessage = ({ data }: MessageEvent<ReadyVoice | undefined>) => {
@@ -90,8 +93,13 @@ function makeReady(): (spoken: Spoken) => Promise<ReadyVoice | undefined> {
   })
   // It may fail before anybody asks it.
   answer.catch(() => undefined)
-  return (spoken) => {
-    worker.postMessage(spoken, [spoken.samples.buffer])
-    return answer
+  return {
+    of(spoken: Spoken): Promise<ReadyVoice | undefined> {
+      worker.postMessage(spoken, [spoken.samples.buffer])
+      return answer
+    },
+    giveUp(): void {
+      worker.terminate()
+    },
   }
 }
