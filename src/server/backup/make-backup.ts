@@ -7,6 +7,7 @@ import { QueryTypes, Sequelize } from 'sequelize'
 import { ZipFile } from 'yazl'
 import { backupDatabase, backupFormat, backupSounds, backupVersion } from '#model/backup'
 import type { Backup, BackupFile, BackupReason } from '#model/backup'
+import { stampOf } from '#server/clock'
 import type { Clock } from '#server/clock'
 import { checkWhole, keepPrivate, makeFolder } from '#server/db/opening'
 import { sha256Of } from './hash.ts'
@@ -22,9 +23,8 @@ export interface Kept {
 
 /** Where the backups of a database lie, and what they are called. */
 export const backupsFolder = ({ folder }: Kept): string => join(folder, 'backups')
-const stampOf = (clock: Clock): string => clock.now().toISOString().slice(0, 19).replaceAll(':', '')
 export const backupName = ({ file }: Kept, why: BackupReason, clock: Clock): string =>
-  `${basename(file, '.sqlite')}-${why}-${stampOf(clock)}.zip`
+  `${basename(file, '.sqlite')}-${why}-${stampOf(clock.now())}.zip`
 
 /** A backup that was made: where it lies, and what is in it. */
 export interface Made {

@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { Sequelize } from 'sequelize'
 import { backupDatabase, backupSounds } from '#model/backup'
 import type { Backup } from '#model/backup'
+import { stampOf } from '#server/clock'
 import type { Clock } from '#server/clock'
 import { failureCode } from '#server/db/failures'
 import { refuseFuture } from '#server/db/migrate'
@@ -62,8 +63,7 @@ async function keepWhatIs(kept: Kept, clock: Clock): Promise<Pick<Restored, 'bef
     return { before }
   } catch (error) {
     if (failureCode(error) === 'ENOSPC' || failureCode(error) === 'SQLITE_FULL') throw error
-    const stamp = clock.now().toISOString().slice(0, 19).replaceAll(':', '')
-    const damaged = kept.file.replace(/(\.sqlite)?$/, `-damaged-${stamp}.sqlite`)
+    const damaged = kept.file.replace(/(\.sqlite)?$/, `-damaged-${stampOf(clock.now())}.sqlite`)
     for (const ending of ['', ...journals])
       if (existsSync(kept.file + ending)) await copyFile(kept.file + ending, damaged + ending)
     return { damaged }

@@ -2,6 +2,7 @@ import { chmodSync, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs'
 import { dirname } from 'node:path'
 import type { Sequelize } from 'sequelize'
 import { QueryTypes } from 'sequelize'
+import { stampOf } from '#server/clock'
 import type { Clock } from '#server/clock'
 import { openingWords } from '#words/opening'
 import type { OpeningTrouble } from '#words/opening'
@@ -61,8 +62,7 @@ export async function checkWhole(sequelize: Sequelize, file: string): Promise<vo
 
 /** A copy of a database as it stands, beside it; made whole before it gets its name. Returns where it lies. */
 export async function copyBeside(sequelize: Sequelize, file: string, why: string, clock: Clock): Promise<string> {
-  const stamp = clock.now().toISOString().slice(0, 19).replaceAll(':', '')
-  const copy = `${file.replace(/\.sqlite$/, '')}-${why}-${stamp}.sqlite`
+  const copy = `${file.replace(/\.sqlite$/, '')}-${why}-${stampOf(clock.now())}.sqlite`
   const part = `${copy}.part`
   if (existsSync(part)) rmSync(part)
   try {

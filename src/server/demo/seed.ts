@@ -1,5 +1,6 @@
 import { existsSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { stampOf } from '#server/clock'
 import type { Clock } from '#server/clock'
 import { holdDatabase } from '#server/db/hold'
 import { openDatabase } from '#server/db/open'
@@ -88,8 +89,7 @@ async function prepared(file: string, clock: Clock): Promise<string | undefined>
 
 /** Moves a database beside itself under its date; its journal files have been folded in by closing it. */
 function putAside(file: string, now: Date): string {
-  const stamp = now.toISOString().slice(0, 19).replaceAll(':', '')
-  const former = file.replace(/\.sqlite$/, `-${stamp}.sqlite`)
+  const former = file.replace(/\.sqlite$/, `-${stampOf(now)}.sqlite`)
   renameSync(file, former)
   for (const extra of ['-wal', '-shm']) rmSync(file + extra, { force: true })
   return former
