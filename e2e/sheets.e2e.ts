@@ -52,6 +52,7 @@ test('the printed Plan and the PDF say the same of a class, line for line, with 
   await expect(page.getByRole('listbox')).toBeVisible()
   await page.emulateMedia({ media: 'print' })
   await expect(page.getByTestId('sheet').getByText('Look to:').first()).toBeAttached()
+  await expect(page.getByTestId('sheet').getByText('Whoever likes:').first()).toBeAttached()
   const rows = await page.getByTestId('sheet').locator('.part p').allTextContents()
   const looks = await page.getByTestId('sheet').getByText('Look to:').locator('..').allTextContents()
   await page.emulateMedia({ media: 'screen' })

@@ -1,4 +1,5 @@
-import { shallowRef, watch } from 'vue'
+import { until } from '@vueuse/core'
+import { nextTick, ref, shallowRef, watch } from 'vue'
 import type { PlannedClass } from '#model/planned-class'
 import type { Session } from '#model/session'
 import type { LaidByForm, PersonThrough } from '#core/class'
@@ -38,6 +39,17 @@ export async function formsNow(now: LookedAt): Promise<Forms> {
   return work.formsOf(now, { people, past, catalog })
 }
 
+/** How much is being worked out in this window just now. */
+const working = ref(0)
+
+/** Resolves when all is worked out, what follows from it included: whatever is written down waits for it. */
+export async function formsSettled(): Promise<void> {
+  do {
+    await until(working).toBe(0)
+    await nextTick()
+  } while (working.value > 0)
+}
+
 /**
  * What each who comes to a class takes, worked out anew a moment after its session, its people or what was chosen
  * changed: no key in Plan waits for it, and where nothing is known of anybody nothing is fetched for it.
@@ -57,13 +69,24 @@ export function useForms(of: () => LookedAt | undefined) {
         return
       }
       if (people.people.length === 0 && now.planned.people.length > 0) void people.load()
-      const workOut = async (): Promise<void> => {
-        const found = await formsNow(now)
-        if (mine === asked) forms.value = found
+      let isOver = false
+      const end = (): void => {
+        if (!isOver) working.value -= 1
+        isOver = true
       }
+      const workOut = async (): Promise<void> => {
+        try {
+          const found = await formsNow(now)
+          if (mine === asked) forms.value = found
+        } finally {
+          end()
+        }
+      }
+      working.value += 1
       const timer = setTimeout(() => void workOut(), forms.value === nothing ? 0 : pauseMs)
       onCleanup(() => {
         clearTimeout(timer)
+        end()
       })
     },
     { immediate: true },

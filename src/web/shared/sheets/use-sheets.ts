@@ -7,6 +7,7 @@ import { formatDuration, formatMs, minutesOfDay } from '#core/units'
 import { counted } from '#words/text'
 import { useClass } from '#web/shared/house/use-class.ts'
 import { useFetching } from '#web/shared/house/use-fetching.ts'
+import { formsSettled } from '#web/shared/house/use-forms.ts'
 import { useHouse } from '#web/shared/house/use-house.ts'
 import { useLookTo } from '#web/shared/house/use-look-to.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
@@ -58,10 +59,16 @@ export function useSheets(of: () => Of | undefined) {
     }
   }
   async function save(kind: SheetKind, options: SheetOptions = {}): Promise<void> {
-    const now = of()
-    if (!now || making.value) return
+    if (making.value) return
     making.value = kind
     told.value = { ...told.value, [kind]: undefined }
+    // However early it is asked for, it has what everybody takes.
+    await formsSettled()
+    const now = of()
+    if (!now) {
+      making.value = undefined
+      return
+    }
     const { bytes } = await makeSheet(questionOf(now, kind, options))
     making.value = undefined
     told.value = { ...told.value, [kind]: bytes ? savedWords(bytes) : notMade }
