@@ -190,7 +190,6 @@ test('a tablet that is out of touch while another takes over is told, and what i
   await page.keyboard.press('m')
   const seen = page.getByRole('textbox', { name: /^What you saw at/ })
   await expect(seen).toBeFocused()
-  await seen.fill('Cold feet in the back row')
   await seen.press('Enter')
   await page.keyboard.press('m')
   await expect(seen).toHaveCount(2)
@@ -199,6 +198,9 @@ test('a tablet that is out of touch while another takes over is told, and what i
     .first()
     .click()
   await expect(seen).toHaveCount(1)
+  // Made in the same second they stand in either order: what stays is told what was seen.
+  await seen.fill('Cold feet in the back row')
+  await seen.press('Enter')
   await expect
     .poll(async () => (await recordOf(house)).marks.map(({ text }) => text))
     .toEqual(['Cold feet in the back row'])
