@@ -110,6 +110,26 @@ test('what is recorded again or removed can be put back, and is heard', async ({
   expect(heard.status()).toBe(200)
 })
 
+test('what is recorded while another session is opened goes to its own', async ({ page, house }) => {
+  await house.create(session)
+  await house.create({ ...session, id: 'other', name: 'Another' })
+  await withMicrophone(page)
+  await page.goto(`${house.address}voice/voiced`)
+  await button(page, 'Record').click()
+  await speak(page, 0.6)
+  // As the browser's own list of where one was does.
+  await page.evaluate(() => {
+    history.pushState(history.state, '', '/voice/other')
+    dispatchEvent(new PopStateEvent('popstate', { state: history.state }))
+  })
+  await expect(page.getByText('What Another says')).toBeVisible()
+  await expect.poll(async () => (await kept(house)).map(({ text }) => text)).toEqual(['Welcome, settle in'])
+  expect(await kept(house, 'other')).toEqual([])
+  await expect(page.getByText(/^0 of \d+ sentences recorded$/)).toBeVisible()
+  await expect(button(page, 'Record')).toBeEnabled()
+  await expect(button(page, 'Put it back')).toHaveCount(0)
+})
+
 test('silence is not kept; a microphone that may not be used or is not there is said', async ({ page, house }) => {
   await house.create(session)
   await withMicrophone(page)
@@ -258,6 +278,25 @@ test('the recordings go with the session in its file where that is asked, and co
   await page.getByLabel('File to import').setInputFiles(await file.path())
   await expect(page.getByText(/1 session here already, word for word/)).toBeVisible()
   expect(await kept(house)).toMatchObject([{ text: 'Soften the jaw', lengthMs: 1000, type: 'audio/wav' }])
+})
+
+test('why the session was not saved with its voice is said as the server says it', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('404')
+  await house.create(session)
+  await bring(house, 'Soften the jaw', 1)
+  await page.goto(`${house.address}voice/voiced`)
+  await expect(button(page, 'Save the session with its voice')).toBeEnabled()
+  await fetch(`${house.address}api/sessions/voiced/state`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ deleted: true }),
+  })
+  await button(page, 'Save the session with its voice').click()
+  await expect(page.getByText(/^It was not saved\. There is no session/)).toBeVisible()
 })
 
 test('what another session has of the same words is taken, and what is no longer said is told and removed', async ({

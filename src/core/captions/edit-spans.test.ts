@@ -50,6 +50,8 @@ test.each<SpanEdit>([
   { type: 'joinNext', at: 2 },
   { type: 'split', at: 0, atMs: 500 },
   { type: 'split', at: 0, atMs: 19_500 },
+  { type: 'split', at: 0, atMs: NaN },
+  { type: 'start', at: 1, toMs: NaN },
   { type: 'joinNext', at: 7 },
   { type: 'name', at: 0, as: { side: 'left' } },
   { type: 'name', at: 1, as: { poseId: 'sphinx', side: null } },
@@ -62,7 +64,7 @@ const anyEdit: fc.Arbitrary<SpanEdit> = fc.nat(12).chain((at) =>
     fc.record({
       type: fc.constant('start' as const),
       at: fc.constant(at),
-      toMs: fc.integer({ min: -9, max: 400_000 }),
+      toMs: fc.double({ min: -9, max: 400_000 }),
     }),
     fc.record({ type: fc.constant('joinNext' as const), at: fc.constant(at) }),
     fc.record({ type: fc.constant('split' as const), at: fc.constant(at), atMs: fc.double({ min: 0, max: 400_000 }) }),

@@ -28,7 +28,7 @@ export const leastSpanMs = 1000
 /**
  * The spans after an edit: still in order, without gaps, from where the first began to where the last ended. A start that
  * is moved too far stands a second from the next one. The same spans where there is nothing to edit: the first span's
- * start, joining the last with nothing, splitting within a second of an end, a name it has.
+ * start, joining the last with nothing, splitting within a second of an end, a name it has, an instant that is no number.
  */
 export function editSpans(spans: readonly EditedSpan[], edit: SpanEdit): readonly EditedSpan[] {
   const span = spans[edit.at]
@@ -46,7 +46,8 @@ export function editSpans(spans: readonly EditedSpan[], edit: SpanEdit): readonl
     }
     case 'split': {
       const atMs = Math.round(edit.atMs)
-      if (atMs < span.startMs + leastSpanMs || atMs > span.endMs - leastSpanMs) return spans
+      const hasRoom = atMs >= span.startMs + leastSpanMs && atMs <= span.endMs - leastSpanMs
+      if (!hasRoom) return spans
       return spans.toSpliced(edit.at, 1, { ...span, endMs: atMs }, secondHalf(span, atMs))
     }
   }
@@ -59,7 +60,7 @@ function started(spans: readonly EditedSpan[], at: number, toMs: Milliseconds): 
   const mostMs = span.endMs - leastSpanMs
   const startMs = Math.max(leastMs, Math.min(mostMs, Math.round(toMs)))
   // Between two spans of a second there is no room for it.
-  if (leastMs > mostMs || startMs === span.startMs) return spans
+  if (leastMs > mostMs || startMs === span.startMs || Number.isNaN(startMs)) return spans
   return spans.toSpliced(at - 1, 2, { ...before, endMs: startMs }, { ...span, startMs, startSet: true })
 }
 

@@ -13,6 +13,7 @@ const props = defineProps<{
   /** How loud it is now, 0 to 1, and how long it is recorded. */
   level: number
   lengthMs: number
+  hasLetterKeys: boolean
 }>()
 const emit = defineEmits<{ record: []; hear: []; remove: []; step: [by: 1 | -1] }>()
 const isRecording = computed(() => props.state === 'recording')
@@ -86,7 +87,7 @@ const about = computed(() => {
         :disabled="place >= of || state !== 'idle'"
         @click="emit('step', 1)"
       />
-      <small>R records and stops, L listens, ↑ ↓ choose</small>
+      <small><template v-if="hasLetterKeys">R records and stops, L listens, </template>↑ ↓ choose</small>
     </div>
     <slot />
   </section>

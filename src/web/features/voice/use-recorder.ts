@@ -15,11 +15,14 @@ interface Now {
   readonly sinceMs: number
 }
 
+/** What was said, and for how long. */
+type Said = Omit<Recording, 'sessionId'>
+
 /** Ended a little before what the server takes of one. */
 const mostMs = voiceLimits.ms - 500
 
 /** What a take has come to, kept; or why nothing was. */
-async function keptOf({ take, text }: Now, keep: (recording: Recording) => Promise<void>): Promise<string> {
+async function keptOf({ take, text }: Now, keep: (said: Said) => Promise<void>): Promise<string> {
   try {
     const ready = await take.stop()
     if (!ready) return nothingHeard
@@ -31,7 +34,7 @@ async function keptOf({ take, text }: Now, keep: (recording: Recording) => Promi
 }
 
 /** Recording sentences one after another. */
-export function useRecorder(keep: (recording: Recording) => Promise<void>) {
+export function useRecorder(keep: (said: Said) => Promise<void>) {
   const state = ref<'idle' | 'asking' | 'recording' | 'keeping'>('idle')
   const mend = ref('')
   const [level, lengthMs] = [ref(0), ref(0)]

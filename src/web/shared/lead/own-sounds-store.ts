@@ -3,6 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { soundLimits, textLimits } from '#model/limits'
 import type { OwnSound } from '#model/sound'
+import { whyNot } from '#web/shared/api/client.ts'
 import { bringSound, heardAt, listSounds, removeSound } from '#web/shared/api/sounds.ts'
 import { ports } from '#web/shared/ports.ts'
 import { lengthOfSound } from './sound-length.ts'
@@ -58,7 +59,7 @@ export const useOwnSoundsStore = defineStore('own-sounds', () => {
     const use = lengthMs <= soundLimits.bellMs ? 'bell' : 'music'
     const reply = await bringSound({ id: nanoid(), name: nameOf(file), use, lengthMs }, file)
     if (reply.kind !== 'ok') {
-      mend.value = reply.kind === 'problem' ? reply.problem.detail : 'Zovrin’s server does not answer: bring it again.'
+      mend.value = whyNot(reply, 'Zovrin’s server does not answer: bring it again.')
       return undefined
     }
     await load()
@@ -67,7 +68,7 @@ export const useOwnSoundsStore = defineStore('own-sounds', () => {
 
   async function remove(id: string): Promise<void> {
     const reply = await removeSound(id)
-    mend.value = reply.kind === 'problem' ? reply.problem.detail : ''
+    mend.value = reply.kind === 'ok' ? '' : whyNot(reply)
     await load()
   }
 

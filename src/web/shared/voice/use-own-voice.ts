@@ -1,11 +1,12 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
+import { itsOwn } from '#web/shared/teachers/teacher-here.ts'
 
 /** As loud as it was recorded. */
 const usualLoudness = 50
 /** How loud the teacher's voice is in Lead on this device, by session; where none stands it is off. */
-const chosen = useLocalStorage('zovrin.own-voice', new Map<string, number>())
+const chosen = useLocalStorage(itsOwn('zovrin.own-voice'), new Map<string, number>())
 
 /** Whether the open session is led with the teacher's recorded voice here, and how loud: off until it is chosen. */
 export function useOwnVoice() {

@@ -6,18 +6,16 @@ import type { Voice } from '#model/voice'
 import type { VoiceBook } from '#core/lead'
 import { talkWords } from '#core/timeline'
 import { keepVoice, listVoices, removeVoice, takeVoices, voiceAt } from '#web/shared/api/voices.ts'
+import { whyNot } from '#web/shared/api/client.ts'
 import type { Reply } from '#web/shared/api/client.ts'
 import { haveVoices } from './voices-at-hand.ts'
 
-/** A recording that is on its way to the server, or waits for it. */
+/** A recording that is on its way to the server, or waits for it, of the session it was recorded for. */
 export interface Recording {
+  readonly sessionId: string
   readonly text: string
   readonly lengthMs: number
   readonly file: Blob
-}
-/** The same with the session it is of. */
-interface RecordingOf extends Recording {
-  readonly sessionId: string
 }
 
 const away = 'Zovrin’s server does not answer: start it and try again.'
@@ -35,7 +33,7 @@ export const bookOf = (session: Pick<Session, 'blocks'>, voices: readonly Voice[
 })
 
 /** What is heard of a recording, as it is kept; undefined where it does not come. */
-async function heardOf(sessionId: string, { id, text, lengthMs }: Voice): Promise<RecordingOf | undefined> {
+async function heardOf(sessionId: string, { id, text, lengthMs }: Voice): Promise<Recording | undefined> {
   const reply = await fetch(voiceAt(sessionId, id)).catch(() => undefined)
   return reply?.ok ? { sessionId, text, lengthMs, file: await reply.blob() } : undefined
 }
@@ -47,15 +45,15 @@ function known() {
     sessionId,
     voices: shallowRef<readonly Voice[]>([]),
     /** Recordings the server has not taken yet; each waits with its session. */
-    waiting: shallowRef<readonly RecordingOf[]>([]),
+    waiting: shallowRef<readonly Recording[]>([]),
     /** What was there before the last change, to be put back. */
-    former: shallowRef<RecordingOf>(),
+    former: shallowRef<Recording>(),
     /** Why something was not done. */
     mend,
     /** True where it was done; else it is said why not. */
     done<T>(reply: Reply<T>, otherwise = away): reply is Extract<Reply<T>, { kind: 'ok' }> {
       if (reply.kind === 'ok') mend.value = ''
-      else mend.value = reply.kind === 'problem' ? reply.problem.detail : otherwise
+      else mend.value = whyNot(reply, otherwise)
       return reply.kind === 'ok'
     },
   }
@@ -65,20 +63,21 @@ type Known = ReturnType<typeof known>
 /** Keeping, removing and taking sentences: what was there before can be put back, and what is not taken yet waits. */
 const changes = ({ sessionId, voices, waiting, former, mend, done }: Known) => ({
   /** Keeps a recording, over one of the same words; it waits here while the server does not take it. */
-  async keep({ text, lengthMs, file }: Recording): Promise<void> {
-    const mine = { sessionId: sessionId.value, text, lengthMs, file }
-    const before = voices.value.find((one) => one.text === text)
-    const heard = before && (await heardOf(mine.sessionId, before))
-    const reply = await keepVoice(mine.sessionId, { id: nanoid(), text, lengthMs }, file)
-    const others = waiting.value.filter((one) => one.text !== text || one.sessionId !== mine.sessionId)
+  async keep(recording: Recording): Promise<void> {
+    const { sessionId: of, text, lengthMs, file } = recording
+    const before = sessionId.value === of ? voices.value.find((one) => one.text === text) : undefined
+    const heard = before && (await heardOf(of, before))
+    const reply = await keepVoice(of, { id: nanoid(), text, lengthMs }, file)
+    const others = waiting.value.filter((one) => one.text !== text || one.sessionId !== of)
     if (!done(reply, awayWithOne)) {
-      waiting.value = [...others, mine]
+      waiting.value = [...others, recording]
       return
     }
     waiting.value = others
+    // Another session may have been opened since.
+    if (sessionId.value !== of) return
     former.value = heard
-    if (sessionId.value === mine.sessionId)
-      voices.value = [...voices.value.filter((one) => one.text !== text), reply.value]
+    voices.value = [...voices.value.filter((one) => one.text !== text), reply.value]
   },
   async remove(voice: Voice): Promise<void> {
     const heard = await heardOf(sessionId.value, voice)
@@ -87,14 +86,16 @@ const changes = ({ sessionId, voices, waiting, former, mend, done }: Known) => (
       return
     }
     if (!done(await removeVoice(heard.sessionId, voice.id))) return
+    if (sessionId.value !== heard.sessionId) return
     former.value = heard
     voices.value = voices.value.filter(({ id }) => id !== voice.id)
   },
   /** What other sessions have of these words. Says how many came. */
   async take(texts: readonly string[]): Promise<number> {
+    const of = sessionId.value
     const before = voices.value.length
-    const reply = await takeVoices(sessionId.value, texts)
-    if (!done(reply)) return 0
+    const reply = await takeVoices(of, texts)
+    if (!done(reply) || sessionId.value !== of) return 0
     voices.value = reply.value
     return reply.value.length - before
   },
