@@ -1,3 +1,6 @@
+// Whether the server is tried on PostgreSQL: the tests of what it answers, and those of what only PostgreSQL does.
+const onPostgres = process.env['ZOVRIN_TESTS_ON'] !== undefined
+
 /** @type {import('jest').Config} */
 export default {
   testEnvironment: 'node',
@@ -10,7 +13,8 @@ export default {
   // Not where the tests put what they take away: that is another folder at each run.
   cacheDirectory: '<rootDir>/node_modules/.cache/jest',
   roots: ['<rootDir>/src', '<rootDir>/scripts'],
-  testMatch: ['**/*.test.ts'],
+  testMatch: onPostgres ? ['**/src/server/*.test.ts', '**/*.postgres.test.ts'] : ['**/*.test.ts'],
+  testPathIgnorePatterns: ['/node_modules/', ...(onPostgres ? [] : ['\\.postgres\\.test\\.ts$'])],
   transform: {
     '^.+\\.(ts|m?js)$': [
       '@swc/jest',

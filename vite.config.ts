@@ -2,12 +2,14 @@ import { fileURLToPath } from 'node:url'
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
+import { licencesFile } from './scripts/shared/licences.ts'
 import { shelfPictures } from './scripts/shared/shelf-pictures.ts'
 
 export default defineConfig({
   plugins: [
     vue(),
     shelfPictures(fileURLToPath(new URL('.', import.meta.url))),
+    licencesFile(fileURLToPath(new URL('.', import.meta.url))),
     VitePWA({
       // The new shell waits until the last window is closed and is taken at the next opening.
       registerType: 'prompt',

@@ -8,6 +8,8 @@ for (const [name, path] of [
   ['the sheets of a session', 'sheets/thursday-slow-hour'],
   ['the sentences of a session in the teacher’s voice', 'voice/thursday-slow-hour'],
   ['the backups', 'backups'],
+  ['the teachers', 'teachers'],
+  ['the licences', 'licences'],
   ['the shelf', 'shelf'],
   ['a pose', 'shelf/deer'],
   ['a technique', 'shelf/even-breath'],

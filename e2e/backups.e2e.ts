@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { aHold, aSession } from '#testing/sessions'
+import { serious } from './axe.ts'
 import { expect, test } from './fixtures.ts'
 
 const extra = aSession([aHold('deer')], { id: 'extra', name: 'An extra hour' })
@@ -20,6 +21,11 @@ test('everything is backed up as a file, and put back; what was there is kept fi
       .toString(),
   ).toBe('PK')
 
+  const imke = 'Kf2yTb5vLm7A'
+  const people = async () => (await (await fetch(`${house.address}api/people`)).text()).includes(imke)
+  expect(await people()).toBe(true)
+  await fetch(`${house.address}api/people/${imke}`, { method: 'DELETE', headers: { 'If-Match': '"1"' } })
+  expect(await people()).toBe(false)
   await house.create(extra)
   await page.goto(`${house.address}sessions`)
   await expect(page.getByText('An extra hour')).toBeVisible()
@@ -27,12 +33,16 @@ test('everything is backed up as a file, and put back; what was there is kept fi
   await page.getByRole('button', { name: /^Restore the backup/ }).click()
   const dialog = page.getByRole('dialog')
   await expect(dialog).toContainText('is kept as a backup first')
+  // Whoever was deleted since is asked about: deleted again, unless one ticks them.
+  await expect(dialog.getByRole('checkbox', { name: 'Imke Larrow' })).not.toBeChecked()
+  expect(await serious(page, '[role=dialog]')).toEqual([])
   await Promise.all([
     page.waitForURL(`${house.address}sessions`),
     dialog.getByRole('button', { name: 'Keep what is here, and restore' }).click(),
   ])
   await expect(page.getByText('Thursday slow hour').first()).toBeVisible()
   await expect(page.getByText('An extra hour')).toHaveCount(0)
+  expect(await people()).toBe(false)
 
   // What there was is a backup now, and comes back the same way.
   await page.getByRole('link', { name: 'Backups' }).click()

@@ -21,6 +21,7 @@ import { ensureChromium } from './shared/chromium.ts'
 import { benchScreen } from './bench/screen.ts'
 import { benchSeries } from './bench/series.ts'
 import { benchSheets } from './bench/sheets.ts'
+import { benchStudio } from './bench/studio.ts'
 import { buildPages, pagesFolder } from './shared/pages.ts'
 import { runScript } from './shared/run-script.ts'
 
@@ -71,6 +72,7 @@ const parts: Readonly<Record<string, () => void | Promise<void>>> = {
   sheets: benchSheets,
   pages: benchPages,
   screen: benchScreen,
+  studio: benchStudio,
 }
 
 /** All parts, or those named: `npm run bench -- core`. */

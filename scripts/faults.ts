@@ -1,7 +1,10 @@
 import { fullAtMigration, fullAtStart, fullWhileRunning, notWritable } from './faults/disk.ts'
 import { hostileDocuments, mutatedDocuments, mutatedImports } from './faults/documents.ts'
+import { killedBackups } from './faults/backups.ts'
 import { killedMigrations, killedWrites } from './faults/kills.ts'
 import { oddRequests } from './faults/requests.ts'
+import { mutatedInTheRooms, mutatedTexts } from './faults/rooms.ts'
+import { secondServer } from './faults/second.ts'
 import { allHeld, tableOf } from './faults/tally.ts'
 import type { Tally } from './faults/tally.ts'
 import { parallelWrites } from './faults/writes.ts'
@@ -15,22 +18,28 @@ const amounts = {
   full: {
     windows: 50,
     migrations: 60,
-    writes: 20,
+    writes: 200,
+    backups: 40,
     saves: 400,
     sizes: 8,
     documents: 1500,
     imports: 500,
+    rooms: 20_000,
+    texts: 5000,
     requests: 1000,
     mostMs: 1000,
   },
   short: {
     windows: 20,
     migrations: 5,
-    writes: 3,
+    writes: 40,
+    backups: 2,
     saves: 60,
     sizes: 3,
     documents: 120,
     imports: 40,
+    rooms: 100,
+    texts: 100,
     requests: 240,
     mostMs: 20_000,
   },
@@ -49,6 +58,8 @@ runScript(async () => {
     () => parallelWrites(amount.windows),
     () => killedMigrations(seed, amount.migrations),
     () => killedWrites(seed, amount.writes),
+    () => killedBackups(seed, amount.backups),
+    secondServer,
     fullAtStart,
     () => fullAtMigration(amount.sizes),
     notWritable,
@@ -56,6 +67,8 @@ runScript(async () => {
     () => hostileDocuments(amount.mostMs),
     () => mutatedDocuments(seed, amount.documents, amount.mostMs),
     () => mutatedImports(seed, amount.imports, amount.mostMs),
+    () => Promise.resolve(mutatedInTheRooms(seed, amount.rooms, amount.mostMs)),
+    () => Promise.resolve(mutatedTexts(seed, amount.texts, amount.mostMs)),
     () => oddRequests(amount.requests),
   ]
   const tallies: Tally[] = []

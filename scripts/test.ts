@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process'
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statfsSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { postgresPrograms, withoutPostgres } from '#testing/postgres'
 import { ensureChromium } from './shared/chromium.ts'
 import { buildPages, buildWarningPages, rootFolder } from './shared/pages.ts'
 import { runScript } from './shared/run-script.ts'
@@ -28,10 +29,10 @@ process.on('exit', () => {
 })
 
 /** Runs a part with its output shown as it comes; true when it ended well. */
-function part(name: string, program: string, args: readonly string[]): Promise<boolean> {
+function part(name: string, program: string, args: readonly string[], more = {}): Promise<boolean> {
   console.log(`\n— ${name}`)
   return new Promise((ended, failed) => {
-    const run = spawn(pathOf(program), args, { cwd: rootFolder, stdio: 'inherit', env: environment })
+    const run = spawn(pathOf(program), args, { cwd: rootFolder, stdio: 'inherit', env: { ...environment, ...more } })
     run.on('error', failed)
     run.on('close', (code) => {
       ended(code === 0)
@@ -78,8 +79,8 @@ function readResult(file: string): unknown {
 /** A part that left no result has failed once, so that nothing is counted as fine by silence. */
 const noResult: Counted = { passed: 0, failed: 1 }
 
-function unitCount(): Counted {
-  const read = readResult('unit.json') as
+function unitCount(file: string): Counted {
+  const read = readResult(file) as
     { numPassedTests: number; numFailedTests: number; numRuntimeErrorTestSuites: number } | undefined
   return read ? { passed: read.numPassedTests, failed: read.numFailedTests + read.numRuntimeErrorTestSuites } : noResult
 }
@@ -90,6 +91,17 @@ function browserCount(): Counted {
   return read
     ? { passed: read.stats.expected, failed: read.stats.unexpected + read.stats.flaky + read.errors.length }
     : noResult
+}
+
+/** All that the server answers once more, on PostgreSQL; undefined, and said, where that is not installed. */
+async function onPostgres(): Promise<boolean | undefined> {
+  if (postgresPrograms() === undefined) {
+    console.log(`\n— the server on PostgreSQL\n${withoutPostgres}`)
+    return undefined
+  }
+  const args = ['--json', `--outputFile=${join(results, 'postgres.json')}`]
+  // Not in the folder of the other tests: its own user may not enter that, and a database for each test is more than memory has.
+  return part('the server on PostgreSQL', 'jest', args, { ZOVRIN_TESTS_ON: 'postgres', TMPDIR: tmpdir() })
 }
 
 runScript(async () => {
@@ -109,20 +121,22 @@ runScript(async () => {
     partBeside('faults, in short', pathOf('tsx'), [join(rootFolder, 'scripts', 'faults.ts'), '--short']),
     buildWarningPages(),
   ])
-  const counted = unitCount()
+  const studio = await onPostgres()
   rmSync(join(results, 'browser.json'), { force: true })
   const browser = await part('browser tests', 'playwright', ['test'])
-  const seen = browserCount()
+  const all = [unitCount('unit.json'), ...(studio ? [unitCount('postgres.json')] : []), browserCount()]
+  const sum = (which: keyof Counted): string => String(all.reduce((so, one) => so + one[which], 0))
   const failedParts = Object.entries({
     style,
     lint,
     types,
     'unit tests': unit,
+    'the server on PostgreSQL': studio ?? true,
     faults,
     'browser tests': browser,
   }).filter(([, ok]) => !ok)
   console.log(`\nTook ${String(Math.round((performance.now() - startedMs) / 1000))} s.`)
   for (const [name] of failedParts) console.log(`Failed: ${name}`)
   if (failedParts.length > 0) process.exitCode = 1
-  console.log(`${String(counted.passed + seen.passed)} passed, ${String(counted.failed + seen.failed)} failed`)
+  console.log(`${sum('passed')} passed, ${sum('failed')} failed`)
 })

@@ -14,7 +14,8 @@ import { openDatabase } from '#server/db/open'
 import { aSession } from '#testing/sessions'
 import { pagesFolder } from '../shared/pages.ts'
 import { formers, opensWith } from './formers.ts'
-import { ask, endOf, fileIn, inFolder, kill, over, send, startChild } from './house.ts'
+import { kill, startChild } from '../shared/child.ts'
+import { ask, endOf, fileIn, inFolder, over, send } from './house.ts'
 import { notTried, tallyOf } from './tally.ts'
 import type { Tally } from './tally.ts'
 
@@ -128,7 +129,7 @@ export async function fullWhileRunning(saves: number): Promise<Tally[]> {
   const what = `disk full for ${String(saves)} saves`
   const tallies = await onSmallDisk(1024, async (folder) => {
     const child = await startChild(
-      'serve.ts',
+      'faults/serve.ts',
       folder,
       ...(existsSync(join(pagesFolder, 'index.html')) ? [pagesFolder] : []),
     )

@@ -1,5 +1,4 @@
 import { spawn } from 'node:child_process'
-import type { ChildProcess } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -31,33 +30,6 @@ export async function withServer<T>(work: (address: string) => Promise<T>): Prom
   })
 }
 
-export interface Child {
-  readonly process: ChildProcess
-  /** The line it says when it has come so far. */
-  readonly said: string
-}
-
-/** Starts a script of this folder as a process of its own, and waits for the first line it says. */
-export async function startChild(script: string, ...args: string[]): Promise<Child> {
-  const process = spawn(globalThis.process.execPath, ['--import', 'tsx', join(import.meta.dirname, script), ...args], {
-    cwd: rootFolder,
-    stdio: ['ignore', 'pipe', 'pipe'],
-  })
-  let told = ''
-  let amiss = ''
-  process.stderr.on('data', (chunk) => (amiss += String(chunk)))
-  return new Promise((ready, fail) => {
-    process.stdout.on('data', (chunk) => {
-      told += String(chunk)
-      const [line, ...others] = told.split('\n')
-      if (others.length > 0) ready({ process, said: String(line) })
-    })
-    process.once('exit', () => {
-      fail(new Error(`${script} ended before it was ready: ${amiss}`))
-    })
-  })
-}
-
 /** Runs a script of this folder as a process of its own, as another user where one is given; all that it said. */
 export async function endOf(script: string, folder: string, uid: number | undefined): Promise<string> {
   const child = spawn(process.execPath, ['--import', 'tsx', join(import.meta.dirname, script), folder], {
@@ -72,14 +44,6 @@ export async function endOf(script: string, folder: string, uid: number | undefi
     setTimeout(() => child.kill(), 20_000).unref()
   })
   return said
-}
-
-/** Ends a process without a chance to clean up, and waits until it is gone. */
-export async function kill({ process }: Child): Promise<void> {
-  if (process.exitCode !== null || process.signalCode !== null) return
-  const gone = new Promise((done) => process.once('exit', done))
-  process.kill('SIGKILL')
-  await gone
 }
 
 export interface Reply {

@@ -1,10 +1,14 @@
-import { copyFileSync } from 'node:fs'
+import { copyFileSync, mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import fc from 'fast-check'
-import type { Session } from '#model/session'
 import { openDatabase } from '#server/db/open'
-import { aSession } from '#testing/sessions'
+import { bundled } from '../shared/bundle.ts'
+import { clients } from './clients.ts'
+import type { Acknowledged } from './clients.ts'
 import { formers, opensWith } from './formers.ts'
-import { ask, fileIn, inFolder, kill, over, send, startChild, wait } from './house.ts'
+import { kill, startChild } from '../shared/child.ts'
+import { fileIn, inFolder, wait } from './house.ts'
 import { tallyOf } from './tally.ts'
 import type { Tally } from './tally.ts'
 
@@ -20,7 +24,7 @@ export async function killedMigrations(seed: number, count: number): Promise<Tal
         // Every third begins from nothing.
         const former = at % 3 > 0 ? formers[at % formers.length] : undefined
         if (former) copyFileSync(former.file, fileIn(folder))
-        const child = await startChild('open.ts', folder)
+        const child = await startChild('faults/open.ts', folder)
         await wait(afterMs)
         await kill(child)
         const broken = await opensWith(folder, former?.classes ?? 0)
@@ -31,58 +35,57 @@ export async function killedMigrations(seed: number, count: number): Promise<Tal
   return tallyOf('killed while the database was brought up to date', trials)
 }
 
-/** Kills a server under writers: nothing it had acknowledged is missing, and the file is whole. */
+/** Kills a server under clients that write at once: nothing it had acknowledged is missing, and the file is whole. */
 export async function killedWrites(seed: number, count: number): Promise<Tally> {
+  const server = await bundled('faults/serve.ts')
   const trials: (string | undefined)[] = []
   let acknowledged = 0
-  for (const afterMs of moments(seed + 1, count, 50, 900)) {
+  for (const [at, afterMs] of moments(seed + 1, count, 0, 300).entries()) {
     trials.push(
       await inFolder(async (folder) => {
-        const child = await startChild('serve.ts', folder)
-        const writers = [0, 1, 2].map((writer) => writeUntilGone(child.said, writer))
+        copyFileSync(await emptyHouse(), fileIn(folder))
+        const child = await startChild(server, folder)
+        const begun: (() => void)[] = []
+        const first = new Promise<void>((settle) => begun.push(settle))
+        const writing = clients.map((client) => client(child.said, () => begun.pop()?.()))
+        // Most are killed among writes, some before the first.
+        if (at % 5 > 0) await first
         await wait(afterMs)
         await kill(child)
-        const last = await Promise.all(writers)
-        acknowledged += last.reduce((sum, { version }) => sum + version, 0)
-        return missing(folder, last)
+        const written = await Promise.all(writing)
+        acknowledged += written.reduce((sum, { writes }) => sum + writes, 0)
+        const broken = await lookedAt(folder, written)
+        return broken && `after ${String(afterMs)} ms: ${broken}`
       }),
     )
   }
   return tallyOf(
-    'killed under three writers: nothing acknowledged is missing',
+    `killed under ${String(clients.length)} clients: nothing acknowledged is missing`,
     trials,
     `${String(acknowledged)} writes acknowledged`,
   )
 }
 
-interface Written {
-  readonly session: Session
-  /** The last version the server acknowledged; 0 for none. */
-  readonly version: number
+let empty: Promise<string> | undefined
+/** A database with all its tables, so that a server that is to be killed starts at once. */
+function emptyHouse(): Promise<string> {
+  empty ??= (async () => {
+    const file = join(mkdtempSync(join(tmpdir(), 'zovrin-empty-')), 'zovrin.sqlite')
+    await (await openDatabase(file)).close()
+    return file
+  })()
+  return empty
 }
 
-/** Saves one session again and again, until the server is no more. */
-async function writeUntilGone(address: string, writer: number): Promise<Written> {
-  const id = `writer-${String(writer)}`
-  let last: Written = { session: aSession([], { id, name: 'State 1' }), version: 0 }
-  const made = await ask(address, '/api/sessions', send('POST', last.session))
-  if (made.status !== 201) return last
-  last = { ...last, version: 1 }
-  for (;;) {
-    const session = { ...last.session, name: `State ${String(last.version + 1)}` }
-    const reply = await ask(address, `/api/sessions/${id}`, send('PUT', session, over(last.version)))
-    if (reply.status !== 200) return last
-    last = { session, version: last.version + 1 }
-  }
-}
-
-async function missing(folder: string, written: readonly Written[]): Promise<string | undefined> {
+async function lookedAt(
+  folder: string,
+  written: readonly { readonly look: Acknowledged }[],
+): Promise<string | undefined> {
   const database = await openDatabase(fileIn(folder))
   try {
-    for (const { session, version } of written) {
-      const row = await database.models.sessions.findByPk(session.id)
-      if (version > 0 && (row === null || row.version < version)) return `${session.id} lost version ${String(version)}`
-      if (row?.version === version && row.name !== session.name) return `${session.id} is ${row.name}`
+    for (const { look } of written) {
+      const broken = await look(database)
+      if (broken !== undefined) return broken
     }
     return undefined
   } finally {

@@ -25,6 +25,15 @@ const fileSchema = z.strictObject({
 })
 export type BackupFile = z.infer<typeof fileSchema>
 
+/** Somebody who is in a backup and is here no more: deleted since, or before what is here came to be. */
+export interface PersonGone {
+  readonly id: string
+  readonly name: string
+}
+
+/** Whoever of them is deleted again as soon as a backup is put back. */
+export const restoreAskedSchema = z.strictObject({ without: z.array(idSchema).max(5000).default([]) })
+
 /** What stands first in a backup: when and why it was made, and all that is in it. */
 export const backupSchema = z.strictObject({
   format: z.literal(backupFormat),

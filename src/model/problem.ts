@@ -45,6 +45,21 @@ export interface ProblemFacts {
   UNKNOWN_VOICE: { id: string }
   VOICE_TOO_LARGE: { mostS: number }
   VOICES_FULL: { mostMb: number }
+  NOT_SIGNED_IN: object
+  /** The name or the secret; which of them is not told. */
+  SIGN_IN_WRONG: { kind: 'accounts' | 'machine' }
+  SIGN_IN_CLOSED: { minutes: number }
+  NOT_KEEPER: object
+  UNKNOWN_TEACHER: object
+  TEACHER_TAKEN: { name: string }
+  /** There are teachers already: nobody begins any more. */
+  TEACHERS_THERE: object
+  /** The one there is has no name yet. */
+  NO_TEACHER_YET: object
+  LAST_KEEPER: object
+  SECRET_WEAK: { kind: 'accounts' | 'machine' }
+  /** A colleague made it. */
+  NOT_YOURS: { name: string; maker: string }
   UNKNOWN_ADDRESS: { path: string }
   ID_TAKEN: { id: string }
   ID_MISMATCH: { address: string; document: string }

@@ -1,25 +1,17 @@
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import request from 'supertest'
 import type { LedClass } from '#model/led-class'
 import { breathDone, visitsOf } from '#core/journal'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
+import { formerDatabase } from '#testing/fresh-database'
 
 /** Two classes with counted breath as the commit before its answers wrote them: one ended, one left open. */
-let folder: string
 let database: Database
 beforeEach(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'zovrin-breath-'))
-  const file = join(folder, 'zovrin.sqlite')
-  copyFileSync(join(import.meta.dirname, 'db', 'fixtures', '009-sections.sqlite'), file)
-  database = await openDatabase(file)
+  database = await formerDatabase('009-sections.sqlite')
 })
 afterEach(async () => {
   await database.close()
-  rmSync(folder, { recursive: true })
 })
 
 const app = () => request(createApp({ database, hosts: [] }))

@@ -1,29 +1,22 @@
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import request from 'supertest'
 import type { LedClass } from '#model/led-class'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
+import { formerDatabase } from '#testing/fresh-database'
 
 const incident = {
   at: '18:41',
   happened: 'Somebody fainted while getting up',
   done: 'Lay down, legs up; went home by taxi',
 }
-let folder: string
 let database: Database
 
 beforeEach(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'zovrin-incident-'))
   // As it was left before there was a place for an incident.
-  copyFileSync(join(import.meta.dirname, 'db', 'fixtures', '020.sqlite'), join(folder, '020.sqlite'))
-  database = await openDatabase(join(folder, '020.sqlite'))
+  database = await formerDatabase('020.sqlite')
 })
 afterEach(async () => {
   await database.close()
-  rmSync(folder, { recursive: true })
 })
 
 const there = () => request(createApp({ database, hosts: [] }))

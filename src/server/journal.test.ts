@@ -1,6 +1,3 @@
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import pino from 'pino'
 import request from 'supertest'
 import type { ClassDrift } from '#model/class-drift'
@@ -8,12 +5,10 @@ import type { LastTaught } from '#core/journal'
 import type { JournalChoices, LedClassLine } from '#model/journal'
 import type { Series } from '#model/series'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { seedDemo } from '#server/demo/seed'
-import { freshDatabase } from '#testing/fresh-database'
+import { formerDatabase, freshDatabase } from '#testing/fresh-database'
 
-let folder: string
 let database: Database
 const now = () => new Date('2026-03-12T17:00:00Z')
 const there = () => request(createApp({ database, hosts: [], clock: { now }, logger: pino({ level: 'silent' }) }))
@@ -21,13 +16,11 @@ const found = async (query: Record<string, string> = {}) =>
   ((await there().get('/api/led-classes').query(query).expect(200)).body as LedClassLine[]).map(({ id }) => id)
 
 beforeEach(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'zovrin-journal-'))
-  database = await freshDatabase(join(folder, 'a.sqlite'))
+  database = await freshDatabase()
   await seedDemo(database, { now })
 })
 afterEach(async () => {
   await database.close()
-  rmSync(folder, { recursive: true })
 })
 
 const thursdays = [1, 2, 3, 4].map((weeks) => `thursday-${String(weeks)}-weeks-ago`)
@@ -105,9 +98,7 @@ test('a class is deleted with a way back; what it taught and when the session wa
 
 test('classes of before are found by their practice and place too', async () => {
   await database.close()
-  const file = join(folder, '017.sqlite')
-  copyFileSync(join(import.meta.dirname, 'db', 'fixtures', '017.sqlite'), file)
-  database = await openDatabase(file)
+  database = await formerDatabase('017.sqlite')
   expect(await found({ practice: 'yin' })).toHaveLength(2)
   expect(await found({ practice: 'breath' })).toEqual([])
 })
@@ -147,9 +138,7 @@ describe('what drifts', () => {
 
   test('classes of before are asked once, and what cannot be read is asked anew', async () => {
     await database.close()
-    const file = join(folder, '019.sqlite')
-    copyFileSync(join(import.meta.dirname, 'db', 'fixtures', '019.sqlite'), file)
-    database = await openDatabase(file)
+    database = await formerDatabase('019.sqlite')
     const first = await drifts()
     expect(first).toHaveLength(5)
     const { ledClasses } = database.models

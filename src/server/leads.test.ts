@@ -1,6 +1,3 @@
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import type { Express } from 'express'
 import request from 'supertest'
 import type { KeptEvent, LedClass } from '#model/led-class'
@@ -9,10 +6,9 @@ import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { aHold, aSession } from '#testing/sessions'
-import { freshDatabase } from '#testing/fresh-database'
+import { formerDatabase, freshDatabase } from '#testing/fresh-database'
 
 const session = aSession([aHold('deer'), aHold('sphinx')])
 const startedAtMs = Date.UTC(2026, 10, 29, 18)
@@ -138,10 +134,7 @@ test('its clock is told by the server’s: by what was heard with the least dela
 })
 
 test('classes of before other devices could lead open as they were, and can be led on', async () => {
-  const folder = mkdtempSync(join(tmpdir(), 'zovrin-leads-'))
-  const file = join(folder, '015.sqlite')
-  copyFileSync(join(import.meta.dirname, 'db', 'fixtures', '015.sqlite'), file)
-  const former = await openDatabase(file)
+  const former = await formerDatabase('015.sqlite')
   const led = (await there(former).get('/api/led-classes/running').expect(200)).body as LedClass
   expect(led.events.map(({ n, by, event }) => [n, by, event.type])).toEqual([
     [1, 'window', 'pause'],
@@ -159,5 +152,4 @@ test('classes of before other devices could lead open as they were, and can be l
   expect((await add(2, {}).expect(200)).body).toEqual({ kept: 3 })
   expect((await add(3, { by: 'laptop' }).expect(200)).body).toEqual({ kept: 4 })
   await former.close()
-  rmSync(folder, { recursive: true })
 })

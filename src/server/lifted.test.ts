@@ -1,6 +1,3 @@
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import request from 'supertest'
 import type { BreathBlock } from '#model/block'
 import type { LedClass } from '#model/led-class'
@@ -9,21 +6,16 @@ import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
+import { formerDatabase } from '#testing/fresh-database'
 
 /** A database as the commit before breath work had sections wrote it: every document in it is of schema 1. */
-let folder: string
 let database: Database
 beforeEach(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'zovrin-lifted-'))
-  const file = join(folder, '009.sqlite')
-  copyFileSync(join(import.meta.dirname, 'db', 'fixtures', '009.sqlite'), file)
-  database = await openDatabase(file)
+  database = await formerDatabase('009.sqlite')
 })
 afterEach(async () => {
   await database.close()
-  rmSync(folder, { recursive: true })
 })
 
 const app = () => request(createApp({ database, hosts: [], clock: { now: () => new Date('2026-03-13T18:00:00Z') } }))

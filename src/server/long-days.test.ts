@@ -1,28 +1,21 @@
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import request from 'supertest'
 import type { KeptLongDay, LongDay } from '#model/long-day'
 import { createApp } from '#server/app'
 import { bellowsHouse } from '#server/demo/bellows-house'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { peopleStore } from '#server/features/people/store'
 import { sessionStore } from '#server/features/sessions/store'
+import { formerDatabase } from '#testing/fresh-database'
 
 const clock = { now: () => new Date(2026, 10, 30, 12) }
-let folder: string
 let database: Database
 
 beforeEach(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'zovrin-long-days-'))
   // As it was left before there were long days: with a session, a place and somebody.
-  copyFileSync(join(import.meta.dirname, 'db', 'fixtures', '024.sqlite'), join(folder, '024.sqlite'))
-  database = await openDatabase(join(folder, '024.sqlite'))
+  database = await formerDatabase('024.sqlite')
 })
 afterEach(async () => {
   await database.close()
-  rmSync(folder, { recursive: true })
 })
 
 const app = () => request(createApp({ database, hosts: [], clock }))

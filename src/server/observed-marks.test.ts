@@ -1,24 +1,17 @@
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import request from 'supertest'
 import type { LedClass } from '#model/led-class'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
+import { formerDatabase } from '#testing/fresh-database'
 
-let folder: string
 let database: Database
 
 beforeEach(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'zovrin-marks-'))
   // As it was left before anybody could look on.
-  copyFileSync(join(import.meta.dirname, 'db', 'fixtures', '021.sqlite'), join(folder, '021.sqlite'))
-  database = await openDatabase(join(folder, '021.sqlite'))
+  database = await formerDatabase('021.sqlite')
 })
 afterEach(async () => {
   await database.close()
-  rmSync(folder, { recursive: true })
 })
 
 const there = () => request(createApp({ database, hosts: [] }))

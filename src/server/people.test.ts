@@ -1,14 +1,11 @@
-import { copyFileSync, mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import request from 'supertest'
 import type { KeptPerson, Person } from '#model/person'
 import type { KeptPlannedClass, PlannedClass } from '#model/planned-class'
 import { createApp } from '#server/app'
 import { bellowsHouse } from '#server/demo/bellows-house'
 import { peopleKeptMigration } from '#server/db/migrations/014-people-kept'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
+import { ownedBy } from '#server/db/owned'
 import { demoClasses } from '#server/demo/led-classes'
 import { ledClassStore } from '#server/features/led-classes/store'
 import { peopleStore } from '#server/features/people/store'
@@ -16,18 +13,15 @@ import { placeStore } from '#server/features/places/store'
 import { plannedClassStore } from '#server/features/planned-classes/store'
 import { sessionStore } from '#server/features/sessions/store'
 import { aSession, aTalk } from '#testing/sessions'
-import { freshDatabase } from '#testing/fresh-database'
+import { formerDatabase, freshDatabase } from '#testing/fresh-database'
 
 const clock = { now: () => new Date(2026, 10, 29, 12) }
-let folder: string
 let database: Database
 beforeEach(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'zovrin-people-'))
-  database = await freshDatabase(join(folder, 'a.sqlite'))
+  database = await freshDatabase()
 })
 afterEach(async () => {
   await database.close()
-  rmSync(folder, { recursive: true, force: true })
 })
 
 const app = () => request(createApp({ database, hosts: [], clock }))
@@ -112,11 +106,6 @@ test('whoever is deleted is gone from every planned class, and nothing of them i
       substitutes: [{ blockId: 'fold', who: ['guest-1'], way: 'none', replaced: [], from: [], items: [] }],
     }),
   )
-  const left = readdirSync(folder).filter((file) => {
-    const bytes = readFileSync(join(folder, file)).toString('latin1')
-    return /Morgenroth|Vesterby/.test(bytes) || bytes.includes(ilka.id)
-  })
-  expect(left).toEqual([])
   expect((await remove(3)).body).toMatchObject({ code: 'UNKNOWN_PERSON' })
 })
 
@@ -159,11 +148,67 @@ test('marks of the day go when the class was led, and when its day is over', asy
   expect(await marks('thursday', new Date(2026, 11, 4, 1))).toEqual([{ personId: ilka.id }])
 })
 
+describe('what somebody tells', () => {
+  const of = (ownerId: string) => peopleStore(ownedBy(database, ownerId))
+  const seen = async (ownerId: string) => (await of(ownerId).list())[0]
+  const knee = { id: 'knee', severe: 'yes', askedOn: '2026-11-20' } as const
+
+  test('is seen by the teacher who was told; the rest of the page by all', async () => {
+    await of('kaia').put({ ...ilka, note: 'Sings', statureMm: 1700 }, 0)
+    expect(await seen('noor')).toEqual({
+      version: 1,
+      person: { id: ilka.id, name: ilka.name, level: 'regular', statureMm: 1700, conditions: [], consents: [] },
+    })
+    expect((await seen('kaia'))?.person).toMatchObject({
+      conditions: ilka.conditions,
+      note: 'Sings',
+      inCase: ilka.inCase,
+    })
+  })
+
+  test('to one teacher stays beside what they told another, whoever changes the page', async () => {
+    await of('kaia').put(ilka, 0)
+    const page = await seen('noor')
+    if (!page) throw new Error('she is there')
+    await of('noor').put({ ...page.person, level: 'experienced', conditions: [knee], note: 'Told Noor' }, 1)
+    expect((await seen('kaia'))?.person).toEqual({ ...ilka, level: 'experienced' })
+    expect((await seen('noor'))?.person).toMatchObject({ conditions: [knee], note: 'Told Noor', level: 'experienced' })
+    await of('kaia').put({ ...ilka, level: 'new' }, 2)
+    expect((await seen('noor'))?.person).toMatchObject({ conditions: [knee], note: 'Told Noor', level: 'new' })
+    expect((await seen('ole'))?.person).toMatchObject({ conditions: [], level: 'new' })
+  })
+
+  test('is known to colleagues from the day the person lets them, and no longer than that', async () => {
+    const back = { id: 'si_pain', severe: 'no', askedOn: '2026-11-02' } as const
+    await of('kaia').put({ ...ilka, conditions: [back], note: 'Sings', othersMayKnowSince: '2026-11-20' }, 0)
+    const page = await seen('noor')
+    expect(page?.person).toMatchObject({ conditions: [back], inCase: ilka.inCase })
+    // What a teacher wrote of somebody is the teacher's.
+    expect(page?.person.note).toBeUndefined()
+    if (!page) throw new Error('she is there')
+    // Sent back with something of Noor's own: what is Kaia's stays Kaia's.
+    await of('noor').put({ ...page.person, conditions: [...page.person.conditions, knee] }, 1)
+    expect((await seen('noor'))?.person.conditions).toEqual([knee, back])
+    expect((await seen('kaia'))?.person.conditions).toEqual([back])
+    await of('kaia').put({ ...ilka, conditions: [back] }, 2)
+    expect((await seen('noor'))?.person).toMatchObject({ conditions: [knee] })
+    expect((await seen('noor'))?.person.inCase).toBeUndefined()
+  })
+
+  test('goes with the person, to whomever it was told', async () => {
+    await of('kaia').put(ilka, 0)
+    const page = await seen('noor')
+    if (page) await of('noor').put({ ...page.person, note: 'Told Noor' }, 1)
+    expect(await database.models.peopleTold.count()).toBe(1)
+    await of('kaia').remove(ilka.id, 2)
+    expect(await database.models.peopleTold.count()).toBe(0)
+    expect(await seen('noor')).toBeUndefined()
+  })
+})
+
 describe('people of before they could be changed', () => {
   const opened = async () => {
-    const file = join(folder, '013.sqlite')
-    copyFileSync(join(import.meta.dirname, 'db', 'fixtures', '013.sqlite'), file)
-    return openDatabase(file)
+    return formerDatabase('013.sqlite')
   }
 
   test('are there, and what one takes is said by kind', async () => {

@@ -1,14 +1,10 @@
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import request from 'supertest'
 import type { KeptPlace, Place } from '#model/place'
 import { createApp } from '#server/app'
 import { bellowsHouse } from '#server/demo/bellows-house'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { aSession } from '#testing/sessions'
-import { freshDatabase } from '#testing/fresh-database'
+import { formerDatabase, freshDatabase } from '#testing/fresh-database'
 
 let database: Database
 beforeEach(async () => {
@@ -83,13 +79,9 @@ test('a place that a session names stays until that names another; it is said wh
 
 /** A database as the commit before some change wrote it, with the requests it answers. */
 async function formerly(fixture: string, does: (there: ReturnType<typeof request>) => Promise<void>): Promise<void> {
-  const folder = mkdtempSync(join(tmpdir(), 'zovrin-places-'))
-  const file = join(folder, fixture)
-  copyFileSync(join(import.meta.dirname, 'db', 'fixtures', fixture), file)
-  const former = await openDatabase(file)
+  const former = await formerDatabase(fixture)
   await does(request(createApp({ database: former, hosts: [] })))
   await former.close()
-  rmSync(folder, { recursive: true })
 }
 
 test('places of before open with their cupboard, and can be changed', () =>

@@ -1,17 +1,13 @@
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import request from 'supertest'
 import type { KeptPlannedClass, PlannedClass } from '#model/planned-class'
 import { createApp } from '#server/app'
 import { bellowsHouse } from '#server/demo/bellows-house'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { placeStore } from '#server/features/places/store'
 import { plannedClassStore } from '#server/features/planned-classes/store'
 import { sessionStore } from '#server/features/sessions/store'
 import { aSession } from '#testing/sessions'
-import { freshDatabase } from '#testing/fresh-database'
+import { formerDatabase, freshDatabase } from '#testing/fresh-database'
 
 const clock = { now: () => new Date(2026, 10, 29, 12) }
 let database: Database
@@ -83,13 +79,9 @@ test('neither its session nor its place goes while it is to come; afterwards bot
 })
 
 test('classes planned before they could be changed are there with day, time and people', async () => {
-  const folder = mkdtempSync(join(tmpdir(), 'zovrin-planned-'))
-  const file = join(folder, '012.sqlite')
-  copyFileSync(join(import.meta.dirname, 'db', 'fixtures', '012.sqlite'), file)
-  const former = await openDatabase(file)
+  const former = await formerDatabase('012.sqlite')
   const kept = await plannedClassStore(former, clock).list()
   await former.close()
-  rmSync(folder, { recursive: true })
   const dated = kept.find(({ planned }) => planned.id === 'thursday')
   const at = new Date(Date.UTC(2026, 11, 3, 17, 45))
   expect(dated).toMatchObject({

@@ -1,35 +1,28 @@
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import request from 'supertest'
 import type { Person } from '#model/person'
 import type { KeptSeries, Series } from '#model/series'
 import { createApp } from '#server/app'
 import { bellowsHouse } from '#server/demo/bellows-house'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { peopleStore } from '#server/features/people/store'
 import { placeStore } from '#server/features/places/store'
 import { sessionStore } from '#server/features/sessions/store'
 import { aHold, aSession } from '#testing/sessions'
+import { formerDatabase } from '#testing/fresh-database'
 
 const clock = { now: () => new Date(2026, 10, 29, 12) }
 const somebody: Person = { id: 'somebody', name: 'Somebody', consents: [], conditions: [] }
-let folder: string
 let database: Database
 
 beforeEach(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'zovrin-series-'))
   // As it was left before there were series.
-  copyFileSync(join(import.meta.dirname, 'db', 'fixtures', '022.sqlite'), join(folder, '022.sqlite'))
-  database = await openDatabase(join(folder, '022.sqlite'))
+  database = await formerDatabase('022.sqlite')
   await sessionStore(database, clock).create(aSession([aHold('deer')]))
   await placeStore(database, clock).put(bellowsHouse, 0)
   await peopleStore(database).put(somebody, 0)
 })
 afterEach(async () => {
   await database.close()
-  rmSync(folder, { recursive: true })
 })
 
 const app = () => request(createApp({ database, hosts: [], clock }))

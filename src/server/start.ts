@@ -2,8 +2,7 @@ import { createServer } from 'node:http'
 import type { RequestListener, Server } from 'node:http'
 import { pino } from 'pino'
 import type { Logger } from 'pino'
-import { mainDoor, makeHouse, roomDoor } from './app.ts'
-import type { House } from './app.ts'
+import { mainDoor, roomDoor } from './app.ts'
 import { keepBackingUp } from './backup/daily.ts'
 import type { Kept } from './backup/make-backup.ts'
 import { withOffer } from './backup/offer.ts'
@@ -11,6 +10,7 @@ import { restoreBackup } from './backup/restore-backup.ts'
 import { systemClock } from './clock.ts'
 import type { Clock } from './clock.ts'
 import type { Config, RoomConfig } from './config.ts'
+import { isPostgres } from './db/address.ts'
 import type { Database } from './db/open.ts'
 import { loggable } from './db/failures.ts'
 import { holdDatabase } from './db/hold.ts'
@@ -19,13 +19,21 @@ import { backupControl } from './features/backups/control.ts'
 import type { BackupControl } from './features/backups/control.ts'
 import { makeHub } from './features/following/hub.ts'
 import { ledClassStore } from './features/led-classes/store.ts'
+import { peopleStore } from './features/people/store.ts'
 import { deviceStore } from './features/room/devices.ts'
 import { makeRoom } from './features/room/control.ts'
 import type { RoomControl } from './features/room/control.ts'
+import { cookieFor } from './features/teachers/door.ts'
+import { teacherStore } from './features/teachers/store.ts'
+import type { TeacherKind } from './features/teachers/store.ts'
+import { makeHouse } from './house.ts'
+import type { House } from './house.ts'
 import { makeProblem } from './problems.ts'
 
 export interface Running {
   readonly address: string
+  /** What the first keeper of a house begins with, where it has nobody yet. */
+  readonly firstCode?: string
   stop(): Promise<void>
 }
 
@@ -35,18 +43,19 @@ const portsTried = 9
 /** How long a request may still take when the server stops. */
 const patienceMs = 2000
 
-/** Opens the database, listens on the loopback and says where; `stop` ends both cleanly. */
+/** Opens the database in a file or at an address, listens on the loopback and says where; `stop` ends both cleanly. */
 export async function startServer(
   config: Config,
-  databaseFile: string,
+  where: string,
   pages: string | undefined,
   clock: Clock = systemClock,
 ): Promise<Running> {
-  const kept = { file: databaseFile, folder: config.dataFolder }
-  const letGo = databaseFile === inMemory ? () => Promise.resolve() : await holdDatabase(databaseFile)
-  const database = await openDatabase(databaseFile).catch(async (error: unknown) => {
+  // On a server the database is kept by whoever looks after that, and several Zovrins share it.
+  const kept = isPostgres(where) || where === inMemory ? undefined : { file: where, folder: config.dataFolder }
+  const letGo = kept ? await holdDatabase(kept.file) : () => Promise.resolve()
+  const database = await openDatabase(where).catch(async (error: unknown) => {
     await letGo()
-    throw await withOffer(error, kept)
+    throw kept ? await withOffer(error, kept) : error
   })
   const server = createServer()
   const port = await listen(server, config).catch(async (error: unknown) => {
@@ -55,12 +64,17 @@ export async function startServer(
     throw error
   })
   const hosts = [config.host, 'localhost'].flatMap((name) => hostsOf(name, port))
-  const logger = pino({ level: 'error' }, pino.destination(2))
+  const logger = pino({ level: config.logLevel ?? 'error' }, pino.destination(2))
   const daily = dailyBackups({ config, kept, clock, logger })
-  const house = housed(database, { ...{ config, kept, clock, logger, pages, hosts }, isLate: daily.isLate })
+  // Whoever reaches a server by the network is asked who they are.
+  const teachers = isPostgres(where) ? 'accounts' : 'machine'
+  const parts = { config, kept, teachers, clock, logger, pages, hosts, port } as const
+  const house = housed(database, { ...parts, isLate: daily.isLate })
+  const firstCode = teachers === 'accounts' ? await teacherStore(database, clock, teachers).beginning() : undefined
   server.on('request', house.answer)
   return {
-    address: `http://${config.host}:${String(port)}/`,
+    address: config.origin === undefined ? `http://${config.host}:${String(port)}/` : `${config.origin}/`,
+    ...(firstCode === undefined ? {} : { firstCode }),
     async stop() {
       house.hush()
       await new Promise((done) => {
@@ -82,7 +96,7 @@ export async function startServer(
 function dailyBackups({ config, kept, clock, logger }: Pick<Parts, 'config' | 'kept' | 'clock' | 'logger'>) {
   let isLate = false
   const stop =
-    config.backsUp && kept.file !== inMemory
+    config.backsUp && kept
       ? keepBackingUp(kept, clock, (failure) => {
           isLate = failure !== undefined
           if (isLate) logger.error({ error: loggable(failure) }, 'the daily backup was not made')
@@ -93,7 +107,10 @@ function dailyBackups({ config, kept, clock, logger }: Pick<Parts, 'config' | 'k
 
 interface Parts {
   readonly config: Config
-  readonly kept: Kept
+  /** Absent: the database is in no file, and none is made or put back. */
+  readonly kept: Kept | undefined
+  readonly teachers: TeacherKind
+  readonly port: number
   readonly clock: Clock
   readonly logger: Logger
   readonly pages: string | undefined
@@ -111,24 +128,35 @@ interface Opened {
 
 /** The house on its database, which is closed and opened anew with a backup in its place. */
 function housed(database: Database, parts: Parts) {
-  const control = backupControl({
-    ...parts,
-    isClassRunning: async () => {
-      const led = await ledClassStore(now.database, parts.clock).running()
-      // One that nobody leads any more was only never ended.
-      return led !== null && (led.leadsUntil?.getTime() ?? 0) > parts.clock.now().getTime()
-    },
-    restoreClosed: async (path) => {
-      const before = now
-      now = { ...before, door: closedMeanwhile }
-      await close(before)
-      try {
-        await restoreBackup(path, parts.kept, parts.clock)
-      } finally {
-        now = opened(await openDatabase(parts.kept.file), parts, control)
-      }
-    },
-  })
+  const { kept } = parts
+  const control =
+    kept &&
+    backupControl({
+      ...parts,
+      kept,
+      isClassRunning: async () => {
+        const led = await ledClassStore(now.database, parts.clock).running()
+        // One that nobody leads any more was only never ended.
+        return led !== null && (led.leadsUntil?.getTime() ?? 0) > parts.clock.now().getTime()
+      },
+      peopleHere: async () => (await now.database.models.people.findAll({ attributes: ['id'] })).map(({ id }) => id),
+      restoreClosed: async (path, without) => {
+        const before = now
+        now = { ...before, door: closedMeanwhile }
+        await close(before)
+        // Where it is not put back, whoever is here stays.
+        let gone: readonly string[] = []
+        try {
+          await restoreBackup(path, kept, parts.clock)
+          gone = without
+        } finally {
+          const there = await openDatabase(kept.file)
+          await takeAway(there, gone).finally(() => {
+            now = opened(there, parts, control)
+          })
+        }
+      },
+    })
   let now = opened(database, parts, control)
   return {
     answer: ((request, response) => {
@@ -140,6 +168,13 @@ function housed(database: Database, parts: Parts) {
     },
     close: () => close(now),
   }
+}
+
+/** Whoever was deleted since a backup, and is not to be there again. */
+async function takeAway(database: Database, ids: readonly string[]): Promise<void> {
+  const people = peopleStore(database)
+  for (const { person, version } of await people.list())
+    if (ids.includes(person.id)) await people.remove(person.id, version)
 }
 
 async function close({ house, room, database }: Opened): Promise<void> {
@@ -157,15 +192,43 @@ const closedMeanwhile: RequestListener = (_request, response) => {
 const nowhere: RoomConfig = { addresses: () => [], port: 0 }
 
 /** The house, and the second listener by which other devices are let into it. */
-function opened(database: Database, { config, clock, logger, pages, hosts }: Parts, backups: BackupControl): Opened {
+function opened(
+  database: Database,
+  { config, kept, teachers, clock, logger, pages, hosts, port }: Parts,
+  backups: BackupControl | undefined,
+): Opened {
   const built = pages === undefined ? {} : { pages }
-  const hub = makeHub()
+  const { origin } = config
+  const hub = makeHub(database.notices)
   const room = makeRoom({
-    ...{ ...(config.room ?? nowhere), folder: config.dataFolder, devices: deviceStore(database, clock), hub, clock },
-    answers: (host) => roomDoor(house, room, host, logger),
+    // A studio's server is in nobody's room [settled E6].
+    ...{
+      ...((kept && config.room) ?? nowhere),
+      folder: config.dataFolder,
+      devices: deviceStore(database, clock),
+      hub,
+      clock,
+    },
+    answers: (host) => roomDoor(house, room, host, { ...built, logger }),
   })
-  const house: House = makeHouse({ database, clock, hub, backups, folder: config.dataFolder, ...built }, room)
-  return { database, house, room, door: mainDoor(house, { hosts, logger }) }
+  const house: House = makeHouse(
+    {
+      ...{ database, clock, hub, teachers, folder: config.dataFolder, cookie: cookieFor(origin, port) },
+      ...(backups ? { backups } : {}),
+    },
+    room,
+  )
+  return {
+    database,
+    house,
+    room,
+    door: mainDoor(house, {
+      hosts,
+      logger,
+      ...built,
+      ...(origin === undefined ? {} : { origin }),
+    }),
+  }
 }
 
 /** As browsers name a host: the usual port of HTTP they leave away. */

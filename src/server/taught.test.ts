@@ -1,17 +1,13 @@
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import pino from 'pino'
 import request from 'supertest'
 import { ledStartSchema } from '#model/led-class'
 import type { SeenTime } from '#model/seen-time'
 import { mostRecords } from '#core/journal'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { aLedClass } from '#testing/led-classes'
 import { aHold, aSession } from '#testing/sessions'
-import { freshDatabase } from '#testing/fresh-database'
+import { formerDatabase, freshDatabase } from '#testing/fresh-database'
 
 const there = (database: Database) =>
   request(createApp({ database, hosts: [], clock: { now: () => new Date() }, logger: pino({ level: 'silent' }) }))
@@ -48,10 +44,7 @@ test('each class that ended teaches what was ended by hand, the newest first, an
 })
 
 test('classes of before they were asked teach too, and are read once', async () => {
-  const folder = mkdtempSync(join(tmpdir(), 'zovrin-taught-'))
-  const file = join(folder, '017.sqlite')
-  copyFileSync(join(import.meta.dirname, 'db', 'fixtures', '017.sqlite'), file)
-  const database = await openDatabase(file)
+  const database = await formerDatabase('017.sqlite')
   const first = await taught(database)
   // In both the first set-up was ended by hand after 9 s.
   expect(first.map(({ key, s }) => [key, s])).toEqual([
@@ -65,5 +58,4 @@ test('classes of before they were asked teach too, and are read once', async () 
   )
   expect(await taught(database)).toEqual(first)
   await database.close()
-  rmSync(folder, { recursive: true })
 })

@@ -1,29 +1,23 @@
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import request from 'supertest'
 import type { Envelope, VoicedEnvelope } from '#model/envelope'
 import { voiceLimits } from '#model/limits'
 import type { Voice } from '#model/voice'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { deletedKeptAtLeast } from '#server/features/sessions/store'
 import { aHold, aSession } from '#testing/sessions'
+import { formerDatabase } from '#testing/fresh-database'
 
-let [folder, now] = ['', new Date('2026-03-12T18:00:00Z')]
+let now = new Date('2026-03-12T18:00:00Z')
 let database: Database
 const clock = { now: () => now }
 /** As the commit before there were recordings wrote it, with one session. */
 beforeEach(async () => {
   now = new Date('2026-03-12T18:00:00Z')
-  folder = mkdtempSync(join(tmpdir(), 'zovrin-voices-'))
-  copyFileSync(join(import.meta.dirname, 'db', 'fixtures', '025.sqlite'), join(folder, '025.sqlite'))
-  database = await openDatabase(join(folder, '025.sqlite'))
+  database = await formerDatabase('025.sqlite')
 })
 afterEach(async () => {
   await database.close()
-  rmSync(folder, { recursive: true })
 })
 const app = () => request(createApp({ database, hosts: [], clock }))
 const heard = Buffer.from('OggS....what is heard of it')

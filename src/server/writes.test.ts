@@ -1,26 +1,19 @@
-import { mkdtempSync, readdirSync, readlinkSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import { Writable } from 'node:stream'
 import { pino } from 'pino'
 import request from 'supertest'
 import { createApp } from '#server/app'
-import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { aSession, aTalk } from '#testing/sessions'
 import { freshDatabase } from '#testing/fresh-database'
 
 const clock = { now: () => new Date('2026-03-12T18:00:00Z') }
-let folder: string
 let database: Database
 
 beforeEach(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'zovrin-writes-'))
-  database = await freshDatabase(join(folder, 'zovrin.sqlite'))
+  database = await freshDatabase()
 })
 afterEach(async () => {
   await database.close()
-  rmSync(folder, { recursive: true })
 })
 
 const app = (over: Partial<Database> = {}) =>
@@ -86,51 +79,6 @@ test('one that fails in the middle keeps nothing and stops none of those behind 
   ])
   expect(results.map(({ status }) => status)).toEqual(['fulfilled', 'rejected', 'fulfilled'])
   expect((await models.notes.findAll()).map(({ name }) => name).toSorted()).toEqual(['after', 'before'])
-})
-
-/** Whether an open descriptor is of this test's database; one that was closed while it was asked about is not. */
-function isOfDatabase(descriptor: string): boolean {
-  try {
-    return readlinkSync(join('/proc/self/fd', descriptor)).startsWith(folder)
-  } catch {
-    return false
-  }
-}
-
-test('a commit that fails leaves no descriptor open', async () => {
-  const { sequelize, models, inTransaction } = database
-  // Those of this database alone: what runs beside the test opens and closes others.
-  const open = () => readdirSync('/proc/self/fd').filter(isOfDatabase).length
-  // The reference is looked at when all is committed, so that the commit itself fails.
-  const fail = () =>
-    inTransaction(async (transaction) => {
-      await sequelize.query('PRAGMA defer_foreign_keys = ON', { transaction })
-      const row = { sessionId: 'nowhere', version: 1, reason: 'saved', document: '{}', keptAt: clock.now() }
-      await models.history.create(row, { transaction })
-    })
-  const warn = jest.spyOn(console, 'warn').mockImplementation(() => undefined)
-  await expect(fail()).rejects.toThrow()
-  const before = open()
-  expect(before).toBeGreaterThan(0)
-  for (let times = 0; times < 20; times += 1) await expect(fail()).rejects.toThrow()
-  expect(open()).toBeLessThanOrEqual(before)
-  warn.mockRestore()
-  expect(await models.history.count()).toBe(0)
-  await app().post('/api/sessions').send(aSession()).expect(201)
-})
-
-test('closed, a database is one file: no journal is left beside it, however much was written at once', async () => {
-  await Promise.all(
-    fifty.map((index) =>
-      app()
-        .post('/api/sessions')
-        .send(aSession([], { id: `session-${String(index)}` })),
-    ),
-  )
-  await database.close()
-  expect(readdirSync(folder)).toEqual(['zovrin.sqlite'])
-  database = await openDatabase(join(folder, 'zovrin.sqlite'))
-  expect(await database.models.sessions.count()).toBe(50)
 })
 
 test('a write that goes past the one door is refused', async () => {

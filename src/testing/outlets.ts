@@ -6,7 +6,10 @@ export const views = {
   sessions: 'no names',
   series: 'no names',
   'long-days': 'no names',
-  backups: 'no names',
+  /** Whoever is deleted and in a backup is asked about before it is put back. */
+  backups: 'names',
+  /** Who teaches; nobody who comes to a class. */
+  teachers: 'no names',
   plan: 'no names',
   paste: 'no names',
   sheets: 'no names',
@@ -26,6 +29,7 @@ export const views = {
   places: 'no names',
   needs: 'no names',
   cautions: 'no names',
+  licences: 'no names',
   people: 'names',
   /** Of one person alone, who holds it. */
   'own-page': 'names',
@@ -51,8 +55,11 @@ export const answers = {
   pairing: 'no names',
   sounds: 'no names',
   voices: 'no names',
-  /** What is in each, counted; in the files themselves everybody. */
-  backups: 'no names',
+  /** Who teaches here, as colleagues are called; nobody who comes to a class. */
+  'sign-in': 'no names',
+  teachers: 'no names',
+  /** Whoever is in one and here no more; in the files themselves everybody. */
+  backups: 'names',
   people: 'names',
   /** Ids of people, what each takes and why, as the teacher wrote it. */
   'planned-classes': 'ids',

@@ -3,6 +3,7 @@ import type { ProblemCode, ProblemFacts } from '#model/problem'
 import type { Refusal } from '#model/refusal'
 import { fieldName } from './fields.ts'
 import { refusalSentence } from './refusals.ts'
+import { counted } from './text.ts'
 
 interface ProblemWords {
   readonly title: string
@@ -96,10 +97,51 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     title: 'Still in use',
     detail: `“${name}” is used in ${where}: change it there first.`,
   }),
+  NOT_SIGNED_IN: () => ({ title: 'Nobody is signed in', detail: 'Nobody is signed in here: sign in, then go on.' }),
+  SIGN_IN_WRONG: ({ kind }) => ({
+    title: 'Not let in',
+    detail: `${kind === 'accounts' ? 'No teacher has this name with what was typed: look at both and try again.' : 'That is not it: try again.'} Whoever forgot theirs asks the keeper for a code.`,
+  }),
+  SIGN_IN_CLOSED: ({ minutes }) => ({
+    title: 'Too many tries',
+    detail: `It was tried in vain too often: try again in ${counted(minutes, 'minute')}.`,
+  }),
+  NOT_KEEPER: () => ({ title: 'For the keeper', detail: 'Only the keeper of this house may do that: ask them.' }),
+  UNKNOWN_TEACHER: () => ({
+    title: 'No such teacher',
+    detail: 'There is no such teacher here: open the list of teachers.',
+  }),
+  TEACHER_TAKEN: ({ name }) => ({
+    title: 'That name is taken',
+    detail: `A teacher is called “${name}” already: add something that tells them apart.`,
+  }),
+  TEACHERS_THERE: () => ({
+    title: 'There are teachers here already',
+    detail: 'There are teachers here already: sign in, or ask the keeper for a code.',
+  }),
+  NO_TEACHER_YET: () => ({
+    title: 'You have no name yet',
+    detail: 'You are the only teacher here: add the second one with your own name and PIN as well.',
+  }),
+  LAST_KEEPER: () => ({
+    title: 'The last keeper',
+    detail: 'Somebody has to keep this house: make another teacher its keeper first.',
+  }),
+  SECRET_WEAK: ({ kind }) => ({
+    title: kind === 'accounts' ? 'The password is too short' : 'That is no PIN',
+    detail:
+      kind === 'accounts'
+        ? 'A password has ten signs or more: choose a longer one.'
+        : 'A PIN has four to twelve digits and nothing else: choose another.',
+  }),
+  NOT_YOURS: ({ name, maker }) => ({
+    title: 'A colleague’s',
+    detail: `“${name}” was made by ${maker === '' ? 'a colleague' : maker}: make a copy of your own, or ask them or the keeper to change it.`,
+  }),
   UNKNOWN_ADDRESS: ({ path }) => ({ title: 'No such address', detail: `There is nothing at ${path}.` }),
   ID_TAKEN: ({ id }) => ({
     title: 'That id is taken',
-    detail: `A session “${id}” exists already: change it with PUT, or send a new id.`,
+    detail: `Something called “${id}” exists already: send a new id.`,
   }),
   ID_MISMATCH: ({ address, document }) => ({
     title: 'Two different ids',

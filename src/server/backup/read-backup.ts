@@ -17,6 +17,7 @@ const openZip = promisify<string, { lazyEntries: boolean; autoClose: boolean }, 
 
 /** More than the list of any backup takes. */
 const mostListBytes = 4_000_000
+const mostEntries = 4000
 
 /** What a backup says is in it. Throws a CannotBackUp for a file that is none, is cut off, or is of a newer Zovrin. */
 export const readBackup = (path: string): Promise<Backup> =>
@@ -91,7 +92,10 @@ function entriesOf(zip: ZipFile): Promise<ReadonlyMap<string, Entry>> {
   const entries = new Map<string, Entry>()
   return new Promise((settle, fail) => {
     zip.on('entry', (entry: Entry) => {
-      if (entries.has(entry.fileName) || entries.size > 4000) fail(new Error('an entry that is there twice'))
+      if (entries.has(entry.fileName) || entries.size > mostEntries) {
+        fail(new Error('an entry that is there twice, or more than any backup has'))
+        return
+      }
       entries.set(entry.fileName, entry)
       zip.readEntry()
     })

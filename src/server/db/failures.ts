@@ -1,4 +1,5 @@
 import { types } from 'node:util'
+import { UniqueConstraintError } from 'sequelize'
 
 /** What the driver of the database, or the file system, says went wrong; undefined for errors of any other kind. */
 export function failureCode(error: unknown): string | undefined {
@@ -8,7 +9,14 @@ export function failureCode(error: unknown): string | undefined {
 }
 
 /** The disk, or what may be used of it, is full: nothing was written, and it works again when there is room. */
-export const isDiskFull = (error: unknown): boolean => failureCode(error) === 'SQLITE_FULL'
+export const isDiskFull = (error: unknown): boolean => ['SQLITE_FULL', '53100'].includes(failureCode(error) ?? '')
+
+/** The id a new thing would have had, where another one has it already: one of a colleague's, or of a moment ago. */
+export function takenId(error: unknown): string | undefined {
+  if (!(error instanceof UniqueConstraintError)) return undefined
+  const [first] = error.errors
+  return first?.path === 'id' && typeof first.value === 'string' ? first.value : ''
+}
 
 /**
  * What may be written to a log of an error: its kind and where it happened. Messages of the database can hold what a

@@ -27,6 +27,7 @@ import { seriesMigration } from './migrations/023-series.ts'
 import { placeTimeZoneMigration } from './migrations/024-place-time-zone.ts'
 import { longDaysMigration } from './migrations/025-long-days.ts'
 import { voicesMigration } from './migrations/026-voices.ts'
+import { teachersMigration } from './migrations/027-teachers.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -63,6 +64,7 @@ export const migrations: readonly Migration[] = [
   placeTimeZoneMigration,
   longDaysMigration,
   voicesMigration,
+  teachersMigration,
 ]
 
 const migrationsTable = 'migrations'
@@ -108,9 +110,9 @@ export async function migrate(
 /** What is no fault of a migration, and has a sentence of its own. */
 const elsewhere: ReadonlySet<string> = new Set(['SQLITE_FULL', 'SQLITE_IOERR', 'SQLITE_BUSY'])
 
-/** Statements of the one connection that writes no transaction of its own, as one transaction. */
+/** Statements of the one connection that writes no transaction of its own, as one transaction; both dialects do so with tables. */
 async function whole(sequelize: Sequelize, work: () => Promise<unknown>): Promise<void> {
-  await sequelize.query('BEGIN IMMEDIATE')
+  await sequelize.query(sequelize.getDialect() === 'sqlite' ? 'BEGIN IMMEDIATE' : 'BEGIN')
   try {
     await work()
     await sequelize.query('COMMIT')

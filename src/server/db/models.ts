@@ -8,6 +8,8 @@ import type {
   Sequelize,
 } from 'sequelize'
 
+import { firstOwner } from './owned.ts'
+
 type Row<M extends Model> = Model<InferAttributes<M>, InferCreationAttributes<M>>
 
 export interface SessionRow extends Row<SessionRow> {
@@ -21,6 +23,7 @@ export interface SessionRow extends Row<SessionRow> {
   archivedAt: Date | null
   deletedAt: Date | null
   isTemplate: CreationOptional<boolean>
+  ownerId: CreationOptional<string>
 }
 export interface HistoryRow extends Row<HistoryRow> {
   id: CreationOptional<number>
@@ -59,6 +62,7 @@ export interface PersonRow extends Row<PersonRow> {
   name: string
   version: number
   document: string
+  ownerId: CreationOptional<string>
 }
 
 export interface PlannedClassRow extends Row<PlannedClassRow> {
@@ -69,6 +73,7 @@ export interface PlannedClassRow extends Row<PlannedClassRow> {
   isLed: boolean
   version: number
   document: string
+  ownerId: CreationOptional<string>
 }
 
 export interface SeriesRow extends Row<SeriesRow> {
@@ -77,6 +82,7 @@ export interface SeriesRow extends Row<SeriesRow> {
   baseId: string
   version: number
   document: string
+  ownerId: CreationOptional<string>
 }
 
 export interface LongDayRow extends Row<LongDayRow> {
@@ -84,6 +90,7 @@ export interface LongDayRow extends Row<LongDayRow> {
   name: string
   version: number
   document: string
+  ownerId: CreationOptional<string>
 }
 
 export interface LedClassRow extends Row<LedClassRow> {
@@ -116,6 +123,7 @@ export interface LedClassRow extends Row<LedClassRow> {
   leadsBy: CreationOptional<string | null>
   leadsName: CreationOptional<string | null>
   leadsUntil: CreationOptional<Date | null>
+  ownerId: CreationOptional<string>
 }
 
 export interface LedAsideRow extends Row<LedAsideRow> {
@@ -140,6 +148,7 @@ export interface DeviceRow extends Row<DeviceRow> {
   tokenHash: string
   pairedAt: Date
   seenAt: Date
+  ownerId: CreationOptional<string>
 }
 
 export interface LedEventRow extends Row<LedEventRow> {
@@ -157,6 +166,7 @@ export interface SoundRow extends Row<SoundRow> {
   type: string
   bytes: number
   lengthMs: number
+  ownerId: CreationOptional<string>
 }
 
 export interface VoiceRow extends Row<VoiceRow> {
@@ -180,11 +190,47 @@ export interface OwnThingRow extends Row<OwnThingRow> {
   schema: number
   /** Out of sight since then; it goes when nothing names it any more. */
   hiddenAt: Date | null
+  ownerId: CreationOptional<string>
 }
 
 export interface SettingsRow extends Row<SettingsRow> {
-  ownerId: string
+  ownerId: CreationOptional<string>
   version: number
+  document: string
+}
+
+export interface TeacherRow extends Row<TeacherRow> {
+  id: string
+  name: string
+  /** The name as it is compared. */
+  nameKey: string
+  role: string
+  secretHash: string | null
+  codeHash: string | null
+  codeUntil: Date | null
+  addedAt: Date
+  closedAt: Date | null
+  version: number
+}
+
+export interface SignInRow extends Row<SignInRow> {
+  tokenHash: string
+  teacherId: string
+  madeAt: Date
+  seenAt: Date
+}
+
+export interface SignInTryRow extends Row<SignInTryRow> {
+  key: string
+  wrong: number
+  at: Date
+  closedUntil: Date | null
+}
+
+/** What somebody told another teacher than the one whose page of them it is. */
+export interface PersonToldRow extends Row<PersonToldRow> {
+  personId: string
+  ownerId: string
   document: string
 }
 
@@ -195,6 +241,7 @@ export interface Models {
   readonly places: ModelStatic<PlaceRow>
   readonly cupboard: ModelStatic<CupboardRow>
   readonly people: ModelStatic<PersonRow>
+  readonly peopleTold: ModelStatic<PersonToldRow>
   readonly plannedClasses: ModelStatic<PlannedClassRow>
   readonly series: ModelStatic<SeriesRow>
   readonly longDays: ModelStatic<LongDayRow>
@@ -207,6 +254,9 @@ export interface Models {
   readonly voices: ModelStatic<VoiceRow>
   readonly ownThings: ModelStatic<OwnThingRow>
   readonly settings: ModelStatic<SettingsRow>
+  readonly teachers: ModelStatic<TeacherRow>
+  readonly signIns: ModelStatic<SignInRow>
+  readonly signInTries: ModelStatic<SignInTryRow>
 }
 
 // Made anew for each column: Sequelize writes the column's name into what it is given.
@@ -215,6 +265,7 @@ const text = () => ({ type: DataTypes.TEXT, allowNull: false })
 const whole = () => ({ type: DataTypes.INTEGER, allowNull: false })
 const short = () => ({ type: DataTypes.STRING(120), allowNull: false })
 const instant = () => ({ type: DataTypes.DATE, allowNull: false })
+const owner = () => ({ type: DataTypes.STRING(64), allowNull: false, defaultValue: firstOwner })
 const maybeInstant = () => ({ type: DataTypes.DATE, allowNull: true })
 
 /** The tables as Sequelize models; their columns are made by the migrations, never by sync. */
@@ -234,6 +285,7 @@ export function defineModels(sequelize: Sequelize): Models {
         archivedAt: maybeInstant(),
         deletedAt: maybeInstant(),
         isTemplate: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
+        ownerId: owner(),
       },
       plain('sessions'),
     ),
@@ -269,7 +321,7 @@ export function defineModels(sequelize: Sequelize): Models {
     ),
     people: sequelize.define<PersonRow>(
       'person',
-      { id: key(), name: short(), version: whole(), document: text() },
+      { id: key(), name: short(), version: whole(), document: text(), ownerId: owner() },
       plain('people'),
     ),
     plannedClasses: sequelize.define<PlannedClassRow>(
@@ -277,17 +329,18 @@ export function defineModels(sequelize: Sequelize): Models {
       {
         ...{ id: key(), sessionId: short(), placeId: short(), day: short(), version: whole(), document: text() },
         isLed: { type: DataTypes.BOOLEAN, allowNull: false },
+        ownerId: owner(),
       },
       plain('classPlans'),
     ),
     series: sequelize.define<SeriesRow>(
       'series',
-      { id: key(), name: short(), baseId: short(), version: whole(), document: text() },
+      { id: key(), name: short(), baseId: short(), version: whole(), document: text(), ownerId: owner() },
       plain('series'),
     ),
     longDays: sequelize.define<LongDayRow>(
       'longDay',
-      { id: key(), name: short(), version: whole(), document: text() },
+      { id: key(), name: short(), version: whole(), document: text(), ownerId: owner() },
       plain('longDays'),
     ),
     ledClasses: sequelize.define<LedClassRow>(
@@ -319,6 +372,7 @@ export function defineModels(sequelize: Sequelize): Models {
         leadsBy: { type: DataTypes.STRING(64), allowNull: true },
         leadsName: { type: DataTypes.STRING(120), allowNull: true },
         leadsUntil: maybeInstant(),
+        ownerId: owner(),
       },
       plain('ledClasses'),
     ),
@@ -334,25 +388,33 @@ export function defineModels(sequelize: Sequelize): Models {
     ),
     sounds: sequelize.define<SoundRow>(
       'sound',
-      { id: key(), name: short(), use: short(), type: short(), bytes: whole(), lengthMs: whole() },
+      { id: key(), name: short(), use: short(), type: short(), bytes: whole(), lengthMs: whole(), ownerId: owner() },
       plain('sounds'),
     ),
     voices: sequelize.define<VoiceRow>(
       'voice',
       {
         ...{ id: key(), sessionId: short(), text: text(), type: short(), bytes: whole(), lengthMs: whole() },
-        ...{ savedAt: instant(), heard: { type: DataTypes.BLOB('medium'), allowNull: false } },
+        ...{ savedAt: instant(), heard: { type: DataTypes.BLOB, allowNull: false } },
       },
       plain('voices'),
     ),
     devices: sequelize.define<DeviceRow>(
       'device',
-      { id: key(), name: short(), kind: short(), tokenHash: short(), pairedAt: instant(), seenAt: instant() },
+      {
+        id: key(),
+        name: short(),
+        kind: short(),
+        tokenHash: short(),
+        pairedAt: instant(),
+        seenAt: instant(),
+        ownerId: owner(),
+      },
       plain('devices'),
     ),
     settings: sequelize.define<SettingsRow>(
       'settings',
-      { ownerId: key(), version: whole(), document: text() },
+      { ownerId: { ...owner(), primaryKey: true }, version: whole(), document: text() },
       plain('settings'),
     ),
     ledEvents: sequelize.define<LedEventRow>(
@@ -362,7 +424,7 @@ export function defineModels(sequelize: Sequelize): Models {
         n: { type: DataTypes.INTEGER, primaryKey: true },
         by: short(),
         event: text(),
-        ownerId: { type: DataTypes.STRING(64), allowNull: false, defaultValue: 'owner' },
+        ownerId: owner(),
       },
       plain('ledEvents'),
     ),
@@ -377,8 +439,42 @@ export function defineModels(sequelize: Sequelize): Models {
         savedAt: instant(),
         schema: whole(),
         hiddenAt: maybeInstant(),
+        ownerId: owner(),
       },
       plain('ownThings'),
+    ),
+    peopleTold: sequelize.define<PersonToldRow>(
+      'personTold',
+      { personId: key(), ownerId: key(), document: text() },
+      plain('peopleTold'),
+    ),
+    ...teacherModels(sequelize),
+  }
+}
+
+/** Who teaches, and where each is signed in. */
+function teacherModels(sequelize: Sequelize): Pick<Models, 'teachers' | 'signIns' | 'signInTries'> {
+  const plain = (tableName: string) => ({ tableName, timestamps: false })
+  const maybeHash = () => ({ type: DataTypes.STRING(300), allowNull: true })
+  return {
+    teachers: sequelize.define<TeacherRow>(
+      'teacher',
+      {
+        ...{ id: key(), name: short(), nameKey: short(), role: short(), version: whole() },
+        ...{ secretHash: maybeHash(), codeHash: maybeHash(), codeUntil: maybeInstant() },
+        ...{ addedAt: instant(), closedAt: maybeInstant() },
+      },
+      plain('teachers'),
+    ),
+    signIns: sequelize.define<SignInRow>(
+      'signIn',
+      { tokenHash: key(), teacherId: short(), madeAt: instant(), seenAt: instant() },
+      plain('signIns'),
+    ),
+    signInTries: sequelize.define<SignInTryRow>(
+      'signInTry',
+      { key: key(), wrong: whole(), at: instant(), closedUntil: maybeInstant() },
+      plain('signInTries'),
     ),
   }
 }

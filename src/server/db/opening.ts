@@ -34,6 +34,10 @@ const troubles: Readonly<Record<string, OpeningTrouble>> = {
   EROFS: 'not writable',
   EEXIST: 'no folder',
   ENOTDIR: 'no folder',
+  // What PostgreSQL says, and the way to it.
+  ...{ ECONNREFUSED: 'not reached', ENOTFOUND: 'not reached', ETIMEDOUT: 'not reached', EHOSTUNREACH: 'not reached' },
+  ...{ '57P03': 'not reached', '53300': 'not reached', '28P01': 'not let in', '28000': 'not let in' },
+  ...{ '3D000': 'no such database', '42501': 'not writable', '53100': 'disk full' },
 }
 
 /** What went wrong while a database was opened, in a sentence where it is one of the usual troubles. */

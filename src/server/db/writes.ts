@@ -6,24 +6,48 @@ import { Transaction } from 'sequelize'
 /** Work that reads and writes through one transaction, and comes to something. */
 export type Work<T> = (transaction: Transaction) => Promise<T>
 
+/** How a dialect runs work so that nobody else writes between its looks and its writes. */
+type Begin = <T>(sequelize: Sequelize, work: Work<T>) => Promise<T>
+
+/** SQLite has one writer. What is taken away or written over is not left lying in the file. */
+export const sqliteWrite: Begin = (sequelize, work) =>
+  sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, async (transaction) => {
+    await sequelize.query('PRAGMA secure_delete = ON', { transaction })
+    return work(transaction)
+  })
+
+/** The lock of whoever writes to a database of PostgreSQL; any number, so long as it stays as it is. */
+const writing = 4_180_002
+
 /**
- * The one door to the database for writing. SQLite has one writer: transactions that wait for each other inside it hold
- * a thread each, and with five of them the one that could go on finds none. So they wait here, in the order in which
- * they came, and a write that knows of no transaction is a mistake of ours and is refused.
+ * With PostgreSQL as well one writes at a time, whichever process it is: what a write looks at goes across tables (whether
+ * anything names a place that is taken away), where locks on rows guard nothing, and what it saw holds until it is done. The
+ * lock ends with the transaction, also where its process is killed. Whoever only reads waits for nobody.
  */
-export function makeWrites(sequelize: Sequelize, closed: () => Promise<unknown>) {
+export const postgresWrite: Begin = (sequelize, work) =>
+  // Each statement sees what was written before it: one that waited for the lock sees what it waited for.
+  sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.READ_COMMITTED }, async (transaction) => {
+    await sequelize.query(`SELECT pg_advisory_xact_lock(${String(writing)})`, { transaction })
+    return work(transaction)
+  })
+
+interface Ways {
+  readonly begin: Begin
+  /** Until what transactions were done through is closed. */
+  readonly closed?: () => Promise<unknown>
+}
+
+/**
+ * The one door to the database for writing. Transactions that wait for each other inside SQLite hold a thread each, and with
+ * five of them the one that could go on finds none; inside PostgreSQL they hold a connection each. So they wait here, in the
+ * order in which they came, and a write that knows of no transaction is a mistake of ours and is refused.
+ */
+export function makeWrites(sequelize: Sequelize, { begin, closed = () => Promise.resolve() }: Ways) {
   refuseOutside(sequelize)
-  /** What is taken away or written over is not left lying in the file. */
-  const sweeping =
-    <T>(work: Work<T>): Work<T> =>
-    async (transaction) => {
-      await sequelize.query('PRAGMA secure_delete = ON', { transaction })
-      return work(transaction)
-    }
   let last: Promise<unknown> = Promise.resolve()
   return {
     inTransaction<T>(work: Work<T>): Promise<T> {
-      const done = last.then(() => sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, sweeping(work)))
+      const done = last.then(() => begin(sequelize, work))
       last = done.catch(() => undefined)
       return done
     },

@@ -2,7 +2,7 @@ import { types } from 'node:util'
 import type { ErrorRequestHandler } from 'express'
 import type { Logger } from 'pino'
 import type { Problem, ProblemCode, ProblemFacts } from '#model/problem'
-import { isDiskFull, loggable } from '#server/db/failures'
+import { isDiskFull, loggable, takenId } from '#server/db/failures'
 import { makeProblem, ProblemError } from '#server/problems'
 import { mostBodyKb } from './body.ts'
 
@@ -29,6 +29,8 @@ const plain = (code: Plain): Problem => makeProblem(code, {})
 export function problemOf(error: unknown): Problem {
   if (error instanceof ProblemError) return error.problem
   if (isDiskFull(error)) return plain('DISK_FULL')
+  const taken = takenId(error)
+  if (taken !== undefined) return makeProblem('ID_TAKEN', { id: taken })
   // An address that cannot be decoded.
   if (types.isNativeError(error) && error.name === 'URIError')
     return makeProblem('UNKNOWN_ADDRESS', { path: 'this address' })

@@ -1,12 +1,24 @@
 <script setup lang="ts">
-import { watch } from 'vue'
+import { defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import AdviceNote from '#web/shared/ui/AdviceNote.vue'
 import AppBar from './AppBar.vue'
 import { useClassSize } from '#web/shared/house/use-class-size.ts'
 import { useKeptFocus } from './keep-focus.ts'
 import { useHandedOver } from '#web/shared/people/handed-over.ts'
+import { useWhoStore } from '#web/shared/teachers/who-store.ts'
+import { teacherHere } from '#web/shared/teachers/teacher-here.ts'
 
+const SignInView = defineAsyncComponent(() => import('#web/features/sign-in/SignInView.vue'))
+
+const who = useWhoStore()
+/** Where somebody has to sign in, nothing is shown or asked for before it is known who it is. */
+/** Whoever is asked again in the middle of something finds it as it was. */
+const wasIn = teacherHere() !== null
+const isKnown = ref(!wasIn)
+void who.load().finally(() => {
+  isKnown.value = true
+})
 const route = useRoute()
 useClassSize()
 // What is open in another window of a device that is handed over is covered with it; a class that is led goes on.
@@ -18,17 +30,20 @@ useKeptFocus(() => !route.meta['bare'])
 </script>
 
 <template>
-  <RouterView v-if="route.meta['bare']" :key="String(route.params['id'])" />
-  <div v-else class="shell">
-    <AppBar />
-    <main class="view" tabindex="-1">
-      <RouterView :key="String(route.meta['stays'] ?? route.params['id'] ?? route.name)" />
-    </main>
-    <footer class="foot">
-      <RouterView name="foot" />
-      <AdviceNote v-if="!route.matched[0]?.components?.['foot']" />
-    </footer>
-  </div>
+  <SignInView v-if="who.mustSignIn" />
+  <template v-if="isKnown && (!who.mustSignIn || wasIn)">
+    <RouterView v-if="route.meta['bare']" v-show="!who.mustSignIn" :key="String(route.params['id'])" />
+    <div v-else v-show="!who.mustSignIn" class="shell">
+      <AppBar />
+      <main class="view" tabindex="-1">
+        <RouterView :key="String(route.meta['stays'] ?? route.params['id'] ?? route.name)" />
+      </main>
+      <footer class="foot">
+        <RouterView name="foot" />
+        <AdviceNote v-if="!route.matched[0]?.components?.['foot']" />
+      </footer>
+    </div>
+  </template>
 </template>
 
 <style scoped>

@@ -4,14 +4,19 @@ import { useRoute } from 'vue-router'
 import { useMediaQuery } from '@vueuse/core'
 import { lastOpenedId } from '#web/shared/session/last-opened.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
-import LateBackup from './LateBackup.vue'
+import { useWhoStore } from '#web/shared/teachers/who-store.ts'
+import HouseWants from './HouseWants.vue'
 import RunningClassLink from './RunningClassLink.vue'
+import TeacherMenu from './TeacherMenu.vue'
 
 /** Where one is: what is always there, then the open session with its views; at the right what can be done with it. */
 const store = useSessionStore()
 const route = useRoute()
 /** Under this width each of the two groups folds into a menu [design]. */
 const folds = useMediaQuery('(max-width: 1179px)')
+/** Whoever is signed in stands in the bar as well: the first group makes room sooner. */
+const who = useWhoStore()
+const foldsAlways = useMediaQuery(() => `(max-width: ${who.teacher ? '1319' : '1179'}px)`)
 
 const always = [
   { name: 'sessions', words: 'Sessions' },
@@ -58,7 +63,7 @@ function toggle(which: 'always' | 'session'): void {
   <header class="bar">
     <RouterLink class="mark" :to="{ name: 'sessions' }">Zovrin</RouterLink>
     <button
-      v-if="folds"
+      v-if="foldsAlways"
       ref="allOpener"
       class="opener"
       :class="{ here: isIn(always) }"
@@ -101,13 +106,14 @@ function toggle(which: 'always' | 'session'): void {
       </nav>
     </template>
     <RunningClassLink />
-    <LateBackup />
+    <HouseWants />
     <span class="grow" />
     <RouterView name="bar" />
     <!-- There is nothing to lead in a session of no blocks. -->
     <RouterLink v-if="id !== undefined && hasBlocks" class="lead" :to="{ name: 'lead', params: { id } }"
       >Lead</RouterLink
     >
+    <TeacherMenu />
   </header>
 </template>
 

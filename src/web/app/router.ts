@@ -33,6 +33,12 @@ export const router = createRouter({
       meta: { title: 'Backups', within: 'sessions' },
     },
     {
+      path: '/teachers',
+      name: 'teachers',
+      component: () => import('#web/features/teachers/TeachersView.vue'),
+      meta: { title: 'Teachers', within: 'sessions' },
+    },
+    {
       path: '/series/:id?',
       name: 'series',
       component: () => import('#web/features/series/SeriesView.vue'),
@@ -64,7 +70,7 @@ export const router = createRouter({
       path: '/voice/:id',
       name: 'voice',
       component: () => import('#web/features/voice/VoiceView.vue'),
-      meta: { title: 'Sheets', within: 'plan' },
+      meta: { title: 'Own voice', within: 'plan' },
     },
     {
       path: '/props/:id',
@@ -178,6 +184,12 @@ export const router = createRouter({
         bar: () => import('#web/shared/session/StepsBar.vue'),
       },
       meta: { title: 'What a class needs', within: 'places' },
+    },
+    {
+      path: '/licences',
+      name: 'licences',
+      component: () => import('#web/features/licences/LicencesView.vue'),
+      meta: { title: 'Licences' },
     },
     {
       path: '/cautions',

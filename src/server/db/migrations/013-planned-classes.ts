@@ -52,7 +52,7 @@ const table = 'classPlans'
 async function formerClasses(query: QueryInterface): Promise<object[]> {
   const rowsOf = async <T extends object>(name: string): Promise<T[]> =>
     (await query.tableExists(name))
-      ? query.sequelize.query<T>(`SELECT * FROM ${name}`, { type: QueryTypes.SELECT })
+      ? query.sequelize.query<T>(`SELECT * FROM "${name}"`, { type: QueryTypes.SELECT })
       : []
   const people = await rowsOf<{ plannedClassId: string; personId: string }>('plannedClassPeople')
   return (await rowsOf<FormerRow>('plannedClasses')).map(({ id, sessionId, placeId, startsAt }) => {

@@ -14,7 +14,10 @@ export const voicesMigration: Migration = {
       bytes: { type: DataTypes.INTEGER, allowNull: false },
       lengthMs: { type: DataTypes.INTEGER, allowNull: false },
       savedAt: { type: DataTypes.DATE, allowNull: false },
-      heard: { type: DataTypes.BLOB('medium'), allowNull: false },
+      heard: {
+        type: query.sequelize.getDialect() === 'sqlite' ? DataTypes.BLOB('medium') : DataTypes.BLOB,
+        allowNull: false,
+      },
     })
     await query.addIndex('voices', ['sessionId'], { name: 'voices_of_session' })
   },

@@ -4,10 +4,12 @@ import { basename, join } from 'node:path'
 import { pipeline } from 'node:stream/promises'
 import type { Readable } from 'node:stream'
 import { nanoid } from 'nanoid'
-import type { Backup, BackupReason, BackupTold } from '#model/backup'
+import type { Backup, BackupReason, BackupTold, PersonGone } from '#model/backup'
+import { sha256Of } from '#server/backup/hash'
 import { backupsBeside } from '#server/backup/kept-backups'
 import { backupName, backupsFolder, makeBackup } from '#server/backup/make-backup'
 import type { Kept } from '#server/backup/make-backup'
+import { peopleIn } from '#server/backup/people-in'
 import { checkBackup, readBackup } from '#server/backup/read-backup'
 import { CannotBackUp } from '#server/backup/trouble'
 import type { Clock } from '#server/clock'
@@ -22,8 +24,13 @@ export interface BackupControl {
   bring(file: Readable): Promise<BackupTold>
   /** Where one lies. Throws UNKNOWN_BACKUP. */
   pathOf(name: string): Promise<string>
-  /** Puts one in the place of what there is; the house is closed meanwhile, and opens anew with it. Throws CLASS_RUNS. */
-  restore(name: string): Promise<void>
+  /** The people who are in one, and here no more. Throws UNKNOWN_BACKUP, BACKUP_TROUBLE. */
+  peopleGone(name: string): Promise<readonly PersonGone[]>
+  /**
+   * Puts one in the place of what there is, but for the people who are not to be there again; the house is closed meanwhile, and
+   * opens anew with it. Throws CLASS_RUNS.
+   */
+  restore(name: string, without?: readonly string[]): Promise<void>
   /** Whether the backup of the day was not made when it was due last. */
   readonly isLate: () => boolean
 }
@@ -33,11 +40,20 @@ interface Parts {
   readonly clock: Clock
   readonly isLate: () => boolean
   readonly isClassRunning: () => Promise<boolean>
-  /** Restores while the house is closed. */
-  readonly restoreClosed: (path: string) => Promise<void>
+  /** Who is here now. */
+  readonly peopleHere: () => Promise<readonly string[]>
+  /** Restores while the house is closed; whoever is not to be there again is not. */
+  readonly restoreClosed: (path: string, without: readonly string[]) => Promise<void>
 }
 
-export function backupControl({ kept, clock, isLate, isClassRunning, restoreClosed }: Parts): BackupControl {
+export function backupControl({
+  kept,
+  clock,
+  isLate,
+  isClassRunning,
+  peopleHere,
+  restoreClosed,
+}: Parts): BackupControl {
   const found = async (name: string) => {
     const one = (await backupsBeside(kept)).find(({ path }) => basename(path) === name)
     if (!one) throw new ProblemError('UNKNOWN_BACKUP', { name })
@@ -60,13 +76,18 @@ export function backupControl({ kept, clock, isLate, isClassRunning, restoreClos
       }),
     bring: (file) => told(() => bring(kept, file)),
     pathOf: found,
-    restore: (name) =>
+    peopleGone: (name) =>
+      told(async () => {
+        const here = new Set(await peopleHere())
+        return (await peopleIn(await found(name), kept, clock)).filter(({ id }) => !here.has(id))
+      }),
+    restore: (name, without = []) =>
       told(async () => {
         const path = await found(name)
         if (await isClassRunning()) throw new ProblemError('CLASS_RUNS', {})
         // What is none is told before anything is closed for it.
         await checkBackup(path)
-        await restoreClosed(path)
+        await restoreClosed(path, without)
       }),
   }
 }
@@ -96,11 +117,17 @@ async function bring(kept: Kept, file: Readable): Promise<BackupTold> {
   try {
     await pipeline(file, createWriteStream(part, { mode: 0o600 }))
     const backup = await checkBackup(part)
-    const path = join(backupsFolder(kept), backupName(kept, 'asked', { now: () => new Date(backup.madeAt) }))
-    if (existsSync(path)) await rm(part)
-    else await rename(part, path)
+    const path = await freeName(kept, part, Date.parse(backup.madeAt))
+    await rename(part, path)
     return await toldOf(path, { ...backup, why: 'asked' })
   } finally {
     await rm(part, { force: true })
   }
+}
+
+/** Named by when it was made; another one of the same second keeps its name, and the same one is there once. */
+async function freeName(kept: Kept, part: string, madeAtMs: number): Promise<string> {
+  const path = join(backupsFolder(kept), backupName(kept, 'asked', { now: () => new Date(madeAtMs) }))
+  if (!existsSync(path) || (await sha256Of(path)) === (await sha256Of(part))) return path
+  return freeName(kept, part, madeAtMs + 1000)
 }

@@ -1,10 +1,13 @@
 import type { Request, RequestHandler, Router } from 'express'
+import { restoreAskedSchema } from '#model/backup'
 import { deviceOf } from '#server/features/room/device-of'
+import { onlyKeeper } from '#server/features/teachers/door'
 import { apiRouter, closeRouter } from '#server/http/api-router'
+import { readAs } from '#server/http/read-as'
 import { ProblemError } from '#server/problems'
 import type { BackupControl } from './control.ts'
 
-/** A backup holds everything of everybody: only whoever is at this machine makes, saves and restores one. */
+/** A backup holds everything of everybody: it is made, saved and restored at this machine, and by whoever keeps the house. */
 const onlyHere: RequestHandler = (_request, response, next) => {
   if (deviceOf(response)) throw new ProblemError('NOT_FOR_THIS_DEVICE', {})
   next()
@@ -13,7 +16,7 @@ const onlyHere: RequestHandler = (_request, response, next) => {
 /** `/api/backups`: the backups beside the database, made, saved, brought in and restored. */
 export function backupRoutes(control: BackupControl): Router {
   const router = apiRouter()
-  router.use(onlyHere)
+  router.use(onlyHere, onlyKeeper)
 
   router.get('/', async (_request, response) => {
     response.json({ isLate: control.isLate(), backups: await control.list() })
@@ -33,8 +36,13 @@ export function backupRoutes(control: BackupControl): Router {
     response.sendFile(path, { dotfiles: 'allow', cacheControl: false })
   })
 
+  router.get('/:name/people', async (request, response) => {
+    response.json(await control.peopleGone(request.params.name))
+  })
+
   router.post('/:name/restored', async (request, response) => {
-    await control.restore(request.params.name)
+    const { without } = readAs(restoreAskedSchema, (request.body as unknown) ?? {})
+    await control.restore(request.params.name, without)
     response.status(204).end()
   })
 

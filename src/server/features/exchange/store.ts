@@ -1,4 +1,5 @@
 import { nanoid } from 'nanoid'
+import type { Transaction } from 'sequelize'
 import type { Block } from '#model/block'
 import { voicedEnvelopeVersion } from '#model/envelope'
 import type { Envelope, VoicedEnvelope } from '#model/envelope'
@@ -38,7 +39,8 @@ const shippedIds = new Set([
 ])
 
 /** Sessions and blocks out of this Zovrin and into it, with the own things they stand on. */
-export function exchange({ models, inTransaction }: Database, stores: Stores, clock: Clock) {
+export function exchange(database: Database, stores: Stores, clock: Clock) {
+  const { models, inTransaction } = database
   const { own, sessions, voices } = stores
   return {
     /** With the recordings of their sentences where they are asked for, and there are any. Throws UNKNOWN_SESSION. */
@@ -54,11 +56,7 @@ export function exchange({ models, inTransaction }: Database, stores: Stores, cl
     async take(envelope: Envelope): Promise<Imported> {
       return inTransaction(async (transaction) => {
         const ownThings = await own.list(transaction)
-        const rows = await models.sessions.findAll({
-          where: { id: (envelope.sessions ?? []).map(({ id }) => id) },
-          transaction,
-        })
-        const there = new Map(rows.map(({ id, document }) => [id, readableDocument(document)]))
+        const { rows, there } = await thereOf(database, envelope, transaction)
         // Also those that cannot be read: their ids are taken all the same.
         const ownRows = await models.ownThings.findAll({ attributes: ['id'], transaction })
         const takenIds = new Set([...shippedIds, ...ownRows.map(({ id }) => id)])
@@ -94,6 +92,21 @@ export function exchange({ models, inTransaction }: Database, stores: Stores, cl
         }
       })
     },
+  }
+}
+
+/** The sessions of an envelope that are here already, as this teacher has them. */
+async function thereOf({ models, all }: Database, envelope: Envelope, transaction: Transaction) {
+  const ids = (envelope.sessions ?? []).map(({ id }) => id)
+  const rows = await models.sessions.findAll({ where: { id: ids }, transaction })
+  const taken = await all.sessions.findAll({ attributes: ['id'], where: { id: ids }, transaction })
+  return {
+    rows,
+    there: new Map<string, Session | undefined>([
+      // One of a colleague's is as one that cannot be read: its id is taken.
+      ...taken.map(({ id }) => [id, undefined] as const),
+      ...rows.map(({ id, document }) => [id, readableDocument(document)] as const),
+    ]),
   }
 }
 

@@ -1,6 +1,8 @@
 import { EventEmitter } from 'node:events'
+import { z } from 'zod'
 import { heardZeros, isInTouch, leaseMs, zeroOf } from '#core/lead'
 import type { HeardZeros, Lease } from '#core/lead'
+import type { Notices } from '#server/db/notices'
 
 /** An open stream: who follows by it, and how it is ended. */
 interface Follower {
@@ -32,7 +34,46 @@ export interface Hub {
 /** So many reports of a window that closed may still be on their way: its outbox sends one at a time. */
 const underWay = 1
 
-export function makeHub(): Hub {
+/** What hubs of Zovrins that share a database tell each other. */
+const toldSchema = z.strictObject({
+  classId: z.string(),
+  nowMs: z.number(),
+  runMs: z.number(),
+  by: z.string().optional(),
+})
+
+/** What another one heard of a class; undefined for all else it may have told. */
+function toldOf(text: string): z.infer<typeof toldSchema> | undefined {
+  try {
+    return toldSchema.safeParse(JSON.parse(text)).data
+  } catch {
+    return undefined
+  }
+}
+
+/** With `notices` it hears of what others do on the same database, and tells them. */
+export function makeHub(notices?: Notices): Hub {
+  const hub = hubOfOne()
+  if (!notices) return hub
+  notices.onNotice((text) => {
+    const told = toldOf(text)
+    if (told) hub.heard(told.classId, told.nowMs, told.runMs, told.by)
+    else hub.changed()
+  })
+  return {
+    ...hub,
+    heard(classId, nowMs, runMs, by) {
+      hub.heard(classId, nowMs, runMs, by)
+      notices.tell(JSON.stringify({ classId, nowMs, runMs, by }))
+    },
+    changed() {
+      hub.changed()
+      notices.tell('changed')
+    },
+  }
+}
+
+function hubOfOne(): Hub {
   const changes = new EventEmitter().setMaxListeners(0)
   const heard = new Map<string, HeardZeros>()
   const followers = new Set<Follower>()

@@ -4,6 +4,7 @@ import { plannedClassSchema } from '#model/planned-class'
 import { seriesSchema } from '#model/series'
 import { Op } from 'sequelize'
 import type { WhereOptions } from 'sequelize'
+import { alike } from '#server/db/alike'
 import type { Models } from '#server/db/models'
 import type { Database } from '#server/db/open'
 import { ProblemError } from '#server/problems'
@@ -115,7 +116,9 @@ export async function wished(
         .split(/\s+/)
         .filter((word) => word !== '')
         .map((word) => ({
-          [Op.or]: [{ name: { [Op.like]: `%${asTyped(word)}%` } }, { note: { [Op.like]: `%${asTyped(word)}%` } }],
+          [Op.or]: ['name', 'note'].map((column) => ({
+            [column]: { [alike(models.ledClasses)]: `%${asTyped(word)}%` },
+          })),
         })),
     ],
   }

@@ -47,7 +47,10 @@ export function ledClassStore(database: Database, clock: Clock = systemClock, hu
     /** When each thing of the shelf was led last. */
     lastLed: () => lastLed(database, (id) => find(models, id)),
     /** The events alone: all that changes of a class while it runs. */
-    events: (id: string) => eventsOf(models, id),
+    events: async (id: string) => {
+      await rowOf(models, id)
+      return eventsOf(models, id)
+    },
     ...journalOf(database),
     /** The class that runs: the newest that nobody ended, for as long as one may last; undefined where there is none. */
     running: () => running(models, clock),
@@ -73,7 +76,11 @@ export function ledClassStore(database: Database, clock: Clock = systemClock, hu
         await rowOf(models, id, transaction)
         await keepMark(models, id, mark, transaction)
       }),
-    dropMark: (id: string, markId: string) => inTransaction((transaction) => dropMark(models, id, markId, transaction)),
+    dropMark: (id: string, markId: string) =>
+      inTransaction(async (transaction) => {
+        await rowOf(models, id, transaction)
+        await dropMark(models, id, markId, transaction)
+      }),
     /** Takes in a record of the first edition that a browser still kept; a fuller one that is here stays. */
     takeFormer: (record: FirstRecord, whole: unknown) =>
       inTransaction((transaction) => takeFormer(models, record, whole, transaction)),

@@ -7,6 +7,7 @@ import type { Catalog } from '#core/session'
 import { shippedCatalog } from '#library/shipped'
 import type { Clock } from '#server/clock'
 import type { Database } from '#server/db/open'
+import { isOwn } from '#server/db/owned'
 import { ProblemError } from '#server/problems'
 import { placesText, sessionsIn, usesOf } from './uses.ts'
 import type { Use } from './uses.ts'
@@ -23,11 +24,15 @@ const hiddenKeptAtLeast = 100
 interface At {
   readonly database: Database
   readonly clock: Clock
+  readonly isKeeper: boolean
 }
 
-/** The teacher's own poses, variants, schools, pieces and set-ups, with optimistic locking; none goes while it is used. */
-export function ownStore(database: Database, clock: Clock) {
-  const at: At = { database, clock }
+/**
+ * The own poses, variants, schools, pieces and set-ups of a house, with optimistic locking; none goes while it is used. All
+ * teachers read them; each is changed by whoever made it, and by the keeper [settled E8].
+ */
+export function ownStore(database: Database, clock: Clock, { isKeeper = true } = {}) {
+  const at: At = { database, clock, isKeeper }
   const { inTransaction } = database
   return {
     /** All there are, those out of sight included: documents that name them are still read. */
@@ -44,8 +49,7 @@ export function ownStore(database: Database, clock: Clock) {
     remove: (kind: OwnKind, id: string, based: number) =>
       inTransaction((transaction) => remove(at, { kind, id, based }, transaction)),
     /** Brings back what was put out of sight, a pose with its own variants and set-ups. */
-    bringBack: (kind: OwnKind, id: string) =>
-      inTransaction((transaction) => bringBack(database, kind, id, transaction)),
+    bringBack: (kind: OwnKind, id: string) => inTransaction((transaction) => bringBack(at, kind, id, transaction)),
   }
 }
 
@@ -81,6 +85,7 @@ async function put(at: At, thing: OwnDocument, based: number, transaction: Trans
   }
   // Asked of the rows: one that cannot be read is there all the same.
   const there = await database.models.ownThings.count({ where: { kind, id: document.id }, transaction })
+  if (there > 0) await refuseOthers(at, kind, document.id, transaction)
   if (based > 0 || there > 0) await guarded(database, { kind, id: document.id, based }, columns, transaction)
   else await database.models.ownThings.create({ ...columns, kind, id: document.id }, { transaction })
   return saved
@@ -104,8 +109,23 @@ async function guarded({ models }: Database, seen: Seen, change: object, transac
     : new ProblemError('UNKNOWN_OWN', { kind, id })
 }
 
-async function remove({ database, clock }: At, seen: Seen, transaction: Transaction): Promise<void> {
+/** Throws NOT_YOURS where a colleague made it. */
+async function refuseOthers(at: At, kind: string, id: string, transaction: Transaction): Promise<void> {
+  const { database, isKeeper } = at
+  const row = await database.models.ownThings.findOne({
+    attributes: ['name', 'ownerId'],
+    where: { kind, id },
+    transaction,
+  })
+  if (!row || isKeeper || isOwn(database, row)) return
+  const maker = await database.all.teachers.findByPk(row.ownerId, { attributes: ['name'], transaction })
+  throw new ProblemError('NOT_YOURS', { name: row.name, maker: maker?.name ?? '' })
+}
+
+async function remove(at: At, seen: Seen, transaction: Transaction): Promise<void> {
+  const { database, clock } = at
   const { kind, id } = seen
+  await refuseOthers(at, kind, id, transaction)
   const all = await list(database, transaction)
   const here = all.find((thing) => thing.kind === kind && thing.document.id === id && !thing.hidden)
   if (!here) throw new ProblemError('UNKNOWN_OWN', { kind, id })
@@ -118,8 +138,10 @@ async function remove({ database, clock }: At, seen: Seen, transaction: Transact
   await purge(database, new Date(hiddenAt.getTime() - keepForMs), all, transaction)
 }
 
-async function bringBack(database: Database, kind: OwnKind, id: string, transaction: Transaction): Promise<void> {
+async function bringBack(at: At, kind: OwnKind, id: string, transaction: Transaction): Promise<void> {
+  const { database } = at
   const { ownThings } = database.models
+  await refuseOthers(at, kind, id, transaction)
   const all = await list(database, transaction)
   const [brought] = await ownThings.update({ hiddenAt: null }, { where: { kind, id }, transaction })
   if (brought === 0) throw new ProblemError('UNKNOWN_OWN', { kind, id })

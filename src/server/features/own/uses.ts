@@ -2,7 +2,9 @@ import type { Transaction } from 'sequelize'
 import type { Block } from '#model/block'
 import type { OwnKind, OwnThing } from '#model/own'
 import type { Session } from '#model/session'
+import type { SessionRow } from '#server/db/models'
 import type { Database } from '#server/db/open'
+import { isOwn } from '#server/db/owned'
 import { readableDocument } from '#server/features/sessions/migrate-document'
 
 /** A session, or another own thing, that stands on something of the teacher's own. */
@@ -28,7 +30,7 @@ export async function usesOf(
     ({ where, sessionId, document, isPast }) =>
       usesIn(readableDocument(document), kind, id).map((variantId): Use => ({
         where,
-        sessionId,
+        ...(sessionId === undefined ? {} : { sessionId }),
         isPast,
         ...(variantId === undefined ? {} : { variantId }),
       })),
@@ -55,24 +57,29 @@ function usesInOwn(thing: OwnThing, kind: OwnKind, id: string): Use[] {
 
 interface Naming {
   readonly where: string
-  readonly sessionId: string
+  /** Absent: a colleague's. */
+  readonly sessionId?: string
   readonly document: string
   readonly isPast: boolean
 }
 
 /** Sessions and kept versions whose text holds an id at all; most hold none, and are not read further. */
-async function documentsNaming({ models }: Database, id: string, transaction: Transaction): Promise<Naming[]> {
-  const sessions = await models.sessions.findAll({
-    attributes: ['id', 'name', 'document', 'deletedAt'],
+async function documentsNaming(database: Database, id: string, transaction: Transaction): Promise<Naming[]> {
+  const { sessions: sessionRows, history: kept } = database.all
+  const sessions = await sessionRows.findAll({
+    attributes: ['id', 'name', 'document', 'deletedAt', 'ownerId'],
     order: [['name', 'ASC']],
     transaction,
   })
-  const names = new Map(sessions.map((session) => [session.id, session.name]))
-  const history = await models.history.findAll({ attributes: ['sessionId', 'document'], transaction })
+  // What a colleague calls a session is theirs.
+  const called = (row: SessionRow): string => (isOwn(database, row) ? row.name : 'a session of a colleague')
+  const names = new Map(sessions.map((row) => [row.id, called(row)]))
+  const mine = new Set(sessions.filter((row) => isOwn(database, row)).map((row) => row.id))
+  const history = await kept.findAll({ attributes: ['sessionId', 'document'], transaction })
   return [
-    ...sessions.map(({ id: sessionId, name, document, deletedAt }) => ({
+    ...sessions.map(({ id: sessionId, document, deletedAt }) => ({
       sessionId,
-      where: deletedAt ? `${name}, which is deleted` : name,
+      where: `${names.get(sessionId) ?? ''}${deletedAt ? ', which is deleted' : ''}`,
       document,
       isPast: deletedAt !== null,
     })),
@@ -82,7 +89,9 @@ async function documentsNaming({ models }: Database, id: string, transaction: Tr
       document,
       isPast: true,
     })),
-  ].filter(({ document }) => document.includes(JSON.stringify(id)))
+  ]
+    .filter(({ document }) => document.includes(JSON.stringify(id)))
+    .map(({ sessionId, ...naming }) => ({ ...naming, ...(mine.has(sessionId) ? { sessionId } : {}) }))
 }
 
 /** One entry for each use in a session, with the variant it asks for; one that names it and cannot be read uses it. */

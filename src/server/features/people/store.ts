@@ -5,8 +5,12 @@ import type { KeptPerson, Person } from '#model/person'
 import { plannedClassSchema } from '#model/planned-class'
 import type { PlannedClass } from '#model/planned-class'
 import { seriesSchema } from '#model/series'
+import type { PersonRow, PersonToldRow } from '#server/db/models'
 import type { Database } from '#server/db/open'
+import { isOwn } from '#server/db/owned'
 import { refuseStale } from '#server/features/guards'
+import { apart, isNothing, ownOf, readTold, seenWith } from './told.ts'
+import type { Told } from './told.ts'
 
 /** People, with what they told kept inside the row, never in a column, a log or an error. */
 export function peopleStore(database: Database) {
@@ -26,32 +30,76 @@ export function peopleStore(database: Database) {
 
 export type PeopleStore = ReturnType<typeof peopleStore>
 
-async function list({ models }: Database): Promise<KeptPerson[]> {
-  const rows = await models.people.findAll({
+async function list(database: Database): Promise<KeptPerson[]> {
+  const rows = await database.models.people.findAll({
     order: [
       ['name', 'ASC'],
       ['id', 'ASC'],
     ],
   })
-  return rows.map(({ document, version }) => ({ person: personSchema.parse(JSON.parse(document)), version }))
+  const toldOthers = await database.models.peopleTold.findAll()
+  return rows.map((row) => {
+    const { shared, own, others } = pageOf(
+      database,
+      row,
+      toldOthers.filter(({ personId }) => personId === row.id),
+    )
+    return { person: seenWith(shared, own, others), version: row.version }
+  })
 }
 
-async function put({ models }: Database, person: Person, based: number, transaction: Transaction): Promise<number> {
+interface Page {
+  readonly shared: Person
+  /** What this teacher was told, and what the others were. */
+  readonly own: Told
+  readonly others: readonly Told[]
+}
+
+/** A page with what was told apart, by whom it was told to: the one whose page it is has it in the page. */
+function pageOf(database: Database, row: PersonRow, rows: readonly PersonToldRow[]): Page {
+  const { shared, told } = apart(personSchema.parse(JSON.parse(row.document)))
+  const all = [
+    { ownerId: row.ownerId, told },
+    ...rows.map((one) => ({ ownerId: one.ownerId, told: readTold(one.document) })),
+  ]
+  const own = all.find((one) => isOwn(database, one))?.told ?? { conditions: [], consents: [] }
+  return { shared, own, others: all.filter((one) => one.told !== own).map((one) => one.told) }
+}
+
+async function put(database: Database, person: Person, based: number, transaction: Transaction): Promise<number> {
+  const { models } = database
   const { id, name } = person
   const version = based + 1
-  const columns = { name, version, document: JSON.stringify(person) }
   const there = await models.people.findByPk(id, { transaction })
   if (!there && based === 0) {
-    await models.people.create({ id, ...columns }, { transaction })
+    await models.people.create({ id, name, version, document: JSON.stringify(person) }, { transaction })
     return version
   }
   refuseStale('UNKNOWN_PERSON', id, there, based)
-  await models.people.update(columns, { where: { id, version: based }, transaction })
+  const page = pageOf(database, there, await models.peopleTold.findAll({ where: { personId: id }, transaction }))
+  const sent = apart(person)
+  const own = ownOf(sent.told, page.others)
+  const isTheirs = isOwn(database, there)
+  const kept = { ...sent.shared, ...(isTheirs ? own : apart(personSchema.parse(JSON.parse(there.document))).told) }
+  await models.people.update(
+    { name, version, document: JSON.stringify(kept) },
+    { where: { id, version: based }, transaction },
+  )
+  if (!isTheirs) await keepTold(database, id, own, transaction)
   return version
 }
 
-async function remove({ models }: Database, id: string, based: number, transaction: Transaction): Promise<void> {
+/** What somebody told a teacher whose page of them it is not. */
+async function keepTold({ models, ownerId = '' }: Database, personId: string, told: Told, transaction: Transaction) {
+  await models.peopleTold.destroy({ where: { personId, ownerId }, transaction })
+  if (isNothing(told)) return
+  await models.peopleTold.create({ personId, ownerId, document: JSON.stringify(told) }, { transaction })
+}
+
+/** Out of what everybody plans, not only of whoever takes them away. */
+async function remove({ all: models }: Database, id: string, based: number, transaction: Transaction): Promise<void> {
   refuseStale('UNKNOWN_PERSON', id, await models.people.findByPk(id, { transaction }), based)
+  await models.peopleTold.destroy({ where: { personId: id }, transaction })
   await models.people.destroy({ where: { id }, transaction })
   for (const row of await models.plannedClasses.findAll({ transaction })) {
     const planned = plannedClassSchema.parse(JSON.parse(row.document))

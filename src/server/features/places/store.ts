@@ -9,6 +9,7 @@ import { refuseStale } from '#server/features/guards'
 import { daysToCome } from '#server/features/planned-classes/to-come'
 import { ProblemError } from '#server/problems'
 import { classOn } from '#words/dates'
+import { ofColleagues } from '#words/teachers'
 import { placeUses } from './uses.ts'
 
 /** Places with their rooms, and the cupboard's items as rows; each change is based on a version. */
@@ -110,12 +111,12 @@ async function remove(
   const { models } = database
   const there = await models.places.findByPk(id, { transaction })
   refuseStale('UNKNOWN_PLACE', id, there, based)
-  const sessions = await placeUses(database, id, transaction)
-  const days = await daysToCome(models, { placeId: id }, clock, transaction)
-  if (sessions.length + days.length > 0)
+  const { own: sessions, others } = await placeUses(database, id, transaction)
+  const days = await daysToCome(database.all, { placeId: id }, clock, transaction)
+  if (sessions.length + others + days.length > 0)
     throw new ProblemError('IN_USE', {
       name: there.name,
-      where: [...sessions.map(({ name }) => name), ...days.map(classOn)].join(', '),
+      where: [...sessions.map(({ name }) => name), ...ofColleagues(others), ...days.map(classOn)].join(', '),
       sessions,
     })
   await models.cupboard.destroy({ where: { placeId: id }, transaction })

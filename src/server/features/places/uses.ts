@@ -1,20 +1,23 @@
 import type { Transaction } from 'sequelize'
 import type { Database } from '#server/db/open'
+import { isOwn } from '#server/db/owned'
 import { readableDocument } from '#server/features/sessions/migrate-document'
 
-/** The sessions that are held at a place; those in the bin do not keep it. */
+/** The sessions that are held at a place, whosever they are; of others only that there are any. Those in the bin do not keep it. */
 export async function placeUses(
-  { models }: Database,
+  database: Database,
   id: string,
   transaction: Transaction,
-): Promise<{ readonly id: string; readonly name: string }[]> {
-  const rows = await models.sessions.findAll({
-    attributes: ['id', 'name', 'document'],
+): Promise<{ readonly own: readonly { readonly id: string; readonly name: string }[]; readonly others: number }> {
+  const rows = await database.all.sessions.findAll({
+    attributes: ['id', 'name', 'document', 'ownerId'],
     where: { deletedAt: null },
     order: [['name', 'ASC']],
     transaction,
   })
-  return rows
-    .filter(({ document }) => document.includes(JSON.stringify(id)) && readableDocument(document)?.placeId === id)
-    .map(({ id: sessionId, name }) => ({ id: sessionId, name }))
+  const uses = rows.filter(
+    ({ document }) => document.includes(JSON.stringify(id)) && readableDocument(document)?.placeId === id,
+  )
+  const own = uses.filter((row) => isOwn(database, row)).map(({ id: sessionId, name }) => ({ id: sessionId, name }))
+  return { own, others: uses.length - own.length }
 }

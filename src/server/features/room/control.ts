@@ -5,6 +5,7 @@ import type { RequestListener } from 'node:http'
 import type { DeviceKind, Room } from '#model/device'
 import type { Clock } from '#server/clock'
 import type { Hub } from '#server/features/following/hub'
+import type { Who } from '#server/features/teachers/who'
 import { ProblemError } from '#server/problems'
 import { certificateFor } from './certificate.ts'
 import type { DeviceStore, KnownDevice } from './devices.ts'
@@ -24,16 +25,21 @@ export interface RoomDeps {
   readonly answers: (host: string) => RequestListener
 }
 
+/** Whoever looks: a keeper sees the devices of all. */
+type Whose = Pick<Who, 'id' | 'isKeeper'>
+const whose = ({ id, isKeeper }: Whose): string | undefined => (isKeeper ? undefined : id)
+
 /** The second listener and who is let in by it. */
 export interface RoomControl {
-  /** `closing`: as it will be once it is closed. */
-  read(closing?: boolean): Promise<Room>
+  /** As a teacher sees it, with their own devices; `closing`: as it will be once it is closed. */
+  read(who: Whose, closing?: boolean): Promise<Room>
   open(address: string): Promise<void>
   close(): Promise<void>
-  offer(kind: DeviceKind): void
+  /** The device that is let in by it will be this teacher's. */
+  offer(kind: DeviceKind, ownerId: string): void
   /** Lets a device in by the code that is shown; throws what stands in the way. */
   letIn(digits: string): Promise<{ readonly device: KnownDevice; readonly token: string }>
-  disconnect(deviceId: string): Promise<void>
+  disconnect(deviceId: string, who: Whose): Promise<void>
 }
 
 interface Open {
@@ -91,33 +97,35 @@ export function makeRoom(deps: RoomDeps): RoomControl {
       pairing = { ...pairing, code: null }
       await listener.close()
     },
-    async read(closing = false) {
+    async read(who, closing = false) {
       const open = closing ? null : listener.at()
-      const code = open && openCode(pairing, nowMs())
+      const shown = open && openCode(pairing, nowMs())
+      const code = shown?.ownerId === who.id ? shown : null
       return {
         addresses: [...addresses()],
         open,
         code: code ? { kind: code.kind, code: code.digits, until: new Date(code.untilMs).toISOString() } : null,
         closedUntil: isClosed(pairing, nowMs()) ? new Date(pairing.closedUntilMs).toISOString() : null,
-        devices: (await devices.list()).map((device) => ({
+        devices: (await devices.list(whose(who))).map(({ ownerId: _its, ...device }) => ({
           ...device,
           isThere: open !== null && hub.isThere(device.id),
         })),
       }
     },
-    offer(kind) {
-      pairing = offered(pairing, kind, String(randomInt(1_000_000)).padStart(6, '0'), nowMs())
+    offer(kind, ownerId) {
+      const digits = String(randomInt(1_000_000)).padStart(6, '0')
+      pairing = offered(pairing, { kind, ownerId, digits }, nowMs())
     },
     async letIn(digits) {
       const [next, what] = tried(pairing, digits, nowMs())
       pairing = next
-      if (what.is === 'paired') return devices.add(what.kind)
+      if (what.is === 'paired') return devices.add(what.kind, what.ownerId)
       if (what.is === 'wrong') throw new ProblemError('CODE_WRONG', { left: what.left })
       if (what.is === 'closed') throw new ProblemError('PAIRING_CLOSED', { minutes: Math.ceil(what.forMs / 60_000) })
       throw new ProblemError('CODE_OVER', {})
     },
-    async disconnect(deviceId) {
-      await devices.remove(deviceId)
+    async disconnect(deviceId, who) {
+      await devices.remove(deviceId, whose(who))
       hub.end(deviceId)
     },
   }

@@ -4,6 +4,7 @@ import type { Request, RequestHandler, Response } from 'express'
 import { pairingSchema } from '#model/device'
 import type { DeviceKind } from '#model/device'
 import { readAs } from '#server/http/read-as'
+import { setWho } from '#server/features/teachers/who'
 import { ProblemError } from '#server/problems'
 import type { RoomControl } from './control.ts'
 import { setDevice } from './device-of.ts'
@@ -33,7 +34,7 @@ export interface Door {
 export const fingerprintDoor =
   ({ room }: Pick<Door, 'room'>): RequestHandler =>
   async (_request, response) => {
-    const { open } = await room.read()
+    const { open } = await room.read({ id: '', isKeeper: false })
     response.set('Cache-Control', 'no-store').json({ fingerprint: open?.fingerprint ?? '' })
   }
 
@@ -58,6 +59,8 @@ export function gate({ devices }: Pick<Door, 'devices'>): RequestHandler {
     const device = token === undefined ? undefined : await devices.ofToken(token)
     if (device) {
       setDevice(response, device)
+      // It has what its teacher has, and keeps no house.
+      setWho(response, { id: device.ownerId, isKeeper: false })
       await devices.seen(device)
     }
     if (isLet(request.path, device?.kind)) next()

@@ -3,6 +3,8 @@ import type { DeviceKind } from '#model/device'
 /** A code that is shown, good for one device [decisions, Other devices]. */
 interface OpenCode {
   readonly kind: DeviceKind
+  /** The teacher whose device it lets in. */
+  readonly ownerId: string
   readonly digits: string
   readonly untilMs: number
 }
@@ -28,12 +30,12 @@ export const openCode = ({ code }: Pairing, nowMs: number): OpenCode | null =>
   code && nowMs < code.untilMs ? code : null
 
 /** A code is shown, in place of any before it; while nobody is let in, none is. */
-export const offered = (pairing: Pairing, kind: DeviceKind, digits: string, nowMs: number): Pairing =>
-  isClosed(pairing, nowMs) ? pairing : { ...pairing, code: { kind, digits, untilMs: nowMs + codeMs } }
+export const offered = (pairing: Pairing, code: Omit<OpenCode, 'untilMs'>, nowMs: number): Pairing =>
+  isClosed(pairing, nowMs) ? pairing : { ...pairing, code: { ...code, untilMs: nowMs + codeMs } }
 
 /** What a typed code opens. */
 export type Tried =
-  | { readonly is: 'paired'; readonly kind: DeviceKind }
+  | { readonly is: 'paired'; readonly kind: DeviceKind; readonly ownerId: string }
   | { readonly is: 'wrong'; readonly left: number }
   /** There is none, or it was used, or it is too old. */
   | { readonly is: 'over' }
@@ -44,7 +46,7 @@ export function tried(pairing: Pairing, digits: string, nowMs: number): readonly
   if (isClosed(pairing, nowMs)) return [pairing, { is: 'closed', forMs: pairing.closedUntilMs - nowMs }]
   const code = openCode(pairing, nowMs)
   if (!code) return [{ ...pairing, code: null }, { is: 'over' }]
-  if (code.digits === digits) return [noPairing, { is: 'paired', kind: code.kind }]
+  if (code.digits === digits) return [noPairing, { is: 'paired', kind: code.kind, ownerId: code.ownerId }]
   const wrong = pairing.wrong + 1
   if (wrong < mostWrong)
     return [

@@ -265,8 +265,9 @@ async function history(at: At, sessionId: string): Promise<KeptVersion[]> {
   return rows.map(({ id, version, reason, keptAt }) => ({ id, version, reason, keptAt: keptAt.toISOString() }))
 }
 
-async function keptDocument({ models }: At, sessionId: string, id: number): Promise<Session> {
-  const row = await models.history.findOne({ where: { sessionId, id } })
+async function keptDocument(at: At, sessionId: string, id: number): Promise<Session> {
+  await find(at, sessionId)
+  const row = await at.models.history.findOne({ where: { sessionId, id } })
   if (!row) throw new ProblemError('UNKNOWN_VERSION', { id: sessionId, version: id })
   return migrateDocument(row.document)
 }

@@ -3,8 +3,6 @@ import type { Settings } from '#model/settings'
 import type { Database } from '#server/db/open'
 import { ProblemError } from '#server/problems'
 
-/** There is one teacher until there are more. */
-const ownerId = 'teacher'
 const unset: Settings = { schema: 1 }
 
 interface KeptSettings {
@@ -16,7 +14,7 @@ interface KeptSettings {
 /** What the teacher set for all their sessions; `onWritten` hears of each change. */
 export function settingsStore({ models, inTransaction }: Database, onWritten: () => void = () => undefined) {
   async function read(): Promise<KeptSettings> {
-    const row = await models.settings.findByPk(ownerId)
+    const row = await models.settings.findOne()
     if (!row) return { settings: unset, version: 0 }
     // What cannot be read any more is as if it were not set: nobody is kept from their work by it.
     const settings = settingsSchema.safeParse(parsed(row.document))
@@ -33,12 +31,12 @@ export function settingsStore({ models, inTransaction }: Database, onWritten: ()
   }
   function write(settings: Settings, based: number): Promise<number> {
     return inTransaction(async (transaction) => {
-      const row = await models.settings.findByPk(ownerId, { transaction })
+      const row = await models.settings.findOne({ transaction })
       const current = row?.version ?? 0
       if (current !== based) throw new ProblemError('VERSION_STALE', { based, current })
       const [version, document] = [based + 1, JSON.stringify(settings)]
       if (row) await row.update({ version, document }, { transaction })
-      else await models.settings.create({ ownerId, version, document }, { transaction })
+      else await models.settings.create({ version, document }, { transaction })
       return version
     })
   }

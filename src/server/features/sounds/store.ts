@@ -3,12 +3,24 @@ import { mkdir, rename, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { ownSoundSchema } from '#model/sound'
 import type { OwnSound } from '#model/sound'
+import type { Transaction } from 'sequelize'
 import type { SoundRow } from '#server/db/models'
 import type { Database } from '#server/db/open'
+import { isOwn } from '#server/db/owned'
 import { ProblemError } from '#server/problems'
 
-/** The teacher's own sounds: what is known of each in the database, what is heard in a file of its own in the folder. */
-export function soundStore({ models, inTransaction }: Database, folder: string) {
+/**
+ * Own sounds: what is known of each in the database, what is heard in a file of its own in the folder. All teachers hear them;
+ * each is changed by whoever brought it, and by the keeper.
+ */
+export function soundStore(database: Database, folder: string, { isKeeper = true } = {}) {
+  const { models, inTransaction } = database
+  /** Throws NOT_YOURS where a colleague brought it. */
+  const refuseOthers = async (row: SoundRow | null, transaction: Transaction): Promise<void> => {
+    if (!row || isKeeper || isOwn(database, row)) return
+    const maker = await database.all.teachers.findByPk(row.ownerId, { attributes: ['name'], transaction })
+    throw new ProblemError('NOT_YOURS', { name: row.name, maker: maker?.name ?? '' })
+  }
   const fileOf = (id: string): string => join(folder, id)
   return {
     list: async (): Promise<readonly OwnSound[]> =>
@@ -25,13 +37,22 @@ export function soundStore({ models, inTransaction }: Database, folder: string) 
       await mkdir(folder, { recursive: true })
       const beside = `${fileOf(sound.id)}.coming`
       await writeFile(beside, heard)
-      await rename(beside, fileOf(sound.id))
-      await inTransaction((transaction) => models.sounds.upsert(sound, { transaction }))
+      await inTransaction(async (transaction) => {
+        const there = await models.sounds.findByPk(sound.id, { transaction })
+        await refuseOthers(there, transaction)
+        if (there) await there.update(sound, { transaction })
+        else await models.sounds.create(sound, { transaction })
+        await rename(beside, fileOf(sound.id))
+      })
     },
     /** Throws UNKNOWN_SOUND. */
     async remove(id: string): Promise<void> {
-      const removed = await inTransaction((transaction) => models.sounds.destroy({ where: { id }, transaction }))
-      if (removed === 0) throw new ProblemError('UNKNOWN_SOUND', { id })
+      await inTransaction(async (transaction) => {
+        const there = await models.sounds.findByPk(id, { transaction })
+        if (!there) throw new ProblemError('UNKNOWN_SOUND', { id })
+        await refuseOthers(there, transaction)
+        await there.destroy({ transaction })
+      })
       await rm(fileOf(id), { force: true })
     },
   }

@@ -37,11 +37,13 @@ export function voiceStore({ models, inTransaction }: Database, clock: Clock) {
     /** Throws UNKNOWN_VOICE. */
     remove: (sessionId: string, id: string): Promise<void> =>
       inTransaction(async (transaction) => {
+        await refuseUnknown(models, sessionId, transaction)
         const removed = await models.voices.destroy({ where: { id, sessionId }, transaction })
         if (removed === 0) throw new ProblemError('UNKNOWN_VOICE', { id })
       }),
     /** Throws UNKNOWN_VOICE. */
     async find(sessionId: string, id: string): Promise<Heard> {
+      await refuseUnknown(models, sessionId)
       const row = await models.voices.findOne({ where: { id, sessionId } })
       const voice = row ? voiceOf(row) : undefined
       if (!row || !voice) throw new ProblemError('UNKNOWN_VOICE', { id })
@@ -129,13 +131,15 @@ async function newestElsewhere(
   transaction: Transaction,
 ): Promise<VoiceRow | undefined> {
   const rows = await voices.findAll({
+    // What is heard is read of the one alone.
+    attributes: ['id', 'sessionId'],
     where: { text, sessionId: { [Op.ne]: sessionId } },
     order: [['savedAt', 'DESC']],
     transaction,
   })
   for (const row of rows) {
     const session = await sessions.findByPk(row.sessionId, { attributes: ['deletedAt'], transaction })
-    if (session && !session.deletedAt) return row
+    if (session && !session.deletedAt) return (await voices.findByPk(row.id, { transaction })) ?? undefined
   }
   return undefined
 }

@@ -4,6 +4,7 @@ import { computed, onMounted, ref, shallowRef } from 'vue'
 import type { BackupTold } from '#model/backup'
 import { backupAge, backupHolds, backupReasonWords, backupTime } from '#words/backups'
 import { backupAt, bringBackup, listBackups, makeBackup } from '#web/shared/api/backups.ts'
+import { whyNot } from '#web/shared/api/client.ts'
 import type { Reply } from '#web/shared/api/client.ts'
 import { ports } from '#web/shared/ports.ts'
 import ReadFile from '#web/shared/ui/ReadFile.vue'
@@ -22,9 +23,7 @@ const nowMs = ref(ports().epochMs())
 /** True where it was done; else it is said why not. */
 function done<T>(reply: Reply<T>): reply is Extract<Reply<T>, { kind: 'ok' }> {
   if (reply.kind === 'ok') mend.value = ''
-  else
-    mend.value =
-      reply.kind === 'problem' ? reply.problem.detail : 'Zovrin’s server does not answer: start it and try again.'
+  else mend.value = whyNot(reply)
   return reply.kind === 'ok'
 }
 async function load(): Promise<void> {

@@ -5,6 +5,7 @@ import type { Technique } from '#model/technique'
 import { course, ladderSteps } from '#core/breath'
 import type { CourseWeek } from '#core/breath'
 import { stepName } from '#words/ladder'
+import { itsOwn } from '#web/shared/teachers/teacher-here.ts'
 
 /** What is typed for the ladder's picture. */
 export interface TypedCourse {
@@ -30,7 +31,7 @@ const untyped: TypedCourse = {
 
 /** What was typed for a session, kept in this browser: it is no part of the document. */
 export const typedCourseOf = (sessionId: string): RemovableRef<TypedCourse> =>
-  useLocalStorage(`zovrin.course.${sessionId}`, untyped, { mergeDefaults: true })
+  useLocalStorage(itsOwn(`zovrin.course.${sessionId}`), untyped, { mergeDefaults: true })
 
 export interface WeekColumn extends CourseWeek {
   readonly name: string

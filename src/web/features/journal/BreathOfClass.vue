@@ -4,6 +4,7 @@ import type { BreathAnswers, LedClass } from '#model/led-class'
 import { breathOf } from '#core/journal'
 import { formatMs } from '#core/units'
 import { freedWords } from '#words/breath-answers'
+import { whyNot } from '#web/shared/api/client.ts'
 import BreathAsked from '#web/shared/lead/BreathAsked.vue'
 import { readLedClass, writeLedBreath } from '#web/shared/api/led-classes.ts'
 
@@ -21,11 +22,7 @@ async function answer(breath: BreathAnswers): Promise<void> {
   told.value = ''
   if (reply.kind === 'ok') emit('change', { breath, version: reply.value.version })
   else if (reply.kind === 'problem' && reply.problem.code === 'VERSION_STALE') await meet()
-  else
-    told.value =
-      reply.kind === 'away'
-        ? 'Not saved: Zovrin’s server does not answer. Answer again when it does.'
-        : reply.problem.detail
+  else told.value = whyNot(reply, 'Not saved: Zovrin’s server does not answer. Answer again when it does.')
 }
 
 /** Another window changed the record meanwhile: what it says now is shown. */

@@ -7,6 +7,7 @@ import { breathOf, meantAndDone, visitsOf } from '#core/journal'
 import type { HeldRow } from '#core/journal'
 import { peopleHere } from '#core/lead'
 import { formatMs } from '#core/units'
+import { whyNot } from '#web/shared/api/client.ts'
 import { readLedClass, setLedClassDeleted } from '#web/shared/api/led-classes.ts'
 import { download } from '#web/shared/ui/download.ts'
 import { otherNames } from '#words/kinds-of-time'
@@ -75,9 +76,7 @@ async function remove(): Promise<void> {
   if (reply.kind === 'ok') {
     justDeleted.value = { id, words: `${led.value.document.name}, ${when.value}` }
     await router.push({ name: 'journal' })
-  } else
-    notDeleted.value =
-      reply.kind === 'away' ? 'Zovrin’s server does not answer: nothing was deleted.' : reply.problem.detail
+  } else notDeleted.value = whyNot(reply, 'Zovrin’s server does not answer: nothing was deleted.')
 }
 const people = computed(() => (led.value ? peopleHere({ start: led.value, events: led.value.events }) : 0))
 </script>

@@ -8,6 +8,7 @@ import type { Proposal } from '#core/journal'
 import { dayOfMonth } from '#words/dates'
 import { proposalWords } from '#words/drift'
 import { markedName } from '#words/text'
+import { whyNot } from '#web/shared/api/client.ts'
 import { createSession, readSession } from '#web/shared/api/sessions.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
@@ -36,10 +37,7 @@ export function useFromRecord(led: LedClass) {
     const reply = await createSession({ ...was, id, name, versionOf: { sessionId: led.sessionId } })
     if (reply.kind === 'ok') await router.push({ name: 'plan', params: { id } })
     else
-      problem.value =
-        reply.kind === 'away'
-          ? 'Zovrin’s server does not answer, so no version was made. Start it and try again.'
-          : reply.problem.detail
+      problem.value = whyNot(reply, 'Zovrin’s server does not answer, so no version was made. Start it and try again.')
   }
   async function take(proposal: Proposal): Promise<void> {
     problem.value = ''

@@ -1,5 +1,6 @@
 import { nextTick, ref, useTemplateRef } from 'vue'
 import type { Ref } from 'vue'
+import { whyNot } from '#web/shared/api/client.ts'
 import type { Reply } from '#web/shared/api/client.ts'
 
 /** What stands beside a record, in the version of the record it was read with. */
@@ -51,10 +52,10 @@ export function useWritten<T>({ what, typed, now, read, write, take }: Writing<T
       await leave()
     } else if (reply.kind === 'problem' && reply.problem.code === 'VERSION_STALE') await meet(before, mine)
     else
-      told.value =
-        reply.kind === 'away'
-          ? 'Not saved: Zovrin’s server does not answer. What you wrote stays here; save it again when it does.'
-          : reply.problem.detail
+      told.value = whyNot(
+        reply,
+        'Not saved: Zovrin’s server does not answer. What you wrote stays here; save it again when it does.',
+      )
   }
 
   async function meet(before: Kept<T>, mine: T): Promise<void> {

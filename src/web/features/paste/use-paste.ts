@@ -11,6 +11,7 @@ import type { Edit } from '#core/session'
 import { compileTimeline } from '#core/timeline'
 import { counted } from '#words/text'
 import type { Chosen, PlanRead } from '#formats/plan-text/read-plan'
+import { whyNot } from '#web/shared/api/client.ts'
 import { createSession } from '#web/shared/api/sessions.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { usePastedText } from '#web/shared/session/pasted-text.ts'
@@ -109,7 +110,7 @@ function useTaking({ read, into, forget }: Taken) {
     const session = withNewIds(made.value)
     const reply = await createSession(session)
     if (reply.kind !== 'ok') {
-      refused.value = reply.kind === 'away' ? away : reply.problem.detail
+      refused.value = whyNot(reply, away)
       return
     }
     forget()

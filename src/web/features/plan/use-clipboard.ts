@@ -3,6 +3,7 @@ import { useRouter } from 'vue-router'
 import type { Block } from '#model/block'
 import { counted } from '#words/text'
 import { makeEnvelope } from '#formats/session-envelope'
+import { whyNot } from '#web/shared/api/client.ts'
 import { importEnvelope } from '#web/shared/api/exchange.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { usePastedText } from '#web/shared/session/pasted-text.ts'
@@ -82,7 +83,7 @@ async function pasted(text: string, loadOwn: () => Promise<unknown>): Promise<re
   if (!envelope) return noBlocks
   if (text === lastCopied) return envelope.blocks
   const reply = await importEnvelope(envelope)
-  if (reply.kind !== 'ok') return reply.kind === 'away' ? away : reply.problem.detail
+  if (reply.kind !== 'ok') return whyNot(reply, away)
   await loadOwn()
   return reply.value.blocks
 }

@@ -5,6 +5,7 @@ import type { Moved } from '#core/journal'
 import { movedWords } from '#words/learned-times'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { usePlan } from './use-plan.ts'
+import { itsOwn } from '#web/shared/teachers/teacher-here.ts'
 
 /** From so much on it is told, ms. */
 const toldFromMs = 15_000
@@ -15,7 +16,10 @@ const restMs = 400
 export function useWhatMoved() {
   const own = useOwnStore()
   const { store, document } = usePlan()
-  const known = useLocalStorage<Record<string, readonly (readonly [string, number])[]>>('zovrin.times-known', {})
+  const known = useLocalStorage<Record<string, readonly (readonly [string, number])[]>>(
+    itsOwn('zovrin.times-known'),
+    {},
+  )
   const moved = shallowRef<Moved>()
   watchDebounced(
     () => [document.value?.id, own.catalog.learned, store.timeline?.totalMs, known.value] as const,

@@ -10,6 +10,7 @@ import type { FieldsOf } from '#core/session'
 import { dayOf } from '#words/class-days'
 import { dayOfMonth } from '#words/dates'
 import { markedName } from '#words/text'
+import { whyNot } from '#web/shared/api/client.ts'
 import { createSession } from '#web/shared/api/sessions.ts'
 import { usePlacesStore } from '#web/shared/house/places-store.ts'
 import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
@@ -30,7 +31,7 @@ export async function kept(session: Session, told: { value: string }): Promise<s
   told.value = ''
   const reply = await createSession(session)
   if (reply.kind === 'ok') return session.id
-  told.value = reply.kind === 'away' ? 'Zovrin’s server does not answer: start it and try again.' : reply.problem.detail
+  told.value = whyNot(reply)
   return undefined
 }
 

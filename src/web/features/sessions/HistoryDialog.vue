@@ -4,6 +4,7 @@ import Dialog from 'primevue/dialog'
 import { computed, ref, watch } from 'vue'
 import type { Session } from '#model/session'
 import { compareSessions } from '#core/session'
+import { whyNot } from '#web/shared/api/client.ts'
 import { keptSession, readSession, saveSession, sessionHistory } from '#web/shared/api/sessions.ts'
 import type { KeptLine } from '#web/shared/api/sessions.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
@@ -45,7 +46,7 @@ async function load(): Promise<void> {
 async function look(line: KeptLine): Promise<void> {
   const reply = await keptSession(props.id, line.id)
   if (reply.kind !== 'ok') {
-    problem.value = reply.kind === 'away' ? away : reply.problem.detail
+    problem.value = whyNot(reply, away)
     return
   }
   chosen.value = line
@@ -61,7 +62,7 @@ async function bringBack(): Promise<void> {
   if (!kept.value || !now.value) return
   const reply = await saveSession(kept.value, now.value.version, 'restored')
   if (reply.kind === 'ok') emit('broughtBack')
-  else problem.value = reply.kind === 'away' ? away : reply.problem.detail
+  else problem.value = whyNot(reply, away)
 }
 </script>
 

@@ -9,6 +9,7 @@ import { formatDuration } from '#core/units'
 import { templates } from '#library/templates'
 import type { SessionLine } from '#web/shared/api/sessions.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
+import { useWhoStore } from '#web/shared/teachers/who-store.ts'
 import { practiceChoices } from '#words/practices'
 import { dayText } from '#words/dates'
 import HistoryDialog from './HistoryDialog.vue'
@@ -20,6 +21,7 @@ const sessions = useSessions()
 const { state, shown, wanted, practice, found, counts, told, problems } = sessions
 const router = useRouter()
 const store = useSessionStore()
+const who = useWhoStore()
 onMounted(sessions.load)
 
 const practiceWords = computed(() => new Map(practiceChoices.map(({ value, words }) => [value, words])))
@@ -101,7 +103,8 @@ const nothing = computed(() => {
         <h1>Sessions</h1>
         <RouterLink :to="{ name: 'series' }">Series</RouterLink>
         <RouterLink :to="{ name: 'long-days' }">Long days</RouterLink>
-        <RouterLink :to="{ name: 'backups' }">Backups</RouterLink>
+        <RouterLink v-if="who.kind !== 'accounts' && who.isKeeper" :to="{ name: 'backups' }">Backups</RouterLink>
+        <RouterLink :to="{ name: 'teachers' }">Teachers</RouterLink>
         <span class="grow" />
         <input
           ref="file"
@@ -245,7 +248,8 @@ const nothing = computed(() => {
       />
       <p class="schema">
         Sessions leave and come in as open JSON documents.
-        <a href="/schemas/zovrin-session.schema.json" download>Their published schema</a>
+        <a href="/schemas/zovrin-session.schema.json" download>Their published schema</a> ·
+        <RouterLink :to="{ name: 'licences' }">Licences of what Zovrin is made with</RouterLink>
       </p>
     </div>
   </div>

@@ -4,6 +4,7 @@ import { fullOf, listedSetUp, propCounts, setUpsFor, splitCounts } from '#core/s
 import type { Catalog } from '#core/session'
 import type { SetUp } from '#model/set-up'
 import { markedName } from '#words/text'
+import { itsOwn } from '#web/shared/teachers/teacher-here.ts'
 
 const three = <T>(value: T) => ({ new: value, regular: value, experienced: value })
 
@@ -72,7 +73,7 @@ export function setUpOfDraft({ id, props }: OwnPoseDraft, catalog: Catalog): Set
   return full?.poseId === id ? { ...full, items: listed.items } : listed
 }
 
-const keptAs = (id: string) => `zovrin.draft.pose.${id}`
+const keptAs = (id: string) => itsOwn(`zovrin.draft.pose.${id}`)
 
 /** What was typed and not yet saved, kept in this browser: a closed tab loses nothing. */
 export function keptDraft(id: string): OwnPoseDraft | undefined {

@@ -1,4 +1,4 @@
-import type { BackupTold } from '#model/backup'
+import type { BackupTold, PersonGone } from '#model/backup'
 import { ask } from './client.ts'
 
 /** A large house takes its time. */
@@ -9,13 +9,21 @@ export const makeBackup = () => ask<BackupTold>('/backups', { method: 'POST', pa
 /** Brings a backup in as the file it is. */
 export const bringBackup = (file: Blob) =>
   ask<BackupTold>('/backups', { method: 'PUT', file: new Blob([file], { type: 'application/zip' }) })
-export const restoreBackup = (name: string) =>
-  ask<undefined>(`/backups/${encodeURIComponent(name)}/restored`, { method: 'POST', patienceMs })
+/** Who is in a backup, and here no more. */
+export const peopleGone = (name: string) =>
+  ask<readonly PersonGone[]>(`/backups/${encodeURIComponent(name)}/people`, { patienceMs })
+export const restoreBackup = (name: string, without: readonly string[]) =>
+  ask<undefined>(`/backups/${encodeURIComponent(name)}/restored`, { method: 'POST', body: { without }, patienceMs })
 /** Where it is saved from. */
 export const backupAt = (name: string): string => `/api/backups/${encodeURIComponent(name)}`
 
-/** Whether the backup of the day was not made when it was due. */
-export const isBackupLate = async (): Promise<boolean> => {
-  const reply = await ask<{ readonly isBackupLate?: boolean }>('/health')
-  return reply.kind === 'ok' && reply.value.isBackupLate === true
+/** What of the house needs somebody: a backup that was not made when it was due, a disk that is nearly full. */
+export interface Wanting {
+  readonly isBackupLate: boolean
+  readonly isDiskLow: boolean
+}
+export const whatIsWanting = async (): Promise<Wanting> => {
+  const reply = await ask<{ readonly isBackupLate?: boolean; readonly disk?: { readonly isLow: boolean } }>('/health')
+  if (reply.kind !== 'ok') return { isBackupLate: false, isDiskLow: false }
+  return { isBackupLate: reply.value.isBackupLate === true, isDiskLow: reply.value.disk?.isLow === true }
 }

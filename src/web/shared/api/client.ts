@@ -1,10 +1,23 @@
 import type { Problem } from '#model/problem'
+import { teacherHere } from '#web/shared/teachers/teacher-here.ts'
 
 /** An answer of the server, a problem it named, or no answer at all. */
 export type Reply<T> =
   | { readonly kind: 'ok'; readonly value: T; readonly version: number }
   | { readonly kind: 'problem'; readonly problem: Problem }
   | { readonly kind: 'away' }
+
+/** Why something was not done, as the server said it; or that it does not answer. */
+export const whyNot = (
+  reply: Exclude<Reply<unknown>, { kind: 'ok' }>,
+  away = 'Zovrin’s server does not answer: start it and try again.',
+): string => (reply.kind === 'problem' ? reply.problem.detail : away)
+
+/** Heard when the server says that nobody is signed in, or somebody else than this page is of. */
+let tellSignedOut: () => void = () => undefined
+export function onSignedOut(hear: () => void): void {
+  tellSignedOut = hear
+}
 
 interface Request {
   readonly method?: 'GET' | 'POST' | 'PUT' | 'DELETE'
@@ -27,6 +40,7 @@ export async function ask<T>(
   path: string,
   { method = 'GET', body, file, based, headers, patienceMs = usualPatienceMs }: Request = {},
 ): Promise<Reply<T>> {
+  const teacher = teacherHere()
   try {
     const response = await fetch(`/api${path}`, {
       method,
@@ -35,6 +49,7 @@ export async function ask<T>(
         ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
         ...(file ? { 'Content-Type': file.type } : {}),
         ...(based === undefined ? {} : { 'If-Match': `"${String(based)}"` }),
+        ...(teacher ? { 'X-Zovrin-Teacher': teacher.id } : {}),
         ...headers,
       },
       ...(file ? { body: file } : body === undefined ? {} : { body: JSON.stringify(body) }),
@@ -44,7 +59,11 @@ export async function ask<T>(
       return { kind: 'ok', value: value as T, version: versionOf(response) }
     }
     if (!response.headers.get('Content-Type')?.startsWith('application/problem+json')) return { kind: 'away' }
-    return { kind: 'problem', problem: (await response.json()) as Problem }
+    const problem = (await response.json()) as Problem
+    if (problem.code !== 'NOT_SIGNED_IN') return { kind: 'problem', problem }
+    // What was not taken waits, as with the server away, until somebody is.
+    tellSignedOut()
+    return { kind: 'away' }
   } catch {
     return { kind: 'away' }
   }

@@ -3,6 +3,7 @@ import type { DBSchema, IDBPDatabase } from 'idb'
 import type { ObservedMarkSent } from '#model/observed-mark'
 import { dropObservedMark, keepObservedMark } from '#web/shared/api/led-classes.ts'
 import { deviceId } from './device-id.ts'
+import { itsOwn } from '#web/shared/teachers/teacher-here.ts'
 
 /** A mark made here in a class that another device leads, until the server has it and the class is over. */
 export interface Mark extends Pick<ObservedMarkSent, 'atMs' | 'text'> {
@@ -20,7 +21,7 @@ interface Stores extends DBSchema {
 let opened: Promise<IDBPDatabase<Stores>> | undefined
 
 function database(): Promise<IDBPDatabase<Stores>> {
-  opened ??= openDB<Stores>('zovrin-marks', 1, {
+  opened ??= openDB<Stores>(itsOwn('zovrin-marks'), 1, {
     upgrade(db) {
       db.createObjectStore('marks', { keyPath: 'id' }).createIndex('class', 'classId')
     },

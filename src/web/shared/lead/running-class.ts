@@ -2,6 +2,7 @@ import { openDB } from 'idb'
 import type { DBSchema, IDBPDatabase } from 'idb'
 import { ledStartSchema } from '#model/led-class'
 import type { KeptEvent, LedEnd, LedStart } from '#model/led-class'
+import { itsOwn } from '#web/shared/teachers/teacher-here.ts'
 
 /** A class that was begun in this browser and is not wholly on the server yet. */
 export interface RunningClass {
@@ -26,7 +27,7 @@ interface Stores extends DBSchema {
 let opened: Promise<IDBPDatabase<Stores>> | undefined
 
 function database(): Promise<IDBPDatabase<Stores>> {
-  opened ??= openDB<Stores>('zovrin-classes', 2, {
+  opened ??= openDB<Stores>(itsOwn('zovrin-classes'), 2, {
     async upgrade(db, from, _to, transaction) {
       db.createObjectStore('classes', { keyPath: 'id' }).createIndex('session', 'sessionId')
       db.createObjectStore('former', { autoIncrement: true })

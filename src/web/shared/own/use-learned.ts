@@ -5,8 +5,9 @@ import { learnedTimes, usedTimes } from '#core/journal'
 import type { Catalog, LearnedTimes } from '#core/session'
 import { readSeenTimes } from '#web/shared/api/led-classes.ts'
 import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
+import { itsOwn } from '#web/shared/teachers/teacher-here.ts'
 
-const keptAs = 'zovrin.seen-times'
+const keptAs = itsOwn('zovrin.seen-times')
 
 /** What this browser knew last, for when the server is away. */
 function kept(): readonly SeenTime[] {

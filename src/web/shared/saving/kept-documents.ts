@@ -1,5 +1,6 @@
 import { computed, shallowRef } from 'vue'
 import { rebased } from '#core/saving'
+import { whyNot } from '#web/shared/api/client.ts'
 import type { Reply } from '#web/shared/api/client.ts'
 import { turns } from './turns.ts'
 
@@ -133,7 +134,7 @@ export function keptDocuments<D extends { readonly id: string }>(api: KeptApi<D>
   const { act, isWaiting } = turns()
 
   async function settle(reply: Reply<unknown>, awayWords = away): Promise<boolean> {
-    problem.value = reply.kind === 'ok' ? '' : reply.kind === 'problem' ? reply.problem.detail : awayWords
+    problem.value = reply.kind === 'ok' ? '' : whyNot(reply, awayWords)
     // What waits to be written was changed after what would be read now.
     if ((reply.kind === 'problem' || (reply.kind === 'ok' && readsAgain)) && !isWaiting()) await load()
     return reply.kind === 'ok'

@@ -2,6 +2,7 @@ import { openDB } from 'idb'
 import type { DBSchema, IDBPDatabase } from 'idb'
 import { lift } from '#model/lift'
 import type { Session } from '#model/session'
+import { itsOwn } from '#web/shared/teachers/teacher-here.ts'
 
 /** A session as a window last had it, with the version of the server it is based on. */
 export interface Draft {
@@ -21,7 +22,7 @@ interface Stores extends DBSchema {
 let opened: Promise<IDBPDatabase<Stores>> | undefined
 
 function database(): Promise<IDBPDatabase<Stores>> {
-  opened ??= openDB<Stores>('zovrin', 1, {
+  opened ??= openDB<Stores>(itsOwn('zovrin'), 1, {
     upgrade(db) {
       db.createObjectStore('drafts', { keyPath: ['sessionId', 'windowId'] }).createIndex('session', 'sessionId')
       db.createObjectStore('known')

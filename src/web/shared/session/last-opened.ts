@@ -1,4 +1,6 @@
-const key = 'zovrin.lastOpened'
+import { itsOwn } from '#web/shared/teachers/teacher-here.ts'
+
+const key = itsOwn('zovrin.lastOpened')
 
 /** The session opened last in this browser, or null. Storage may be blocked: then there is none. */
 export function lastOpenedId(): string | null {

@@ -2,6 +2,7 @@ import { shallowRef } from 'vue'
 import { settingsSchema } from '#model/settings'
 import type { Settings } from '#model/settings'
 import { readSettings, writeSettings } from '#web/shared/api/settings.ts'
+import { itsOwn } from '#web/shared/teachers/teacher-here.ts'
 
 /** What this browser knows of the settings: as the server had them, and what was set since and is not there yet. */
 interface Known {
@@ -9,7 +10,7 @@ interface Known {
   readonly unsent: Partial<Settings>
 }
 
-const keptAs = 'zovrin.settings'
+const keptAs = itsOwn('zovrin.settings')
 /** Where this browser kept two of them before they were the teacher's. */
 const formerly = { speakingPace: 'zovrin.speakingPace', letterKeys: 'zovrin.letterKeys' } as const
 

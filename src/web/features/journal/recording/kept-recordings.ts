@@ -1,6 +1,7 @@
 import { openDB } from 'idb'
 import type { DBSchema, IDBPDatabase } from 'idb'
 import type { Caption, EditedSpan } from '#core/captions'
+import { itsOwn } from '#web/shared/teachers/teacher-here.ts'
 
 /** A measured recording as it is kept in this browser alone: its captions, and its spans as they were put right. */
 export interface KeptRecording {
@@ -22,7 +23,7 @@ interface Stores extends DBSchema {
 let opened: Promise<IDBPDatabase<Stores>> | undefined
 
 function database(): Promise<IDBPDatabase<Stores>> {
-  opened ??= openDB<Stores>('zovrin-recordings', 1, {
+  opened ??= openDB<Stores>(itsOwn('zovrin-recordings'), 1, {
     upgrade(db) {
       db.createObjectStore('recordings', { keyPath: 'id' })
     },

@@ -6,6 +6,7 @@ import type { EditedSpan } from '#core/captions'
 import type { Catalog } from '#core/session'
 import { captionNotes, captionRefusal } from '#words/recordings'
 import { markedName } from '#words/text'
+import { whyNot } from '#web/shared/api/client.ts'
 import { createSession } from '#web/shared/api/sessions.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import type { KeptRecording } from './kept-recordings.ts'
@@ -123,10 +124,10 @@ function useSession(shown: Readonly<{ value: Shown | undefined }>, problem: { va
       const reply = await createSession(sessionOfRecording(recording.captions, state.spans, own.catalog, as))
       if (reply.kind === 'ok') await router.push({ name: 'plan', params: { id } })
       else
-        problem.value =
-          reply.kind === 'away'
-            ? 'Zovrin’s server does not answer, so no session was made. Start it and try again.'
-            : reply.problem.detail
+        problem.value = whyNot(
+          reply,
+          'Zovrin’s server does not answer, so no session was made. Start it and try again.',
+        )
     },
   }
 }

@@ -11,6 +11,7 @@ import type { Fit } from '#core/fit'
 import { compareSessions, withFields } from '#core/session'
 import { sessionLimits } from '#model/limits'
 import { formatDuration } from '#core/units'
+import { whyNot } from '#web/shared/api/client.ts'
 import { createSession, readSession } from '#web/shared/api/sessions.ts'
 import { useFit } from '#web/shared/fit/use-fit.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
@@ -96,10 +97,7 @@ async function make(): Promise<void> {
     // Where it still is too long, what stands in the way is shown at once.
     if ((fit?.overMs ?? 0) > 0) showFits()
   } else
-    problem.value =
-      reply.kind === 'away'
-        ? 'Zovrin’s server does not answer, so no version was made. Start it and try again.'
-        : reply.problem.detail
+    problem.value = whyNot(reply, 'Zovrin’s server does not answer, so no version was made. Start it and try again.')
 }
 </script>
 

@@ -1,7 +1,7 @@
 import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { Sequelize } from 'sequelize'
+import { QueryTypes, Sequelize } from 'sequelize'
 import { answersBefore } from '#model/answers'
 import type { Answers } from '#model/answers'
 import { anySessionSchema } from '#model/lift'
@@ -10,7 +10,6 @@ import { orThrow } from '#core/result'
 import { formOf } from '#core/session'
 import { compileTimeline } from '#core/timeline'
 import { ownSetUpsMigration } from '#server/db/migrations/009-own-set-ups'
-import { defineModels } from '#server/db/models'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
 import { ownStore } from '#server/features/own/store'
@@ -18,7 +17,7 @@ import { ledClassStore } from '#server/features/led-classes/store'
 import { firstRecordSchema } from '#server/db/migrations/first-edition/first-record'
 
 /** Databases as the commit before each migration wrote them. */
-const fixtures = join(import.meta.dirname, 'db', 'fixtures')
+const fixtures = join(import.meta.dirname, 'fixtures')
 
 let folder: string
 let database: Database
@@ -116,7 +115,11 @@ async function writtenIn(
   fixture: string,
 ): Promise<{ kind: string; document: { id: string; props?: readonly object[] } }[]> {
   const sequelize = new Sequelize({ dialect: 'sqlite', storage: join(fixtures, fixture), logging: false })
-  const rows = await defineModels(sequelize).ownThings.findAll({ order: [['id', 'ASC']] })
+  // Asked as its columns were then.
+  const rows = await sequelize.query<{ kind: string; document: string }>(
+    'SELECT kind, document FROM "ownThings" ORDER BY id',
+    { type: QueryTypes.SELECT },
+  )
   await sequelize.close()
   return rows.map(({ kind, document }) => ({ kind, document: JSON.parse(document) as { id: string } }))
 }
@@ -206,10 +209,9 @@ test('own things that cannot be read, or whose ids run together, do not keep a d
   const file = join(folder, '008.sqlite')
   copyFileSync(join(fixtures, '008.sqlite'), file)
   const sequelize = new Sequelize({ dialect: 'sqlite', storage: file, logging: false })
-  const { ownThings } = defineModels(sequelize)
   const row = { name: 'x', version: 1, savedAt: new Date(), schema: 2, hiddenAt: null }
   const form = (id: string, poseId: string) => ({ id, poseId, name: 'x', grade: 'same', change: 'x', props: [] })
-  await ownThings.bulkCreate([
+  await sequelize.getQueryInterface().bulkInsert('ownThings', [
     { ...row, kind: 'pose', id: 'torn', document: '{"id": "torn"' },
     { ...row, kind: 'pose', id: 'half', document: '{"id": "half"}' },
     { ...row, kind: 'variant', id: 'b-c', document: JSON.stringify(form('b-c', 'a')) },

@@ -66,6 +66,36 @@ test('a backup is made, told with what is in it, saved as a file, and put back w
   expect(await sessions()).toEqual(['one', 'two'])
 })
 
+test('whoever was deleted since is told before one is put back, and is deleted again unless they are to be there', async () => {
+  const put = (id: string, name: string) =>
+    ask(`people/${id}`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json', 'If-Match': '"0"' },
+      body: JSON.stringify({ id, name, conditions: [], consents: [] }),
+    })
+  const people = async () =>
+    ((await (await ask('people')).json()) as readonly { person: { id: string } }[]).map(({ person }) => person.id)
+  for (const [id, name] of [
+    ['ilka', 'Ilka'],
+    ['ole', 'Ole'],
+    ['stays', 'Stays'],
+  ] as const)
+    expect((await put(id, name)).status).toBe(200)
+  const { name } = await make()
+  for (const id of ['ilka', 'ole'])
+    expect((await ask(`people/${id}`, { method: 'DELETE', headers: { 'If-Match': '"1"' } })).status).toBe(204)
+  expect(await (await ask(`backups/${name}/people`)).json()).toEqual([
+    { id: 'ilka', name: 'Ilka' },
+    { id: 'ole', name: 'Ole' },
+  ])
+  // Looked at beside the house, of which nothing is left.
+  expect(readdirSync(folder).filter((one) => one.startsWith('restoring'))).toEqual([])
+  now = new Date('2026-03-12T19:00:00Z')
+  expect((await send(`backups/${name}/restored`, 'POST', { without: ['ole', 'nobody'] })).status).toBe(204)
+  expect((await people()).toSorted()).toEqual(['ilka', 'stays'])
+  expect(readFileSync(join(folder, 'zovrin.sqlite')).toString('latin1')).not.toContain('"name":"Ole"')
+})
+
 test('what is asked while one is put back is told to come again; nothing written before is lost', async () => {
   await create('one')
   const { name } = await make()

@@ -30,7 +30,7 @@ import { soundStore } from '#server/features/sounds/store'
 import { startServer } from '#server/start'
 import { aHold, aSession } from '#testing/sessions'
 
-const fixtures = join(import.meta.dirname, 'db', 'fixtures')
+const fixtures = join(import.meta.dirname, '../db/fixtures')
 let [folder, now] = ['', new Date('2026-03-12T18:00:00Z')]
 const clock = { now: () => now }
 const kept = () => ({ folder, file: join(folder, 'zovrin.sqlite') })

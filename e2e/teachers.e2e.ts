@@ -1,0 +1,141 @@
+import type { Page } from '@playwright/test'
+import type { KeptPerson } from '#model/person'
+import type { Session } from '#model/session'
+import { aSession, aTalk } from '#testing/sessions'
+import { serious } from './axe.ts'
+import { expect, test } from './fixtures.ts'
+import type { House } from './fixtures.ts'
+
+const imke = 'Kf2yTb5vLm7A'
+const button = (page: Page, name: string | RegExp) =>
+  page.getByRole('button', { name, exact: typeof name === 'string' })
+
+/** A second teacher on this machine: Kaia, whose everything was, is signed in; and Noor. */
+async function addNoor(page: Page, house: House): Promise<void> {
+  await page.goto(`${house.address}teachers`)
+  await page.getByLabel('Your name').fill('Kaia')
+  await page.getByLabel('Your PIN').fill('4711')
+  await page.getByLabel('Their name').fill('Noor')
+  await page.getByLabel('Their PIN').fill('0815')
+  await button(page, 'Add them').click()
+  await expect(button(page, 'Signed in as Kaia')).toBeVisible()
+}
+async function signOut(page: Page): Promise<void> {
+  await button(page, /^Signed in as/).click()
+  await page.getByRole('menuitem', { name: 'Sign out' }).click()
+  await expect(page.getByRole('heading', { name: 'Who teaches?' })).toBeVisible()
+}
+async function signIn(page: Page, name: string, pin: string): Promise<void> {
+  await button(page, name).click()
+  await page.getByLabel('PIN', { exact: true }).fill(pin)
+  await button(page, 'Sign in').click()
+  await expect(button(page, `Signed in as ${name}`)).toBeVisible()
+}
+
+test('a second teacher has sessions and a journal of their own, and the same people and places', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('401')
+  expectFailures('404')
+  const before = (await (await page.request.get(`${house.address}api/people`)).json()) as readonly KeptPerson[]
+  await addNoor(page, house)
+  await signOut(page)
+  expect(await serious(page)).toEqual([])
+  await signIn(page, 'Noor', '0815')
+  await expect(page.getByText('Your sessions stand here.')).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Backups' })).toHaveCount(0)
+  // Everybody who comes is known; what they told Kaia is not.
+  await page.goto(`${house.address}people/${imke}`)
+  await expect(page.getByRole('heading', { name: 'Imke Larrow' })).toBeVisible()
+  const told = (await (await page.request.get(`${house.address}api/people`)).json()) as readonly KeptPerson[]
+  expect(told.length).toBe(before.length)
+  expect(told.flatMap(({ person }) => person.conditions)).toEqual([])
+  expect(before.flatMap(({ person }) => person.conditions).length).toBeGreaterThan(0)
+  // What is a colleague's is not here, also where its address is known.
+  await page.goto(`${house.address}plan/thursday-slow-hour`)
+  await expect(page.getByRole('heading', { name: 'This session is not here' })).toBeVisible()
+})
+
+test('a wrong PIN is told, and a code of the keeper’s lets one choose another', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('401')
+  expectFailures('422')
+  await addNoor(page, house)
+  await button(page, 'A new code for Noor').click()
+  const code = await page.locator('.handed b').textContent()
+  expect(code).toMatch(/^[A-Z0-9]{4}-[A-Z0-9]{4}-[A-Z0-9]{4}$/)
+  await signOut(page)
+  await button(page, 'Noor').click()
+  await page.getByLabel('PIN', { exact: true }).fill('1111')
+  await button(page, 'Sign in').click()
+  await expect(page.getByRole('alert')).toHaveText(/^That is not it: try again\./)
+  await button(page, 'I was given a code').click()
+  await page.getByLabel('Name', { exact: true }).fill('Noor')
+  await page.getByLabel('Code', { exact: true }).fill(code ?? '')
+  await page.getByLabel('Choose a PIN').fill('12')
+  await button(page, 'Sign in').click()
+  await expect(page.getByRole('alert')).toHaveText(/A PIN has four to twelve digits/)
+  await page.getByLabel('Choose a PIN').fill('2222')
+  await button(page, 'Sign in').click()
+  await expect(button(page, 'Signed in as Noor')).toBeVisible()
+})
+
+test('what is typed when the sign-in is over waits, and is saved once one is signed in again', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('401')
+  await house.create(aSession([aTalk('talk')], { id: 'mine', name: 'Mine' }))
+  await addNoor(page, house)
+  await page.goto(`${house.address}plan/mine`)
+  await page.getByLabel('Name', { exact: true }).first().waitFor()
+  // As when the evening is over.
+  await page.context().clearCookies()
+  await page.getByLabel('Name', { exact: true }).first().fill('Mine, typed late')
+  await page.getByLabel('Name', { exact: true }).first().press('Enter')
+  await expect(page.getByRole('heading', { name: 'Who teaches?' })).toBeVisible()
+  await button(page, 'Kaia').click()
+  await page.getByLabel('PIN', { exact: true }).fill('4711')
+  await button(page, 'Sign in').click()
+  await expect(page.getByLabel('Name', { exact: true }).first()).toHaveValue('Mine, typed late')
+  await expect
+    .poll(async () => {
+      const reply = await page.request.get(`${house.address}api/sessions/mine`)
+      return ((await reply.json()) as Session).name
+    })
+    .toBe('Mine, typed late')
+})
+
+test('a window that a colleague was signed in under saves nothing into what is not theirs', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('401')
+  expectFailures('404')
+  await house.create(aSession([aTalk('talk')], { id: 'mine', name: 'Mine' }))
+  await addNoor(page, house)
+  await page.goto(`${house.address}plan/mine`)
+  await page.getByLabel('Name', { exact: true }).first().waitFor()
+  const other = await page.context().newPage()
+  await other.goto(`${house.address}sessions`)
+  await signOut(other)
+  await signIn(other, 'Noor', '0815')
+  // The first window noticed, and is Noor's now: with nothing of Kaia's in it.
+  await expect(button(page, 'Signed in as Noor')).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'This session is not here' })).toBeVisible()
+})
+
+test('axe finds nothing serious in the list of teachers', async ({ page, house }) => {
+  await page.goto(`${house.address}teachers`)
+  await page.getByLabel('Your name').waitFor()
+  expect(await serious(page)).toEqual([])
+  await addNoor(page, house)
+  expect(await serious(page)).toEqual([])
+})

@@ -1,0 +1,19 @@
+import type { KeptTeacher, Role, SignInKind } from '#model/teacher'
+import { counted } from './text.ts'
+
+/** Sessions of other teachers, of which no more is told than that there are any. */
+export const ofColleagues = (count: number): readonly string[] =>
+  count === 0 ? [] : [`${counted(count, 'session')} of a colleague`]
+
+/** What a teacher is known by, and what it has to be. */
+export const secretWord = (kind: SignInKind): string => (kind === 'accounts' ? 'Password' : 'PIN')
+export const secretHint = (kind: SignInKind): string =>
+  kind === 'accounts' ? 'Ten signs or more' : 'Four to twelve digits'
+
+export const roleWords: Readonly<Record<Role, string>> = { teacher: 'Teacher', keeper: 'Keeper' }
+
+/** How it stands with somebody's signing in. */
+export function teacherState({ isClosed, isNew, role }: KeptTeacher): string {
+  const state = isClosed ? ', closed' : isNew ? ', has chosen no password yet' : ''
+  return `${roleWords[role]}${state}`
+}
