@@ -58,6 +58,29 @@ test('a second teacher has sessions and a journal of their own, and the same peo
   await expect(page.getByRole('heading', { name: 'This session is not here' })).toBeVisible()
 })
 
+test('nothing of whoever signed out is shown while it is not known who comes', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('ERR_FAILED')
+  await house.create(aSession([aTalk('talk')], { id: 'mine', name: 'Seen by Kaia alone' }))
+  await addNoor(page, house)
+  await page.goto(`${house.address}plan/mine`)
+  await page.getByLabel('Name', { exact: true }).first().waitFor()
+  // The server goes away just after: all that is left is what this browser keeps.
+  await page.route('**/api/**', (route) => (route.request().method() === 'DELETE' ? route.continue() : route.abort()))
+  await button(page, /^Signed in as/).click()
+  await page.getByRole('menuitem', { name: 'Sign out' }).click()
+  await expect(page.getByText('Zovrin’s server does not answer: start it and ask again.')).toBeVisible()
+  await page.goto(`${house.address}plan/mine`)
+  await expect(page.getByText('Zovrin’s server does not answer: start it and ask again.')).toBeVisible()
+  await expect(page.getByText('Seen by Kaia alone')).toHaveCount(0)
+  await page.unrouteAll()
+  await button(page, 'Ask again').click()
+  await expect(button(page, 'Noor')).toBeVisible()
+})
+
 test('a wrong PIN is told, and a code of the keeper’s lets one choose another', async ({
   page,
   house,

@@ -12,6 +12,9 @@ export type Role = z.infer<typeof roleSchema>
  */
 export type SignInKind = 'accounts' | 'machine' | 'alone'
 
+/** Whose everything is while there is one teacher; of several, the first one's. */
+export const firstTeacherId = 'owner'
+
 export interface Teacher {
   readonly id: string
   readonly name: string

@@ -10,7 +10,8 @@ import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { mainDoor } from '#server/app'
 import type { Database } from '#server/db/open'
-import { ownedBy, firstOwner } from '#server/db/owned'
+import { firstTeacherId } from '#model/teacher'
+import { ownedBy } from '#server/db/owned'
 import { seedDemo } from '#server/demo/seed'
 import { ledClassStore } from '#server/features/led-classes/store'
 import { ownStore } from '#server/features/own/store'
@@ -91,7 +92,7 @@ const runningStart = () => {
 /** A house with a demo's worth of one teacher's work, a colleague and another keeper. */
 async function furnish(): Promise<void> {
   await seedDemo(database, clock)
-  const its = ownedBy(database, firstOwner)
+  const its = ownedBy(database, firstTeacherId)
   const sessions = sessionStore(its, clock)
   const { document } = await sessions.find('thursday-slow-hour')
   await sessions.save({ ...document, purpose: 'What the owner means by it' }, 1, 'version')
@@ -104,7 +105,7 @@ async function furnish(): Promise<void> {
   await voiceStore(its, clock).put('thursday-slow-hour', voice, Buffer.from('OggS'))
   const gong = { id: 'gong', name: 'Gong', use: 'bell', type: 'audio/ogg', bytes: 4, lengthMs: 500 } as const
   await soundStore(its, join(folder, 'sounds')).put(gong, Buffer.from('OggS'))
-  const { device } = await deviceStore(database, clock).add('screen', firstOwner)
+  const { device } = await deviceStore(database, clock).add('screen', firstTeacherId)
   kept = { version: String(former?.id), deviceId: device.id }
 }
 
@@ -115,11 +116,11 @@ async function signedIn(): Promise<void> {
   const row = { version: 1, addedAt: clock.now(), secretHash: null, codeHash: null, codeUntil: null, closedAt: null }
   const of = (id: string, role: string) => ({ ...row, id, role, name: id, nameKey: id })
   await database.inTransaction((transaction) =>
-    database.models.teachers.bulkCreate([of(firstOwner, 'teacher'), of('noor', 'teacher'), of('ole', 'keeper')], {
+    database.models.teachers.bulkCreate([of(firstTeacherId, 'teacher'), of('noor', 'teacher'), of('ole', 'keeper')], {
       transaction,
     }),
   )
-  expect((await teachers.list()).map(({ id }) => id)).toEqual(['noor', 'ole', firstOwner])
+  expect((await teachers.list()).map(({ id }) => id)).toEqual(['noor', 'ole', firstTeacherId])
   const cookieOf = async (id: string) => `zovrin-teacher-0=${(await signIns.signInAs(id)).token}`
   const over = await cookieOf('noor')
   await database.inTransaction((transaction) =>
@@ -128,7 +129,7 @@ async function signedIn(): Promise<void> {
   cookies = {
     ...{ none: '', over },
     // A sign-in that is over is cleared away with the next one.
-    ...{ colleague: await cookieOf('noor'), keeper: await cookieOf('ole'), owner: await cookieOf(firstOwner) },
+    ...{ colleague: await cookieOf('noor'), keeper: await cookieOf('ole'), owner: await cookieOf(firstTeacherId) },
   }
 }
 

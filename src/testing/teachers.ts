@@ -4,7 +4,7 @@ import type { Role } from '#model/teacher'
 import { createApp } from '#server/app'
 import type { Clock } from '#server/clock'
 import type { Database } from '#server/db/open'
-import { firstOwner } from '#server/db/owned'
+import { firstTeacherId } from '#model/teacher'
 import { hashSecret } from '#server/features/teachers/secrets'
 import { signInStore } from '#server/features/teachers/sign-in'
 import { columnsOf } from '#server/features/teachers/store'
@@ -49,7 +49,7 @@ export async function studio(
   app = createApp({ database, hosts: [], clock, teachers: 'accounts' }),
 ): Promise<Studio> {
   const house = { database, clock, app }
-  return { ...house, keeper: await signedIn(house, { id: firstOwner, name: 'Kaia', role: 'keeper' }) }
+  return { ...house, keeper: await signedIn(house, { id: firstTeacherId, name: 'Kaia', role: 'keeper' }) }
 }
 
 /** One more teacher, signed in. */

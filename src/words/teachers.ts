@@ -5,8 +5,8 @@ import { counted } from './text.ts'
 export const ofColleagues = (count: number): readonly string[] =>
   count === 0 ? [] : [`${counted(count, 'session')} of a colleague`]
 
-/** What a teacher is known by, and what it has to be. */
-export const secretWord = (kind: SignInKind): string => (kind === 'accounts' ? 'Password' : 'PIN')
+/** What a teacher is known by, within a sentence, and what it has to be. */
+export const secretWord = (kind: SignInKind): string => (kind === 'accounts' ? 'password' : 'PIN')
 export const secretHint = (kind: SignInKind): string =>
   kind === 'accounts' ? 'Ten signs or more' : 'Four to twelve digits'
 

@@ -8,7 +8,7 @@ import type {
   Sequelize,
 } from 'sequelize'
 
-import { firstOwner } from './owned.ts'
+import { firstTeacherId } from '#model/teacher'
 
 type Row<M extends Model> = Model<InferAttributes<M>, InferCreationAttributes<M>>
 
@@ -265,7 +265,7 @@ const text = () => ({ type: DataTypes.TEXT, allowNull: false })
 const whole = () => ({ type: DataTypes.INTEGER, allowNull: false })
 const short = () => ({ type: DataTypes.STRING(120), allowNull: false })
 const instant = () => ({ type: DataTypes.DATE, allowNull: false })
-const owner = () => ({ type: DataTypes.STRING(64), allowNull: false, defaultValue: firstOwner })
+const owner = () => ({ type: DataTypes.STRING(64), allowNull: false, defaultValue: firstTeacherId })
 const maybeInstant = () => ({ type: DataTypes.DATE, allowNull: true })
 
 /** The tables as Sequelize models; their columns are made by the migrations, never by sync. */

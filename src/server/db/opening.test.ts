@@ -60,13 +60,18 @@ function cutOff(at: number): Sequelize {
 const nothing = () => Promise.resolve()
 
 describe('a migration that is cut off', () => {
-  test('at any statement is done whole at the next start, with everything that was there', async () => {
-    copyFileSync(former, file)
+  // All of them, here and there; those that came last, which change yet, at every few.
+  test.each([
+    ['005.sqlite', 61],
+    ['024.sqlite', 7],
+  ])('at any statement is done whole at the next start, with everything that was there (%s)', async (name, every) => {
+    const written = join(import.meta.dirname, 'fixtures', name)
+    copyFileSync(written, file)
     const whole = await opens()
-    expect(whole).toMatchObject({ led: 4, own: 2 })
+    expect(whole.sessions).toBeGreaterThan(0)
     // More statements than all migrations have.
-    for (let at = 2; at < 1000; at += 13) {
-      copyFileSync(former, file)
+    for (let at = 2; at < 1000; at += every) {
+      copyFileSync(written, file)
       const sequelize = cutOff(at)
       const cut = await migrate(sequelize, file, nothing).then(
         () => false,
@@ -80,7 +85,7 @@ describe('a migration that is cut off', () => {
   })
 
   test('at the first start of all leaves a folder in which Zovrin starts', async () => {
-    for (let at = 1; at < 40; at += 6) {
+    for (let at = 1; at < 40; at += 12) {
       rmSync(file, { force: true })
       const sequelize = cutOff(at)
       await migrate(sequelize, file, nothing).catch(nothing)

@@ -2,9 +2,6 @@ import type { Model, ModelStatic, Sequelize } from 'sequelize'
 import type { Database } from './database.ts'
 import type { Models } from './models.ts'
 
-/** Whose everything is while there is one teacher; of several, the first one's. */
-export const firstOwner = 'owner'
-
 /** What is one teacher's own; all else is shared, or goes with one of these. */
 const ownedModels = ['sessions', 'series', 'longDays', 'ledClasses', 'plannedClasses', 'devices', 'settings'] as const
 /** What all use: whoever made it is written down with it. */

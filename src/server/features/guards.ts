@@ -1,6 +1,8 @@
 import type { Request } from 'express'
 import type { Transaction } from 'sequelize'
 import type { Models } from '#server/db/models'
+import type { Database } from '#server/db/open'
+import { isOwn } from '#server/db/owned'
 import { ProblemError } from '#server/problems'
 
 /** The version a change is based on, from If-Match; throws VERSION_MISSING. */
@@ -24,6 +26,17 @@ export function refuseStale<Row extends { readonly version: number }>(
 ): asserts there is Row {
   if (!there) throw new ProblemError(unknown, { id })
   if (there.version !== based) throw new ProblemError('VERSION_STALE', { based, current: there.version })
+}
+
+/** All use it, and it is changed by whoever made it and by the keeper; throws NOT_YOURS where a colleague made it [settled E8]. */
+export async function refuseOthers(
+  { database, isKeeper }: { readonly database: Database; readonly isKeeper: boolean },
+  row: { readonly name: string; readonly ownerId: string } | null,
+  transaction: Transaction,
+): Promise<void> {
+  if (!row || isKeeper || isOwn(database, row)) return
+  const maker = await database.all.teachers.findByPk(row.ownerId, { attributes: ['name'], transaction })
+  throw new ProblemError('NOT_YOURS', { name: row.name, maker: maker?.name ?? '' })
 }
 
 /** A place that is named must be there; throws UNKNOWN_PLACE. */

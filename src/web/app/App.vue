@@ -12,10 +12,10 @@ import { teacherHere } from '#web/shared/teachers/teacher-here.ts'
 const SignInView = defineAsyncComponent(() => import('#web/features/sign-in/SignInView.vue'))
 
 const who = useWhoStore()
-/** Where somebody has to sign in, nothing is shown or asked for before it is known who it is. */
 /** Whoever is asked again in the middle of something finds it as it was. */
 const wasIn = teacherHere() !== null
-const isKnown = ref(!wasIn)
+/** Nothing is shown or asked for before it is known who it is. */
+const isKnown = ref(false)
 void who.load().finally(() => {
   isKnown.value = true
 })
@@ -30,7 +30,7 @@ useKeptFocus(() => !route.meta['bare'])
 </script>
 
 <template>
-  <SignInView v-if="who.mustSignIn" />
+  <SignInView v-if="who.mustSignIn && (isKnown || wasIn)" />
   <template v-if="isKnown && (!who.mustSignIn || wasIn)">
     <RouterView v-if="route.meta['bare']" v-show="!who.mustSignIn" :key="String(route.params['id'])" />
     <div v-else v-show="!who.mustSignIn" class="shell">

@@ -7,7 +7,7 @@ import type { Catalog } from '#core/session'
 import { shippedCatalog } from '#library/shipped'
 import type { Clock } from '#server/clock'
 import type { Database } from '#server/db/open'
-import { isOwn } from '#server/db/owned'
+import { refuseOthers } from '#server/features/guards'
 import { ProblemError } from '#server/problems'
 import { placesText, sessionsIn, usesOf } from './uses.ts'
 import type { Use } from './uses.ts'
@@ -85,7 +85,7 @@ async function put(at: At, thing: OwnDocument, based: number, transaction: Trans
   }
   // Asked of the rows: one that cannot be read is there all the same.
   const there = await database.models.ownThings.count({ where: { kind, id: document.id }, transaction })
-  if (there > 0) await refuseOthers(at, kind, document.id, transaction)
+  if (there > 0) await refuseThingOfOthers(at, kind, document.id, transaction)
   if (based > 0 || there > 0) await guarded(database, { kind, id: document.id, based }, columns, transaction)
   else await database.models.ownThings.create({ ...columns, kind, id: document.id }, { transaction })
   return saved
@@ -110,22 +110,19 @@ async function guarded({ models }: Database, seen: Seen, change: object, transac
 }
 
 /** Throws NOT_YOURS where a colleague made it. */
-async function refuseOthers(at: At, kind: string, id: string, transaction: Transaction): Promise<void> {
-  const { database, isKeeper } = at
-  const row = await database.models.ownThings.findOne({
-    attributes: ['name', 'ownerId'],
-    where: { kind, id },
+async function refuseThingOfOthers(at: At, kind: string, id: string, transaction: Transaction): Promise<void> {
+  const attributes = ['name', 'ownerId']
+  await refuseOthers(
+    at,
+    await at.database.models.ownThings.findOne({ attributes, where: { kind, id }, transaction }),
     transaction,
-  })
-  if (!row || isKeeper || isOwn(database, row)) return
-  const maker = await database.all.teachers.findByPk(row.ownerId, { attributes: ['name'], transaction })
-  throw new ProblemError('NOT_YOURS', { name: row.name, maker: maker?.name ?? '' })
+  )
 }
 
 async function remove(at: At, seen: Seen, transaction: Transaction): Promise<void> {
   const { database, clock } = at
   const { kind, id } = seen
-  await refuseOthers(at, kind, id, transaction)
+  await refuseThingOfOthers(at, kind, id, transaction)
   const all = await list(database, transaction)
   const here = all.find((thing) => thing.kind === kind && thing.document.id === id && !thing.hidden)
   if (!here) throw new ProblemError('UNKNOWN_OWN', { kind, id })
@@ -141,7 +138,7 @@ async function remove(at: At, seen: Seen, transaction: Transaction): Promise<voi
 async function bringBack(at: At, kind: OwnKind, id: string, transaction: Transaction): Promise<void> {
   const { database } = at
   const { ownThings } = database.models
-  await refuseOthers(at, kind, id, transaction)
+  await refuseThingOfOthers(at, kind, id, transaction)
   const all = await list(database, transaction)
   const [brought] = await ownThings.update({ hiddenAt: null }, { where: { kind, id }, transaction })
   if (brought === 0) throw new ProblemError('UNKNOWN_OWN', { kind, id })

@@ -3,10 +3,9 @@ import { mkdir, rename, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { ownSoundSchema } from '#model/sound'
 import type { OwnSound } from '#model/sound'
-import type { Transaction } from 'sequelize'
 import type { SoundRow } from '#server/db/models'
 import type { Database } from '#server/db/open'
-import { isOwn } from '#server/db/owned'
+import { refuseOthers } from '#server/features/guards'
 import { ProblemError } from '#server/problems'
 
 /**
@@ -15,12 +14,7 @@ import { ProblemError } from '#server/problems'
  */
 export function soundStore(database: Database, folder: string, { isKeeper = true } = {}) {
   const { models, inTransaction } = database
-  /** Throws NOT_YOURS where a colleague brought it. */
-  const refuseOthers = async (row: SoundRow | null, transaction: Transaction): Promise<void> => {
-    if (!row || isKeeper || isOwn(database, row)) return
-    const maker = await database.all.teachers.findByPk(row.ownerId, { attributes: ['name'], transaction })
-    throw new ProblemError('NOT_YOURS', { name: row.name, maker: maker?.name ?? '' })
-  }
+  const at = { database, isKeeper }
   const fileOf = (id: string): string => join(folder, id)
   return {
     list: async (): Promise<readonly OwnSound[]> =>
@@ -32,25 +26,25 @@ export function soundStore(database: Database, folder: string, { isKeeper = true
       if (!sound || !existsSync(fileOf(id))) throw new ProblemError('UNKNOWN_SOUND', { id })
       return { sound, file: fileOf(id) }
     },
-    /** Keeps a sound, over one of the same id: first whole beside, so that none is there in halves. */
+    /** Keeps a sound, over one of the same id: first whole beside, so that none is there in halves. Throws NOT_YOURS. */
     async put(sound: OwnSound, heard: Buffer): Promise<void> {
       await mkdir(folder, { recursive: true })
       const beside = `${fileOf(sound.id)}.coming`
       await writeFile(beside, heard)
       await inTransaction(async (transaction) => {
         const there = await models.sounds.findByPk(sound.id, { transaction })
-        await refuseOthers(there, transaction)
+        await refuseOthers(at, there, transaction)
         if (there) await there.update(sound, { transaction })
         else await models.sounds.create(sound, { transaction })
         await rename(beside, fileOf(sound.id))
       })
     },
-    /** Throws UNKNOWN_SOUND. */
+    /** Throws UNKNOWN_SOUND, NOT_YOURS. */
     async remove(id: string): Promise<void> {
       await inTransaction(async (transaction) => {
         const there = await models.sounds.findByPk(id, { transaction })
         if (!there) throw new ProblemError('UNKNOWN_SOUND', { id })
-        await refuseOthers(there, transaction)
+        await refuseOthers(at, there, transaction)
         await there.destroy({ transaction })
       })
       await rm(fileOf(id), { force: true })

@@ -1,6 +1,6 @@
 import { parseCookie } from 'cookie'
 import type { Request, RequestHandler, Response } from 'express'
-import { firstOwner } from '#server/db/owned'
+import { firstTeacherId } from '#model/teacher'
 import { ProblemError } from '#server/problems'
 import type { LetIn, SignInStore } from './sign-in.ts'
 import { signedInMs } from './sign-in.ts'
@@ -47,7 +47,7 @@ export function knowTeacher({ teachers, signIns, cookie }: TeacherDoor): Request
       if (teacher) setWho(response, { id: teacher.id, name: teacher.name, isKeeper: teacher.role === 'keeper' })
       // While there is one teacher nobody is asked who they are.
       else if (teachers.kind === 'machine' && (await teachers.count()) === 0)
-        setWho(response, { id: firstOwner, isKeeper: true })
+        setWho(response, { id: firstTeacherId, isKeeper: true })
       else if (!isForAll(request.path)) throw new ProblemError('NOT_SIGNED_IN', {})
     }
     next()

@@ -4,7 +4,7 @@ import type { Teacher } from '#model/teacher'
 import type { Clock } from '#server/clock'
 import type { TeacherRow } from '#server/db/models'
 import type { Database } from '#server/db/open'
-import { firstOwner } from '#server/db/owned'
+import { firstTeacherId } from '#model/teacher'
 import { ProblemError } from '#server/problems'
 import { hashSecret, isSecret, nameKeyOf, newToken, tokenHash, typedCode } from './secrets.ts'
 import { addFirst, checked, columnsOf, firstCodeNote, teacherOf } from './store.ts'
@@ -116,7 +116,7 @@ async function signInByCode(
     await tries.forget(name, transaction)
     if (isBeginning || !row) {
       await models.notes.destroy({ where: { name: firstCodeNote }, transaction })
-      const columns = { ...columnsOf(firstOwner, { name }, clock), secretHash }
+      const columns = { ...columnsOf(firstTeacherId, { name }, clock), secretHash }
       return letIn(at, await addFirst(models, columns, transaction), transaction)
     }
     await models.signIns.destroy({ where: { teacherId: row.id }, transaction })

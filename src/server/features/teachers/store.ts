@@ -1,11 +1,10 @@
 import { nanoid } from 'nanoid'
 import type { Transaction } from 'sequelize'
-import { roleSchema, secretSchemas } from '#model/teacher'
+import { firstTeacherId, roleSchema, secretSchemas } from '#model/teacher'
 import type { KeptTeacher, Role, SignInKind, Teacher } from '#model/teacher'
 import type { Clock } from '#server/clock'
 import type { Models, TeacherRow } from '#server/db/models'
 import type { Database } from '#server/db/open'
-import { firstOwner } from '#server/db/owned'
 import { ProblemError } from '#server/problems'
 import { hashSecret, nameKeyOf, newCode, typedCode } from './secrets.ts'
 
@@ -56,7 +55,7 @@ export function teacherStore(database: Database, clock: Clock, kind: TeacherKind
       const secretHash = await hashSecret(checked(kind, first.secret, 'first.secret'))
       const othersHash = await hashSecret(checked(kind, second.secret, 'second.secret'))
       return inTransaction(async (transaction) => {
-        const row = await addFirst(models, { ...columnsOf(firstOwner, first, clock), secretHash }, transaction)
+        const row = await addFirst(models, { ...columnsOf(firstTeacherId, first, clock), secretHash }, transaction)
         await refuseTaken(models, second.name, '', transaction, 'second.name')
         const other = { ...columnsOf(nanoid(), { ...second, role: 'teacher' }, clock), secretHash: othersHash }
         await teachers.create(other, { transaction })

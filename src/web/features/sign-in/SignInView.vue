@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
 import type { SignedIn } from '#model/teacher'
 import { secretHint, secretWord } from '#words/teachers'
+import { capital } from '#words/text'
 import { whyNot } from '#web/shared/api/client.ts'
 import type { Reply } from '#web/shared/api/client.ts'
 import { signIn, signInByCode } from '#web/shared/api/teachers.ts'
@@ -12,6 +13,8 @@ import AskedField from '#web/shared/ui/AskedField.vue'
 /** Who teaches: a name and what they are known by; or a code with which that is chosen. */
 const who = useWhoStore()
 const kind = computed(() => who.kind)
+/** Nobody has said yet how one signs in here. */
+const isAway = computed(() => who.isAway && who.signedIn === undefined)
 const isNew = computed(() => who.signedIn?.isNew === true)
 const names = computed(() => who.signedIn?.names ?? [])
 const isByCode = ref(false)
@@ -52,17 +55,21 @@ const done = (): Promise<void> =>
         Nobody has an account here yet. Whoever keeps this house begins with the code that was printed where Zovrin was
         started.
       </p>
+      <template v-if="isAway">
+        <p role="status">Zovrin’s server does not answer: start it and ask again.</p>
+        <Button label="Ask again" @click="who.load" />
+      </template>
       <ul v-if="names.length > 0 && !byCode" class="names" aria-label="Teachers">
         <li v-for="one in names" :key="one">
           <button type="button" :aria-pressed="one === name" @click="choose(one)">{{ one }}</button>
         </li>
       </ul>
-      <form v-if="names.length === 0 || name !== '' || byCode" ref="form" @submit.prevent="done">
+      <form v-if="!isAway && (names.length === 0 || name !== '' || byCode)" ref="form" @submit.prevent="done">
         <AskedField v-if="names.length === 0 || byCode" v-model="name" label="Name" autocomplete="username" />
         <AskedField v-if="byCode" v-model="code" label="Code" autocomplete="one-time-code" />
         <AskedField
           v-model="secret"
-          :label="byCode ? `Choose a ${secretWord(kind)}` : secretWord(kind)"
+          :label="byCode ? `Choose a ${secretWord(kind)}` : capital(secretWord(kind))"
           :autocomplete="byCode ? 'new-password' : 'current-password'"
           :is-pin="kind !== 'accounts'"
           v-bind="byCode ? { hint: secretHint(kind) } : {}"
@@ -74,7 +81,7 @@ const done = (): Promise<void> =>
           :disabled="isAsking || name.trim() === '' || secret === '' || (byCode && code.trim() === '')"
         />
       </form>
-      <button v-if="!isNew" type="button" class="other" @click="isByCode = !isByCode">
+      <button v-if="!isNew && !isAway" type="button" class="other" @click="isByCode = !isByCode">
         {{ isByCode ? `Sign in with a ${secretWord(kind)}` : 'I was given a code' }}
       </button>
     </div>

@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import { ref } from 'vue'
 import { secretHint, secretWord } from '#words/teachers'
+import { capital } from '#words/text'
 import { whyNot } from '#web/shared/api/client.ts'
 import { changeSecret } from '#web/shared/api/teachers.ts'
 import { useWhoStore } from '#web/shared/teachers/who-store.ts'
@@ -23,7 +24,7 @@ async function change(): Promise<void> {
   <form class="own" @submit.prevent="change">
     <AskedField
       v-model="secret"
-      :label="`${secretWord(who.kind)} until now`"
+      :label="`${capital(secretWord(who.kind))} until now`"
       autocomplete="current-password"
       :is-pin="who.kind !== 'accounts'"
     />

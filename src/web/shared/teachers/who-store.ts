@@ -4,13 +4,14 @@ import { computed, shallowRef } from 'vue'
 import type { SignedIn } from '#model/teacher'
 import { onSignedOut } from '#web/shared/api/client.ts'
 import { readSignedIn, signOut } from '#web/shared/api/teachers.ts'
-import { isOther, rememberTeacher, teacherHere } from './teacher-here.ts'
+import { isNobodyHere, isOther, rememberSignedOut, rememberTeacher, teacherHere } from './teacher-here.ts'
 
 /** Who is signed in here, and whether somebody has to be. */
 export const useWhoStore = defineStore('who', () => {
   const signedIn = shallowRef<SignedIn>()
-  /** The server said that nobody is, in the middle of something. */
-  const isOut = shallowRef(false)
+  /** Nobody is: whoever was signed out, or the server said so in the middle of something. */
+  const isOut = shallowRef(isNobodyHere())
+  const isAway = shallowRef(false)
   onSignedOut(() => {
     isOut.value = true
     void load()
@@ -23,6 +24,7 @@ export const useWhoStore = defineStore('who', () => {
   async function load(): Promise<void> {
     const reply = await readSignedIn()
     // With the server away one goes on as whoever was here last.
+    isAway.value = reply.kind !== 'ok'
     if (reply.kind === 'ok') take(reply.value)
   }
   /** With another teacher the page begins anew: nothing of the one before stays in it. */
@@ -32,17 +34,18 @@ export const useWhoStore = defineStore('who', () => {
     isOut.value = teacher === null && kind !== 'alone'
     const { id: before } = teacherHere() ?? {}
     if (kind === 'alone' || teacher) rememberTeacher(kind === 'alone' || !teacher ? null : { ...teacher, kind })
-    if (kind === 'alone' ? before !== undefined : teacher && teacher.id !== before) location.reload()
+    const isAnother = kind === 'alone' ? before !== undefined || isNobodyHere() : teacher && teacher.id !== before
+    if (isAnother) location.reload()
   }
 
   async function leave(): Promise<void> {
     await signOut()
-    rememberTeacher(null)
+    rememberSignedOut()
     location.assign('/')
   }
   const teacher = computed(() => signedIn.value?.teacher ?? null)
   return {
-    ...{ signedIn, teacher, load, take, leave },
+    ...{ signedIn, isAway, teacher, load, take, leave },
     kind: computed(() => signedIn.value?.kind ?? teacherHere()?.kind ?? 'alone'),
     /** Whether whoever is here keeps the house; alone one does. */
     isKeeper: computed(
