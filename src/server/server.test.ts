@@ -4,10 +4,8 @@ import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import request from 'supertest'
-import { Sequelize } from 'sequelize'
 import { createApp } from '#server/app'
 import { readConfig } from '#server/config'
-import { makeMigrator, migrations } from '#server/db/migrate'
 import { holdDatabase } from '#server/db/hold'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
@@ -405,24 +403,6 @@ test('pages carry the strict content policy', async () => {
     "default-src 'self';script-src 'self';style-src 'self' 'unsafe-inline';worker-src 'self';object-src 'none';frame-ancestors 'none';base-uri 'self'",
   )
 })
-
-test.each(['nothing', ...migrations.map(({ name }) => name)])(
-  'the database is brought up where %s had been done, and each step can be taken back',
-  async (done) => {
-    const sequelize = new Sequelize({ dialect: 'sqlite', storage: ':memory:', logging: false })
-    const migrator = makeMigrator(sequelize)
-    if (done !== 'nothing') await migrator.up({ to: done })
-    await migrator.up()
-    expect((await migrator.executed()).map(({ name }) => name)).toEqual(migrations.map(({ name }) => name))
-    const tables = await sequelize.getQueryInterface().showAllTables()
-    expect(tables).toEqual(
-      expect.arrayContaining(['sessions', 'sessionHistory', 'people', 'cupboardItems', 'ledClasses']),
-    )
-    await migrator.down({ to: 0 })
-    expect(await sequelize.getQueryInterface().showAllTables()).toEqual(['migrations'])
-    await sequelize.close()
-  },
-)
 
 test('removing a session removes its history by the foreign key', async () => {
   await create()

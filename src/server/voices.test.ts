@@ -127,7 +127,11 @@ test('they come back with a deleted session, and go when that goes for good', as
   now = new Date('2027-03-12T18:00:00Z')
   const { sessions } = database.models
   const gone = (await sessions.findByPk('session-1', { rejectOnEmpty: true })).get()
-  const more = Array.from({ length: deletedKeptAtLeast }, (_, at) => ({ ...gone, id: `s${String(at)}`, deletedAt: now }))
+  const more = Array.from({ length: deletedKeptAtLeast }, (_, at) => ({
+    ...gone,
+    id: `s${String(at)}`,
+    deletedAt: now,
+  }))
   await database.inTransaction((transaction) => sessions.bulkCreate(more, { transaction }))
   await another('last')
   await state(true, 'last')

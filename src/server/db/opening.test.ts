@@ -249,3 +249,23 @@ test('what is kept can be read by whoever runs Zovrin, and by nobody else', asyn
     expect([name, mode(join(folder, 'data', name))]).toEqual([name, 0o600])
   await database.close()
 })
+
+test('a database is brought up a step at a time, and each step can be taken back', async () => {
+  const sequelize = new Sequelize({ dialect: 'sqlite', storage: ':memory:', logging: false })
+  const migrator = makeMigrator(sequelize)
+  const tables = (): Promise<string[]> => sequelize.getQueryInterface().showAllTables()
+  const after: string[][] = [['migrations']]
+  for (const name of names) {
+    await migrator.up({ to: name })
+    after.push((await tables()).toSorted())
+  }
+  expect(after.at(-1)).toEqual(
+    expect.arrayContaining(['sessions', 'sessionHistory', 'people', 'cupboardItems', 'ledClasses']),
+  )
+  for (const name of names.toReversed()) {
+    expect([name, (await tables()).toSorted()]).toEqual([name, after.pop()])
+    await migrator.down()
+  }
+  expect(await tables()).toEqual(['migrations'])
+  await sequelize.close()
+})
