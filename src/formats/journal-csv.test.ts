@@ -11,6 +11,7 @@ const line: LedClassLine = {
     people: 12,
     note: 'Chairs took long',
     breath: null,
+    ledBy: null,
   },
 }
 

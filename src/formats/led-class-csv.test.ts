@@ -35,7 +35,7 @@ function firstClass(name: string): LedClass {
   return {
     ...start,
     document: { ...start.document, name },
-    ...{ events, visits, left, endedAt, note: null, breath: null, version: 2, conductedMs: 0, format: 2 },
+    ...{ events, visits, left, endedAt, note: null, breath: null, ledBy: null, version: 2, conductedMs: 0, format: 2 },
     ...{ asides: [], marks: [] },
   }
 }
@@ -58,7 +58,7 @@ test('a class reads back from CSV as it was told, quotes and commas included', (
 test('rounds of counted breath have rows of their own', () => {
   const [led] = classes.slice(4).map(({ start, events, end }): LedClass => ({
     ...start,
-    ...{ events, visits: end.visits, left: false, endedAt: end.endedAt, note: null, breath: null },
+    ...{ events, visits: end.visits, left: false, endedAt: end.endedAt, note: null, breath: null, ledBy: null },
     ...{ version: 2, conductedMs: 0, format: 2, asides: [], marks: [] },
   }))
   if (!led) throw new Error('the demo has a class of breath')

@@ -16,6 +16,8 @@ export interface LedClassLine {
   readonly note: string
   /** What was answered of its breath work; null where nothing was. */
   readonly breath: BreathAnswers | null
+  /** The colleague who led it, where it was handed over. */
+  readonly ledBy: string | null
 }
 
 /** Which classes of the journal are wished for; what is absent is not asked. */

@@ -414,6 +414,8 @@ interface AnyLedClass extends Omit<LedStart, 'plan'> {
   readonly asides: readonly LedAside[]
   /** What those marked who looked on, in the order of its time. */
   readonly marks: readonly ObservedMark[]
+  /** The colleague who led it, where it was handed over. */
+  readonly ledBy: string | null
 }
 
 /**

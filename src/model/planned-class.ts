@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { daySchema, hourSchema, idSchema, instantSchema, lineSchema } from './common.ts'
+import { daySchema, hourSchema, idSchema, instantSchema, lineSchema, nameSchema, textSchema } from './common.ts'
 import { formTakenSchema } from './form-taken.ts'
 import { mostItems } from './limits.ts'
 import { conditionSchema } from './person.ts'
@@ -47,6 +47,24 @@ export type SetUpForHeight = z.infer<typeof setUpForHeightSchema>
 /** How what a class takes comes to the mats: fetched by all before the class or in the first talk, or laid out by the teacher. */
 export const waysOfFetching = ['talk', 'before', 'byMe'] as const
 export type WayOfFetching = (typeof waysOfFetching)[number]
+
+/** A class that a colleague leads in one's place: to whom it went, which class of theirs it is, and its record once it came back. */
+const handedToSchema = z.strictObject({
+  teacherId: idSchema,
+  name: nameSchema,
+  at: instantSchema,
+  classId: idSchema,
+  /** What they should know. */
+  words: textSchema.optional(),
+  /** The record as it came back, at the version it came in. */
+  record: z.strictObject({ id: idSchema, version: z.int().min(1) }).optional(),
+})
+/** A class that is led in a colleague's place: whose it is, and which class of theirs. */
+const handedFromSchema = handedToSchema.pick({ teacherId: true, name: true, classId: true, words: true })
+
+/** To whom a planned class is handed over, and what they should know. */
+export const handOverSchema = z.strictObject({ to: idSchema, words: textSchema.trim().min(1).optional() })
+export type HandOver = z.infer<typeof handOverSchema>
 
 /** A session on a day at a place with people [settled A11]. Days and times are the place's own, without a zone. */
 export const plannedClassSchema = z.strictObject({
@@ -112,6 +130,9 @@ export const plannedClassSchema = z.strictObject({
   ledClassId: idSchema.optional(),
   /** The poses that were practised in it, once it was led. */
   posesLed: z.array(idSchema).max(300).optional(),
+  /** Written by the server alone, as `handedFrom` is. */
+  handedTo: handedToSchema.optional(),
+  handedFrom: handedFromSchema.optional(),
 })
 export type PlannedClass = z.infer<typeof plannedClassSchema>
 export type FormOfPerson = PlannedClass['forms'][number]

@@ -57,6 +57,9 @@ export interface ProblemFacts {
   /** The one there is has no name yet. */
   NO_TEACHER_YET: object
   LAST_KEEPER: object
+  /** A planned class that a colleague has for its day. */
+  CLASS_HANDED: { name: string }
+  CLASS_LED: object
   SECRET_WEAK: { kind: 'accounts' | 'machine' }
   /** A colleague made it. */
   NOT_YOURS: { name: string; maker: string }

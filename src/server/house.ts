@@ -17,6 +17,8 @@ import { exchange } from './features/exchange/store.ts'
 import { makeHub } from './features/following/hub.ts'
 import type { Hub } from './features/following/hub.ts'
 import { nowRoutes, screenRoutes } from './features/following/routes.ts'
+import { handingRoutes } from './features/handing/routes.ts'
+import { handingStore } from './features/handing/store.ts'
 import { keptRoutes } from './features/kept-routes.ts'
 import { ledClassBody, ledClassRoutes } from './features/led-classes/routes.ts'
 import { ledClassStore } from './features/led-classes/store.ts'
@@ -139,6 +141,7 @@ function answersTo(who: Who, { database: all, clock, hub, folder }: Deps, room: 
   house.use('/api/places', keptRoutes('place', placeSchema, placeStore(database, clock)))
   house.use('/api/people', mentionRoutes(database))
   house.use('/api/people', keptRoutes('person', personSchema, peopleStore(database)))
+  house.use('/api/planned-classes', handingRoutes(handingStore(database, clock, who)))
   house.use('/api/planned-classes', keptRoutes('planned', plannedClassSchema, plannedClassStore(database, clock)))
   house.use('/api/series', keptRoutes('series', seriesSchema, seriesStore(database)))
   house.use('/api/long-days', keptRoutes('longDay', longDaySchema, longDayStore(database)))

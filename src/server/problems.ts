@@ -54,6 +54,8 @@ export const problemStatus: Readonly<Record<ProblemCode, number>> = {
   TEACHERS_THERE: 409,
   NO_TEACHER_YET: 409,
   LAST_KEEPER: 409,
+  CLASS_HANDED: 409,
+  CLASS_LED: 409,
   SECRET_WEAK: 422,
   NOT_YOURS: 403,
   UNKNOWN_ADDRESS: 404,

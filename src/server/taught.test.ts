@@ -1,11 +1,10 @@
 import pino from 'pino'
 import request from 'supertest'
-import { ledStartSchema } from '#model/led-class'
 import type { SeenTime } from '#model/seen-time'
 import { mostRecords } from '#core/journal'
 import { createApp } from '#server/app'
 import type { Database } from '#server/db/open'
-import { aLedClass } from '#testing/led-classes'
+import { aClassToSend } from '#testing/led-classes'
 import { aHold, aSession } from '#testing/sessions'
 import { formerDatabase, freshDatabase } from '#testing/fresh-database'
 
@@ -17,16 +16,14 @@ const taught = async (database: Database) =>
 const session = aSession([aHold('sphinx', { times: { changeS: 0, setUpS: 20 }, hold: { holdS: 60 } })])
 async function led(database: Database, day: number, tookS: number): Promise<void> {
   const startedAt = new Date(Date.UTC(2026, 0, day, 18)).toISOString()
-  const record = aLedClass(session, [{ type: 'end', atMs: tookS * 1000 }], { startedAt })
-  const { events, visits, endedAt, left, conductedMs } = record
-  const start = Object.fromEntries(Object.entries(record).filter(([name]) => name in ledStartSchema.shape))
+  const { start, told, end } = aClassToSend(session, [{ type: 'end', atMs: tookS * 1000 }], { startedAt })
   const id = `class-${String(day)}`
   await there(database)
     .put(`/api/led-classes/${id}`)
     .send({ ...start, id })
     .expect(204)
-  await there(database).post(`/api/led-classes/${id}/events?after=0`).send({ events, conductedMs }).expect(200)
-  await there(database).put(`/api/led-classes/${id}/end`).send({ endedAt, left, visits }).expect(204)
+  await there(database).post(`/api/led-classes/${id}/events?after=0`).send(told).expect(200)
+  await there(database).put(`/api/led-classes/${id}/end`).send(end).expect(204)
 }
 
 test('each class that ended teaches what was ended by hand, the newest first, and no more of a thing than count', async () => {

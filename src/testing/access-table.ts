@@ -66,6 +66,8 @@ export const accessTable = {
   'GET /api/planned-classes/': 'own',
   'PUT /api/planned-classes/:id': 'own',
   'DELETE /api/planned-classes/:id': 'own',
+  'PUT /api/planned-classes/:id/handed': 'own',
+  'DELETE /api/planned-classes/:id/handed': 'own',
   'GET /api/series/': 'own',
   'PUT /api/series/:id': 'own',
   'DELETE /api/series/:id': 'own',

@@ -1,3 +1,4 @@
+import { ledStartSchema } from '#model/led-class'
 import type { LedClass } from '#model/led-class'
 import type { Session } from '#model/session'
 import { fold, ledStart } from '#core/lead'
@@ -31,8 +32,27 @@ export function aLedClass(
   const conductedMs = visits.at(-1)?.endMs ?? 0
   return {
     ...start,
-    ...{ format: 2, visits, left, note: null, breath: null, version: 1, asides: [], marks: [], conductedMs },
+    ...{
+      format: 2,
+      visits,
+      left,
+      note: null,
+      breath: null,
+      ledBy: null,
+      version: 1,
+      asides: [],
+      marks: [],
+      conductedMs,
+    },
     endedAt: new Date(startedAtMs + conductedMs).toISOString(),
     events: log.map((event, at) => ({ n: at + 1, by: 'a', event })),
   }
+}
+
+/** The same as a device sends it: as it begins, what is told of it, and how it ended. */
+export function aClassToSend(...of: Parameters<typeof aLedClass>) {
+  const record = aLedClass(...of)
+  const { events, visits, endedAt, left, conductedMs } = record
+  const start = Object.fromEntries(Object.entries(record).filter(([name]) => name in ledStartSchema.shape))
+  return { start, told: { events, conductedMs }, end: { endedAt, left, visits } }
 }

@@ -127,6 +127,14 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     title: 'The last keeper',
     detail: 'Somebody has to keep this house: make another teacher its keeper first.',
   }),
+  CLASS_HANDED: ({ name }) => ({
+    title: 'The class is handed over',
+    detail: `${name} has this class for its day: take it back first.`,
+  }),
+  CLASS_LED: () => ({
+    title: 'The class was led',
+    detail: 'It has been led already: there is nothing left to hand over or to take back.',
+  }),
   SECRET_WEAK: ({ kind }) => ({
     title: kind === 'accounts' ? 'The password is too short' : 'That is no PIN',
     detail:

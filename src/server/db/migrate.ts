@@ -28,6 +28,7 @@ import { placeTimeZoneMigration } from './migrations/024-place-time-zone.ts'
 import { longDaysMigration } from './migrations/025-long-days.ts'
 import { voicesMigration } from './migrations/026-voices.ts'
 import { teachersMigration } from './migrations/027-teachers.ts'
+import { handedOverMigration } from './migrations/028-handed-over.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -65,6 +66,7 @@ export const migrations: readonly Migration[] = [
   longDaysMigration,
   voicesMigration,
   teachersMigration,
+  handedOverMigration,
 ]
 
 const migrationsTable = 'migrations'

@@ -123,6 +123,8 @@ export interface LedClassRow extends Row<LedClassRow> {
   leadsBy: CreationOptional<string | null>
   leadsName: CreationOptional<string | null>
   leadsUntil: CreationOptional<Date | null>
+  /** The colleague who led it, where it was handed over and came back. */
+  ledBy: CreationOptional<string | null>
   ownerId: CreationOptional<string>
 }
 
@@ -372,6 +374,7 @@ export function defineModels(sequelize: Sequelize): Models {
         leadsBy: { type: DataTypes.STRING(64), allowNull: true },
         leadsName: { type: DataTypes.STRING(120), allowNull: true },
         leadsUntil: maybeInstant(),
+        ledBy: { type: DataTypes.STRING(120), allowNull: true },
         ownerId: owner(),
       },
       plain('ledClasses'),

@@ -15,9 +15,11 @@ const writers = new WeakMap<object, string>()
  * made is theirs. `all` stays what everybody has, for what must be looked at across teachers.
  */
 export function ownedBy(database: Database, ownerId: string): Database {
-  const { models } = database
   const owned = Object.fromEntries(
-    Object.entries(models).map(([key, model]: [string, ModelStatic<Model>]) => [key, ofOwner(key, model, ownerId)]),
+    Object.entries(database.all).map(([key, model]: [string, ModelStatic<Model>]) => [
+      key,
+      ofOwner(key, model, ownerId),
+    ]),
   ) as unknown as Models
   return { ...database, models: owned, ownerId }
 }

@@ -24,6 +24,11 @@ type LineRow = Omit<LedClassLine, 'startedAt' | 'endedAt' | 'note' | 'breath'> &
   readonly endedAt: string | null
 }
 
+const ofLine = [
+  ...(['id', 'sessionId', 'name', 'startedAt', 'endedAt', 'plannedS', 'ledS'] as const),
+  ...(['people', 'note', 'breath', 'ledBy'] as const),
+]
+
 /** The journal: what was led, found again, and deleted with a way back. */
 export function journalOf({ models, inTransaction }: Database) {
   const { ledClasses } = models
@@ -31,7 +36,7 @@ export function journalOf({ models, inTransaction }: Database) {
     /** The newest first, so many of those that are wished for; those after the one a cursor names. */
     async list(most: number, wish: JournalWish, after?: Cursor): Promise<LedClassLine[]> {
       const rows = await ledClasses.findAll({
-        attributes: ['id', 'sessionId', 'name', 'startedAt', 'endedAt', 'plannedS', 'ledS', 'people', 'note', 'breath'],
+        attributes: [...ofLine],
         where: { [Op.and]: [await wished(models, wish), ...(after ? [earlierThan(after)] : [])] },
         order: [
           ['startedAt', 'DESC'],

@@ -20,6 +20,7 @@ import { firstRecordSchema, liftFirstRecord } from '#server/db/migrations/first-
 import type { FirstRecord } from '#server/db/migrations/first-edition/first-record'
 import { makeHub } from '#server/features/following/hub'
 import type { Hub } from '#server/features/following/hub'
+import { comesBack } from '#server/features/handing/comes-back'
 import { readKept } from '#server/features/read-kept'
 import { ProblemError } from '#server/problems'
 import { keptAside } from './asides.ts'
@@ -38,6 +39,13 @@ export interface Teller {
 /** Led classes: what each was led from, once; its events, appended; what was conducted, when it ended; who leads it. */
 export function ledClassStore(database: Database, clock: Clock = systemClock, hub: Hub = makeHub()) {
   const { models, inTransaction } = database
+  /** Written over in this record, and in the one that came back of it. */
+  const toldBack = (id: string, change: Parameters<typeof writeOver>[2], based: number) =>
+    inTransaction(async (transaction) => {
+      const version = await writeOver(models, id, change, based, transaction)
+      await comesBack(database, id, transaction)
+      return version
+    })
   return {
     find: (id: string) => find(models, id),
     /** What the classes that ended teach of how long things take. */
@@ -57,12 +65,10 @@ export function ledClassStore(database: Database, clock: Clock = systemClock, hu
     ...conducting(database, clock, hub),
     /** Writes the note over the version it was based on, and says the new one. */
     writeNote: (id: string, note: string, based: number) =>
-      inTransaction((transaction) =>
-        writeOver(models, id, { note: note.trim() === '' ? null : note }, based, transaction),
-      ),
+      toldBack(id, { note: note.trim() === '' ? null : note }, based),
     /** Writes how the breath was, as it does the note. */
     writeBreath: (id: string, breath: BreathAnswers, based: number) =>
-      inTransaction((transaction) => writeOver(models, id, { breath: answersOf(breath) }, based, transaction)),
+      toldBack(id, { breath: answersOf(breath) }, based),
     /** What happened in a class, which no record carries. */
     incident: (id: string) => incidentOf(models, id),
     /** Writes it down, as it does the note; none takes it away. */
@@ -133,7 +139,11 @@ function conducting(database: Database, clock: Clock, hub: Hub) {
     end: async (id: string, ended: LedEnd, teller?: Teller) => {
       await counted(async (transaction) => {
         const aside = await ledElsewhere(models, id, teller, nowMs(), transaction)
-        if (!aside) return end(models, id, ended, transaction)
+        if (!aside) {
+          await end(models, id, ended, transaction)
+          await comesBack(database, id, transaction)
+          return
+        }
         const conductedMs = ended.visits.at(-1)?.endMs ?? 0
         const note = ended.note === undefined ? {} : { note: ended.note }
         await keptAside(models, id, { ...aside.told, events: [], conductedMs, ...note }, aside.ledMs, transaction)
@@ -342,9 +352,18 @@ const kept = <T extends z.ZodType>(stored: string, schema: T): z.infer<T> =>
   readKept(stored, { kind: 'class' }, (document) => schema.safeParse(document))
 
 function readClass(row: LedClassRow, beside: Pick<LedClass, 'events' | 'asides' | 'marks'>): LedClass {
-  const { conductedMs, left, note, version, visits, isAbout } = row
+  const { conductedMs, left, note, version, visits, isAbout, ledBy } = row
   const breath = row.breath === null ? null : kept(row.breath, breathAnswersSchema)
-  const told = { ...beside, conductedMs, left, note, breath, version, endedAt: row.endedAt?.toISOString() ?? null }
+  const told = {
+    ...beside,
+    conductedMs,
+    left,
+    note,
+    breath,
+    version,
+    ledBy,
+    endedAt: row.endedAt?.toISOString() ?? null,
+  }
   const conducted = visits === null ? null : kept(visits, visitsSchema)
   if (row.format === 2) return { ...kept(row.document, ledStartSchema), ...told, format: 2, visits: conducted }
   const { resolved, ...record } = kept(row.document, firstRecordSchema)

@@ -30,7 +30,8 @@ type Find = (id: string) => Promise<LedClass>
 /** What the classes that ended teach of how long things take, the newest first and no more of a thing than count. */
 export async function taught(database: Database, find: Find): Promise<readonly SeenTime[]> {
   const counted = new Map<string, number>()
-  return (await inShort(database, times, { format: 2 }, find)).flat().filter(({ key, level }) => {
+  // A colleague's pace is not one's own.
+  return (await inShort(database, times, { format: 2, ledBy: null }, find)).flat().filter(({ key, level }) => {
     const of = `${key} ${level}`
     const count = counted.get(of) ?? 0
     counted.set(of, count + 1)
