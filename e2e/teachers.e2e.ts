@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
 import type { KeptPerson } from '#model/person'
+import type { KeptPlannedClass } from '#model/planned-class'
 import type { Session } from '#model/session'
 import { aSession, aTalk } from '#testing/sessions'
 import { serious } from './axe.ts'
@@ -79,6 +80,44 @@ test('nothing of whoever signed out is shown while it is not known who comes', a
   await page.unrouteAll()
   await button(page, 'Ask again').click()
   await expect(button(page, 'Noor')).toBeVisible()
+})
+
+test('a class is handed over with what each takes and no reasons, found by the colleague, and given back', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('401')
+  await addNoor(page, house)
+  const all = (await (await page.request.get(`${house.address}api/planned-classes`)).json()) as KeptPlannedClass[]
+  const kept = all.find(({ planned }) => planned.id === 'next-thursday')
+  // One that is still to come, whatever day it is.
+  await page.request.put(`${house.address}api/planned-classes/next-thursday`, {
+    headers: { 'If-Match': `"${String(kept?.version)}"` },
+    data: { ...kept?.planned, day: '2099-01-01' },
+  })
+  await page.goto(`${house.address}who/thursday-slow-hour`)
+  const takes = page.getByText(/people take something else, \d+ times/)
+  await expect(takes).toBeVisible()
+  const asKaiaSees = await takes.textContent()
+  await button(page, 'Hand it over to a colleague…').click()
+  await page.getByLabel('What they should know').fill('The heating takes a while.')
+  await button(page, 'Hand it over').click()
+  await expect(page.getByText('Handed over to Noor.')).toBeVisible()
+  await signOut(page)
+  await signIn(page, 'Noor', '0815')
+  const toLead = page.getByRole('list', { name: 'Handed over to you' })
+  await expect(toLead).toContainText('in the place of KaiaThe heating takes a while.')
+  await toLead.getByRole('link', { name: 'Thursday slow hour' }).click()
+  await page.getByRole('link', { name: 'Who takes what' }).click()
+  await expect(takes).toHaveText(asKaiaSees ?? '')
+  expect(await serious(page)).toEqual([])
+  await button(page, /^Imke Larrow, Sphinx/).click()
+  await expect(page.getByRole('complementary')).toContainText('Side rest')
+  await expect(page.getByRole('complementary')).not.toContainText(/pregnan/i)
+  await button(page, 'Who comes').click()
+  await button(page, 'Give it back to Kaia').click()
+  await expect(page.getByText('given back to Kaia.')).toBeVisible()
 })
 
 test('a wrong PIN is told, and a code of the keeper’s lets one choose another', async ({

@@ -48,6 +48,22 @@ export type SetUpForHeight = z.infer<typeof setUpForHeightSchema>
 export const waysOfFetching = ['talk', 'before', 'byMe'] as const
 export type WayOfFetching = (typeof waysOfFetching)[number]
 
+/** What one person takes in a block. */
+const formOfPersonSchema = z.strictObject({
+  personId: idSchema,
+  blockId: idSchema,
+  /** The pose of the block it is taken in place of; blocks of breath and rest have none. */
+  poseId: idSchema.optional(),
+  takes: formTakenSchema,
+  /** Who chose it: what was suggested, or the teacher. */
+  by: z.enum(['teacher', 'suggested']),
+  at: instantSchema,
+  why: lineSchema.optional(),
+  /** With a class that was handed over: what is changed, in words, and how long they hold a side at most; not why. */
+  handed: z.strictObject({ says: textSchema.optional(), mostS: z.int().min(1).max(3600).optional() }).optional(),
+})
+export type FormOfPerson = z.infer<typeof formOfPersonSchema>
+
 /** A class that a colleague leads in one's place: to whom it went, which class of theirs it is, and its record once it came back. */
 const handedToSchema = z.strictObject({
   teacherId: idSchema,
@@ -62,8 +78,12 @@ const handedToSchema = z.strictObject({
 /** A class that is led in a colleague's place: whose it is, and which class of theirs. */
 const handedFromSchema = handedToSchema.pick({ teacherId: true, name: true, classId: true, words: true })
 
-/** To whom a planned class is handed over, and what they should know. */
-export const handOverSchema = z.strictObject({ to: idSchema, words: textSchema.trim().min(1).optional() })
+/** To whom a planned class is handed over, what they should know, and what each who comes takes, in words. */
+export const handOverSchema = z.strictObject({
+  to: idSchema,
+  words: textSchema.trim().min(1).optional(),
+  forms: z.array(formOfPersonSchema.omit({ why: true })).max(2000),
+})
 export type HandOver = z.infer<typeof handOverSchema>
 
 /** A session on a day at a place with people [settled A11]. Days and times are the place's own, without a zone. */
@@ -105,21 +125,7 @@ export const plannedClassSchema = z.strictObject({
   /** When it was asked who cannot practise today, and whether anybody told something. */
   askedToday: z.strictObject({ at: instantSchema, told: z.enum(['nobody', 'somebody']) }).optional(),
   /** What each takes instead; one whose block or pose is gone lapses. */
-  forms: z
-    .array(
-      z.strictObject({
-        personId: idSchema,
-        blockId: idSchema,
-        /** The pose of the block it is taken in place of; blocks of breath and rest have none. */
-        poseId: idSchema.optional(),
-        takes: formTakenSchema,
-        /** Who chose it: what was suggested, or the teacher. */
-        by: z.enum(['teacher', 'suggested']),
-        at: instantSchema,
-        why: lineSchema.optional(),
-      }),
-    )
-    .max(2000),
+  forms: z.array(formOfPersonSchema).max(2000),
   substitutes: z.array(substituteTakenSchema).max(500),
   setUps: z.array(setUpForHeightSchema).max(500).optional(),
   /** Absent: in the first talk. */
@@ -135,7 +141,6 @@ export const plannedClassSchema = z.strictObject({
   handedFrom: handedFromSchema.optional(),
 })
 export type PlannedClass = z.infer<typeof plannedClassSchema>
-export type FormOfPerson = PlannedClass['forms'][number]
 export type NeedOfNobody = NonNullable<PlannedClass['needs']>[number]
 
 /** A planned class as it is kept: with the version that guards its writes. */

@@ -1,4 +1,4 @@
-import type { KeptPlannedClass, PlannedClass } from '#model/planned-class'
+import type { FormOfPerson, KeptPlannedClass, PlannedClass } from '#model/planned-class'
 import type { LedClassLine } from '#model/journal'
 import type { LedClass } from '#model/led-class'
 import type { Session } from '#model/session'
@@ -16,17 +16,18 @@ const slow = aSession([aHold('deer', { id: 'deer', times: { changeS: 0, setUpS: 
   id: 'slow',
   name: 'Slow hour',
 })
+const taken: FormOfPerson = {
+  ...{ personId: imke?.id ?? '', blockId: 'deer', poseId: 'deer', by: 'teacher', at: '2026-03-11T08:00:00Z' },
+  takes: { kind: 'changed' },
+}
 const evening: PlannedClass = {
   ...{ id: 'evening', sessionId: 'slow', placeId: bellowsHouse.id, day: '2026-03-12', startsAt: '17:30' },
   people: [{ personId: imke?.id ?? '', notToday: ['the knee since Monday'] }],
   ...{ guests: 2, fetching: 'before', setAside: [], substitutes: [] },
-  forms: [
-    {
-      ...{ personId: imke?.id ?? '', blockId: 'deer', poseId: 'deer', by: 'teacher', at: '2026-03-11T08:00:00Z' },
-      ...{ takes: { kind: 'changed' }, why: 'the knee, as she told me' },
-    },
-  ],
+  forms: [{ ...taken, why: 'the knee, as she told me' }],
 }
+/** As a window says it to whoever is not told why. */
+const inWords = { ...taken, handed: { says: 'front leg long', mostS: 60 } }
 
 let database: Database
 let house: Studio
@@ -59,7 +60,7 @@ const handOver = (body: object, based = 1) =>
   kaia
     .put('/api/planned-classes/evening/handed')
     .set('If-Match', `"${String(based)}"`)
-    .send(body)
+    .send({ forms: [inWords], ...body })
 const takeBack = (based: number) =>
   kaia.delete('/api/planned-classes/evening/handed').set('If-Match', `"${String(based)}"`)
 const code = (reply: { body: unknown }) => (reply.body as { code: string }).code
@@ -100,7 +101,8 @@ test('a colleague has plan, sheet, set-ups, forms and words of their own, and no
   expect(theirs).toMatchObject({
     ...{ placeId: bellowsHouse.id, day: '2026-03-12', startsAt: '17:30', guests: 2, fetching: 'before' },
     people: [{ personId: imke?.id }],
-    forms: [{ personId: imke?.id, takes: { kind: 'changed' } }],
+    forms: [inWords],
+    setAside: [],
     handedFrom: { teacherId: 'owner', name: 'Kaia', classId: 'evening', words: 'The heating takes a while.' },
   })
   expect(JSON.stringify(await planned(noor))).not.toMatch(/knee/)
@@ -200,7 +202,7 @@ test('nobody is handed a class who is not there, nor one that is not there; a st
   expect(code(await handOver({ to: 'owner' }).expect(404))).toBe('UNKNOWN_TEACHER')
   expect(code(await handOver({ to: 'noor' }, 7).expect(412))).toBe('VERSION_STALE')
   expect(code(await handOver({ to: 'noor', words: '  ' }).expect(422))).toBe('DOCUMENT_REFUSED')
-  await noor.put('/api/planned-classes/evening/handed').set('If-Match', '"1"').send({ to: 'ole' }).expect(404)
+  await noor.put('/api/planned-classes/evening/handed').set('If-Match', '"1"').send({ to: 'ole', forms: [] }).expect(404)
   expect(await planned(noor)).toEqual([])
 })
 

@@ -141,7 +141,7 @@ function answersTo(who: Who, { database: all, clock, hub, folder }: Deps, room: 
   house.use('/api/places', keptRoutes('place', placeSchema, placeStore(database, clock)))
   house.use('/api/people', mentionRoutes(database))
   house.use('/api/people', keptRoutes('person', personSchema, peopleStore(database)))
-  house.use('/api/planned-classes', handingRoutes(handingStore(database, clock, who)))
+  house.use('/api/planned-classes', handingRoutes(handingStore(database, clock)))
   house.use('/api/planned-classes', keptRoutes('planned', plannedClassSchema, plannedClassStore(database, clock)))
   house.use('/api/series', keptRoutes('series', seriesSchema, seriesStore(database)))
   house.use('/api/long-days', keptRoutes('longDay', longDaySchema, longDayStore(database)))

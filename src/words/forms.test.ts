@@ -1,10 +1,16 @@
+import fc from 'fast-check'
+import { severities } from '#model/person'
 import type { Person } from '#model/person'
+import { plannedClassSchema } from '#model/planned-class'
+import type { FormOfPerson } from '#model/planned-class'
 import type { Block } from '#model/block'
 import { comersOf, whoTakesWhat } from '#core/class'
 import type { Choice } from '#core/class'
 import { orThrow } from '#core/result'
 import { resolveSession } from '#core/session'
 import { cautionBook } from '#library/cautions/book'
+import { conditions } from '#library/cautions/conditions'
+import { poses } from '#library/poses'
 import { shippedCatalog } from '#library/shipped'
 import { aBreath, aHold, aSession } from '#testing/sessions'
 import { classFindingWords } from './class-findings.ts'
@@ -14,6 +20,7 @@ import {
   countedForms,
   formInCell,
   formName,
+  handedForms,
   lookToWords,
   offerToAll,
   reasonLines,
@@ -27,13 +34,16 @@ const has = (id: string, more: Partial<Person['conditions'][number]> = {}): Pers
   ...more,
 })
 function takingsOf(blocks: Block[], ...told: Person['conditions'][]) {
+  return takingsWith(blocks, told, [])
+}
+function takingsWith(blocks: Block[], told: Person['conditions'][], forms: readonly FormOfPerson[]) {
   const people = told.map((conditions, at): Person => ({
     ...{ id: `p${String(at)}`, name: `Name ${String(at)}`, level: 'regular', conditions, consents: [] },
   }))
   const planned = { id: 'now', people: people.map(({ id }) => ({ personId: id })), guests: 0 }
   const session = aSession(blocks)
   const resolved = orThrow(resolveSession(session, shippedCatalog))
-  const through = whoTakesWhat(resolved, comersOf(planned, people, [], session.level), [], {
+  const through = whoTakesWhat(resolved, comersOf(planned, people, [], session.level), forms, {
     catalog: shippedCatalog,
     book: cautionBook,
   })
@@ -144,4 +154,40 @@ test('what is between the teacher and one person is offered to nobody, and no cl
   })
   expect(offers.some((offer) => offer.includes('chin level'))).toBe(true)
   expect(offers.filter((offer) => /surgeon|ask which|better eye|\(|beginner/.test(offer))).toEqual([])
+})
+
+const someTold = fc.array(
+  fc
+    .record({ id: fc.constantFrom(...conditions.map(({ id }) => id)), severe: fc.constantFrom(...severities) })
+    .map(({ id, severe }) => has(id, { severe })),
+  { maxLength: 2 },
+)
+const someBlocks = fc
+  .uniqueArray(fc.constantFrom(...poses.map(({ id }) => id)), { minLength: 1, maxLength: 4 })
+  .map((ids): Block[] => [
+    ...ids.map((id) => aHold(id, { id, hold: { holdS: 240 } })),
+    aBreath('even-breath', { id: 'breath', pattern: { in: 8, full: 8, out: 16, empty: 0 } }),
+  ])
+
+test('property: what each takes is handed on as it is seen here, in the same words and for as long, to whoever is told of nobody', () => {
+  fc.assert(
+    fc.property(someBlocks, fc.array(someTold, { minLength: 1, maxLength: 3 }), (blocks, told) => {
+      const here = takingsOf(blocks, ...told).through
+      const forms = handedForms(here, '2026-12-03T08:00:00Z')
+      expect(plannedClassSchema.shape.forms.parse(JSON.parse(JSON.stringify(forms)))).toEqual(forms)
+      const there = takingsWith(
+        blocks,
+        told.map(() => []),
+        forms,
+      ).through
+      const cells = (through: typeof here) =>
+        through.map(({ takings }) =>
+          // Where nothing is left for somebody, the colleague has them rest.
+          takings.map((one) => (one.does === undefined ? 'rest' : formInCell({ ...one, planned: one.planned }))),
+        )
+      expect(cells(there)).toEqual(cells(here))
+      expect(JSON.stringify(forms)).not.toMatch(/"why"|"conditions"/)
+    }),
+    { numRuns: 60 },
+  )
 })

@@ -21,15 +21,20 @@ const askedFor = ({ reasons }: Verdict): readonly string[] => [
 /** Why somebody does nothing in a block. */
 const nothingWords = ({ verdict }: Choice): string => (verdict.gated.gate === 'stop' ? 'not today' : 'no form fits')
 
+/** What is changed: as a colleague said it who knows why, else as the rows say. */
+const changedWords = ({ says, verdict }: Pick<Choice, 'says' | 'verdict'>): string =>
+  says ?? joined(askedFor(verdict), '; ')
+
 /** A form as it is called in a list. */
-export function formName({ takes, pose, variant, verdict }: Choice): string {
+export function formName(choice: Choice): string {
+  const { takes, pose, variant } = choice
   switch (takes.kind) {
     case 'asItStands':
       return 'As it stands'
     case 'setUp':
       return 'As it stands, in another set-up'
     case 'changed':
-      return `Changed: ${joined(askedFor(verdict), '; ')}`
+      return `Changed: ${changedWords(choice)}`
     case 'variant':
       return variant?.name ?? ''
     case 'pose': {
@@ -77,7 +82,7 @@ export function formInCell({ does, shorter, planned }: Pick<Taking, 'does' | 'sh
   const time = shorter[0] ? formatDuration(shorter[0].heldS) : ''
   if (does.takes.kind === 'asItStands') return time
   if (does.takes.kind === 'changed') {
-    const clause = firstClause(askedFor(does.verdict)[0] ?? '')
+    const clause = firstClause(changedWords(does))
     return clause.length <= mostInCell ? clause : `${clause.slice(0, mostInCell - 1).trimEnd()}…`
   }
   if (does.takes.kind === 'natural') return 'natural breath'
@@ -232,3 +237,16 @@ export const keptForm = (
   ...{ personId, blockId, takes, by, at },
   ...(planned.pose ? { poseId: planned.pose.id } : {}),
 })
+
+/** All that is not done as planned, as it goes to a colleague who is not told why: in words, and for how long at most. */
+export const handedForms = (through: readonly PersonThrough[], at: string): FormOfPerson[] =>
+  through.flatMap(({ takings }) => takings.filter((one) => !isAsPlanned(one)).map((one) => handedForm(one, at)))
+
+function handedForm(taking: Taking, at: string): FormOfPerson {
+  const { does, planned, shorter, chosen } = taking
+  // Where nothing is left for them, they rest meanwhile.
+  const choice = does ?? { ...planned, takes: { kind: 'rest' as const } }
+  const says = does?.takes.kind === 'changed' ? { says: changedWords(does) } : {}
+  const mostS = shorter.length > 0 ? { mostS: Math.max(...shorter.map(({ heldS }) => heldS)) } : {}
+  return { ...keptForm(taking, choice, chosen?.by ?? 'suggested', at), handed: { ...says, ...mostS } }
+}

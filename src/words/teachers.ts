@@ -1,3 +1,4 @@
+import type { PlannedClass } from '#model/planned-class'
 import type { KeptTeacher, Role, SignInKind } from '#model/teacher'
 import { counted } from './text.ts'
 
@@ -16,4 +17,10 @@ export const roleWords: Readonly<Record<Role, string>> = { teacher: 'Teacher', k
 export function teacherState({ isClosed, isNew, role }: KeptTeacher): string {
   const state = isClosed ? ', closed' : isNew ? ', has chosen no password yet' : ''
   return `${roleWords[role]}${state}`
+}
+
+/** Who leads a class that was handed over, or in whose place one leads it; nothing for any other. */
+export function handedWords({ handedTo, handedFrom }: Pick<PlannedClass, 'handedTo' | 'handedFrom'>): string {
+  if (handedTo) return `${handedTo.record ? 'led by' : 'handed over to'} ${handedTo.name}`
+  return handedFrom ? `in the place of ${handedFrom.name}` : ''
 }

@@ -34,6 +34,8 @@ export interface Choice {
   readonly base: { readonly enter: BasePosition; readonly leave: BasePosition }
   /** The longest first hold of it, a side; absent where it is no hold. */
   readonly capS: Seconds | undefined
+  /** What is changed, where a colleague said it who knows why. */
+  readonly says?: string
   /** What is held or pumped in it is past their stage of the breath ladder. */
   readonly pastStage?: boolean
 }

@@ -114,8 +114,22 @@ function likedFirst(choices: readonly Choice[]): readonly Choice[] {
 function chosenIn(form: FormOfPerson, block: Doing, whom: ForWhom): NonNullable<Taking['chosen']>[] {
   if (form.blockId !== block.block.id) return []
   if (form.poseId !== (block.kind === 'hold' ? block.pose.id : undefined)) return []
-  const choice = choiceOf(form.takes, block, whom)
+  const choice = form.handed ? asHanded(form, block, whom) : choiceOf(form.takes, block, whom)
   return choice && isOffered(choice) ? [{ ...form, choice }] : []
+}
+
+/** As a colleague said it who knows why, where nothing that is known here may speak against the pose. */
+function asHanded({ takes, handed }: FormOfPerson, block: Doing, whom: ForWhom): Choice | undefined {
+  const choice =
+    choiceOf(takes, block, whom) ??
+    (takes.kind === 'changed' ? { ...asPlanned(block, whom), takes, near: 'asTheRowSays' as const } : undefined)
+  if (!choice) return undefined
+  const caps = [choice.capS, handed?.mostS].filter((one) => one !== undefined)
+  return {
+    ...choice,
+    ...(handed?.says === undefined ? {} : { says: handed.says }),
+    capS: caps.length > 0 ? Math.min(...caps) : undefined,
+  }
 }
 
 /** Held times are said in steps of five seconds. */

@@ -13,18 +13,12 @@ import { sessionStore } from '#server/features/sessions/store'
 import { ProblemError } from '#server/problems'
 import { takeFrom } from './given-up.ts'
 
-/** Whoever hands over: as they are called, where it is known. */
-interface Giver {
-  readonly id: string
-  readonly name?: string
-}
-
 /**
  * Planned classes handed over to a colleague for their day [decisions, Keeping it]: they get a copy of the session, the sheet,
  * the set-ups, the forms and the words, and no reasons; the record comes back to both.
  */
-export function handingStore(database: Database, clock: Clock, giver: Giver) {
-  const { models, inTransaction } = database
+export function handingStore(database: Database, clock: Clock) {
+  const { models, all, inTransaction, ownerId } = database
 
   async function planned(id: string, based: number, transaction: Transaction) {
     const row = await models.plannedClasses.findByPk(id, { transaction })
@@ -33,21 +27,23 @@ export function handingStore(database: Database, clock: Clock, giver: Giver) {
   }
   return {
     /** Throws UNKNOWN_PLANNED, VERSION_STALE, CLASS_LED, CLASS_HANDED, UNKNOWN_TEACHER. */
-    handOver: (id: string, { to, words }: HandOver, based: number): Promise<KeptPlannedClass> =>
+    handOver: (id: string, { to, words, forms }: HandOver, based: number): Promise<KeptPlannedClass> =>
       inTransaction(async (transaction) => {
         const at = await planned(id, based, transaction)
         if (at.planned.ledClassId !== undefined) throw new ProblemError('CLASS_LED', {})
         if (at.planned.handedTo) throw new ProblemError('CLASS_HANDED', { name: at.planned.handedTo.name })
-        const colleague = to === giver.id ? null : await database.all.teachers.findByPk(to, { transaction })
-        if (!colleague || colleague.closedAt) throw new ProblemError('UNKNOWN_TEACHER', {}, { path: 'to' })
+        const giver = ownerId === undefined ? null : await all.teachers.findByPk(ownerId, { transaction })
+        const colleague = await all.teachers.findByPk(to, { transaction })
+        if (!giver || !colleague || colleague.id === giver.id || colleague.closedAt)
+          throw new ProblemError('UNKNOWN_TEACHER', {}, { path: 'to' })
         const session = await models.sessions.findByPk(at.planned.sessionId, { transaction })
         if (!session || session.deletedAt) throw new ProblemError('UNKNOWN_SESSION', { id: at.planned.sessionId })
         const its = ownedBy(database, to)
         const copy = copyOf(migrateDocument(session.document))
         await sessionStore(its, clock).create(copy, transaction)
         const said = words === undefined ? {} : { words }
-        const handedFrom = { teacherId: giver.id, name: giver.name ?? '', classId: id, ...said }
-        const theirs: PlannedClass = { ...ofTheDay(at.planned), id: nanoid(), sessionId: copy.id, handedFrom }
+        const handedFrom = { teacherId: giver.id, name: giver.name, classId: id, ...said }
+        const theirs: PlannedClass = { ...ofTheDay(at.planned), forms, id: nanoid(), sessionId: copy.id, handedFrom }
         await its.models.plannedClasses.create({ id: theirs.id, ...columnsOf(theirs, 1) }, { transaction })
         const handedTo = {
           teacherId: to,
@@ -87,13 +83,12 @@ function copyOf({ versionOf: _of, ...session }: Session): Session {
   return { ...session, id: nanoid() }
 }
 
-/** What of a class goes with it: who comes, what they take, what lies there; not why, nor what was told for this day. */
+/** What of a class goes with it: who comes and what lies there; nothing that was told for this day, nor what is set aside with a reason. */
 function ofTheDay({ placeId, roomId, day, startsAt, guests, needs, ...planned }: PlannedClass) {
-  const { substitutes, setUps, fetching, setAside } = planned
+  const { substitutes, setUps, fetching } = planned
   return {
-    ...{ placeId, day, guests, substitutes, setAside },
+    ...{ placeId, day, guests, substitutes, setAside: [] },
     people: planned.people.map(({ personId, away }) => (away ? { personId, away } : { personId })),
-    forms: planned.forms.map(({ why: _why, ...form }) => form),
     ...(roomId === undefined ? {} : { roomId }),
     ...(startsAt === undefined ? {} : { startsAt }),
     ...(needs ? { needs } : {}),

@@ -94,6 +94,7 @@ const any = (words: string) => ({ value: '', words })
             <td>{{ dayTimeText(line.startedAt) }}</td>
             <th scope="row">
               <RouterLink :to="{ name: 'led-class', params: { id: line.id } }">{{ line.name }}</RouterLink>
+              <small v-if="line.ledBy !== null" class="by">led by {{ line.ledBy }}</small>
             </th>
             <td class="figure">{{ formatDuration(line.plannedS) }}</td>
             <td class="figure">{{ line.endedAt === null ? 'not finished' : formatDuration(line.ledS) }}</td>
@@ -127,6 +128,12 @@ const any = (words: string) => ({ value: '', words })
 </template>
 
 <style scoped>
+.by {
+  margin-left: 10px;
+  color: var(--ink-soft);
+  font-weight: 400;
+  white-space: nowrap;
+}
 header {
   margin-bottom: 14px;
 }

@@ -91,7 +91,8 @@ const people = computed(() => (led.value ? peopleHere({ start: led.value, events
           <p>
             {{ formatMs(done.ledMs) }} led, {{ formatMs(done.plannedMs) }} planned{{
               people > 0 ? `, ${counted(people, 'person', 'people')}` : ''
-            }}{{ led.left ? '; left early' : '' }}{{ led.endedAt === null ? '; not finished' : '' }}
+            }}{{ led.ledBy === null ? '' : `; led by ${led.ledBy}` }}{{ led.left ? '; left early' : ''
+            }}{{ led.endedAt === null ? '; not finished' : '' }}
           </p>
         </div>
         <div class="acts">

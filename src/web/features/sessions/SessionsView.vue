@@ -13,12 +13,13 @@ import { useWhoStore } from '#web/shared/teachers/who-store.ts'
 import { practiceChoices } from '#words/practices'
 import { dayText } from '#words/dates'
 import HistoryDialog from './HistoryDialog.vue'
+import InPlaceOf from './InPlaceOf.vue'
 import { useSessions } from './use-sessions.ts'
 import type { Shown } from './use-session-list.ts'
 import { textOf } from '#web/shared/ui/text-of.ts'
 
 const sessions = useSessions()
-const { state, shown, wanted, practice, found, counts, told, problems } = sessions
+const { lines, state, shown, wanted, practice, found, counts, told, problems } = sessions
 const router = useRouter()
 const store = useSessionStore()
 const who = useWhoStore()
@@ -133,6 +134,7 @@ const nothing = computed(() => {
           <Button v-if="told.undo" text size="small" severity="secondary" label="Undo" @click="told.undo()" />
         </p>
       </div>
+      <InPlaceOf v-if="who.kind !== 'alone' && state === 'ready'" :lines="lines" />
       <div v-if="state === 'ready'" class="tools">
         <div class="tabs" role="group" aria-label="Which sessions">
           <button

@@ -1,4 +1,4 @@
-import type { KeptPlannedClass, PlannedClass } from '#model/planned-class'
+import type { HandOver, KeptPlannedClass, PlannedClass } from '#model/planned-class'
 import { keptAs } from '#web/shared/saving/kept-documents.ts'
 import { ask } from './client.ts'
 
@@ -8,3 +8,8 @@ export const writePlannedClass = (planned: PlannedClass, based: number) =>
   ask<KeptPlannedClass>(`/planned-classes/${planned.id}`, { method: 'PUT', body: planned, based })
 export const removePlannedClass = (id: string, based: number) =>
   ask<undefined>(`/planned-classes/${id}`, { method: 'DELETE', based })
+
+export const handOverClass = (id: string, to: HandOver, based: number) =>
+  ask<KeptPlannedClass>(`/planned-classes/${id}/handed`, { method: 'PUT', body: to, based })
+export const takeClassBack = (id: string, based: number) =>
+  ask<KeptPlannedClass>(`/planned-classes/${id}/handed`, { method: 'DELETE', based })

@@ -9,6 +9,7 @@ import { classWhen } from '#words/class-days'
 import { fetchingNames } from '#words/fetching'
 import { usePlacesStore } from '#web/shared/house/places-store.ts'
 import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
+import HandOver from './HandOver.vue'
 import SelectField from '#web/shared/ui/SelectField.vue'
 
 /** When and where a planned class is, and how its things come to the mats. */
@@ -86,11 +87,27 @@ async function bringBack(): Promise<void> {
       :options="fetchingChoices"
       @change="change({ fetching: $event })"
     />
-    <Button size="small" text severity="secondary" icon="pi pi-times" label="Take this class away" @click="remove" />
+    <HandOver :key="planned.id" :planned="planned" />
+    <Button
+      size="small"
+      text
+      severity="secondary"
+      icon="pi pi-times"
+      :label="planned.handedFrom ? `Give it back to ${planned.handedFrom.name}` : 'Take this class away'"
+      @click="remove"
+    />
   </div>
   <p v-if="gone" class="gone" role="status">
-    {{ classWhen(gone) }} taken away.
-    <Button size="small" text severity="secondary" icon="pi pi-undo" label="Bring it back" @click="bringBack" />
+    {{ classWhen(gone) }} {{ gone.handedFrom ? `given back to ${gone.handedFrom.name}` : 'taken away' }}.
+    <Button
+      v-if="!gone.handedFrom"
+      size="small"
+      text
+      severity="secondary"
+      icon="pi pi-undo"
+      label="Bring it back"
+      @click="bringBack"
+    />
   </p>
 </template>
 

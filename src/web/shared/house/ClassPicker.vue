@@ -4,7 +4,8 @@ import { computed } from 'vue'
 import type { Session } from '#model/session'
 import type { Timeline } from '#core/timeline'
 import { classWhen, dayOf } from '#words/class-days'
-import { counted } from '#words/text'
+import { handedWords } from '#words/teachers'
+import { counted, joined } from '#words/text'
 import { ports } from '#web/shared/ports.ts'
 import NumberField from '#web/shared/ui/NumberField.vue'
 import SelectField from '#web/shared/ui/SelectField.vue'
@@ -20,7 +21,7 @@ const choices = computed(() => {
   // One that is past stays as long as it is looked at.
   const all = planned.value && !toCome.includes(planned.value) ? [planned.value, ...toCome] : toCome
   return [
-    ...all.map((one) => ({ value: one.id, words: classWhen(one) })),
+    ...all.map((one) => ({ value: one.id, words: joined([classWhen(one), handedWords(one)], ', ') })),
     { value: none, words: 'no planned class' },
     { value: another, words: 'Plan a class…' },
   ]
@@ -63,6 +64,7 @@ const named = computed(() => (planned.value ? planned.value.people.filter(({ awa
 <style scoped>
 .picker {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
   margin: 8px 0;
 }

@@ -1,9 +1,17 @@
 import { useSessionStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
-import type { PlannedClass } from '#model/planned-class'
+import type { HandOver, PlannedClass } from '#model/planned-class'
 import { dayOf } from '#words/class-days'
-import { listPlannedClasses, removePlannedClass, writePlannedClass } from '#web/shared/api/planned-classes.ts'
+import { whyNot } from '#web/shared/api/client.ts'
+import type { Reply } from '#web/shared/api/client.ts'
+import {
+  handOverClass,
+  listPlannedClasses,
+  removePlannedClass,
+  takeClassBack,
+  writePlannedClass,
+} from '#web/shared/api/planned-classes.ts'
 import { ports } from '#web/shared/ports.ts'
 import { keptDocuments } from '#web/shared/saving/kept-documents.ts'
 
@@ -15,7 +23,7 @@ const byTime = (a: PlannedClass, b: PlannedClass): number =>
 
 /** The classes that are planned, and for which of them each session is opened; each change is written at once. */
 export const usePlannedClassesStore = defineStore('planned-classes', () => {
-  const { documents, load, problem, steps, undo, put, remove } = keptDocuments({
+  const { documents, load, problem, steps, undo, put, remove, versionOf } = keptDocuments({
     list: listPlannedClasses,
     write: writePlannedClass,
     remove: removePlannedClass,
@@ -25,7 +33,19 @@ export const usePlannedClassesStore = defineStore('planned-classes', () => {
     const today = dayOf(ports().epochMs())
     return planned.value.filter((one) => one.sessionId === sessionId && one.day >= today && !one.ledClassId)
   }
+  /** What the server does to a class is read again; says why it did not come about, or nothing. */
+  async function done(asked: Promise<Reply<unknown>>): Promise<string> {
+    const reply = await asked
+    await load()
+    return reply.kind === 'ok' ? '' : whyNot(reply)
+  }
   return {
+    handOver: (id: string, to: HandOver) => done(handOverClass(id, to, versionOf(id))),
+    takeBack: (id: string) => done(takeClassBack(id, versionOf(id))),
+    /** Those one leads in a colleague's place, to come. */
+    inPlaceOf: computed(() =>
+      planned.value.filter((one) => one.handedFrom && !one.ledClassId && one.day >= dayOf(ports().epochMs())),
+    ),
     ...{ planned, problem, steps, undo, load, toComeOf, put, remove },
     /** The class a session is opened for: the one that was chosen, else the next to come. */
     openFor(sessionId: string): PlannedClass | undefined {
