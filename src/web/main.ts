@@ -1,3 +1,4 @@
+import './app/storage-here.ts'
 import '@fontsource-variable/ysabeau-office'
 import 'primeicons/primeicons.css'
 import './app/tokens.css'

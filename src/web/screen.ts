@@ -1,3 +1,4 @@
+import './app/storage-here.ts'
 import '@fontsource-variable/ysabeau-office'
 import './app/tokens.css'
 import './app/styles.css'

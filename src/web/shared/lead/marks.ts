@@ -1,5 +1,5 @@
-import { openDB } from 'idb'
-import type { DBSchema, IDBPDatabase } from 'idb'
+import type { DBSchema } from 'idb'
+import { browserDatabase, keptOrHere } from '#web/shared/saving/browser-database.ts'
 import type { ObservedMarkSent } from '#model/observed-mark'
 import { dropObservedMark, keepObservedMark } from '#web/shared/api/led-classes.ts'
 import { deviceId } from './device-id.ts'
@@ -18,47 +18,43 @@ interface Stores extends DBSchema {
   marks: { key: string; value: Mark; indexes: { class: string } }
 }
 
-let opened: Promise<IDBPDatabase<Stores>> | undefined
+const database = browserDatabase<Stores>(itsOwn('zovrin-marks'), 1, (db) => {
+  db.createObjectStore('marks', { keyPath: 'id' }).createIndex('class', 'classId')
+})
 
-function database(): Promise<IDBPDatabase<Stores>> {
-  opened ??= openDB<Stores>(itsOwn('zovrin-marks'), 1, {
-    upgrade(db) {
-      db.createObjectStore('marks', { keyPath: 'id' }).createIndex('class', 'classId')
-    },
-  })
-  return opened
-}
+const marks = keptOrHere<Mark>({
+  put: async (mark) => (await database()).put('marks', mark),
+  delete: async (id) => (await database()).delete('marks', id),
+  all: async () => (await database()).getAll('marks'),
+})
 
-export async function keepMark(mark: Mark): Promise<void> {
-  await (await database()).put('marks', mark)
+export const keepMark = async (mark: Mark): Promise<void> => {
+  await marks.put(mark)
 }
 
 /** The marks made here in a class, the newest first. */
 export async function marksOf(classId: string): Promise<readonly Mark[]> {
-  const marks = await (await database()).getAllFromIndex('marks', 'class', classId)
-  return marks.filter(({ isGone }) => !isGone).sort((a, b) => b.atMs - a.atMs)
+  const all = await marks.all()
+  return all.filter((one) => one.classId === classId && !one.isGone).sort((a, b) => b.atMs - a.atMs)
 }
 
 /** Sends what the server has not; false where some of it is left. What changed meanwhile is sent the next time. */
 export async function sendMarks(): Promise<boolean> {
-  const db = await database()
-  for (const mark of await db.getAll('marks')) if (!mark.isSent) await sent(db, mark)
-  return (await db.getAll('marks')).every(({ isSent }) => isSent)
+  for (const mark of await marks.all()) if (!mark.isSent) await sent(mark)
+  return (await marks.all()).every(({ isSent }) => isSent)
 }
 
-async function sent(db: IDBPDatabase<Stores>, { id, classId, atMs, text, isGone }: Mark): Promise<void> {
+async function sent({ id, classId, atMs, text, isGone }: Mark): Promise<void> {
   const reply = isGone
     ? await dropObservedMark(classId, id)
     : await keepObservedMark(classId, id, { by: deviceId(), atMs, text })
-  const now = await db.get('marks', id)
+  const now = (await marks.all()).find((one) => one.id === id)
   if (reply.kind !== 'ok' || now?.text !== text || now.isGone !== isGone) return
-  if (isGone) await db.delete('marks', id)
-  else await db.put('marks', { ...now, isSent: true })
+  if (isGone) await marks.delete(id)
+  else await marks.put({ ...now, isSent: true })
 }
 
 /** Forgets the marks of other classes that the server has. */
 export async function forgetOtherMarks(classId: string): Promise<void> {
-  const db = await database()
-  for (const mark of await db.getAll('marks'))
-    if (mark.isSent && mark.classId !== classId) await db.delete('marks', mark.id)
+  for (const mark of await marks.all()) if (mark.isSent && mark.classId !== classId) await marks.delete(mark.id)
 }

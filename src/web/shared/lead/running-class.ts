@@ -1,5 +1,5 @@
-import { openDB } from 'idb'
-import type { DBSchema, IDBPDatabase } from 'idb'
+import type { DBSchema } from 'idb'
+import { browserDatabase, keptOrHere } from '#web/shared/saving/browser-database.ts'
 import { ledStartSchema } from '#model/led-class'
 import type { KeptEvent, LedEnd, LedStart } from '#model/led-class'
 import { itsOwn } from '#web/shared/teachers/teacher-here.ts'
@@ -24,28 +24,27 @@ interface Stores extends DBSchema {
   running: { key: string; value: { readonly led: unknown } }
 }
 
-let opened: Promise<IDBPDatabase<Stores>> | undefined
+const database = browserDatabase<Stores>(itsOwn('zovrin-classes'), 2, async (db, from, _to, transaction) => {
+  db.createObjectStore('classes', { keyPath: 'id' }).createIndex('session', 'sessionId')
+  db.createObjectStore('former', { autoIncrement: true })
+  if (from < 1) return
+  for (const record of await transaction.objectStore('running').getAll())
+    await transaction.objectStore('former').add(record)
+  db.deleteObjectStore('running')
+})
 
-function database(): Promise<IDBPDatabase<Stores>> {
-  opened ??= openDB<Stores>(itsOwn('zovrin-classes'), 2, {
-    async upgrade(db, from, _to, transaction) {
-      db.createObjectStore('classes', { keyPath: 'id' }).createIndex('session', 'sessionId')
-      db.createObjectStore('former', { autoIncrement: true })
-      if (from < 1) return
-      for (const record of await transaction.objectStore('running').getAll())
-        await transaction.objectStore('former').add(record)
-      db.deleteObjectStore('running')
-    },
-  })
-  return opened
-}
+const classes = keptOrHere<RunningClass>({
+  put: async (running) => (await database()).put('classes', running),
+  delete: async (id) => (await database()).delete('classes', id),
+  all: async () => (await database()).getAll('classes'),
+})
 
 export async function keepRunning(running: RunningClass): Promise<void> {
-  await (await database()).put('classes', running)
+  await classes.put(running)
 }
 
 export async function dropRunning(id: string): Promise<void> {
-  await (await database()).delete('classes', id)
+  await classes.delete(id)
 }
 
 /** One that an earlier version of Zovrin began is led on as this one has it; one that cannot be read stays as it is. */
@@ -56,23 +55,24 @@ function lifted(running: RunningClass | undefined): RunningClass | undefined {
 
 /** The class of a session that was begun in this browser and is not over. */
 export async function runningOf(sessionId: string): Promise<RunningClass | undefined> {
-  const classes = await (await database()).getAllFromIndex('classes', 'session', sessionId)
-  return lifted(classes.find(({ end }) => end === undefined))
+  const all = await classes.all()
+  return lifted(all.find((one) => one.sessionId === sessionId && one.end === undefined))
 }
 
 /** The class that runs, or was left running when its window closed. */
 export async function anyRunning(): Promise<RunningClass | undefined> {
-  return lifted((await (await database()).getAll('classes')).find(({ end }) => end === undefined))
+  return lifted((await classes.all()).find(({ end }) => end === undefined))
 }
 
 /** Classes that are over and not wholly sent. */
 export async function unsentClasses(): Promise<readonly RunningClass[]> {
-  return (await (await database()).getAll('classes')).filter(({ end }) => end !== undefined)
+  return (await classes.all()).filter(({ end }) => end !== undefined)
 }
 
 /** What the first edition kept and never sent, each with a way to forget it. */
 export async function formerClasses(): Promise<readonly { led: unknown; forget: () => Promise<void> }[]> {
-  const db = await database()
+  const db = await database().catch(() => undefined)
+  if (!db) return []
   const keys = await db.getAllKeys('former')
   return Promise.all(
     keys.map(async (key) => ({ led: (await db.get('former', key))?.led, forget: () => db.delete('former', key) })),

@@ -1,5 +1,5 @@
-import { openDB } from 'idb'
-import type { DBSchema, IDBPDatabase } from 'idb'
+import type { DBSchema } from 'idb'
+import { browserDatabase } from '#web/shared/saving/browser-database.ts'
 import { lift } from '#model/lift'
 import type { Session } from '#model/session'
 import { itsOwn } from '#web/shared/teachers/teacher-here.ts'
@@ -19,17 +19,10 @@ interface Stores extends DBSchema {
   known: { key: string; value: { document: Session; version: number } }
 }
 
-let opened: Promise<IDBPDatabase<Stores>> | undefined
-
-function database(): Promise<IDBPDatabase<Stores>> {
-  opened ??= openDB<Stores>(itsOwn('zovrin'), 1, {
-    upgrade(db) {
-      db.createObjectStore('drafts', { keyPath: ['sessionId', 'windowId'] }).createIndex('session', 'sessionId')
-      db.createObjectStore('known')
-    },
-  })
-  return opened
-}
+const database = browserDatabase<Stores>(itsOwn('zovrin'), 1, (db) => {
+  db.createObjectStore('drafts', { keyPath: ['sessionId', 'windowId'] }).createIndex('session', 'sessionId')
+  db.createObjectStore('known')
+})
 
 export async function putDraft(draft: Draft): Promise<void> {
   await (await database()).put('drafts', draft)

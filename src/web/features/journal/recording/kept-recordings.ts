@@ -1,5 +1,5 @@
-import { openDB } from 'idb'
-import type { DBSchema, IDBPDatabase } from 'idb'
+import type { DBSchema } from 'idb'
+import { browserDatabase } from '#web/shared/saving/browser-database.ts'
 import type { Caption, EditedSpan } from '#core/captions'
 import { itsOwn } from '#web/shared/teachers/teacher-here.ts'
 
@@ -20,16 +20,9 @@ interface Stores extends DBSchema {
   recordings: { key: string; value: KeptRecording }
 }
 
-let opened: Promise<IDBPDatabase<Stores>> | undefined
-
-function database(): Promise<IDBPDatabase<Stores>> {
-  opened ??= openDB<Stores>(itsOwn('zovrin-recordings'), 1, {
-    upgrade(db) {
-      db.createObjectStore('recordings', { keyPath: 'id' })
-    },
-  })
-  return opened
-}
+const database = browserDatabase<Stores>(itsOwn('zovrin-recordings'), 1, (db) => {
+  db.createObjectStore('recordings', { keyPath: 'id' })
+})
 
 export async function keepRecording(recording: KeptRecording): Promise<void> {
   await (await database()).put('recordings', recording)

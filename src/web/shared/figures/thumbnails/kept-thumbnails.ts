@@ -1,5 +1,5 @@
-import { openDB } from 'idb'
-import type { DBSchema, IDBPDatabase } from 'idb'
+import type { DBSchema } from 'idb'
+import { browserDatabase } from '#web/shared/saving/browser-database.ts'
 import type { Drawing } from '../picture.ts'
 
 interface KeptThumbnail {
@@ -16,16 +16,9 @@ interface Stores extends DBSchema {
 /** So many are kept, about 3 kB each: the whole shelf three times over. Past it all are drawn anew. */
 const mostKept = 900
 
-let opened: Promise<IDBPDatabase<Stores>> | undefined
-
-function database(): Promise<IDBPDatabase<Stores>> {
-  opened ??= openDB<Stores>('zovrin-thumbnails', 1, {
-    upgrade(db) {
-      db.createObjectStore('thumbnails', { keyPath: 'key' }).createIndex('edition', 'edition')
-    },
-  })
-  return opened
-}
+const database = browserDatabase<Stores>('zovrin-thumbnails', 1, (db) => {
+  db.createObjectStore('thumbnails', { keyPath: 'key' }).createIndex('edition', 'edition')
+})
 
 /** All that this browser keeps of an edition; what others drew is thrown away, and all once they are too many. */
 export async function keptThumbnails(edition: string): Promise<ReadonlyMap<string, Drawing>> {
