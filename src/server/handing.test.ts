@@ -166,6 +166,25 @@ test('it comes back also where it is told only afterwards which class it was', a
   expect(await journal(kaia)).toMatchObject([{ ledBy: 'Noor', note: 'Short.' }])
 })
 
+test('no record of anybody else’s comes with it', async () => {
+  const { start, told, end } = aClassToSend(slow)
+  await ole
+    .post('/api/sessions')
+    .send({ ...slow, id: 'his' })
+    .expect(201)
+  await ole
+    .put('/api/led-classes/his-own')
+    .send({ ...start, id: 'his-own', sessionId: 'his' })
+    .expect(204)
+  await ole.post('/api/led-classes/his-own/events?after=0').send(told).expect(200)
+  await ole.put('/api/led-classes/his-own/end').send(end).expect(204)
+  await handOver({ to: 'noor' }).expect(200)
+  const { planned: theirs } = await only(noor)
+  const said = { ...theirs, ledClassId: 'his-own' }
+  await noor.put(`/api/planned-classes/${theirs.id}`).set('If-Match', '"1"').send(said).expect(200)
+  expect(await journal(kaia)).toEqual([])
+})
+
 test('a class is taken back, or given back, as long as it was not led', async () => {
   await handOver({ to: 'noor' }).expect(200)
   expect(code(await handOver({ to: 'ole' }, 2).expect(409))).toBe('CLASS_HANDED')
@@ -202,7 +221,11 @@ test('nobody is handed a class who is not there, nor one that is not there; a st
   expect(code(await handOver({ to: 'owner' }).expect(404))).toBe('UNKNOWN_TEACHER')
   expect(code(await handOver({ to: 'noor' }, 7).expect(412))).toBe('VERSION_STALE')
   expect(code(await handOver({ to: 'noor', words: '  ' }).expect(422))).toBe('DOCUMENT_REFUSED')
-  await noor.put('/api/planned-classes/evening/handed').set('If-Match', '"1"').send({ to: 'ole', forms: [] }).expect(404)
+  await noor
+    .put('/api/planned-classes/evening/handed')
+    .set('If-Match', '"1"')
+    .send({ to: 'ole', forms: [] })
+    .expect(404)
   expect(await planned(noor)).toEqual([])
 })
 

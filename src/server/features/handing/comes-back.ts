@@ -13,12 +13,12 @@ import { columnsOf, plannedIn } from '#server/features/planned-classes/planned-r
 export async function comesBack({ all }: Database, ledClassId: string, transaction: Transaction): Promise<void> {
   const led = await all.ledClasses.findByPk(ledClassId, { transaction })
   if (!led?.endedAt) return
-  const theirs = await plannedFor(all, ledClassId, transaction)
+  const theirs = await plannedFor(all, led, transaction)
   const whose = theirs?.handedFrom && (await all.plannedClasses.findByPk(theirs.handedFrom.classId, { transaction }))
   if (!theirs || !whose) return
   const planned = plannedIn(whose.document)
   const { handedTo } = planned
-  if (!handedTo) return
+  if (handedTo?.classId !== theirs.id) return
   const record = handedTo.record
     ? await writtenSince(all, handedTo.record, led, transaction)
     : await copied(all, led, { planned, ownerId: whose.ownerId }, transaction)
@@ -34,10 +34,11 @@ export async function comesBack({ all }: Database, ledClassId: string, transacti
 
 type Came = NonNullable<NonNullable<PlannedClass['handedTo']>['record']>
 
-async function plannedFor({ plannedClasses }: Models, ledClassId: string, transaction: Transaction) {
-  const names = { [Op.like]: `%"${ledClassId}"%` }
-  const rows = await plannedClasses.findAll({ where: { isLed: true, document: names }, transaction })
-  return rows.map(({ document }) => plannedIn(document)).find((one) => one.ledClassId === ledClassId)
+/** The planned class a record is of: one of whoever led it, whatever another one says. */
+async function plannedFor({ plannedClasses }: Models, { id, ownerId }: LedClassRow, transaction: Transaction) {
+  const document = { [Op.like]: `%"${id}"%` }
+  const rows = await plannedClasses.findAll({ where: { isLed: true, ownerId, document }, transaction })
+  return rows.map((row) => plannedIn(row.document)).find((one) => one.ledClassId === id)
 }
 
 async function copied(
