@@ -120,6 +120,34 @@ test('a class is handed over with what each takes and no reasons, found by the c
   await expect(page.getByText('given back to Kaia.')).toBeVisible()
 })
 
+test('a session is shown to a colleague, who says something beside a block; it stands there until it is done with', async ({
+  page,
+  house,
+  expectFailures,
+}) => {
+  expectFailures('401')
+  await addNoor(page, house)
+  await page.goto(`${house.address}plan/thursday-slow-hour`)
+  await button(page, 'Show it to a colleague for remarks…').click()
+  await button(page, 'Show it').click()
+  await expect(page.getByText('Shown to Noor.')).toBeVisible()
+  await signOut(page)
+  await signIn(page, 'Noor', '0815')
+  await page.getByRole('link', { name: 'Thursday slow hour (Kaia’s)' }).click()
+  await page.getByRole('option', { name: /^Sphinx,/ }).click()
+  await page.getByLabel('For Kaia, beside this block').fill('Three minutes after the fold: is that long?')
+  await button(page, 'Say it').click()
+  await expect(button(page, 'Take it back: Three minutes after the fold: is that long?')).toBeVisible()
+  expect(await serious(page)).toEqual([])
+  await signOut(page)
+  await signIn(page, 'Kaia', '4711')
+  await page.goto(`${house.address}plan/thursday-slow-hour`)
+  await button(page, 'Sphinx').click()
+  await expect(page.getByText('Noor: Three minutes after the fold: is that long?')).toBeVisible()
+  await button(page, 'Done with it: Three minutes after the fold: is that long?').click()
+  await expect(page.getByText('Noor: Three minutes after the fold')).toHaveCount(0)
+})
+
 test('a wrong PIN is told, and a code of the keeper’s lets one choose another', async ({
   page,
   house,

@@ -60,6 +60,7 @@ export interface ProblemFacts {
   /** A planned class that a colleague has for its day. */
   CLASS_HANDED: { name: string }
   CLASS_LED: object
+  UNKNOWN_REMARK: { id: string }
   SECRET_WEAK: { kind: 'accounts' | 'machine' }
   /** A colleague made it. */
   NOT_YOURS: { name: string; maker: string }

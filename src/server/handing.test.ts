@@ -117,6 +117,10 @@ test('a colleague has plan, sheet, set-ups, forms and words of their own, and no
   expect(((await kaia.get('/api/sessions/slow')).body as Session).name).toBe('Slow hour')
   expect(await planned(ole)).toEqual([])
   await noor.get('/api/sessions/slow').expect(404)
+  // Whoever leads in one’s place can say something of the plan as well.
+  const remark = { blockId: 'deer', text: 'They like it longer.' }
+  await noor.put(`/api/remarks/${theirs.sessionId}/r1`).send(remark).expect(200)
+  expect((await kaia.get('/api/remarks/slow').expect(200)).body).toMatchObject({ on: [{ ...remark, by: 'Noor' }] })
 })
 
 test('the record comes back to both, and what is written of it afterwards follows until one writes oneself', async () => {

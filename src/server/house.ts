@@ -29,6 +29,8 @@ import { mentionRoutes } from './features/people/mentions.ts'
 import { peopleStore } from './features/people/store.ts'
 import { placeStore } from './features/places/store.ts'
 import { plannedClassStore } from './features/planned-classes/store.ts'
+import { remarkRoutes } from './features/remarks/routes.ts'
+import { remarkStore } from './features/remarks/store.ts'
 import type { RoomControl } from './features/room/control.ts'
 import { deviceStore } from './features/room/devices.ts'
 import type { DeviceStore } from './features/room/devices.ts'
@@ -145,6 +147,7 @@ function answersTo(who: Who, { database: all, clock, hub, folder }: Deps, room: 
   house.use('/api/planned-classes', keptRoutes('planned', plannedClassSchema, plannedClassStore(database, clock)))
   house.use('/api/series', keptRoutes('series', seriesSchema, seriesStore(database)))
   house.use('/api/long-days', keptRoutes('longDay', longDaySchema, longDayStore(database)))
+  house.use('/api/remarks', remarkRoutes(remarkStore(database, clock)))
   house.use('/api/voices', voiceRoutes(voices))
   house.use('/api/now', nowRoutes(following))
   house.use('/api/screen', screenRoutes(following))

@@ -131,6 +131,7 @@ describe('the record of a class', () => {
             left: end.left,
             note: end.note,
             breath: null,
+            ledBy: null,
             visits: end.visits,
             format: 2,
           },
@@ -273,7 +274,7 @@ describe('the journal', () => {
     expect(lines).toHaveLength(100)
     expect(lines[0]).toEqual({
       ...{ id: line(0), sessionId: 'session-1', startedAt: '2026-03-12T18:00:00.000Z', endedAt: null },
-      ...{ people: 1, name: 'An hour', plannedS: 3600, ledS: 0, note: '', breath: null },
+      ...{ people: 1, name: 'An hour', plannedS: 3600, ledS: 0, note: '', breath: null, ledBy: null },
     })
   })
 

@@ -55,6 +55,7 @@ export const answers = {
   pairing: 'no names',
   sounds: 'no names',
   voices: 'no names',
+  remarks: 'no names',
   /** Who teaches here, as colleagues are called; nobody who comes to a class. */
   'sign-in': 'no names',
   teachers: 'no names',

@@ -131,6 +131,7 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     title: 'The class is handed over',
     detail: `${name} has this class for its day: take it back first.`,
   }),
+  UNKNOWN_REMARK: ({ id }) => ({ title: 'No such remark', detail: `There is no remark “${id}” here any more.` }),
   CLASS_LED: () => ({
     title: 'The class was led',
     detail: 'It has been led already: there is nothing left to hand over or to take back.',

@@ -76,6 +76,27 @@ export interface PlannedClassRow extends Row<PlannedClassRow> {
   ownerId: CreationOptional<string>
 }
 
+export interface ShownSessionRow extends Row<ShownSessionRow> {
+  /** A colleague's copy. */
+  copyId: string
+  sessionId: string
+  ownerId: string
+  toId: string
+  toName: string
+  shownAt: Date
+}
+export interface RemarkRow extends Row<RemarkRow> {
+  id: string
+  sessionId: string
+  blockId: string
+  /** Whose session it is. */
+  ownerId: string
+  byId: string
+  byName: string
+  text: string
+  saidAt: Date
+}
+
 export interface SeriesRow extends Row<SeriesRow> {
   id: string
   name: string
@@ -259,6 +280,8 @@ export interface Models {
   readonly teachers: ModelStatic<TeacherRow>
   readonly signIns: ModelStatic<SignInRow>
   readonly signInTries: ModelStatic<SignInTryRow>
+  readonly shownSessions: ModelStatic<ShownSessionRow>
+  readonly remarks: ModelStatic<RemarkRow>
 }
 
 // Made anew for each column: Sequelize writes the column's name into what it is given.
@@ -452,6 +475,7 @@ export function defineModels(sequelize: Sequelize): Models {
       plain('peopleTold'),
     ),
     ...teacherModels(sequelize),
+    ...shownModels(sequelize),
   }
 }
 
@@ -478,6 +502,26 @@ function teacherModels(sequelize: Sequelize): Pick<Models, 'teachers' | 'signIns
       'signInTry',
       { key: key(), wrong: whole(), at: instant(), closedUntil: maybeInstant() },
       plain('signInTries'),
+    ),
+  }
+}
+
+/** What teachers show each other, and what is said of it. */
+function shownModels(sequelize: Sequelize): Pick<Models, 'shownSessions' | 'remarks'> {
+  const plain = (tableName: string) => ({ tableName, timestamps: false })
+  return {
+    shownSessions: sequelize.define<ShownSessionRow>(
+      'shownSession',
+      { copyId: key(), sessionId: short(), ownerId: owner(), toId: short(), toName: short(), shownAt: instant() },
+      plain('shownSessions'),
+    ),
+    remarks: sequelize.define<RemarkRow>(
+      'remark',
+      {
+        ...{ id: key(), sessionId: short(), blockId: short(), ownerId: owner(), byId: short(), byName: short() },
+        ...{ text: text(), saidAt: instant() },
+      },
+      plain('remarks'),
     ),
   }
 }

@@ -3,7 +3,10 @@ import type { Database } from './database.ts'
 import type { Models } from './models.ts'
 
 /** What is one teacher's own; all else is shared, or goes with one of these. */
-const ownedModels = ['sessions', 'series', 'longDays', 'ledClasses', 'plannedClasses', 'devices', 'settings'] as const
+const ownedModels = [
+  ...(['sessions', 'series', 'longDays', 'ledClasses', 'plannedClasses', 'devices', 'settings'] as const),
+  ...(['shownSessions', 'remarks'] as const),
+]
 /** What all use: whoever made it is written down with it. */
 const madeModels = ['people', 'ownThings', 'sounds'] as const
 

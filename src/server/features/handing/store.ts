@@ -1,24 +1,22 @@
 import { nanoid } from 'nanoid'
 import type { Transaction } from 'sequelize'
 import type { HandOver, KeptPlannedClass, PlannedClass } from '#model/planned-class'
-import type { Session } from '#model/session'
 import type { Clock } from '#server/clock'
 import type { PlannedClassRow } from '#server/db/models'
 import type { Database } from '#server/db/open'
 import { ownedBy } from '#server/db/owned'
 import { refuseStale } from '#server/features/guards'
 import { columnsOf, plannedIn } from '#server/features/planned-classes/planned-row'
-import { migrateDocument } from '#server/features/sessions/migrate-document'
-import { sessionStore } from '#server/features/sessions/store'
 import { ProblemError } from '#server/problems'
 import { takeFrom } from './given-up.ts'
+import { bothOf, shown } from './show.ts'
 
 /**
  * Planned classes handed over to a colleague for their day [decisions, Keeping it]: they get a copy of the session, the sheet,
  * the set-ups, the forms and the words, and no reasons; the record comes back to both.
  */
 export function handingStore(database: Database, clock: Clock) {
-  const { models, all, inTransaction, ownerId } = database
+  const { models, inTransaction } = database
 
   async function planned(id: string, based: number, transaction: Transaction) {
     const row = await models.plannedClasses.findByPk(id, { transaction })
@@ -26,25 +24,22 @@ export function handingStore(database: Database, clock: Clock) {
     return { row, planned: plannedIn(row.document) }
   }
   return {
-    /** Throws UNKNOWN_PLANNED, VERSION_STALE, CLASS_LED, CLASS_HANDED, UNKNOWN_TEACHER. */
+    /** Throws UNKNOWN_PLANNED, VERSION_STALE, CLASS_LED, CLASS_HANDED, UNKNOWN_TEACHER, UNKNOWN_SESSION. */
     handOver: (id: string, { to, words, forms }: HandOver, based: number): Promise<KeptPlannedClass> =>
       inTransaction(async (transaction) => {
         const at = await planned(id, based, transaction)
         if (at.planned.ledClassId !== undefined) throw new ProblemError('CLASS_LED', {})
         if (at.planned.handedTo) throw new ProblemError('CLASS_HANDED', { name: at.planned.handedTo.name })
-        const giver = ownerId === undefined ? null : await all.teachers.findByPk(ownerId, { transaction })
-        const colleague = await all.teachers.findByPk(to, { transaction })
-        if (!giver || !colleague || colleague.id === giver.id || colleague.closedAt)
-          throw new ProblemError('UNKNOWN_TEACHER', {}, { path: 'to' })
-        const session = await models.sessions.findByPk(at.planned.sessionId, { transaction })
-        if (!session || session.deletedAt) throw new ProblemError('UNKNOWN_SESSION', { id: at.planned.sessionId })
-        const its = ownedBy(database, to)
-        const copy = copyOf(migrateDocument(session.document))
-        await sessionStore(its, clock).create(copy, transaction)
+        const both = await bothOf(database, to, transaction)
+        const { giver, colleague } = both
+        const copy = await shown(database, at.planned.sessionId, both, { clock }, transaction)
         const said = words === undefined ? {} : { words }
         const handedFrom = { teacherId: giver.id, name: giver.name, classId: id, ...said }
         const theirs: PlannedClass = { ...ofTheDay(at.planned), forms, id: nanoid(), sessionId: copy.id, handedFrom }
-        await its.models.plannedClasses.create({ id: theirs.id, ...columnsOf(theirs, 1) }, { transaction })
+        await ownedBy(database, to).models.plannedClasses.create(
+          { id: theirs.id, ...columnsOf(theirs, 1) },
+          { transaction },
+        )
         const handedTo = {
           teacherId: to,
           name: colleague.name,
@@ -76,11 +71,6 @@ async function written(
   const version = row.version + 1
   await row.update(columnsOf(planned, version), { transaction })
   return { planned, version }
-}
-
-/** The session as a colleague has it: a session of its own. */
-function copyOf({ versionOf: _of, ...session }: Session): Session {
-  return { ...session, id: nanoid() }
 }
 
 /** What of a class goes with it: who comes and what lies there; nothing that was told for this day, nor what is set aside with a reason. */

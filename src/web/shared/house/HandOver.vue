@@ -1,14 +1,12 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import Textarea from 'primevue/textarea'
-import { computed, ref, shallowRef, useId } from 'vue'
+import { computed, ref, useId } from 'vue'
 import type { PlannedClass } from '#model/planned-class'
-import type { KeptTeacher } from '#model/teacher'
 import { handedForms } from '#words/forms'
 import { handedWords } from '#words/teachers'
 import { capital } from '#words/text'
-import { whyNot } from '#web/shared/api/client.ts'
-import { listTeachers } from '#web/shared/api/teachers.ts'
+import { useColleagues } from '#web/shared/teachers/use-colleagues.ts'
 import { useWhoStore } from '#web/shared/teachers/who-store.ts'
 import { useWho } from '#web/shared/people/use-who.ts'
 import { ports } from '#web/shared/ports.ts'
@@ -28,24 +26,18 @@ const session = useSessionStore()
 const { through } = useWho(() =>
   session.document && session.timeline ? { document: session.document, timeline: session.timeline } : undefined,
 )
-const colleagues = shallowRef<readonly KeptTeacher[]>()
-const choices = computed(() => (colleagues.value ?? []).map(({ id, name }) => ({ value: id, words: name })))
-const [to, words, mend] = [ref(''), ref(''), ref('')]
+const { colleagues, choices, to, mend: notAsked, ask, close } = useColleagues()
+const [words, mend] = [ref(''), ref('')]
 const isAsked = ref(false)
 const told = computed(() => props.planned.handedTo?.words ?? props.planned.handedFrom?.words)
 
-async function ask(): Promise<void> {
-  const reply = await listTeachers()
-  mend.value = reply.kind === 'ok' ? '' : whyNot(reply)
-  if (reply.kind !== 'ok') return
-  colleagues.value = reply.value.filter(({ id, isClosed }) => !isClosed && id !== who.teacher?.id)
-  to.value = colleagues.value[0]?.id ?? ''
-}
 async function acted(act: Promise<string>): Promise<void> {
   isAsked.value = true
   mend.value = await act
   isAsked.value = false
-  if (mend.value === '') [colleagues.value, words.value] = [undefined, '']
+  if (mend.value !== '') return
+  close()
+  words.value = ''
 }
 function handOver(): void {
   const said = words.value.trim()
@@ -96,7 +88,7 @@ function handOver(): void {
         </p>
         <Button type="submit" size="small" label="Hand it over" :disabled="isAsked" />
       </template>
-      <Button size="small" text severity="secondary" label="Not now" @click="colleagues = undefined" />
+      <Button size="small" text severity="secondary" label="Not now" @click="close" />
     </form>
     <Button
       v-else
@@ -108,7 +100,7 @@ function handOver(): void {
       @click="ask"
     />
   </template>
-  <p v-if="mend" role="alert" class="mend">{{ mend }}</p>
+  <p v-if="mend || notAsked" role="alert" class="mend">{{ mend || notAsked }}</p>
 </template>
 
 <style scoped>

@@ -12,6 +12,7 @@ import ClosingPanel from './ClosingPanel.vue'
 import HoldPanel from './HoldPanel.vue'
 import KeepPiece from '#web/shared/own/KeepPiece.vue'
 import { useLastTaught } from '#web/shared/shelf/last-taught-store.ts'
+import { useWhoStore } from '#web/shared/teachers/who-store.ts'
 import LastTaught from '#web/shared/shelf/LastTaught.vue'
 import MovementPanel from './MovementPanel.vue'
 import PriorityPart from './PriorityPart.vue'
@@ -26,6 +27,10 @@ const CautionList = defineAsyncComponent(() => import('#web/shared/cautions/Caut
 
 /** Scripts and their editor are for few blocks. */
 const ScriptPart = defineAsyncComponent(() => import('../script/ScriptPart.vue'))
+
+/** For houses with several teachers. */
+const BlockRemarks = defineAsyncComponent(() => import('../remarks/BlockRemarks.vue'))
+const who = useWhoStore()
 
 const { document, chosenSpan, nameOf, remove, duplicate, moveBy, tell } = usePlan()
 
@@ -66,6 +71,7 @@ const isLast = computed(() => {
     <template #cautions><CautionList v-if="practised" :practised="practised" /></template>
     <AroundPanel v-if="resolved.kind !== 'talk' && change" :resolved="resolved" :change="change" />
   </component>
+  <BlockRemarks v-if="rested && who.kind !== 'alone'" :key="`remarks ${id}`" :block-id="id" />
   <ScriptPart v-if="rested && 'script' in resolved" :key="`script ${id}`" :resolved="resolved" />
   <PriorityPart v-if="rested && resolved.kind !== 'closing'" :block="resolved.block" />
   <LastTaught v-if="rested" class="taught" :things="thingsIn(resolved.block)" />

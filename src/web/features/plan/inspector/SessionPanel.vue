@@ -3,7 +3,7 @@ import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import Textarea from 'primevue/textarea'
 import { storeToRefs } from 'pinia'
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import type { Session } from '#model/session'
 import { sessionLimits } from '#model/limits'
 import DurationField from '#web/shared/ui/DurationField.vue'
@@ -24,10 +24,15 @@ import NextTimeField from '#web/shared/session/NextTimeField.vue'
 import SettingsRefused from '#web/shared/settings/SettingsRefused.vue'
 import { usePlacesStore } from '#web/shared/house/places-store.ts'
 import { useSettingsStore } from '#web/shared/settings/settings-store.ts'
+import { useWhoStore } from '#web/shared/teachers/who-store.ts'
 import NameField from '#web/shared/ui/NameField.vue'
 import SelectField from '#web/shared/ui/SelectField.vue'
 
+/** For houses with several teachers. */
+const SessionRemarks = defineAsyncComponent(() => import('../remarks/SessionRemarks.vue'))
+
 const props = defineProps<{ session: Session }>()
+const who = useWhoStore()
 const hasBreath = computed(() =>
   props.session.blocks.some((block) => block.kind === 'breath' || (block.kind === 'hold' && block.breathOver)),
 )
@@ -122,6 +127,7 @@ const print = () => {
     <NextTimeField :key="session.id" :session-id="session.id" />
   </Part>
   <ClassPart :session="session" />
+  <SessionRemarks v-if="who.kind !== 'alone'" />
   <VersionPart :key="session.id" :session="session" />
   <div class="acts">
     <Button size="small" severity="secondary" outlined label="Balance" @click="openDialog = { is: 'balance' }" />
