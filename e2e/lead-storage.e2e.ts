@@ -40,11 +40,6 @@ test('what the browser keeps is cleared in mid-class: it is led on by the same d
   await pushBy(page, 5)
   await page.keyboard.press('Space')
   await expect.poll(() => typesIn(house)).toContain('resume')
-  // What is kept from here on is kept again: a reload comes back to the class.
-  await page.reload()
-  await page.getByTestId('clock').waitFor()
-  // The first key after a reload only lets the sound through.
-  await page.keyboard.press('k')
   await leavesEarly(page)
   const led = await record(house)
   expect(led.asides).toEqual([])

@@ -87,6 +87,7 @@ test('a class is handed over with what each takes and no reasons, found by the c
   house,
   expectFailures,
 }) => {
+  test.slow()
   expectFailures('401')
   await addNoor(page, house)
   const all = (await (await page.request.get(`${house.address}api/planned-classes`)).json()) as KeptPlannedClass[]
@@ -125,6 +126,8 @@ test('a session is shown to a colleague, who says something beside a block; it s
   house,
   expectFailures,
 }) => {
+  // Three teachers’ evenings, one after the other.
+  test.slow()
   expectFailures('401')
   await addNoor(page, house)
   await page.goto(`${house.address}plan/thursday-slow-hour`)

@@ -36,6 +36,7 @@ function startOf(led: Extract<LedClass, { format: 2 }>): LedStart {
     left: _l,
     note: _n,
     breath: _b,
+    ledBy: _w,
     ...rest
   } = led
   const { version: _v, format: _f, visits: _s, ...start } = rest
