@@ -4,8 +4,8 @@ import { chromiumArguments, chromiumPath } from './scripts/shared/chromium.ts'
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '**/*.e2e.ts',
-  timeout: 45_000,
-  expect: { timeout: 8_000 },
+  timeout: 60_000,
+  expect: { timeout: 15_000 },
   fullyParallel: true,
   workers: 2,
   forbidOnly: true,

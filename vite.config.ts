@@ -2,6 +2,7 @@ import { fileURLToPath } from 'node:url'
 import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
+import { usedByMost } from './scripts/shared/chunks.ts'
 import { licencesFile } from './scripts/shared/licences.ts'
 import { shelfPictures } from './scripts/shared/shelf-pictures.ts'
 
@@ -45,6 +46,7 @@ export default defineConfig({
       input: ['index.html', 'screen.html'],
       // How long the bundler's own steps took concerns nobody who starts Zovrin.
       checks: { pluginTimings: false },
+      output: { codeSplitting: usedByMost(fileURLToPath(new URL('src/web/screen.ts', import.meta.url))) },
       treeshake: { moduleSideEffects: (id) => !/\/src\/(core|library|model|words|formats)\//.test(id) },
     },
   },

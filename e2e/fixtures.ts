@@ -8,6 +8,7 @@ import { openDatabase } from '#server/db/open'
 import { prepareDemo } from '#server/demo/seed'
 import { startServer } from '#server/start'
 import type { Running } from '#server/start'
+import { littleWork } from '#testing/teachers'
 import { findPort, forget, leave, openKeptWindow } from './windows.ts'
 import type { KeptWindow } from './windows.ts'
 
@@ -65,7 +66,7 @@ async function makeHouse(
   copyFileSync(beginning, file)
   // The loopback's other name stands for the address others reach this machine at.
   const room = { addresses: () => ['127.0.0.2'], port: 0 }
-  const config = { host: '127.0.0.1', port, portIsFixed: true, dataFolder: folder, room }
+  const config = { host: '127.0.0.1', port, portIsFixed: true, dataFolder: folder, room, guessWork: littleWork }
   let running: Running | undefined = await startServer(config, file, pages)
   const { address } = running
   return {

@@ -119,6 +119,31 @@ shellTest(
   },
 )
 
+/** Holds the lock of a window as a page does that is only just going: until the one that follows has asked for it. */
+const heldUntilAsked = (name: string) =>
+  navigator.locks.request(name, async () => {
+    const isAsked = async () => (await navigator.locks.query()).pending?.some((lock) => lock.name === name) === true
+    const deadlineMs = performance.now() + 1200
+    while (performance.now() < deadlineMs && !(await isAsked())) await new Promise(requestAnimationFrame)
+  })
+
+test('a window that is loaded anew while the page before still holds its own has its draft again', async ({
+  plan,
+  expectFailures,
+}) => {
+  expectFailures('Failed to load resource')
+  await plan.route('**/api/sessions/thursday-slow-hour', (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  )
+  await rename(plan, 'Typed a moment before')
+  await expect(plan.locator('.save')).toHaveText('not saved: retrying')
+  const id = await plan.evaluate(() => sessionStorage.getItem('zovrin.window'))
+  await plan.addInitScript(heldUntilAsked, `zovrin-window-${String(id)}`)
+  await plan.reload()
+  await expect(plan.getByRole('heading', { name: 'Typed a moment before' })).toBeVisible()
+  expect(await plan.evaluate(() => sessionStorage.getItem('zovrin.window'))).toBe(id)
+})
+
 shellTest(
   'a window closed with unsaved work gives it to the next one opened',
   async ({ plan, house, expectFailures }) => {

@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import express from 'express'
-import type { Express, RequestHandler } from 'express'
+import type { Express, RequestHandler, Response } from 'express'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
 import type { RoomControl } from './features/room/control.ts'
@@ -123,13 +123,18 @@ const checkContentType: RequestHandler = (request, _response, next) => {
 /** Pages that are none of the application's views: what students see, and where a device is let in. */
 const screenPages = ['/screen', '/pair']
 
+/** A page is always sent whole: by its date that of an older Zovrin put in place of a newer would count as unchanged. */
+function sendPage(response: Response, root: string, name: string): void {
+  response.set('Cache-Control', 'no-cache').sendFile(name, { root, lastModified: false })
+}
+
 function servePages(app: Express, pages: string): void {
   const index = join(pages, 'index.html')
   const usual = { index: false, redirect: false }
   app.use('/assets', express.static(join(pages, 'assets'), { ...usual, immutable: true, maxAge: '1y' }))
   app.use(express.static(pages, { ...usual, setHeaders: (response) => response.set('Cache-Control', 'no-cache') }))
   app.get(screenPages, (_request, response) => {
-    response.set('Cache-Control', 'no-cache').sendFile('screen.html', { root: pages })
+    sendPage(response, pages, 'screen.html')
   })
   app.use((request, response, next) => {
     if (!['GET', 'HEAD'].includes(request.method)) {
@@ -141,6 +146,6 @@ function servePages(app: Express, pages: string): void {
       next(new ProblemError('UNKNOWN_ADDRESS', { path: request.path }))
       return
     }
-    response.set('Cache-Control', 'no-cache').sendFile('index.html', { root: pages })
+    sendPage(response, pages, 'index.html')
   })
 }

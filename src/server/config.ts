@@ -1,6 +1,7 @@
 import { networkInterfaces } from 'node:os'
 import { resolve } from 'node:path'
 import { isPostgres } from './db/address.ts'
+import type { GuessWork } from './features/teachers/secrets.ts'
 
 export interface Config {
   readonly host: string
@@ -18,6 +19,8 @@ export interface Config {
   readonly room?: RoomConfig
   /** Whether a backup is made every day; absent: none is. */
   readonly backsUp?: boolean
+  /** How much work a guess at a password or PIN is; absent: as is usual. */
+  readonly guessWork?: GuessWork
 }
 
 export interface RoomConfig {

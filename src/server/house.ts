@@ -45,6 +45,7 @@ import { soundRoutes } from './features/sounds/routes.ts'
 import { soundStore } from './features/sounds/store.ts'
 import { cookieFor, knowTeacher } from './features/teachers/door.ts'
 import type { SignInCookie, TeacherDoor } from './features/teachers/door.ts'
+import type { GuessWork } from './features/teachers/secrets.ts'
 import { signInRoutes, teacherRoutes } from './features/teachers/routes.ts'
 import { signInStore } from './features/teachers/sign-in.ts'
 import { teacherStore } from './features/teachers/store.ts'
@@ -68,6 +69,8 @@ export interface HouseDeps {
   /** How teachers are known, where there is more than one; absent: as those of one machine. */
   readonly teachers?: TeacherKind
   readonly cookie?: SignInCookie
+  /** How much work a guess at a password is; absent: as is usual. */
+  readonly guessWork?: GuessWork
 }
 
 /** All that answers behind a door, and what runs beside it. */
@@ -82,8 +85,8 @@ export interface House {
 export function makeHouse(deps: HouseDeps, room?: RoomControl): House {
   const { database, backups, clock = systemClock, hub = makeHub(), teachers: kind = 'machine' } = deps
   const door: TeacherDoor = {
-    teachers: teacherStore(database, clock, kind),
-    signIns: signInStore(database, clock, kind),
+    teachers: teacherStore(database, clock, kind, deps.guessWork),
+    signIns: signInStore(database, clock, kind, deps.guessWork),
     cookie: deps.cookie ?? cookieFor(undefined, 0),
   }
   const house = Router()

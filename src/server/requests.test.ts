@@ -158,3 +158,12 @@ describe('a page', () => {
     expect((await app().get('/')).headers['x-frame-options']).toBe('DENY')
   })
 })
+
+test('a page of an older Zovrin is sent whole to a browser that knows a newer one', async () => {
+  const known = 'Wed, 01 Jan 2031 00:00:00 GMT'
+  for (const path of ['/', '/plan/any']) {
+    const page = await app().get(path).set('If-Modified-Since', known).expect(200)
+    expect(page.text).toContain('<title>Zovrin</title>')
+    expect(page.headers).not.toHaveProperty('last-modified')
+  }
+})

@@ -70,7 +70,8 @@ export async function startServer(
   const teachers = isPostgres(where) ? 'accounts' : 'machine'
   const parts = { config, kept, teachers, clock, logger, pages, hosts, port } as const
   const house = housed(database, { ...parts, isLate: daily.isLate })
-  const firstCode = teachers === 'accounts' ? await teacherStore(database, clock, teachers).beginning() : undefined
+  const firstCode =
+    teachers === 'accounts' ? await teacherStore(database, clock, teachers, config.guessWork).beginning() : undefined
   server.on('request', house.answer)
   return {
     address: config.origin === undefined ? `http://${config.host}:${String(port)}/` : `${config.origin}/`,
@@ -215,6 +216,7 @@ function opened(
     {
       ...{ database, clock, hub, teachers, folder: config.dataFolder, cookie: cookieFor(origin, port) },
       ...(backups ? { backups } : {}),
+      ...(config.guessWork ? { guessWork: config.guessWork } : {}),
     },
     room,
   )

@@ -7,7 +7,7 @@ import { teacherStore } from '#server/features/teachers/store'
 import { sessionStore } from '#server/features/sessions/store'
 import { formerDatabase, freshDatabase } from '#testing/fresh-database'
 import { aSession, aTalk } from '#testing/sessions'
-import { joined, passwordOf, studio } from '#testing/teachers'
+import { joined, littleWork, passwordOf, studio } from '#testing/teachers'
 
 let nowMs = Date.UTC(2026, 10, 29, 18)
 const clock = { now: () => new Date(nowMs) }
@@ -26,7 +26,7 @@ const teachersOf = async (agent: request.Agent) => (await agent.get('/api/teache
 
 describe('with accounts', () => {
   test('a house that has nobody answers nobody, and is begun once, with its code', async () => {
-    const app = createApp({ database, hosts: [], clock, teachers: 'accounts' })
+    const app = createApp({ database, hosts: [], clock, teachers: 'accounts', guessWork: littleWork })
     const somebody = request.agent(app)
     expect((await somebody.get('/api/sign-in').expect(200)).body).toEqual({
       ...{ kind: 'accounts', teacher: null, names: [], isNew: true },
@@ -198,7 +198,7 @@ describe('with accounts', () => {
 })
 
 describe('on one machine', () => {
-  const app = () => createApp({ database, hosts: [], clock })
+  const app = () => createApp({ database, hosts: [], clock, guessWork: littleWork })
   const second = { first: { name: 'Kaia', secret: '4711' }, second: { name: 'Noor', secret: '0815' } }
 
   test('nobody is asked until there is a second teacher; what is there stays the first one’s', async () => {

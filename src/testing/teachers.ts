@@ -5,6 +5,7 @@ import { createApp } from '#server/app'
 import type { Clock } from '#server/clock'
 import type { Database } from '#server/db/open'
 import { firstTeacherId } from '#model/teacher'
+import type { GuessWork } from '#server/features/teachers/secrets'
 import { hashSecret } from '#server/features/teachers/secrets'
 import { signInStore } from '#server/features/teachers/sign-in'
 import { columnsOf } from '#server/features/teachers/store'
@@ -13,10 +14,13 @@ export type Agent = ReturnType<typeof request.agent>
 
 export const passwordOf = (name: string): string => `${name}’s long password`
 
-/** Each password is made ready to be kept once: that is meant to take long. */
+/** What is tried in tests is not guessed at: it need not take long. */
+export const littleWork: GuessWork = { N: 2 ** 10, r: 8, p: 1 }
+
+/** Each password is made ready to be kept once. */
 const hashes = new Map<string, Promise<string>>()
 function hashOf(name: string): Promise<string> {
-  const hash = hashes.get(name) ?? hashSecret(passwordOf(name))
+  const hash = hashes.get(name) ?? hashSecret(passwordOf(name), littleWork)
   hashes.set(name, hash)
   return hash
 }
@@ -46,7 +50,7 @@ async function signedIn(
 export async function studio(
   database: Database,
   clock: Clock,
-  app = createApp({ database, hosts: [], clock, teachers: 'accounts' }),
+  app = createApp({ database, hosts: [], clock, teachers: 'accounts', guessWork: littleWork }),
 ): Promise<Studio> {
   const house = { database, clock, app }
   return { ...house, keeper: await signedIn(house, { id: firstTeacherId, name: 'Kaia', role: 'keeper' }) }

@@ -1,14 +1,17 @@
 import { createHash, randomBytes, randomInt, scrypt, timingSafeEqual } from 'node:crypto'
 
-/** How much work a guess costs: 32 MB, three times over [OWASP, password storage: scrypt with N 2^15, r 8, p 3]. */
-const cost = { N: 2 ** 15, r: 8, p: 3 } as const
+/** How much work scrypt makes of a guess. */
+export interface GuessWork {
+  readonly N: number
+  readonly r: number
+  readonly p: number
+}
+
+/** 32 MB, three times over [OWASP, password storage: scrypt with N 2^15, r 8, p 3]. */
+export const usualWork: GuessWork = { N: 2 ** 15, r: 8, p: 3 }
 const keyBytes = 32
 
-const derived = (
-  secret: string,
-  salt: Buffer,
-  { N, r, p }: { N: number; r: number; p: number } = cost,
-): Promise<Buffer> =>
+const derived = (secret: string, salt: Buffer, { N, r, p }: GuessWork): Promise<Buffer> =>
   new Promise((settle, fail) => {
     scrypt(secret.normalize('NFKC'), salt, keyBytes, { N, r, p, maxmem: 256 * N * r }, (error, key) => {
       if (error) fail(error)
@@ -17,17 +20,17 @@ const derived = (
   })
 
 /** A password, PIN or code as it is kept: nobody who reads the data knows it. */
-export async function hashSecret(secret: string): Promise<string> {
+export async function hashSecret(secret: string, work = usualWork): Promise<string> {
   const salt = randomBytes(16)
-  const key = await derived(secret, salt)
-  // With what it cost: that may be raised, and what was kept before still be known.
-  return ['scrypt', cost.N, cost.r, cost.p, salt.toString('base64url'), key.toString('base64url')].join('$')
+  const key = await derived(secret, salt, work)
+  // With the work it was: that may be raised, and what was kept before still be known.
+  return ['scrypt', work.N, work.r, work.p, salt.toString('base64url'), key.toString('base64url')].join('$')
 }
 
 /** Takes as long where there is nothing to compare with: whether somebody is known is not told by it. */
-export async function isSecret(secret: string, kept: string | null): Promise<boolean> {
+export async function isSecret(secret: string, kept: string | null, work = usualWork): Promise<boolean> {
   const [, N, r, p, salt = '', key = ''] = (kept ?? '').split('$')
-  const its = kept === null ? cost : { N: Number(N), r: Number(r), p: Number(p) }
+  const its = kept === null ? work : { N: Number(N), r: Number(r), p: Number(p) }
   const [wanted, there] = [await derived(secret, Buffer.from(salt, 'base64url'), its), Buffer.from(key, 'base64url')]
   return there.length === wanted.length && timingSafeEqual(there, wanted)
 }

@@ -6,7 +6,8 @@ import type { TeacherRow } from '#server/db/models'
 import type { Database } from '#server/db/open'
 import { firstTeacherId } from '#model/teacher'
 import { ProblemError } from '#server/problems'
-import { hashSecret, isSecret, nameKeyOf, newToken, tokenHash, typedCode } from './secrets.ts'
+import { hashSecret, isSecret, nameKeyOf, newToken, tokenHash, typedCode, usualWork } from './secrets.ts'
+import type { GuessWork } from './secrets.ts'
 import { addFirst, checked, columnsOf, firstCodeNote, teacherOf } from './store.ts'
 import type { TeacherKind } from './store.ts'
 import { countedTries } from './counted-tries.ts'
@@ -28,6 +29,7 @@ interface At {
   readonly clock: Clock
   readonly kind: TeacherKind
   readonly tries: CountedTries
+  readonly work: GuessWork
 }
 
 /** What was typed, and the address it came from. */
@@ -38,9 +40,9 @@ interface Typed {
 }
 
 /** Signing in and out: by a password or PIN, or by a code with which one is chosen. */
-export function signInStore(database: Database, clock: Clock, kind: TeacherKind) {
+export function signInStore(database: Database, clock: Clock, kind: TeacherKind, work = usualWork) {
   const { models, inTransaction } = database
-  const at: At = { database, clock, kind, tries: countedTries(database, clock, kind) }
+  const at: At = { database, clock, kind, tries: countedTries(database, clock, kind), work }
   return {
     /** Throws SIGN_IN_WRONG, whether it is the name or the secret that is; SIGN_IN_CLOSED after too many. */
     signIn: (typed: Typed) => signIn(at, typed),
@@ -58,8 +60,8 @@ export function signInStore(database: Database, clock: Clock, kind: TeacherKind)
       checked(kind, next, 'next')
       const row = await rowOf(at, id)
       await at.tries.refuseClosed(row.name, address)
-      if (!(await isSecret(secret, row.secretHash))) return at.tries.wrong(row.name, address)
-      const secretHash = await hashSecret(next)
+      if (!(await isSecret(secret, row.secretHash, work))) return at.tries.wrong(row.name, address)
+      const secretHash = await hashSecret(next, work)
       return inTransaction(async (transaction) => {
         await models.signIns.destroy({ where: { teacherId: id }, transaction })
         return letIn(at, await row.update({ secretHash, version: row.version + 1 }, { transaction }), transaction)
@@ -90,7 +92,7 @@ async function letIn({ database, clock, kind }: At, row: TeacherRow, transaction
 async function signIn(at: At, { name, secret, address }: Typed): Promise<LetIn> {
   await at.tries.refuseClosed(name, address)
   const row = await called(at, name)
-  if (!(await isSecret(secret, row?.secretHash ?? null)) || !row) return at.tries.wrong(name, address)
+  if (!(await isSecret(secret, row?.secretHash ?? null, at.work)) || !row) return at.tries.wrong(name, address)
   return at.database.inTransaction(async (transaction) => {
     await at.tries.forget(name, transaction)
     return letIn(at, row, transaction)
@@ -101,7 +103,7 @@ async function signInByCode(
   at: At,
   { name, secret, address, code }: Typed & { readonly code: string },
 ): Promise<LetIn> {
-  const { database, clock, kind, tries } = at
+  const { database, clock, kind, tries, work } = at
   const { models, inTransaction } = database
   checked(kind, secret, 'secret')
   await tries.refuseClosed(name, address)
@@ -110,8 +112,8 @@ async function signInByCode(
   const first = isBeginning ? await models.notes.findByPk(firstCodeNote) : null
   const isGood = (row?.codeUntil?.getTime() ?? 0) > clock.now().getTime()
   const kept = isBeginning ? first?.value : isGood ? row?.codeHash : undefined
-  if (!(await isSecret(typedCode(code), kept ?? null))) return tries.wrong(name, address)
-  const secretHash = await hashSecret(secret)
+  if (!(await isSecret(typedCode(code), kept ?? null, work))) return tries.wrong(name, address)
+  const secretHash = await hashSecret(secret, work)
   return inTransaction(async (transaction) => {
     await tries.forget(name, transaction)
     if (isBeginning || !row) {

@@ -6,7 +6,8 @@ import type { Clock } from '#server/clock'
 import type { Models, TeacherRow } from '#server/db/models'
 import type { Database } from '#server/db/open'
 import { ProblemError } from '#server/problems'
-import { hashSecret, nameKeyOf, newCode, typedCode } from './secrets.ts'
+import { hashSecret, nameKeyOf, newCode, typedCode, usualWork } from './secrets.ts'
+import type { GuessWork } from './secrets.ts'
 
 /** How a house knows its teachers, where it has any. */
 export type TeacherKind = Exclude<SignInKind, 'alone'>
@@ -27,7 +28,7 @@ interface Added extends Named {
 type Change = Pick<KeptTeacher, 'name' | 'role' | 'isClosed'>
 
 /** Who teaches in a house. */
-export function teacherStore(database: Database, clock: Clock, kind: TeacherKind) {
+export function teacherStore(database: Database, clock: Clock, kind: TeacherKind, work = usualWork) {
   const { models, inTransaction } = database
   const { teachers } = models
   return {
@@ -36,11 +37,11 @@ export function teacherStore(database: Database, clock: Clock, kind: TeacherKind
       (await teachers.findAll({ order: [['name', 'ASC']] })).map(keptOf),
     count: (): Promise<number> => teachers.count(),
     /** A house that has nobody yet is begun with a code, which is told this once; undefined where there is somebody. */
-    beginning: () => beginning(database),
+    beginning: () => beginning(database, work),
     /** A colleague; where passwords are typed they choose theirs by a code, which is told this once. Throws TEACHER_TAKEN, NO_TEACHER_YET. */
     async add(added: Added): Promise<{ readonly teacher: KeptTeacher; readonly code?: string }> {
       const code = kind === 'accounts' ? newCode() : undefined
-      const hash = await hashSecret(code === undefined ? checked(kind, added.secret, 'secret') : typedCode(code))
+      const hash = await hashSecret(code === undefined ? checked(kind, added.secret, 'secret') : typedCode(code), work)
       return inTransaction(async (transaction) => {
         // Whose is what is there would be nobody any more.
         if ((await teachers.count({ transaction })) === 0) throw new ProblemError('NO_TEACHER_YET', {})
@@ -52,8 +53,8 @@ export function teacherStore(database: Database, clock: Clock, kind: TeacherKind
     },
     /** The second teacher of a machine; all there is until now is the first one's. Throws TEACHERS_THERE, TEACHER_TAKEN. */
     async addSecond(first: Named, second: Named): Promise<Teacher> {
-      const secretHash = await hashSecret(checked(kind, first.secret, 'first.secret'))
-      const othersHash = await hashSecret(checked(kind, second.secret, 'second.secret'))
+      const secretHash = await hashSecret(checked(kind, first.secret, 'first.secret'), work)
+      const othersHash = await hashSecret(checked(kind, second.secret, 'second.secret'), work)
       return inTransaction(async (transaction) => {
         const row = await addFirst(models, { ...columnsOf(firstTeacherId, first, clock), secretHash }, transaction)
         await refuseTaken(models, second.name, '', transaction, 'second.name')
@@ -74,7 +75,7 @@ export function teacherStore(database: Database, clock: Clock, kind: TeacherKind
     /** A code by which somebody who forgot theirs chooses anew; told this once. Throws UNKNOWN_TEACHER. */
     async letChoose(id: string): Promise<string> {
       const code = newCode()
-      const codeHash = await hashSecret(typedCode(code))
+      const codeHash = await hashSecret(typedCode(code), work)
       await inTransaction(async (transaction) => {
         const row = await rowOf(models, id, transaction)
         await row.update({ codeHash, codeUntil: codeUntil(clock), version: row.version + 1 }, { transaction })
@@ -108,10 +109,13 @@ export async function addFirst(
   return teachers.create(columns, { transaction })
 }
 
-async function beginning({ models: { teachers, notes }, inTransaction }: Database): Promise<string | undefined> {
+async function beginning(
+  { models: { teachers, notes }, inTransaction }: Database,
+  work: GuessWork,
+): Promise<string | undefined> {
   if ((await teachers.count()) > 0) return undefined
   const code = newCode()
-  const value = await hashSecret(typedCode(code))
+  const value = await hashSecret(typedCode(code), work)
   await inTransaction(async (transaction) => {
     await notes.destroy({ where: { name: firstCodeNote }, transaction })
     await notes.create({ name: firstCodeNote, value }, { transaction })

@@ -1,5 +1,5 @@
 import type { DBSchema } from 'idb'
-import { browserDatabase, keptOrHere } from '#web/shared/saving/browser-database.ts'
+import { browserDatabase, keptOrHere, putAtOnce } from '#web/shared/saving/browser-database.ts'
 import type { ObservedMarkSent } from '#model/observed-mark'
 import { dropObservedMark, keepObservedMark } from '#web/shared/api/led-classes.ts'
 import { deviceId } from './device-id.ts'
@@ -23,7 +23,7 @@ const database = browserDatabase<Stores>(itsOwn('zovrin-marks'), 1, (db) => {
 })
 
 const marks = keptOrHere<Mark>({
-  put: async (mark) => (await database()).put('marks', mark),
+  put: async (mark) => putAtOnce(await database(), 'marks', mark),
   delete: async (id) => (await database()).delete('marks', id),
   all: async () => (await database()).getAll('marks'),
 })

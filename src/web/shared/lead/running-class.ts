@@ -1,5 +1,5 @@
 import type { DBSchema } from 'idb'
-import { browserDatabase, keptOrHere } from '#web/shared/saving/browser-database.ts'
+import { browserDatabase, keptOrHere, putAtOnce } from '#web/shared/saving/browser-database.ts'
 import { ledStartSchema } from '#model/led-class'
 import type { KeptEvent, LedEnd, LedStart } from '#model/led-class'
 import { itsOwn } from '#web/shared/teachers/teacher-here.ts'
@@ -34,7 +34,7 @@ const database = browserDatabase<Stores>(itsOwn('zovrin-classes'), 2, async (db,
 })
 
 const classes = keptOrHere<RunningClass>({
-  put: async (running) => (await database()).put('classes', running),
+  put: async (running) => putAtOnce(await database(), 'classes', running),
   delete: async (id) => (await database()).delete('classes', id),
   all: async () => (await database()).getAll('classes'),
 })

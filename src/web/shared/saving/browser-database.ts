@@ -1,5 +1,5 @@
 import { openDB } from 'idb'
-import type { DBSchema, IDBPDatabase, OpenDBCallbacks } from 'idb'
+import type { DBSchema, IDBPDatabase, OpenDBCallbacks, StoreNames, StoreValue } from 'idb'
 
 /**
  * A database of this browser, opened when it is first asked for, and again where the browser has closed it: it may clear what it
@@ -30,6 +30,18 @@ export function browserDatabase<Stores extends DBSchema>(
     }
   }
   return () => (opened ??= open())
+}
+
+/** Puts one thing into the browser and commits it in the same breath: a window may be closed or loaded anew the moment after. */
+export async function putAtOnce<Stores extends DBSchema, Name extends StoreNames<Stores>>(
+  database: IDBPDatabase<Stores>,
+  name: Name,
+  value: StoreValue<Stores, Name>,
+): Promise<void> {
+  const transaction = database.transaction(name, 'readwrite')
+  const put = transaction.store.put(value)
+  transaction.commit()
+  await Promise.all([put, transaction.done])
 }
 
 interface Identified {

@@ -1,5 +1,5 @@
 import type { DBSchema } from 'idb'
-import { browserDatabase } from '#web/shared/saving/browser-database.ts'
+import { browserDatabase, putAtOnce } from '#web/shared/saving/browser-database.ts'
 import { lift } from '#model/lift'
 import type { Session } from '#model/session'
 import { itsOwn } from '#web/shared/teachers/teacher-here.ts'
@@ -25,7 +25,7 @@ const database = browserDatabase<Stores>(itsOwn('zovrin'), 1, (db) => {
 })
 
 export async function putDraft(draft: Draft): Promise<void> {
-  await (await database()).put('drafts', draft)
+  await putAtOnce(await database(), 'drafts', draft)
 }
 
 export async function dropDraft(sessionId: string, windowId: string): Promise<void> {

@@ -3,6 +3,9 @@ import { nanoid } from 'nanoid'
 const key = 'zovrin.window'
 const lockName = (id: string) => `zovrin-window-${id}`
 
+/** How long the page that is left behind by a reload may still hold what was its own. */
+const patienceMs = 1500
+
 let claimed: Promise<string> | undefined
 
 /**
@@ -10,23 +13,28 @@ let claimed: Promise<string> | undefined
  * window lives it holds a lock under its id, so that drafts of closed windows can be told apart.
  */
 export function windowId(): Promise<string> {
-  claimed ??= claim(sessionStorage.getItem(key) ?? nanoid())
+  claimed ??= claim(sessionStorage.getItem(key))
   return claimed
 }
 
-async function claim(id: string): Promise<string> {
-  const mine = await hold(id)
-  if (!mine) return claim(nanoid())
+async function claim(former: string | null): Promise<string> {
+  if (former !== null && (await hold(former, patienceMs))) return former
+  const id = nanoid()
+  await hold(id, 0)
   sessionStorage.setItem(key, id)
   return id
 }
 
-/** Takes the window's lock until the page goes; false when another window holds it. */
-function hold(id: string): Promise<boolean> {
+/** Takes the window's lock until the page goes; false when another window holds it for longer than that. */
+function hold(id: string, patienceMs: number): Promise<boolean> {
   return new Promise((taken) => {
-    void navigator.locks.request(lockName(id), { ifAvailable: true }, (lock) => {
-      taken(lock !== null)
-      return lock === null ? undefined : new Promise(() => undefined)
+    const asked = patienceMs > 0 ? { signal: AbortSignal.timeout(patienceMs) } : {}
+    const held = navigator.locks.request(lockName(id), asked, () => {
+      taken(true)
+      return new Promise(() => undefined)
+    })
+    held.catch(() => {
+      taken(false)
     })
   })
 }

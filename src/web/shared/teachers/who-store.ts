@@ -13,6 +13,8 @@ export const useWhoStore = defineStore('who', () => {
   const isOut = shallowRef(isNobodyHere())
   const isAway = shallowRef(false)
   onSignedOut(() => {
+    // What is being typed counts as if the field were left: it waits with the rest.
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur()
     isOut.value = true
     void load()
   })
