@@ -10,6 +10,7 @@ export interface ProblemFacts {
   DOCUMENT_REFUSED: object
   UNKNOWN_REFERENCE: { id: string }
   TECHNIQUE_NOT_COUNTED: { id: string }
+  NOT_SESSIONS: { format: string }
   SCHEMA_NEWER: { schema: number; known: number }
   UNKNOWN_SESSION: { id: string }
   UNKNOWN_CLASS: { id: string }

@@ -89,13 +89,22 @@ test('a hand-made file is refused with every mistake, path and mend, and nothing
 })
 
 test.each([
-  [{ format: 'something' }, 422],
   [{ version: 4 }, 409],
   [{ sessions: undefined }, 422],
   [{ blocks: [aTalk()] }, 422],
 ])('an envelope with %j is refused', async (change, status) => {
   expect((await app().post('/api/exchange').send(envelope(change))).status).toBe(status)
 })
+
+test.each([{}, [], [1], { format: 'something' }, { id: 'mine', schema: 2, blocks: [] }])(
+  'a file that is none of sessions, as %j, is told to be one',
+  async (other) => {
+    const { status, body } = await app().post('/api/exchange').send(other)
+    expect([status, body.code, body.path]).toEqual([422, 'NOT_SESSIONS', 'format'])
+    expect(body.detail).toContain('No sessions are in this file: choose one that Zovrin saved')
+    expect(await listed()).toEqual([])
+  },
+)
 
 test('sessions are put away, made templates, deleted and brought back, and say when they were led last', async () => {
   await seedDemo(database, clock)

@@ -11,6 +11,7 @@ export const problemStatus: Readonly<Record<ProblemCode, number>> = {
   DOCUMENT_REFUSED: 422,
   UNKNOWN_REFERENCE: 422,
   TECHNIQUE_NOT_COUNTED: 422,
+  NOT_SESSIONS: 422,
   SCHEMA_NEWER: 409,
   UNKNOWN_SESSION: 404,
   UNKNOWN_CLASS: 404,

@@ -40,6 +40,10 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     title: 'A breath without counts over a hold',
     detail: `${fieldName(path)}: “${id}” has no counts of its own: give it a pattern, or choose another.`,
   }),
+  NOT_SESSIONS: ({ format }) => ({
+    title: 'A file of something else',
+    detail: `No sessions are in this file: choose one that Zovrin saved, or one made to its published schema, whose format is “${format}”.`,
+  }),
   SCHEMA_NEWER: ({ schema, known }) => ({
     title: 'Written by a newer Zovrin',
     detail: `The document has schema ${String(schema)}, this Zovrin reads up to ${String(known)}: update Zovrin to open it.`,

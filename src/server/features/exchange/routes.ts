@@ -1,6 +1,6 @@
 import express from 'express'
 import type { Router } from 'express'
-import { envelopeSchema, voicedEnvelopeVersion } from '#model/envelope'
+import { envelopeFormat, envelopeSchema, voicedEnvelopeVersion } from '#model/envelope'
 import { apiRouter, closeRouter } from '#server/http/api-router'
 import { readAs } from '#server/http/read-as'
 import { ProblemError } from '#server/problems'
@@ -25,8 +25,10 @@ export function exchangeRoutes(store: Exchange): Router {
 /** A whole year of sessions with their words takes less; and so do the recordings of one, written as text. */
 export const exchangeBody = express.json({ limit: '40mb', strict: true })
 
+/** Throws NOT_SESSIONS for what is something else, SCHEMA_NEWER, and DOCUMENT_REFUSED with where it is wrong. */
 function readEnvelope(body: unknown) {
-  const version = typeof body === 'object' && body !== null && 'version' in body ? body.version : undefined
+  const { format, version } = (body ?? {}) as Readonly<Record<string, unknown>>
+  if (format !== envelopeFormat) throw new ProblemError('NOT_SESSIONS', { format: envelopeFormat }, { path: 'format' })
   if (typeof version === 'number' && version > voicedEnvelopeVersion) {
     throw new ProblemError('SCHEMA_NEWER', { schema: version, known: voicedEnvelopeVersion }, { path: 'version' })
   }
