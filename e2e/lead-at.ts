@@ -10,7 +10,8 @@ export async function leadAt(
   before: (page: Page) => Promise<unknown> = () => Promise.resolve(),
 ): Promise<void> {
   await page.addInitScript(() => {
-    const steadyMs = () => performance.now() + Number((window as unknown as { pushedMs?: number }).pushedMs ?? 0)
+    const clock = window as unknown as { stillMs?: number; pushedMs?: number }
+    const steadyMs = () => (clock.stillMs ?? performance.now()) + Number(clock.pushedMs ?? 0)
     const zeroMs = Date.now() - performance.now()
     Object.assign(window, { zovrinPorts: { epochMs: () => zeroMs + steadyMs(), steadyMs } })
   })
@@ -20,6 +21,12 @@ export async function leadAt(
   await page.getByTestId('clock').waitFor()
   await page.evaluate((s) => Object.assign(window, { pushedMs: s * 1000 }), seconds)
 }
+
+/** Leads a class at that second of it, and there its clock stands still: what lasts a few seconds is there however long one looks for it. */
+export const stillAt = (page: Page, address: string, seconds: number): Promise<void> =>
+  leadAt(page, address, seconds, undefined, () =>
+    page.evaluate(() => Object.assign(window, { stillMs: performance.now() })),
+  )
 
 /** Sets the page's clock so many seconds further. */
 export const pushBy = (page: Page, seconds: number) =>

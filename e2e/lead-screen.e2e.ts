@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from './fixtures.ts'
-import { leadAt, pushBy } from './lead-at.ts'
+import { leadAt, pushBy, stillAt } from './lead-at.ts'
 
 const fontPx = (page: Page, css: string) =>
   page
@@ -68,7 +68,7 @@ for (const [seconds, shown] of [
   [3450, 'Roll to the right, or the side you prefer'],
 ] as const) {
   test(`${String(seconds)} s into the class the screen says "${shown}"`, async ({ page, house }) => {
-    await leadAt(page, house.address, seconds)
+    await stillAt(page, house.address, seconds)
     await expect(page.getByRole('region', { name: 'Now' })).toContainText(shown)
   })
 }

@@ -38,8 +38,11 @@ test('somebody is added by name alone; what they tell is kept, changed, taken ba
   await expect.poll(async () => (await named(house, 'Ragna Ödegård'))?.statureMm).toBe(1715)
   await page.getByRole('button', { name: 'Take away Knee injury' }).click()
   await expect(page.getByText('Not asked yet, as far as is noted.')).toBeVisible()
+  const told = async () => (await named(house, 'Ragna Ödegård'))?.conditions.length
+  await expect.poll(told).toBe(0)
   await page.getByRole('button', { name: 'Undo the last change' }).click()
   await expect(knee).toBeVisible()
+  await expect.poll(told).toBe(1)
   await page.reload()
   await expect(page.getByRole('article', { name: 'Knee injury' })).toBeVisible()
   await page.getByLabel('Find somebody by name').fill('odega')
