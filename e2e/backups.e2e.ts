@@ -86,3 +86,19 @@ test('that the backup of the day was not made stands in the bar', async ({ page,
   await page.getByRole('link', { name: 'No backup today' }).click()
   await expect(page.getByRole('heading', { name: 'Backups' })).toBeVisible()
 })
+
+test('all of one’s own goes out as open files; what is brought in and is here already stays as it is', async ({
+  page,
+  house,
+}) => {
+  await page.goto(`${house.address}backups`)
+  const [zip] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save all as open files' }).click(),
+  ])
+  expect(zip.suggestedFilename()).toBe('zovrin-open-files.zip')
+  await page.getByLabel('Zip of open files').setInputFiles(await zip.path())
+  await expect(page.getByRole('status').filter({ hasText: 'Nothing new came in.' })).toContainText(
+    /Here already, and left as it is: 4 sessions, .* 14 people/,
+  )
+})

@@ -1,5 +1,6 @@
 import { fullAtMigration, fullAtStart, fullWhileRunning, notWritable } from './faults/disk.ts'
 import { hostileDocuments, mutatedDocuments, mutatedImports } from './faults/documents.ts'
+import { mutatedArchives } from './faults/archives.ts'
 import { killedBackups } from './faults/backups.ts'
 import { killedMigrations, killedWrites } from './faults/kills.ts'
 import { oddRequests } from './faults/requests.ts'
@@ -27,6 +28,7 @@ const amounts = {
     rooms: 20_000,
     texts: 5000,
     requests: 1000,
+    archives: 40,
     mostMs: 1000,
   },
   short: {
@@ -41,6 +43,7 @@ const amounts = {
     rooms: 100,
     texts: 100,
     requests: 120,
+    archives: 2,
     mostMs: 20_000,
   },
 } as const
@@ -67,6 +70,7 @@ runScript(async () => {
     () => hostileDocuments(amount.mostMs),
     () => mutatedDocuments(seed, amount.documents, amount.mostMs),
     () => mutatedImports(seed, amount.imports, amount.mostMs),
+    () => mutatedArchives(seed, amount.archives),
     () => Promise.resolve(mutatedInTheRooms(seed, amount.rooms, amount.mostMs)),
     () => Promise.resolve(mutatedTexts(seed, amount.texts, amount.mostMs)),
     () => oddRequests(amount.requests),

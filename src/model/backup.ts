@@ -60,4 +60,11 @@ export interface BackupTold {
 
 /** Why a backup is not read, made or put back. */
 export type BackupTrouble =
-  'not a backup' | 'cut off' | 'changed' | 'from the future' | 'database damaged' | 'disk full' | 'not readable'
+  | 'not a backup'
+  | 'not an archive'
+  | 'cut off'
+  | 'changed'
+  | 'from the future'
+  | 'database damaged'
+  | 'disk full'
+  | 'not readable'

@@ -66,5 +66,8 @@ export const ledClassPage = { usual: 100, most: 500 } as const
 /** An own sound: what its file may take, and how long a bell and a track of music may last. */
 export const soundLimits = { bytes: 40 * 1024 * 1024, bellMs: 30_000, musicMs: 4 * 3_600_000 } as const
 
+/** An archive of open files: what it may take, packed and unpacked. */
+export const archiveLimits = { bytes: 4 * 1024 ** 3 } as const
+
 /** A recorded sentence: how long it may be and what it may take; and what all of a session may take together. */
 export const voiceLimits = { ms: 60_000, bytes: 4 * 1024 * 1024, ofSessionBytes: 24 * 1024 * 1024 } as const

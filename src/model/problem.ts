@@ -40,6 +40,8 @@ export interface ProblemFacts {
   SOUND_NOT_HEARD: object
   SOUND_TOO_LARGE: { mostMb: number }
   UNKNOWN_BACKUP: { name: string }
+  ARCHIVE_TOO_LARGE: { mostMb: number }
+  ARCHIVE_TROUBLE: { trouble: BackupTrouble }
   BACKUP_TROUBLE: { trouble: BackupTrouble }
   CLASS_RUNS: object
   RESTORING: object

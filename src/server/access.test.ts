@@ -43,7 +43,7 @@ function waysInSource(): string[] {
       ([, names = '', file = '']) => names.split(',').map((name) => [name.trim(), file] as const),
     ),
   )
-  const mounts = [...house.matchAll(/use\('(\/api\/[a-z-]+)',\s*(\w+)\(/g)].map(([, at = '', maker = '']) => ({
+  const mounts = [...house.matchAll(/use\(\s*'(\/api\/[a-z-]+)',\s*(\w+)\(/g)].map(([, at = '', maker = '']) => ({
     at,
     maker,
   }))
@@ -194,7 +194,7 @@ async function ask(role: keyof typeof cookies, method: string, path: string, bod
   const said = new URLSearchParams({ name: 'Gong', use: 'bell', text: 'Soften', lengthMs: '500' })
   if (path.startsWith('/api/sounds')) said.delete('text')
   else said.forEach((_, key) => (['name', 'use'].includes(key) ? said.delete(key) : undefined))
-  const isZip = method === 'PUT' && path === '/api/backups'
+  const isZip = method === 'PUT' && /^\/api\/(backups|archive)$/.test(path)
   const type = isHeard ? 'audio/ogg' : isZip ? 'application/zip' : 'application/json'
   const sent =
     isHeard || isZip ? 'OggS' : method === 'GET' || method === 'DELETE' ? undefined : JSON.stringify(body ?? {})

@@ -114,7 +114,7 @@ function checkOrigin(hosts: readonly string[], scheme: 'http' | 'https', studio?
 const checkContentType: RequestHandler = (request, _response, next) => {
   const hasBody = request.get('Transfer-Encoding') !== undefined || Number(request.get('Content-Length') ?? 0) > 0
   const isHeard = request.path.startsWith('/sounds/') || request.path.startsWith('/voices/')
-  const more = isHeard ? ['audio/*'] : request.path.startsWith('/backups') ? ['application/zip'] : []
+  const more = isHeard ? ['audio/*'] : /^\/(?:backups|archive)\b/.test(request.path) ? ['application/zip'] : []
   const kinds = ['application/json', ...more]
   if (hasBody && !request.is(kinds)) throw new ProblemError('WRONG_CONTENT_TYPE', {})
   next()

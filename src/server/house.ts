@@ -10,6 +10,8 @@ import { systemClock } from './clock.ts'
 import type { Clock } from './clock.ts'
 import type { Database } from './db/open.ts'
 import { ownedBy } from './db/owned.ts'
+import { archiveControl } from './features/archive/control.ts'
+import { archiveRoutes } from './features/archive/routes.ts'
 import type { BackupControl } from './features/backups/control.ts'
 import { backupRoutes } from './features/backups/routes.ts'
 import { exchangeBody, exchangeRoutes } from './features/exchange/routes.ts'
@@ -140,6 +142,10 @@ function answersTo(who: Who, { database: all, clock, hub, folder }: Deps, room: 
   const following = { hub, clock, ledClasses, settings, own }
   house.use('/api/sessions', sessionRoutes(sessions))
   house.use('/api/exchange', exchangeRoutes(exchange(database, { own, sessions, voices }, clock)))
+  house.use(
+    '/api/archive',
+    archiveRoutes(archiveControl({ database, clock, ...(folder === undefined ? {} : { folder }) })),
+  )
   house.use('/api/own', ownRoutes(own))
   house.use('/api/led-classes', ledClassRoutes(ledClasses))
   house.use('/api/settings', settingsRoutes(settings))

@@ -40,6 +40,8 @@ export const problemStatus: Readonly<Record<ProblemCode, number>> = {
   SOUND_NOT_HEARD: 415,
   SOUND_TOO_LARGE: 413,
   UNKNOWN_BACKUP: 404,
+  ARCHIVE_TOO_LARGE: 413,
+  ARCHIVE_TROUBLE: 422,
   BACKUP_TROUBLE: 422,
   CLASS_RUNS: 409,
   RESTORING: 503,

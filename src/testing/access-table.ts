@@ -26,6 +26,9 @@ export const accessTable = {
   'GET /api/backups/:name/people': 'keeper',
   'POST /api/backups/:name/restored': 'keeper',
 
+  'GET /api/archive/': 'own',
+  'PUT /api/archive/': 'own',
+
   'GET /api/sessions/': 'own',
   'POST /api/sessions/': 'own',
   'GET /api/sessions/:id': 'own',

@@ -61,6 +61,8 @@ export const answers = {
   teachers: 'no names',
   /** Whoever is in one and here no more; in the files themselves everybody. */
   backups: 'names',
+  /** All of one's own, with what people told. */
+  archive: 'names',
   people: 'names',
   /** Ids of people, what each takes and why, as the teacher wrote it. */
   'planned-classes': 'ids',

@@ -4,9 +4,10 @@ import { counted } from './text.ts'
 
 const troubleWords: Readonly<Record<BackupTrouble, (file: string) => string>> = {
   'not a backup': (file) => `${file} is no backup of Zovrin: choose a file that Zovrin saved as one.`,
+  'not an archive': (file) => `${file} holds no open files of Zovrin: choose a zip that Zovrin saved as that.`,
   'cut off': (file) =>
     `${file} ends before its end, as after a copy that was broken off: copy it again, or choose another.`,
-  changed: (file) => `${file} is not what was saved: something in it was changed or is damaged. Choose another backup.`,
+  changed: (file) => `${file} is not what was saved: something in it was changed or is damaged. Choose another one.`,
   'from the future': (file) => `${file} was made by a newer Zovrin: update Zovrin, then restore it.`,
   'database damaged': (file) => `The database in ${file} is damaged: choose an older backup.`,
   'disk full': (file) => `There is no room on the disk for ${file}: make room and try again.`,
@@ -29,15 +30,18 @@ const tables = [
   ['voices', 'recorded sentence', 'recorded sentences'],
 ] as const
 
-/** What is in a backup, in the words of the house. */
-export function backupHolds(counts: Readonly<Record<string, number>>, sounds: number): string {
+/** So many of each thing, by the tables they are rows of, in the words of the house; empty where there is nothing one would name. */
+export function thingsOf(counts: Readonly<Record<string, number>>, sounds: number): string {
   const parts = tables.flatMap(([table, one, many]) => {
     const count = counts[table] ?? 0
     return count === 0 ? [] : [counted(count, one, many)]
   })
-  const all = [...parts, ...(sounds === 0 ? [] : [counted(sounds, 'own sound')])]
-  return all.length === 0 ? 'nothing yet' : all.join(', ')
+  return [...parts, ...(sounds === 0 ? [] : [counted(sounds, 'own sound')])].join(', ')
 }
+
+/** What is in a backup. */
+export const backupHolds = (counts: Readonly<Record<string, number>>, sounds: number): string =>
+  thingsOf(counts, sounds) || 'nothing yet'
 
 /** When a backup was made. */
 export const backupTime = (madeAt: string): string => `${dayText(madeAt)}, ${clockText(Date.parse(madeAt))}`

@@ -222,6 +222,11 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     detail: `There is no backup “${name}” here: it was cleared away, or moved. Bring it in as a file.`,
   }),
   BACKUP_TROUBLE: ({ trouble }) => ({ title: 'The backup', detail: backupTroubleWords(trouble, 'This backup') }),
+  ARCHIVE_TOO_LARGE: ({ mostMb }) => ({
+    title: 'The open files are too large',
+    detail: `They may take up to ${String(mostMb)} MB together: leave out some of the sounds.`,
+  }),
+  ARCHIVE_TROUBLE: ({ trouble }) => ({ title: 'The open files', detail: backupTroubleWords(trouble, 'This file') }),
   CLASS_RUNS: () => ({
     title: 'A class runs',
     detail: 'A class is led just now: restore when it is over. Nothing was changed.',

@@ -1,17 +1,15 @@
-import { createWriteStream, existsSync } from 'node:fs'
-import { mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises'
-import { basename, dirname, join } from 'node:path'
-import { pipeline } from 'node:stream/promises'
+import { existsSync } from 'node:fs'
+import { readdir, rename, rm } from 'node:fs/promises'
+import { basename, join } from 'node:path'
 import { nanoid } from 'nanoid'
 import { QueryTypes, Sequelize } from 'sequelize'
-import { ZipFile } from 'yazl'
 import { backupDatabase, backupFormat, backupSounds, backupVersion } from '#model/backup'
-import type { Backup, BackupFile, BackupReason } from '#model/backup'
+import type { Backup, BackupReason } from '#model/backup'
 import { stampOf } from '#server/clock'
 import type { Clock } from '#server/clock'
 import { checkWhole, keepPrivate, makeFolder } from '#server/db/opening'
-import { sha256Of } from './hash.ts'
 import { CannotBackUp } from './trouble.ts'
+import { listedFile, writeListed } from './write-listed.ts'
 
 /** Where everything of a house lies. */
 export interface Kept {
@@ -48,14 +46,15 @@ export async function makeBackup(kept: Kept, why: BackupReason, clock: Clock, to
       [{ name: backupDatabase, path: copy }, ...sounds].map(async ({ name, path: at }) => ({
         name,
         path: at,
-        file: await fileOf(name, at),
+        file: await listedFile({ name, path: at }),
       })),
     )
     const backup: Backup = {
       ...{ format: backupFormat, version: backupVersion, madeAt: clock.now().toISOString(), why, ...told },
       files: files.map(({ file }) => file),
     }
-    await writeZip(part, backup, files)
+    // Sounds are compressed already.
+    await writeListed(part, { name: 'backup.json', content: backup }, files, (name) => name === backupDatabase)
     keepPrivate(part)
     await rename(part, path)
     return { path, backup }
@@ -63,10 +62,6 @@ export async function makeBackup(kept: Kept, why: BackupReason, clock: Clock, to
     await Promise.all([copy, part].map((one) => rm(one, { force: true })))
   }
 }
-
-const fileOf = async (name: string, path: string): Promise<BackupFile> => ({
-  ...{ name, bytes: (await stat(path)).size, sha256: await sha256Of(path) },
-})
 
 /** The database as it stands now, beside; with what it holds. */
 async function copyDatabase(file: string, copy: string): Promise<Pick<Backup, 'schema' | 'counts'>> {
@@ -111,21 +106,4 @@ async function soundsIn({ folder }: Kept): Promise<{ readonly name: string; read
   return names
     .filter((name) => !name.includes('.'))
     .map((name) => ({ name: backupSounds + name, path: join(sounds, name) }))
-}
-
-async function writeZip(
-  part: string,
-  backup: Backup,
-  files: readonly { readonly name: string; readonly path: string }[],
-): Promise<void> {
-  await mkdir(dirname(part), { recursive: true })
-  const zip = new ZipFile()
-  zip.addBuffer(Buffer.from(JSON.stringify(backup, null, 2)), 'backup.json')
-  // Sounds are compressed already.
-  for (const { name, path } of files) zip.addFile(path, name, { compress: name === backupDatabase })
-  zip.end()
-  await pipeline(zip.outputStream, createWriteStream(part, { mode: 0o600 }))
-  const written = await open(part)
-  await written.sync()
-  await written.close()
 }

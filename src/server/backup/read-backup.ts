@@ -1,153 +1,18 @@
-import { createHash } from 'node:crypto'
-import { createWriteStream } from 'node:fs'
-import { mkdir } from 'node:fs/promises'
-import { dirname, join } from 'node:path'
-import { Writable } from 'node:stream'
-import type { Readable } from 'node:stream'
-import { pipeline } from 'node:stream/promises'
-import { promisify } from 'node:util'
-import { open as openWithCallback } from 'yauzl'
-import type { Entry, ZipFile } from 'yauzl'
 import { backupFormat, backupSchema, backupVersion } from '#model/backup'
-import type { Backup, BackupFile } from '#model/backup'
-import { failureCode } from '#server/db/failures'
-import { CannotBackUp } from './trouble.ts'
+import type { Backup } from '#model/backup'
+import { checkListed, readList, unpackListed } from './listed-zip.ts'
+import type { ListedKind } from './listed-zip.ts'
 
-const openZip = promisify<string, { lazyEntries: boolean; autoClose: boolean }, ZipFile>(openWithCallback)
-
-/** More than the list of any backup takes. */
-const mostListBytes = 4_000_000
-const mostEntries = 4000
+const backupKind: ListedKind<Backup> = {
+  ...{ listName: 'backup.json', format: backupFormat, version: backupVersion, schema: backupSchema },
+  ...{ mostListBytes: 4_000_000, mostEntries: 4000, notOne: 'not a backup' },
+}
 
 /** What a backup says is in it. Throws a CannotBackUp for a file that is none, is cut off, or is of a newer Zovrin. */
-export const readBackup = (path: string): Promise<Backup> =>
-  withZip(path, async (zip) => {
-    const entries = await entriesOf(zip)
-    return listIn(path, zip, entries)
-  })
+export const readBackup = (path: string): Promise<Backup> => readList(backupKind, path)
 
-/**
- * Unpacks a backup into a folder, each file looked at whether it is what was saved. Throws a CannotBackUp where anything in it
- * is missing, more, longer or otherwise than its list says; what was unpacked until then is left to the caller.
- */
-export const unpackBackup = (path: string, into: string): Promise<Backup> =>
-  readAll(path, async ({ name }) => {
-    const to = join(into, name)
-    await mkdir(dirname(to), { recursive: true, mode: 0o700 })
-    return createWriteStream(to, { mode: 0o600, flags: 'wx' })
-  })
+/** Unpacks a backup into a folder, each file looked at whether it is what was saved. Throws a CannotBackUp. */
+export const unpackBackup = (path: string, into: string): Promise<Backup> => unpackListed(backupKind, path, into)
 
 /** Looks at all of a backup as unpacking it would. Throws a CannotBackUp. */
-export const checkBackup = (path: string): Promise<Backup> =>
-  readAll(path, () => Promise.resolve(new Writable({ write: (_part, _encoding, done) => void done() })))
-
-const readAll = (path: string, into: (file: BackupFile) => Promise<Writable>): Promise<Backup> =>
-  withZip(path, async (zip) => {
-    const entries = await entriesOf(zip)
-    const backup = await listIn(path, zip, entries)
-    const listed = new Map(backup.files.map((file) => [file.name, file]))
-    const files = [...entries.values()].filter(({ fileName }) => fileName !== listName)
-    if (files.length !== listed.size || files.some(({ fileName }) => !listed.has(fileName)))
-      throw new CannotBackUp('changed', path)
-    for (const entry of files) {
-      const file = listed.get(entry.fileName)
-      // What it would grow to stands in the zip itself, and is no more than its list says: nothing swells on the way.
-      if (!file || entry.uncompressedSize !== file.bytes) throw new CannotBackUp('changed', path)
-      const sum = await pour(await streamOf(zip, entry), await into(file))
-      if (sum !== file.sha256) throw new CannotBackUp('changed', path)
-    }
-    return backup
-  })
-
-const listName = 'backup.json'
-
-async function withZip<T>(path: string, work: (zip: ZipFile) => Promise<T>): Promise<T> {
-  let zip: ZipFile
-  try {
-    zip = await openZip(path, { lazyEntries: true, autoClose: false })
-  } catch (error) {
-    throw cannotOpen(path, error)
-  }
-  try {
-    return await work(zip)
-  } catch (error) {
-    if (error instanceof CannotBackUp || failureCode(error) === 'ENOSPC') throw error
-    throw new CannotBackUp('changed', path, error)
-  } finally {
-    zip.close()
-  }
-}
-
-/** A zip's own list stands at its end: where there is none it was cut off, or never one. */
-function cannotOpen(path: string, error: unknown): CannotBackUp {
-  const isThere = !['ENOENT', 'EACCES', 'EPERM', 'EISDIR'].includes(failureCode(error) ?? '')
-  if (!isThere) return new CannotBackUp('not readable', path, error)
-  const isCut =
-    error instanceof Error && /end of central directory|invalid central directory|unexpected EOF/i.test(error.message)
-  return new CannotBackUp(isCut ? 'cut off' : 'not a backup', path, error)
-}
-
-/** Every entry by its name; of one name twice the second is none of ours. */
-function entriesOf(zip: ZipFile): Promise<ReadonlyMap<string, Entry>> {
-  const entries = new Map<string, Entry>()
-  return new Promise((settle, fail) => {
-    zip.on('entry', (entry: Entry) => {
-      if (entries.has(entry.fileName) || entries.size > mostEntries) {
-        fail(new Error('an entry that is there twice, or more than any backup has'))
-        return
-      }
-      entries.set(entry.fileName, entry)
-      zip.readEntry()
-    })
-    zip.on('end', () => {
-      settle(entries)
-    })
-    zip.on('error', fail)
-    zip.readEntry()
-  })
-}
-
-async function listIn(path: string, zip: ZipFile, entries: ReadonlyMap<string, Entry>): Promise<Backup> {
-  const entry = entries.get(listName)
-  if (!entry || entry.uncompressedSize > mostListBytes) throw new CannotBackUp('not a backup', path)
-  const parts: Buffer[] = []
-  for await (const part of await streamOf(zip, entry)) parts.push(part as Buffer)
-  const list: unknown = JSON.parse(Buffer.concat(parts).toString('utf8'))
-  if (isNewer(list)) throw new CannotBackUp('from the future', path)
-  const read = backupSchema.safeParse(list)
-  if (!read.success) throw new CannotBackUp('not a backup', path, read.error)
-  return read.data
-}
-
-const isNewer = (list: unknown): boolean =>
-  typeof list === 'object' &&
-  list !== null &&
-  'format' in list &&
-  list.format === backupFormat &&
-  'version' in list &&
-  typeof list.version === 'number' &&
-  list.version > backupVersion
-
-const streamOf = (zip: ZipFile, entry: Entry): Promise<Readable> =>
-  new Promise((settle, fail) => {
-    zip.openReadStream(entry, (error, stream) => {
-      if (error) fail(error)
-      else settle(stream)
-    })
-  })
-
-/** Pours one stream into another, and says the sum of what went through. */
-async function pour(from: Readable, into: Writable): Promise<string> {
-  const hash = createHash('sha256')
-  await pipeline(
-    from,
-    async function* (source: AsyncIterable<Buffer>) {
-      for await (const part of source) {
-        hash.update(part)
-        yield part
-      }
-    },
-    into,
-  )
-  return hash.digest('hex')
-}
+export const checkBackup = (path: string): Promise<Backup> => checkListed(backupKind, path)

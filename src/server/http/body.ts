@@ -22,8 +22,8 @@ interface Place {
  * than any has; and texts with a null character or half a character, which cannot be stored as they are. Walks each
  * value once, without recursion.
  */
-export const refuseUnreadable: RequestHandler = ({ body }: { body?: unknown }, _response, next) => {
-  const waiting: Place[] = [{ value: body, path: [] }]
+export function refuseUnreadableValue(document: unknown): void {
+  const waiting: Place[] = [{ value: document, path: [] }]
   let seen = 0
   for (let place = waiting.pop(); place; place = waiting.pop()) {
     seen += 1
@@ -40,6 +40,11 @@ export const refuseUnreadable: RequestHandler = ({ body }: { body?: unknown }, _
       }
     }
   }
+}
+
+/** The same of the body of a request. */
+export const refuseUnreadable: RequestHandler = ({ body }: { body?: unknown }, _response, next) => {
+  refuseUnreadableValue(body)
   next()
 }
 

@@ -1,19 +1,15 @@
-import type { Request, RequestHandler, Router } from 'express'
+import type { Request, Router } from 'express'
 import { restoreAskedSchema } from '#model/backup'
-import { deviceOf } from '#server/features/room/device-of'
+import { onlyHere } from '#server/features/room/device-of'
 import { onlyKeeper } from '#server/features/teachers/door'
 import { apiRouter, closeRouter } from '#server/http/api-router'
 import { readAs } from '#server/http/read-as'
-import { ProblemError } from '#server/problems'
 import type { BackupControl } from './control.ts'
 
-/** A backup holds everything of everybody: it is made, saved and restored at this machine, and by whoever keeps the house. */
-const onlyHere: RequestHandler = (_request, response, next) => {
-  if (deviceOf(response)) throw new ProblemError('NOT_FOR_THIS_DEVICE', {})
-  next()
-}
-
-/** `/api/backups`: the backups beside the database, made, saved, brought in and restored. */
+/**
+ * `/api/backups`: the backups beside the database, made, saved, brought in and restored. A backup holds everything of everybody: this is
+ * for this machine, and for whoever keeps the house.
+ */
 export function backupRoutes(control: BackupControl): Router {
   const router = apiRouter()
   router.use(onlyHere, onlyKeeper)

@@ -30,12 +30,14 @@ async function list({ models }: Database): Promise<KeptLongDay[]> {
   ]
   const rows = await models.longDays.findAll({ order })
   return rows.map(({ document, version }) => ({
-    longDay: readKept(document, { kind: 'long day', known: longDaySchemaVersion }, (one) =>
-      longDaySchema.safeParse(one),
-    ),
+    longDay: readLongDay(document),
     version,
   }))
 }
+
+/** Throws SCHEMA_NEWER, DOCUMENT_UNREADABLE. */
+export const readLongDay = (stored: string): LongDay =>
+  readKept(stored, { kind: 'long day', known: longDaySchemaVersion }, (one) => longDaySchema.safeParse(one))
 
 async function put({ models }: Database, longDay: LongDay, based: number, transaction: Transaction): Promise<number> {
   const { id, name, placeId, people, parts } = longDay

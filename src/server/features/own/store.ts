@@ -64,7 +64,7 @@ async function list({ models }: Database, transaction?: Transaction): Promise<Ow
     ],
     transaction,
   })
-  return rows.flatMap(({ kind, version, document, hiddenAt }) => read(kind, version, document, hiddenAt !== null))
+  return rows.flatMap(({ kind, version, document, hiddenAt }) => readThing(kind, version, document, hiddenAt !== null))
 }
 
 async function put(at: At, thing: OwnDocument, based: number, transaction: Transaction): Promise<OwnThing> {
@@ -213,7 +213,7 @@ function checkReferences(thing: OwnDocument, all: readonly OwnThing[]): void {
 }
 
 /** A kept document as it is read today; none where it cannot be, so that it stands in the way of nothing else. */
-function read(kind: string, version: number, document: string, hidden: boolean): OwnThing[] {
+export function readThing(kind: string, version: number, document: string, hidden: boolean): OwnThing[] {
   const known = ownKinds.find((one) => one === kind)
   if (!known) return []
   try {

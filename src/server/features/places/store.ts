@@ -37,7 +37,7 @@ async function list({ models }: Database): Promise<KeptPlace[]> {
   })
   const items = await models.cupboard.findAll({ order: [['id', 'ASC']] })
   return rows.map((row) => ({
-    place: read(
+    place: readPlace(
       row,
       items.filter(({ placeId }) => placeId === row.id),
     ),
@@ -45,7 +45,8 @@ async function list({ models }: Database): Promise<KeptPlace[]> {
   }))
 }
 
-const read = (
+/** A place as its row and those of its cupboard have it. Throws where they cannot be read. */
+export const readPlace = (
   { id, name, lengthUnit, rooms, isUsual, atCupboard, freeUntil, timeZone, emergency }: PlaceRow,
   items: readonly CupboardRow[],
 ): Place =>

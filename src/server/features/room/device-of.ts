@@ -1,5 +1,6 @@
-import type { Response } from 'express'
+import type { RequestHandler, Response } from 'express'
 import type { Device } from '#model/device'
+import { ProblemError } from '#server/problems'
 
 /** What a response knows of the device it goes to; a window of this machine is none. */
 interface Locals {
@@ -14,3 +15,9 @@ export function setDevice(response: Response, device: NonNullable<Locals['device
 
 /** How the device that asks is called. */
 export const deviceName = (response: Response): string => deviceOf(response)?.name ?? 'The computer Zovrin runs on'
+
+/** Throws NOT_FOR_THIS_DEVICE for a device that was let in: what goes on at this machine alone. */
+export const onlyHere: RequestHandler = (_request, response, next) => {
+  if (deviceOf(response)) throw new ProblemError('NOT_FOR_THIS_DEVICE', {})
+  next()
+}

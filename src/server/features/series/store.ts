@@ -30,10 +30,14 @@ async function list({ models }: Database): Promise<KeptSeries[]> {
   ]
   const rows = await models.series.findAll({ order })
   return rows.map(({ document, version }) => ({
-    series: readKept(document, { kind: 'series', known: seriesSchemaVersion }, (one) => seriesSchema.safeParse(one)),
+    series: readSeries(document),
     version,
   }))
 }
+
+/** Throws SCHEMA_NEWER, DOCUMENT_UNREADABLE. */
+export const readSeries = (stored: string): Series =>
+  readKept(stored, { kind: 'series', known: seriesSchemaVersion }, (one) => seriesSchema.safeParse(one))
 
 async function put({ models }: Database, series: Series, based: number, transaction: Transaction): Promise<number> {
   const { id, name, baseId, placeId, people } = series

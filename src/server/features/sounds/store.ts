@@ -55,5 +55,5 @@ export function soundStore(database: Database, folder: string, { isKeeper = true
 export type SoundStore = ReturnType<typeof soundStore>
 
 /** One that cannot be read is as if it were not there: its bell sounds in its place. */
-const soundOf = ({ id, name, use, type, bytes, lengthMs }: SoundRow): OwnSound | undefined =>
+export const soundOf = ({ id, name, use, type, bytes, lengthMs }: SoundRow): OwnSound | undefined =>
   ownSoundSchema.safeParse({ id, name, use, type, bytes, lengthMs }).data

@@ -145,5 +145,5 @@ async function newestElsewhere(
 }
 
 /** One that cannot be read is as if it were not there: nothing is heard of it. */
-const voiceOf = ({ id, text, type, bytes, lengthMs }: VoiceRow): Voice | undefined =>
+export const voiceOf = ({ id, text, type, bytes, lengthMs }: VoiceRow): Voice | undefined =>
   voiceSchema.safeParse({ id, text, type, bytes, lengthMs }).data

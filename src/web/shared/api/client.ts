@@ -24,6 +24,8 @@ interface Request {
   readonly body?: unknown
   /** Sent as it is, in place of a body: a sound. */
   readonly file?: Blob
+  /** What is answered is a file. */
+  readonly isFile?: boolean
   /** The version a change is based on, sent as If-Match. */
   readonly based?: number
   readonly headers?: Readonly<Record<string, string>>
@@ -38,7 +40,7 @@ const filePatienceMs = 120_000
 /** Asks the API; never throws. A server that breaks (5xx without a problem) counts as away. */
 export async function ask<T>(
   path: string,
-  { method = 'GET', body, file, based, headers, patienceMs = usualPatienceMs }: Request = {},
+  { method = 'GET', body, file, isFile = false, based, headers, patienceMs = usualPatienceMs }: Request = {},
 ): Promise<Reply<T>> {
   const teacher = teacherHere()
   try {
@@ -55,7 +57,7 @@ export async function ask<T>(
       ...(file ? { body: file } : body === undefined ? {} : { body: JSON.stringify(body) }),
     })
     if (response.ok) {
-      const value = response.status === 204 ? undefined : await response.json()
+      const value = response.status === 204 ? undefined : await (isFile ? response.blob() : response.json())
       return { kind: 'ok', value: value as T, version: versionOf(response) }
     }
     if (!response.headers.get('Content-Type')?.startsWith('application/problem+json')) return { kind: 'away' }
