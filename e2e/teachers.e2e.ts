@@ -46,7 +46,10 @@ test('a second teacher has sessions and a journal of their own, and the same peo
   expect(await serious(page)).toEqual([])
   await signIn(page, 'Noor', '0815')
   await expect(page.getByText('Your sessions stand here.')).toBeVisible()
-  await expect(page.getByRole('link', { name: 'Backups' })).toHaveCount(0)
+  // What is one's own can be taken along; the house is backed up by whoever keeps it.
+  await page.getByRole('link', { name: 'Backups' }).click()
+  await expect(button(page, 'Save all as open files')).toBeVisible()
+  await expect(button(page, 'Make a backup now')).toHaveCount(0)
   // Everybody who comes is known; what they told Kaia is not.
   await page.goto(`${house.address}people/${imke}`)
   await expect(page.getByRole('heading', { name: 'Imke Larrow' })).toBeVisible()

@@ -1,5 +1,5 @@
 import { fullAtMigration, fullAtStart, fullWhileRunning, notWritable } from './faults/disk.ts'
-import { hostileDocuments, mutatedDocuments, mutatedImports } from './faults/documents.ts'
+import { hostileDocuments, mutatedDocuments, mutatedHanded, mutatedImports } from './faults/documents.ts'
 import { mutatedArchives } from './faults/archives.ts'
 import { killedBackups } from './faults/backups.ts'
 import { killedMigrations, killedWrites } from './faults/kills.ts'
@@ -70,6 +70,7 @@ runScript(async () => {
     () => hostileDocuments(amount.mostMs),
     () => mutatedDocuments(seed, amount.documents, amount.mostMs),
     () => mutatedImports(seed, amount.imports, amount.mostMs),
+    () => mutatedHanded(seed, amount.imports, amount.mostMs),
     () => mutatedArchives(seed, amount.archives),
     () => Promise.resolve(mutatedInTheRooms(seed, amount.rooms, amount.mostMs)),
     () => Promise.resolve(mutatedTexts(seed, amount.texts, amount.mostMs)),

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { envelopeFormat, envelopeVersion } from '#model/envelope'
 import type { Session } from '#model/session'
+import { bellowsHouse } from '#server/demo/bellows-house'
 import { aBreath, aHold, aSession, aTalk } from '#testing/sessions'
 import { benchSession } from '#testing/bench-session'
 import { changes, mutated } from './mutations.ts'
@@ -145,6 +146,46 @@ export async function mutatedDocuments(seed: number, count: number, mostMs: numb
     return [
       tallyOf('mutated sessions: no fault of ours, in time', posted, `worst ${worstMs.toFixed(0)} ms`),
       tallyOf('those of them that were taken: saved back as they are', back),
+    ]
+  })
+}
+
+/** A class handed over as a file, made by the server itself. */
+async function handedFile(address: string): Promise<object> {
+  const session = aSession([aHold('deer')], { id: 'handed', placeId: bellowsHouse.id })
+  const planned = {
+    ...{ id: 'its-class', sessionId: 'handed', placeId: bellowsHouse.id, day: '2026-12-01', people: [], guests: 3 },
+    ...{ forms: [], setAside: [], substitutes: [] },
+  }
+  const forms = [{ personId: 'guest-1', blockId: 'deer', poseId: 'deer', takes: { kind: 'changed' }, by: 'teacher' }]
+  await ask(address, `/api/places/${bellowsHouse.id}`, send('PUT', bellowsHouse, over(0)))
+  await ask(address, '/api/sessions', send('POST', session))
+  await ask(address, '/api/planned-classes/its-class', send('PUT', planned, over(0)))
+  const asked = { name: 'Noor', from: 'Kaia', forms: forms.map((one) => ({ ...one, at: '2026-12-01T08:00:00Z' })) }
+  const reply = await ask(address, '/api/planned-classes/its-class/handed/file', send('PUT', asked, over(1)))
+  return (reply.body as { readonly file: object }).file
+}
+
+/** Mutations of a class handed over as a file: none breaks the server, and what there is then can be read. */
+export async function mutatedHanded(seed: number, count: number, mostMs: number): Promise<Tally[]> {
+  return withServer(async (address) => {
+    const file = await handedFile(address)
+    const [taken, read]: [(string | undefined)[], (string | undefined)[]] = [[], []]
+    let cameIn = 0
+    for (const change of fc.sample(changes, { seed: seed + 9, numRuns: count })) {
+      const reply = await ask(address, '/api/handed/classes', send('POST', mutated(file, change)))
+      taken.push(answered(JSON.stringify(change), reply, mostMs))
+      if (reply.status !== 200) continue
+      cameIn += 1
+      const { sessionId } = reply.body as { readonly sessionId: string }
+      for (const path of ['planned-classes', 'places', `sessions/${sessionId}`]) {
+        const { status } = await ask(address, `/api/${path}`)
+        read.push(status === 200 ? undefined : `${JSON.stringify(change)}: ${path} ${String(status)}`)
+      }
+    }
+    return [
+      tallyOf('mutated handed-over classes: no fault of ours', taken, `${String(cameIn)} came in`),
+      tallyOf('what there is after each that came in: can be read', read),
     ]
   })
 }

@@ -1,6 +1,7 @@
 import type { Block } from '#model/block'
 import { envelopeFormat, envelopeVersion } from '#model/envelope'
 import type { Envelope } from '#model/envelope'
+import type { FormTaken } from '#model/form-taken'
 import { ownSchemaVersion } from '#model/own'
 import type { OwnDocument, OwnThing } from '#model/own'
 import type { Session } from '#model/session'
@@ -18,8 +19,11 @@ const variantIdsIn = (blocks: readonly Block[]): string[] =>
 const blocksIn = (carried: Carried): readonly Block[] =>
   'blocks' in carried ? carried.blocks : carried.sessions.flatMap(({ blocks }) => blocks)
 
-/** Sessions or blocks with every own thing they stand on, and nothing else of the teacher's. */
-export function makeEnvelope(carried: Carried, own: readonly OwnThing[]): Envelope {
+/**
+ * Sessions or blocks with every own thing they stand on, and nothing else of the teacher's; `taken` are forms that go with
+ * them, with what those stand on.
+ */
+export function makeEnvelope(carried: Carried, own: readonly OwnThing[], taken: readonly FormTaken[] = []): Envelope {
   const blocks = blocksIn(carried)
   const ownPoses = new Map(own.flatMap((thing) => (thing.kind === 'pose' ? [[thing.document.id, thing.document]] : [])))
   const poses = new Set<string>()
@@ -28,12 +32,16 @@ export function makeEnvelope(carried: Carried, own: readonly OwnThing[]): Envelo
     poses.add(id)
     ownPoses.get(id)?.counterposes.forEach(reach)
   }
-  const wantedVariants = new Set(variantIdsIn(blocks))
+  const wantedVariants = new Set([
+    ...variantIdsIn(blocks),
+    ...taken.flatMap((one) => ('variantId' in one ? (one.variantId ?? []) : [])),
+  ])
   const variants = own.flatMap(({ kind, document }) =>
     kind === 'variant' && wantedVariants.has(document.id) ? [document] : [],
   )
-  for (const id of [...poseIdsIn(blocks), ...variants.map(({ poseId }) => poseId)]) reach(id)
-  const named = new Set(blocks.flatMap((block) => ('setUpId' in block ? [block.setUpId] : [])))
+  const inForms = taken.flatMap((one) => (one.kind === 'pose' ? [one.poseId] : []))
+  for (const id of [...poseIdsIn(blocks), ...inForms, ...variants.map(({ poseId }) => poseId)]) reach(id)
+  const named = new Set([...blocks, ...taken].flatMap((one) => ('setUpId' in one ? [one.setUpId] : [])))
   const schoolIds = new Set('sessions' in carried ? carried.sessions.map(({ schoolId }) => schoolId) : [])
   return {
     format: envelopeFormat,
@@ -75,8 +83,8 @@ export interface ImportPlan {
   /** Sessions of the envelope that are here already, word for word. */
   readonly alreadyHere: readonly string[]
   readonly blocks: readonly Block[]
-  /** What the id of a session in the envelope has come to be here, where that is another one. */
-  readonly sessionIds: ReadonlyMap<string, string>
+  /** What each id of the envelope has come to be here; of a session, where that is another one. */
+  readonly ids: Ids
 }
 
 /**
@@ -99,7 +107,7 @@ function ownIn({ own }: Envelope, isShipped: IsShipped): CarriedOwn[] {
 }
 
 /** What each id of the file has come to be here, by the kind of thing it names. */
-type Ids = Readonly<Record<CarriedOwn['kind'] | 'session', Map<string, string>>>
+export type Ids = Readonly<Record<CarriedOwn['kind'] | 'session', Map<string, string>>>
 
 /**
  * Adds what is missing; where an id exists with other content a copy is added and everything in the
@@ -126,7 +134,7 @@ export function planImport(envelope: Envelope, existing: Existing, newId: () => 
     sessions: sessions.map((session) => pointVersion(session, ids)),
     alreadyHere,
     blocks: (envelope.blocks ?? []).map((block) => pointBlock(block, ids)),
-    sessionIds: ids.session,
+    ids,
   }
 }
 
@@ -203,6 +211,23 @@ function pointBlock(block: Block, ids: Ids): Block {
     poseId: ids.pose.get(block.poseId) ?? block.poseId,
     ...(variantId === undefined ? {} : { variantId: ids.variant.get(variantId) ?? variantId }),
     ...(setUpId === undefined ? {} : { setUpId: ids.setUp.get(setUpId) ?? setUpId }),
+  }
+}
+
+/** A form that came with an envelope, naming what that has come to be here. */
+export function pointForm(taken: FormTaken, { pose, variant, setUp }: Ids): FormTaken {
+  switch (taken.kind) {
+    case 'variant':
+      return { ...taken, variantId: variant.get(taken.variantId) ?? taken.variantId }
+    case 'setUp':
+      return { ...taken, setUpId: setUp.get(taken.setUpId) ?? taken.setUpId }
+    case 'pose': {
+      const { poseId, variantId } = taken
+      const form = variantId === undefined ? {} : { variantId: variant.get(variantId) ?? variantId }
+      return { ...taken, poseId: pose.get(poseId) ?? poseId, ...form }
+    }
+    default:
+      return taken
   }
 }
 

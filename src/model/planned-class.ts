@@ -66,17 +66,19 @@ export type FormOfPerson = z.infer<typeof formOfPersonSchema>
 
 /** A class that a colleague leads in one's place: to whom it went, which class of theirs it is, and its record once it came back. */
 const handedToSchema = z.strictObject({
-  teacherId: idSchema,
+  /** Absent where it went as a file, to somebody who has no account here. */
+  teacherId: idSchema.optional(),
   name: nameSchema,
   at: instantSchema,
-  classId: idSchema,
+  /** Absent where it went as a file. */
+  classId: idSchema.optional(),
   /** What they should know. */
   words: textSchema.optional(),
   /** The record as it came back, at the version it came in. */
   record: z.strictObject({ id: idSchema, version: z.int().min(1) }).optional(),
 })
 /** A class that is led in a colleague's place: whose it is, and which class of theirs. */
-const handedFromSchema = handedToSchema.pick({ teacherId: true, name: true, classId: true, words: true })
+const handedFromSchema = handedToSchema.pick({ teacherId: true, name: true, words: true }).extend({ classId: idSchema })
 
 /** To whom a planned class is handed over, what they should know, and what each who comes takes, in words. */
 export const handOverSchema = z.strictObject({
@@ -85,6 +87,10 @@ export const handOverSchema = z.strictObject({
   forms: z.array(formOfPersonSchema.omit({ why: true })).max(2000),
 })
 export type HandOver = z.infer<typeof handOverSchema>
+
+/** The same as a file, for somebody by name; and who gives it. */
+export const handOverByFileSchema = handOverSchema.omit({ to: true }).extend({ name: nameSchema, from: nameSchema })
+export type HandOverByFile = z.infer<typeof handOverByFileSchema>
 
 /** A session on a day at a place with people [settled A11]. Days and times are the place's own, without a zone. */
 export const plannedClassSchema = z.strictObject({

@@ -63,6 +63,8 @@ export interface ProblemFacts {
   /** A planned class that a colleague has for its day. */
   CLASS_HANDED: { name: string }
   CLASS_LED: object
+  /** A record of a class that was not handed over as a file. */
+  NOT_HANDED: object
   UNKNOWN_REMARK: { id: string }
   SECRET_WEAK: { kind: 'accounts' | 'machine' }
   /** A colleague made it. */

@@ -34,6 +34,7 @@ export interface RefusalFacts {
   QUIET_AFTER_END: object
   SENSATION_ORDER: object
   SESSIONS_OR_BLOCKS: object
+  ONE_SESSION: object
   SIDE_IN_SYMMETRIC: object
   TIME_ZONE_UNKNOWN: object
   SIDES_ALIKE: object

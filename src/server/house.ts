@@ -19,7 +19,8 @@ import { exchange } from './features/exchange/store.ts'
 import { makeHub } from './features/following/hub.ts'
 import type { Hub } from './features/following/hub.ts'
 import { nowRoutes, screenRoutes } from './features/following/routes.ts'
-import { handingRoutes } from './features/handing/routes.ts'
+import { handedFiles } from './features/handing/by-file.ts'
+import { handedRoutes, handingRoutes } from './features/handing/routes.ts'
 import { handingStore } from './features/handing/store.ts'
 import { keptRoutes } from './features/kept-routes.ts'
 import { ledClassBody, ledClassRoutes } from './features/led-classes/routes.ts'
@@ -93,7 +94,7 @@ export function makeHouse(deps: HouseDeps, room?: RoomControl): House {
   }
   const house = Router()
   house.use('/api', knowTeacher(door))
-  house.use('/api/exchange', exchangeBody)
+  house.use(['/api/exchange', '/api/handed'], exchangeBody)
   house.use('/api/led-classes', ledClassBody)
   house.use('/api', express.json({ limit: `${String(mostBodyKb)}kb`, strict: true }), refuseUnreadable, keepNothing)
   house.get('/api/health', async (_request, response) => {
@@ -141,7 +142,10 @@ function answersTo(who: Who, { database: all, clock, hub, folder }: Deps, room: 
   const settings = settingsStore(database, hub.changed)
   const following = { hub, clock, ledClasses, settings, own }
   house.use('/api/sessions', sessionRoutes(sessions))
-  house.use('/api/exchange', exchangeRoutes(exchange(database, { own, sessions, voices }, clock)))
+  const files = exchange(database, { own, sessions, voices }, clock)
+  const handed = handedFiles(database, { own, exchange: files }, clock)
+  house.use('/api/exchange', exchangeRoutes(files))
+  house.use('/api/handed', handedRoutes(handed))
   house.use(
     '/api/archive',
     archiveRoutes(archiveControl({ database, clock, ...(folder === undefined ? {} : { folder }) })),
@@ -152,7 +156,7 @@ function answersTo(who: Who, { database: all, clock, hub, folder }: Deps, room: 
   house.use('/api/places', keptRoutes('place', placeSchema, placeStore(database, clock)))
   house.use('/api/people', mentionRoutes(database))
   house.use('/api/people', keptRoutes('person', personSchema, peopleStore(database)))
-  house.use('/api/planned-classes', handingRoutes(handingStore(database, clock)))
+  house.use('/api/planned-classes', handingRoutes(handingStore(database, clock), handed))
   house.use('/api/planned-classes', keptRoutes('planned', plannedClassSchema, plannedClassStore(database, clock)))
   house.use('/api/series', keptRoutes('series', seriesSchema, seriesStore(database)))
   house.use('/api/long-days', keptRoutes('longDay', longDaySchema, longDayStore(database)))

@@ -59,6 +59,7 @@ export const problemStatus: Readonly<Record<ProblemCode, number>> = {
   LAST_KEEPER: 409,
   CLASS_HANDED: 409,
   CLASS_LED: 409,
+  NOT_HANDED: 409,
   UNKNOWN_REMARK: 404,
   SECRET_WEAK: 422,
   NOT_YOURS: 403,

@@ -49,6 +49,10 @@ export const accessTable = {
   'DELETE /api/voices/:sessionId/:id': 'own',
   'GET /api/voices/:sessionId/:id/heard': 'own',
 
+  'POST /api/handed/classes': 'own',
+  'GET /api/handed/records/:id': 'own',
+  'POST /api/handed/records': 'own',
+
   'GET /api/led-classes/': 'own',
   'GET /api/led-classes/choices': 'own',
   'GET /api/led-classes/times': 'own',
@@ -75,6 +79,7 @@ export const accessTable = {
   'DELETE /api/planned-classes/:id': 'own',
   'PUT /api/planned-classes/:id/handed': 'own',
   'DELETE /api/planned-classes/:id/handed': 'own',
+  'PUT /api/planned-classes/:id/handed/file': 'own',
   'GET /api/series/': 'own',
   'PUT /api/series/:id': 'own',
   'DELETE /api/series/:id': 'own',

@@ -43,6 +43,8 @@ export const pages = { screen: 'no names', pair: 'no names' } as const
 export const answers = {
   sessions: 'no names',
   exchange: 'no names',
+  /** Whoever comes is counted in them. */
+  handed: 'no names',
   own: 'no names',
   'led-classes': 'no names',
   settings: 'no names',

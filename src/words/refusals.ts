@@ -73,6 +73,7 @@ const mends: { readonly [Code in RefusalCode]: (facts: RefusalFacts[Code], path:
   PILES_UNEVEN: () => ' cannot be divided into two equal piles: take an even number or one pile',
   QUIET_AFTER_END: () => ' lies after the last sentence: name one that is there',
   SENSATION_ORDER: () => ' goes from the lesser to the stronger',
+  ONE_SESSION: () => ' must hold the one session of the class',
   SESSIONS_OR_BLOCKS: () => ' or blocks must be there, and not both',
   TIME_ZONE_UNKNOWN: () => ' is no time zone that is known: name one as “Europe/Amsterdam”, or leave it out',
   SIDE_IN_SYMMETRIC: () => ' names a side, but the pose has none: give it two sides or leave the side out',

@@ -12,7 +12,7 @@ import type { VoiceCarried } from '#model/voice'
 import { slipsIn, slipsInBlocks, unknownInOwn, withOwn } from '#core/session'
 import { inTheWayOf } from '#core/timeline'
 import { makeEnvelope, planImport } from '#formats/session-envelope'
-import type { ImportPlan } from '#formats/session-envelope'
+import type { Ids, ImportPlan } from '#formats/session-envelope'
 import { shippedCatalog } from '#library/shipped'
 import type { Clock } from '#server/clock'
 import type { Database } from '#server/db/open'
@@ -54,44 +54,48 @@ export function exchange(database: Database, stores: Stores, clock: Clock) {
 
     /** All of it or nothing. Throws DOCUMENT_REFUSED with every id that is named and is nowhere. */
     async take(envelope: Envelope): Promise<Imported> {
-      return inTransaction(async (transaction) => {
-        const ownThings = await own.list(transaction)
-        const { rows, there } = await thereOf(database, envelope, transaction)
-        // Also those that cannot be read: their ids are taken all the same.
-        const ownRows = await models.ownThings.findAll({ attributes: ['id'], transaction })
-        const takenIds = new Set([...shippedIds, ...ownRows.map(({ id }) => id)])
-        const plan = planImport(envelope, { own: ownThings, sessions: there, takenIds, isShipped }, nanoid)
-        refuseUnplannable(plan, [...ownThings, ...plan.own.map((thing) => ({ ...thing, version: 1 }))])
-        await models.ownThings.bulkCreate(
-          plan.own.map(({ kind, document }) => ({
-            kind,
-            id: document.id,
-            name: 'names' in document ? document.names.english : document.name,
-            version: 1,
-            document: JSON.stringify(document),
-            savedAt: clock.now(),
-            schema: ownSchemaVersion,
-            hiddenAt: null,
-          })),
-          { transaction },
-        )
-        for (const document of plan.sessions) await sessions.create(document, transaction)
-        const carried = (envelope.voices ?? []).map((one) => heardOf(one, plan.sessionIds))
-        refuseStrange(carried, new Set([...plan.sessions.map(({ id }) => id), ...plan.alreadyHere]))
-        await voices.bring(carried, transaction)
-        // One that was deleted is brought back by the file that holds it word for word.
-        const deleted = rows
-          .filter(({ id, deletedAt }) => deletedAt && plan.alreadyHere.includes(id))
-          .map(({ id }) => id)
-        await models.sessions.update({ deletedAt: null }, { where: { id: deleted }, transaction })
-        return {
-          sessions: [...plan.sessions.map(({ id }) => id), ...deleted],
-          alreadyHere: plan.alreadyHere.filter((id) => !deleted.includes(id)),
-          blocks: plan.blocks,
-          own: plan.own.map(({ kind }) => ({ kind })),
-        }
-      })
+      const { ids: _ids, ...imported } = await inTransaction((transaction) => takeWithin(envelope, transaction))
+      return imported
     },
+    takeWithin,
+  }
+
+  /** The same within a transaction; and what the file's own things have come to be here. */
+  async function takeWithin(envelope: Envelope, transaction: Transaction): Promise<Imported & { readonly ids: Ids }> {
+    const ownThings = await own.list(transaction)
+    const { rows, there } = await thereOf(database, envelope, transaction)
+    // Also those that cannot be read: their ids are taken all the same.
+    const ownRows = await models.ownThings.findAll({ attributes: ['id'], transaction })
+    const takenIds = new Set([...shippedIds, ...ownRows.map(({ id }) => id)])
+    const plan = planImport(envelope, { own: ownThings, sessions: there, takenIds, isShipped }, nanoid)
+    refuseUnplannable(plan, [...ownThings, ...plan.own.map((thing) => ({ ...thing, version: 1 }))])
+    await models.ownThings.bulkCreate(
+      plan.own.map(({ kind, document }) => ({
+        kind,
+        id: document.id,
+        name: 'names' in document ? document.names.english : document.name,
+        version: 1,
+        document: JSON.stringify(document),
+        savedAt: clock.now(),
+        schema: ownSchemaVersion,
+        hiddenAt: null,
+      })),
+      { transaction },
+    )
+    for (const document of plan.sessions) await sessions.create(document, transaction)
+    const carried = (envelope.voices ?? []).map((one) => heardOf(one, plan.ids.session))
+    refuseStrange(carried, new Set([...plan.sessions.map(({ id }) => id), ...plan.alreadyHere]))
+    await voices.bring(carried, transaction)
+    // One that was deleted is brought back by the file that holds it word for word.
+    const deleted = rows.filter(({ id, deletedAt }) => deletedAt && plan.alreadyHere.includes(id)).map(({ id }) => id)
+    await models.sessions.update({ deletedAt: null }, { where: { id: deleted }, transaction })
+    return {
+      sessions: [...plan.sessions.map(({ id }) => id), ...deleted],
+      alreadyHere: plan.alreadyHere.filter((id) => !deleted.includes(id)),
+      blocks: plan.blocks,
+      own: plan.own.map(({ kind }) => ({ kind })),
+      ids: plan.ids,
+    }
   }
 }
 

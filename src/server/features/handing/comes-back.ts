@@ -14,7 +14,12 @@ export async function comesBack({ all }: Database, ledClassId: string, transacti
   const led = await all.ledClasses.findByPk(ledClassId, { transaction })
   if (!led?.endedAt) return
   const theirs = await plannedFor(all, led, transaction)
-  const whose = theirs?.handedFrom && (await all.plannedClasses.findByPk(theirs.handedFrom.classId, { transaction }))
+  // One that came as a file goes back as one.
+  const isOfColleague = theirs?.handedFrom?.teacherId !== undefined
+  const whose =
+    isOfColleague &&
+    theirs.handedFrom &&
+    (await all.plannedClasses.findByPk(theirs.handedFrom.classId, { transaction }))
   if (!theirs || !whose) return
   const planned = plannedIn(whose.document)
   const { handedTo } = planned
@@ -32,10 +37,14 @@ export async function comesBack({ all }: Database, ledClassId: string, transacti
   await whose.update(columnsOf(back, whose.version + 1), { transaction })
 }
 
-type Came = NonNullable<NonNullable<PlannedClass['handedTo']>['record']>
+export type Came = NonNullable<NonNullable<PlannedClass['handedTo']>['record']>
 
 /** The planned class a record is of: one of whoever led it, whatever another one says. */
-async function plannedFor({ plannedClasses }: Models, { id, ownerId }: LedClassRow, transaction: Transaction) {
+export async function plannedFor(
+  { plannedClasses }: Models,
+  { id, ownerId }: Pick<LedClassRow, 'id' | 'ownerId'>,
+  transaction: Transaction,
+) {
   const document = { [Op.like]: `%"${id}"%` }
   const rows = await plannedClasses.findAll({ where: { isLed: true, ownerId, document }, transaction })
   return rows.map((row) => plannedIn(row.document)).find((one) => one.ledClassId === id)
@@ -73,10 +82,10 @@ async function copied(
 }
 
 /** What stands in the record since, unless whoever got it has written in theirs. */
-async function writtenSince(
+export async function writtenSince(
   { ledClasses }: Models,
   { id, version }: Came,
-  { note, breath }: LedClassRow,
+  { note, breath }: Pick<LedClassRow, 'note' | 'breath'>,
   transaction: Transaction,
 ): Promise<Came | undefined> {
   const next = version + 1

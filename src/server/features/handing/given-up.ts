@@ -11,7 +11,7 @@ export async function takeFrom(
   clock: Clock,
   transaction: Transaction,
 ): Promise<'led' | 'taken'> {
-  const row = handedTo && (await all.plannedClasses.findByPk(handedTo.classId, { transaction }))
+  const row = handedTo?.classId !== undefined && (await all.plannedClasses.findByPk(handedTo.classId, { transaction }))
   if (!row) return 'taken'
   if (row.isLed) return 'led'
   await row.destroy({ transaction })
@@ -30,7 +30,8 @@ export async function givenUp(
   await takeFrom(database, planned, clock, transaction)
   const { handedFrom, ledClassId } = planned
   const { plannedClasses } = database.all
-  const whose = handedFrom && (await plannedClasses.findByPk(handedFrom.classId, { transaction }))
+  const whose =
+    handedFrom?.teacherId !== undefined && (await plannedClasses.findByPk(handedFrom.classId, { transaction }))
   if (!whose || ledClassId !== undefined) return
   const { handedTo: _gone, ...back } = plannedIn(whose.document)
   await whose.update(columnsOf(back, whose.version + 1), { transaction })

@@ -63,7 +63,8 @@ export function handingStore(database: Database, clock: Clock) {
 
 export type HandingStore = ReturnType<typeof handingStore>
 
-async function written(
+/** Over what was there, as its next version. */
+export async function written(
   row: PlannedClassRow,
   planned: PlannedClass,
   transaction: Transaction,

@@ -258,9 +258,14 @@ async function append(
   return kept + fresh.length
 }
 
-async function addEvents(models: Models, classId: string, events: readonly KeptEvent[], transaction: Transaction) {
+export async function addEvents(
+  { ledEvents }: Pick<Models, 'ledEvents'>,
+  classId: string,
+  events: readonly KeptEvent[],
+  transaction: Transaction,
+) {
   const rows = events.map(({ n, by, event }) => ({ classId, n, by, event: JSON.stringify(event) }))
-  await models.ledEvents.bulkCreate(rows, { transaction })
+  await ledEvents.bulkCreate(rows, { transaction })
 }
 
 async function end(
@@ -289,7 +294,7 @@ async function end(
 }
 
 /** Nothing answered is kept as nothing. */
-const answersOf = (breath: BreathAnswers | undefined): string | null =>
+export const answersOf = (breath: BreathAnswers | undefined): string | null =>
   breath?.was === undefined && breath?.freedFor === undefined ? null : JSON.stringify(breath)
 
 async function incidentOf(models: Models, id: string): Promise<KeptIncident> {
@@ -403,7 +408,7 @@ const headOf = ({ id, sessionId, startedAt, people, name, plannedMs }: Head) => 
   plannedS: Math.round(plannedMs / 1000),
 })
 
-const columnsOf = (led: LedStart) => ({
+export const columnsOf = (led: LedStart) => ({
   ...headOf({ ...led, name: led.document.name, plannedMs: led.plan.totalMs }),
   endedAt: null,
   ledS: 0,

@@ -19,7 +19,7 @@ export function placeStore(database: Database, clock: Clock) {
     list: (): Promise<KeptPlace[]> => list(database),
     /** Saves over the version it was based on, and says the new one; 0 makes it. Throws VERSION_STALE, UNKNOWN_PLACE. */
     put: (place: Place, based: number): Promise<number> =>
-      inTransaction((transaction) => put(database, place, based, transaction)),
+      inTransaction((transaction) => putPlace(database, place, based, transaction)),
     /** Takes away a place that nothing to come names. Throws IN_USE with where. */
     remove: (id: string, based: number): Promise<void> =>
       inTransaction((transaction) => remove({ database, clock }, id, based, transaction)),
@@ -68,7 +68,13 @@ export const readPlace = (
     })),
   })
 
-async function put(database: Database, place: Place, based: number, transaction: Transaction): Promise<number> {
+/** The same within a transaction. */
+export async function putPlace(
+  database: Database,
+  place: Place,
+  based: number,
+  transaction: Transaction,
+): Promise<number> {
   const { models } = database
   const { id, name, lengthUnit, usual, atCupboard, freeUntil, timeZone, emergency, rooms, cupboard } = place
   const version = based + 1

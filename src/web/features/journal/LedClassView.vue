@@ -9,7 +9,9 @@ import { peopleHere } from '#core/lead'
 import { formatMs } from '#core/units'
 import { whyNot } from '#web/shared/api/client.ts'
 import { readLedClass, setLedClassDeleted } from '#web/shared/api/led-classes.ts'
-import { download } from '#web/shared/ui/download.ts'
+import { handedRecord } from '#web/shared/api/handed.ts'
+import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
+import { download, fileName } from '#web/shared/ui/download.ts'
 import { otherNames } from '#words/kinds-of-time'
 import { clockText, dayTimeText } from '#words/dates'
 import { asideWords } from '#words/devices'
@@ -23,13 +25,14 @@ import { justDeleted } from './just-deleted.ts'
 
 const route = useRoute()
 const router = useRouter()
-const notDeleted = ref('')
+const notDone = ref('')
 const led = shallowRef<LedClass>()
 const state = ref<'opening' | 'ready' | 'missing'>('opening')
 /** Why it is not shown. */
 const why = ref('This class is not in the journal.')
 
 onMounted(async () => {
+  void classes.load()
   const reply = await readLedClass(String(route.params['id']))
   if (reply.kind === 'ok') led.value = reply.value
   if (reply.kind === 'problem' && reply.problem.code !== 'UNKNOWN_CLASS') why.value = reply.problem.detail
@@ -68,6 +71,20 @@ async function exportVtt(): Promise<void> {
   const { ledClassVtt } = await import('#formats/led-class-vtt')
   download(ledClassVtt(led.value), `${led.value.startedAt.slice(0, 10)} ${led.value.document.name}.vtt`, 'text/vtt')
 }
+const classes = usePlannedClassesStore()
+/** Whose class it was, where it came as a file: the record goes back as one. */
+const whose = computed(() => {
+  const { handedFrom } = classes.planned.find(({ ledClassId }) => ledClassId === led.value?.id) ?? {}
+  return handedFrom?.teacherId === undefined && led.value?.endedAt !== null ? handedFrom?.name : undefined
+})
+async function saveForThem(): Promise<void> {
+  if (!led.value) return
+  const reply = await handedRecord(led.value.id)
+  notDone.value = reply.kind === 'ok' ? '' : whyNot(reply)
+  if (reply.kind !== 'ok') return
+  const title = `${led.value.document.name} ${led.value.startedAt.slice(0, 10)} record`
+  download(JSON.stringify(reply.value, null, 2), fileName(title, 'zovrin.json'), 'application/json')
+}
 /** It can be brought back from the journal. */
 async function remove(): Promise<void> {
   if (!led.value) return
@@ -76,7 +93,7 @@ async function remove(): Promise<void> {
   if (reply.kind === 'ok') {
     justDeleted.value = { id, words: `${led.value.document.name}, ${when.value}` }
     await router.push({ name: 'journal' })
-  } else notDeleted.value = whyNot(reply, 'Zovrin’s server does not answer: nothing was deleted.')
+  } else notDone.value = whyNot(reply, 'Zovrin’s server does not answer: nothing was deleted.')
 }
 const people = computed(() => (led.value ? peopleHere({ start: led.value, events: led.value.events }) : 0))
 </script>
@@ -96,6 +113,7 @@ const people = computed(() => (led.value ? peopleHere({ start: led.value, events
           </p>
         </div>
         <div class="acts">
+          <Button v-if="whose" :label="`Save the record for ${whose}`" icon="pi pi-download" @click="saveForThem" />
           <Button severity="secondary" outlined label="Export as CSV" icon="pi pi-download" @click="exportCsv" />
           <Button severity="secondary" outlined label="As captions" icon="pi pi-download" @click="exportVtt" />
           <Button
@@ -108,7 +126,7 @@ const people = computed(() => (led.value ? peopleHere({ start: led.value, events
           />
         </div>
       </header>
-      <p v-if="notDeleted" role="alert">{{ notDeleted }}</p>
+      <p v-if="notDone" role="alert">{{ notDone }}</p>
       <p v-if="led.askedAt" class="soft">
         Everybody was asked in private before held breath and strokes, said at {{ clockText(Date.parse(led.askedAt)) }}.
       </p>

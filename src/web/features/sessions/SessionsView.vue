@@ -9,7 +9,6 @@ import { formatDuration } from '#core/units'
 import { templates } from '#library/templates'
 import type { SessionLine } from '#web/shared/api/sessions.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
-import { useWhoStore } from '#web/shared/teachers/who-store.ts'
 import { practiceChoices } from '#words/practices'
 import { dayText } from '#words/dates'
 import HistoryDialog from './HistoryDialog.vue'
@@ -22,7 +21,6 @@ const sessions = useSessions()
 const { lines, state, shown, wanted, practice, found, counts, told, problems } = sessions
 const router = useRouter()
 const store = useSessionStore()
-const who = useWhoStore()
 onMounted(sessions.load)
 
 const practiceWords = computed(() => new Map(practiceChoices.map(({ value, words }) => [value, words])))
@@ -134,7 +132,7 @@ const nothing = computed(() => {
           <Button v-if="told.undo" text size="small" severity="secondary" label="Undo" @click="told.undo()" />
         </p>
       </div>
-      <InPlaceOf v-if="who.kind !== 'alone' && state === 'ready'" :lines="lines" />
+      <InPlaceOf v-if="state === 'ready'" :lines="lines" />
       <div v-if="state === 'ready'" class="tools">
         <div class="tabs" role="group" aria-label="Which sessions">
           <button

@@ -1,5 +1,8 @@
 import { counted } from '#words/text'
+import { handedClassFormat, handedRecordFormat } from '#model/handed-file'
 import { exportSession, importEnvelope } from '#web/shared/api/exchange.ts'
+import { takeHandedClass, takeHandedRecord } from '#web/shared/api/handed.ts'
+import type { Reply } from '#web/shared/api/client.ts'
 import type { SessionLine } from '#web/shared/api/sessions.ts'
 import { download, fileName } from '#web/shared/ui/download.ts'
 import type { SessionDesk } from './session-desk.ts'
@@ -27,6 +30,11 @@ export async function importFile(desk: SessionDesk, file: File): Promise<boolean
     ]
     return false
   }
+  const format = typeof envelope === 'object' && envelope !== null && 'format' in envelope ? envelope.format : ''
+  if (format === handedClassFormat)
+    return toldOf(desk, await takeHandedClass(envelope), `${file.name}: a class to lead`)
+  if (format === handedRecordFormat)
+    return toldOf(desk, await takeHandedRecord(envelope), `${file.name}: the record of your class is in the journal`)
   const reply = await importEnvelope(envelope)
   if (!desk.settled(reply)) return false
   const { sessions, alreadyHere, own, blocks } = reply.value
@@ -37,6 +45,13 @@ export async function importFile(desk: SessionDesk, file: File): Promise<boolean
     ...(blocks.length > 0 ? ['the file holds copied blocks: paste them into a session instead'] : []),
   ]
   await desk.done(`${file.name}: ${parts.join(', ')}`)
+  return true
+}
+
+/** True where it came in, which is said. */
+async function toldOf(desk: SessionDesk, reply: Reply<unknown>, words: string): Promise<boolean> {
+  if (!desk.settled(reply)) return false
+  await desk.done(words)
   return true
 }
 

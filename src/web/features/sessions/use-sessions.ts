@@ -4,6 +4,7 @@ import { sessionSchemaVersion } from '#model/session'
 import type { Session } from '#model/session'
 import { createSession } from '#web/shared/api/sessions.ts'
 import type { SessionLine } from '#web/shared/api/sessions.ts'
+import { usePlannedClassesStore } from '#web/shared/house/planned-classes-store.ts'
 import { useSessionStore } from '#web/shared/session/session-store.ts'
 import { sessionActs } from './session-acts.ts'
 import { sessionDesk } from './session-desk.ts'
@@ -15,6 +16,7 @@ export function useSessions() {
   const router = useRouter()
   const list = useSessionList()
   const desk = sessionDesk(list.load)
+  const classes = usePlannedClassesStore()
 
   /** Keeps a session that is complete, and goes to it in Plan. */
   async function open(session: Session): Promise<void> {
@@ -34,7 +36,10 @@ export function useSessions() {
     },
     exportOne: (line: SessionLine) => exportOne(desk, line),
     async importFile(file: File): Promise<void> {
-      if (await importFile(desk, file)) list.shown.value = 'sessions'
+      if (!(await importFile(desk, file))) return
+      list.shown.value = 'sessions'
+      // A class to lead in somebody’s place may have come with it.
+      await classes.load()
     },
   }
 }

@@ -1,4 +1,5 @@
-import type { HandOver, KeptPlannedClass, PlannedClass } from '#model/planned-class'
+import type { HandedClass } from '#model/handed-file'
+import type { HandOver, HandOverByFile, KeptPlannedClass, PlannedClass } from '#model/planned-class'
 import { keptAs } from '#web/shared/saving/kept-documents.ts'
 import { ask } from './client.ts'
 
@@ -11,5 +12,10 @@ export const removePlannedClass = (id: string, based: number) =>
 
 export const handOverClass = (id: string, to: HandOver, based: number) =>
   ask<KeptPlannedClass>(`/planned-classes/${id}/handed`, { method: 'PUT', body: to, based })
+/** Handed over as a file, which is answered. */
+export const handOverClassByFile = (id: string, to: HandOverByFile, based: number) =>
+  ask<KeptPlannedClass & { readonly file: HandedClass }>(`/planned-classes/${id}/handed/file`, {
+    ...{ method: 'PUT', body: to, based },
+  })
 export const takeClassBack = (id: string, based: number) =>
   ask<KeptPlannedClass>(`/planned-classes/${id}/handed`, { method: 'DELETE', based })

@@ -93,12 +93,12 @@ async function bringBack(): Promise<void> {
       text
       severity="secondary"
       icon="pi pi-times"
-      :label="planned.handedFrom ? `Give it back to ${planned.handedFrom.name}` : 'Take this class away'"
+      :label="planned.handedFrom?.teacherId ? `Give it back to ${planned.handedFrom.name}` : 'Take this class away'"
       @click="remove"
     />
   </div>
   <p v-if="gone" class="gone" role="status">
-    {{ classWhen(gone) }} {{ gone.handedFrom ? `given back to ${gone.handedFrom.name}` : 'taken away' }}.
+    {{ classWhen(gone) }} {{ gone.handedFrom?.teacherId ? `given back to ${gone.handedFrom.name}` : 'taken away' }}.
     <Button
       v-if="!gone.handedFrom"
       size="small"

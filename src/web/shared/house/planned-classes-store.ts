@@ -1,12 +1,14 @@
 import { useSessionStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
-import type { HandOver, PlannedClass } from '#model/planned-class'
+import type { HandedClass } from '#model/handed-file'
+import type { HandOver, HandOverByFile, PlannedClass } from '#model/planned-class'
 import { dayOf } from '#words/class-days'
 import { whyNot } from '#web/shared/api/client.ts'
 import type { Reply } from '#web/shared/api/client.ts'
 import {
   handOverClass,
+  handOverClassByFile,
   listPlannedClasses,
   removePlannedClass,
   takeClassBack,
@@ -41,6 +43,12 @@ export const usePlannedClassesStore = defineStore('planned-classes', () => {
   }
   return {
     handOver: (id: string, to: HandOver) => done(handOverClass(id, to, versionOf(id))),
+    /** The file for whoever leads it, or why there is none. */
+    async handOverByFile(id: string, to: HandOverByFile): Promise<HandedClass | string> {
+      const reply = await handOverClassByFile(id, to, versionOf(id))
+      await load()
+      return reply.kind === 'ok' ? reply.value.file : whyNot(reply)
+    },
     takeBack: (id: string) => done(takeClassBack(id, versionOf(id))),
     /** Those one leads in a colleague's place, to come. */
     inPlaceOf: computed(() =>
