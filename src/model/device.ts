@@ -40,8 +40,8 @@ export interface Room {
     readonly address: string
     /** As it is typed on the other device. */
     readonly url: string
-    /** The certificate's SHA-256 fingerprint. */
-    readonly fingerprint: string
+    /** The SHA-256 fingerprint of a certificate that nobody else vouches for; null where there is none. */
+    readonly fingerprint: string | null
   } | null
   readonly code: PairingCode | null
   /** After too many wrong codes nobody is let in until then. */

@@ -1,11 +1,20 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import express from 'express'
-import type { Express, RequestHandler, Response } from 'express'
+import type { Express, Request, RequestHandler, Response } from 'express'
 import helmet from 'helmet'
 import type { Logger } from 'pino'
 import type { RoomControl } from './features/room/control.ts'
-import { fingerprintDoor, gate, pairingDoor, refuseDevices } from './features/room/door.ts'
+import {
+  deviceCookieOf,
+  fingerprintDoor,
+  gate,
+  pairingDoor,
+  refuseDevices,
+  roomCookie,
+  studioGate,
+} from './features/room/door.ts'
+import { tokenIn } from './features/teachers/door.ts'
 import { makeHouse } from './house.ts'
 import type { House, HouseDeps } from './house.ts'
 import { sendProblem } from './http/problem-of.ts'
@@ -25,16 +34,30 @@ export interface AppDeps extends HouseDeps {
 type DoorDeps = Pick<AppDeps, 'hosts' | 'origin' | 'pages' | 'logger'>
 
 /** The door of this machine: whoever is at it, and is known, has what is theirs. */
-export function mainDoor({ answers }: House, { hosts, origin, pages, logger }: DoorDeps): Express {
+export function mainDoor(house: House, { hosts, origin, pages, logger }: DoorDeps, room?: RoomControl): Express {
   const app = plainApp(logger)
   // Behind a proxy an address is that of whoever asks it.
   if (origin !== undefined) app.set('trust proxy', 'loopback')
   app.use(checkHost(origin === undefined ? hosts : [...hosts, new URL(origin).host]))
-  app.use('/api', checkOrigin(hosts, 'http', origin), refuseDevices, checkContentType)
-  app.use(answers)
+  const isStudio = house.door.teachers.kind === 'accounts'
+  app.use('/api', checkOrigin(hosts, 'http', origin), ...(isStudio ? [] : [refuseDevices]), checkContentType)
+  if (isStudio && room) letDevicesIn(app, house, room)
+  app.use(house.answers)
   if (pages !== undefined) servePages(app, pages)
   app.use(sendProblem(logger))
   return app
+}
+
+/** Where teachers have accounts their devices come in by the same door [settled E6]. */
+function letDevicesIn(app: Express, { devices, door }: House, room: RoomControl): void {
+  const cookie = deviceCookieOf(door.cookie)
+  app.get('/api/pairing', fingerprintDoor({ room }))
+  app.post('/api/pairing', ...pairingDoor({ room, cookie }))
+  const isSignedIn = async (request: Request): Promise<boolean> => {
+    const token = tokenIn(request, door.cookie)
+    return token !== undefined && (await door.signIns.whoIs(token)) !== undefined
+  }
+  app.use(studioGate({ devices, cookie, keepsShell: true }, isSignedIn))
 }
 
 /** The door for other devices: each has what it was let in for, once it was. */
@@ -48,8 +71,8 @@ export function roomDoor(
   app.use(checkHost([host]))
   app.use('/api', checkOrigin([host], 'https'), checkContentType)
   app.get('/api/pairing', fingerprintDoor({ room }))
-  app.post('/api/pairing', ...pairingDoor({ room }))
-  app.use(gate({ devices }))
+  app.post('/api/pairing', ...pairingDoor({ room, cookie: roomCookie }))
+  app.use(gate({ devices, cookie: roomCookie, keepsShell: false }))
   app.use(answers)
   if (pages !== undefined) servePages(app, pages)
   app.use(sendProblem(logger))

@@ -87,7 +87,8 @@ const keyOf = ({ kind, id, classId, n, sessionId, version }: Record<string, unkn
 
 /** Every row of what is a teacher’s. */
 async function rowsOf(of: Database): Promise<Record<string, unknown[]>> {
-  const { teachers: _t, signIns: _s, signInTries: _i, notes: _n, devices: _d, shownSessions: _w, ...models } = of.models
+  const { teachers: _t, signIns: _s, signInTries: _i, pairingCodes: _p, ...others } = of.models
+  const { notes: _n, devices: _d, shownSessions: _w, ...models } = others
   const rows: Record<string, unknown[]> = {}
   for (const [name, model] of Object.entries(models)) {
     const all = (await (model as typeof of.models.sessions).findAll()) as unknown as {
@@ -170,7 +171,7 @@ async function zipOf(
     format: 'zovrin.archive',
     version: 1,
     madeAt: '2026-03-12T18:00:00.000Z',
-    schema: '028-handed-over',
+    schema: '029-pairing-codes',
     counts: {},
     files: list,
     ...change,

@@ -87,10 +87,18 @@ export interface House {
 /** What Zovrin answers, whichever listener is asked. `room` says who else is let in. */
 export function makeHouse(deps: HouseDeps, room?: RoomControl): House {
   const { database, backups, clock = systemClock, hub = makeHub(), teachers: kind = 'machine' } = deps
+  const devices = deviceStore(database, clock)
   const door: TeacherDoor = {
     teachers: teacherStore(database, clock, kind, deps.guessWork),
     signIns: signInStore(database, clock, kind, deps.guessWork),
     cookie: deps.cookie ?? cookieFor(undefined, 0),
+    async putDevicesOut(teacherId) {
+      const its = (await devices.list(teacherId)).filter((device) => device.kind === 'teacher')
+      for (const { id } of its) {
+        await devices.remove(id, teacherId)
+        hub.end(id)
+      }
+    },
   }
   const house = Router()
   house.use('/api', knowTeacher(door))
@@ -108,7 +116,7 @@ export function makeHouse(deps: HouseDeps, room?: RoomControl): House {
   house.use('/api', (request) => {
     throw new ProblemError('UNKNOWN_ADDRESS', { path: request.originalUrl })
   })
-  return { answers: house, hub, devices: deviceStore(database, clock), door }
+  return { answers: house, hub, devices, door }
 }
 
 type Deps = HouseDeps & { readonly clock: Clock; readonly hub: Hub }

@@ -23,6 +23,7 @@ import { peopleStore } from './features/people/store.ts'
 import { deviceStore } from './features/room/devices.ts'
 import { makeRoom } from './features/room/control.ts'
 import type { RoomControl } from './features/room/control.ts'
+import { studioRoom } from './features/room/studio.ts'
 import { cookieFor } from './features/teachers/door.ts'
 import { teacherStore } from './features/teachers/store.ts'
 import type { TeacherKind } from './features/teachers/store.ts'
@@ -36,6 +37,9 @@ export interface Running {
   readonly firstCode?: string
   stop(): Promise<void>
 }
+
+/** Where it is reached. */
+const addressOf = ({ origin, host }: Config, port: number): string => `${origin ?? `http://${host}:${String(port)}`}/`
 
 /** How many ports past the usual one are tried when it is taken; 4190 is one that browsers refuse. */
 const portsTried = 9
@@ -74,7 +78,7 @@ export async function startServer(
     teachers === 'accounts' ? await teacherStore(database, clock, teachers, config.guessWork).beginning() : undefined
   server.on('request', house.answer)
   return {
-    address: config.origin === undefined ? `http://${config.host}:${String(port)}/` : `${config.origin}/`,
+    address: addressOf(config, port),
     ...(firstCode === undefined ? {} : { firstCode }),
     async stop() {
       house.hush()
@@ -201,17 +205,15 @@ function opened(
   const built = pages === undefined ? {} : { pages }
   const { origin } = config
   const hub = makeHub(database.notices)
-  const room = makeRoom({
-    // A studio's server is in nobody's room [settled E6].
-    ...{
-      ...((kept && config.room) ?? nowhere),
-      folder: config.dataFolder,
-      devices: deviceStore(database, clock),
-      hub,
-      clock,
-    },
-    answers: (host) => roomDoor(house, room, host, { ...built, logger }),
-  })
+  const devices = deviceStore(database, clock)
+  // A studio's server is in nobody's room [settled E6].
+  const room: RoomControl =
+    teachers === 'accounts'
+      ? studioRoom({ database, devices, hub, clock, url: addressOf(config, port) })
+      : makeRoom({
+          ...{ ...((kept && config.room) ?? nowhere), folder: config.dataFolder, devices, hub, clock },
+          answers: (host) => roomDoor(house, room, host, { ...built, logger }),
+        })
   const house: House = makeHouse(
     {
       ...{ database, clock, hub, teachers, folder: config.dataFolder, cookie: cookieFor(origin, port) },
@@ -224,12 +226,7 @@ function opened(
     database,
     house,
     room,
-    door: mainDoor(house, {
-      hosts,
-      logger,
-      ...built,
-      ...(origin === undefined ? {} : { origin }),
-    }),
+    door: mainDoor(house, { hosts, logger, ...built, ...(origin === undefined ? {} : { origin }) }, room),
   }
 }
 

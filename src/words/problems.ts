@@ -142,7 +142,8 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
   }),
   NOT_HANDED: () => ({
     title: 'Not a class that was handed over as a file',
-    detail: 'The class of this record is not planned here, or was taken back: plan it and hand it over again, then bring the record in.',
+    detail:
+      'The class of this record is not planned here, or was taken back: plan it and hand it over again, then bring the record in.',
   }),
   SECRET_WEAK: ({ kind }) => ({
     title: kind === 'accounts' ? 'The password is too short' : 'That is no PIN',

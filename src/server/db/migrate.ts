@@ -29,6 +29,7 @@ import { longDaysMigration } from './migrations/025-long-days.ts'
 import { voicesMigration } from './migrations/026-voices.ts'
 import { teachersMigration } from './migrations/027-teachers.ts'
 import { handedOverMigration } from './migrations/028-handed-over.ts'
+import { pairingCodesMigration } from './migrations/029-pairing-codes.ts'
 import { CannotOpen } from './opening.ts'
 
 export interface Migration {
@@ -67,6 +68,7 @@ export const migrations: readonly Migration[] = [
   voicesMigration,
   teachersMigration,
   handedOverMigration,
+  pairingCodesMigration,
 ]
 
 const migrationsTable = 'migrations'

@@ -250,6 +250,14 @@ export interface SignInTryRow extends Row<SignInTryRow> {
   closedUntil: Date | null
 }
 
+/** A code by which one device of a teacher's is let in. */
+export interface PairingCodeRow extends Row<PairingCodeRow> {
+  ownerId: string
+  kind: string
+  digits: string
+  until: Date
+}
+
 /** What somebody told another teacher than the one whose page of them it is. */
 export interface PersonToldRow extends Row<PersonToldRow> {
   personId: string
@@ -280,6 +288,7 @@ export interface Models {
   readonly teachers: ModelStatic<TeacherRow>
   readonly signIns: ModelStatic<SignInRow>
   readonly signInTries: ModelStatic<SignInTryRow>
+  readonly pairingCodes: ModelStatic<PairingCodeRow>
   readonly shownSessions: ModelStatic<ShownSessionRow>
   readonly remarks: ModelStatic<RemarkRow>
 }
@@ -480,7 +489,7 @@ export function defineModels(sequelize: Sequelize): Models {
 }
 
 /** Who teaches, and where each is signed in. */
-function teacherModels(sequelize: Sequelize): Pick<Models, 'teachers' | 'signIns' | 'signInTries'> {
+function teacherModels(sequelize: Sequelize): Pick<Models, 'teachers' | 'signIns' | 'signInTries' | 'pairingCodes'> {
   const plain = (tableName: string) => ({ tableName, timestamps: false })
   const maybeHash = () => ({ type: DataTypes.STRING(300), allowNull: true })
   return {
@@ -497,6 +506,11 @@ function teacherModels(sequelize: Sequelize): Pick<Models, 'teachers' | 'signIns
       'signIn',
       { tokenHash: key(), teacherId: short(), madeAt: instant(), seenAt: instant() },
       plain('signIns'),
+    ),
+    pairingCodes: sequelize.define<PairingCodeRow>(
+      'pairingCode',
+      { ownerId: key(), kind: short(), digits: short(), until: instant() },
+      plain('pairingCodes'),
     ),
     signInTries: sequelize.define<SignInTryRow>(
       'signInTry',

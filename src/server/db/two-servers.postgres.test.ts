@@ -1,3 +1,4 @@
+import type { Room } from '#model/device'
 import type { Session } from '#model/session'
 import { ledStart } from '#core/lead'
 import { orThrow } from '#core/result'
@@ -177,4 +178,23 @@ describe('a database that does not open is told with what to do, and never with 
     await database.close()
     expect(await opened(address)).toMatch(/was written by a newer Zovrin: update Zovrin/)
   })
+})
+
+test('a device that is let in by one is known to both, and put out by one has nothing more of the other', async () => {
+  const { code } = (await (await ask(0, 'room/code', { method: 'POST', body: { kind: 'teacher' } })).json()) as Room
+  // Nobody is signed in at it.
+  const at = `${servers[1]?.address ?? ''}api/`
+  const paired = await fetch(`${at}pairing`, {
+    ...{ method: 'POST', headers: { 'Content-Type': 'application/json' } },
+    body: JSON.stringify({ code: code?.code }),
+  })
+  const Cookie = paired.headers.get('Set-Cookie')?.split(';')[0] ?? ''
+  const stream = await fetch(`${at}now/stream`, { headers: { Cookie } })
+  expect([paired.status, stream.status]).toEqual([200, 200])
+  const { devices } = (await (await ask(0, 'room')).json()) as Room
+  expect(devices).toHaveLength(1)
+  expect((await ask(0, `room/devices/${devices[0]?.id ?? ''}`, { method: 'DELETE' })).status).toBe(200)
+  // It ends by itself: all of it can be read.
+  await stream.text()
+  expect((await fetch(`${at}sessions`, { headers: { Cookie } })).status).toBe(401)
 })

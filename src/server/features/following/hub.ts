@@ -42,10 +42,13 @@ const toldSchema = z.strictObject({
   by: z.string().optional(),
 })
 
-/** What another one heard of a class; undefined for all else it may have told. */
-function toldOf(text: string): z.infer<typeof toldSchema> | undefined {
+/** A device that is disconnected has nothing more of any of them. */
+const endedSchema = z.strictObject({ ended: z.string() })
+
+/** What another one told, as it is read by; undefined for all else it may have told. */
+function toldAs<T>(text: string, schema: z.ZodType<T>): T | undefined {
   try {
-    return toldSchema.safeParse(JSON.parse(text)).data
+    return schema.safeParse(JSON.parse(text)).data
   } catch {
     return undefined
   }
@@ -56,8 +59,10 @@ export function makeHub(notices?: Notices): Hub {
   const hub = hubOfOne()
   if (!notices) return hub
   notices.onNotice((text) => {
-    const told = toldOf(text)
+    const told = toldAs(text, toldSchema)
+    const ended = toldAs(text, endedSchema)
     if (told) hub.heard(told.classId, told.nowMs, told.runMs, told.by)
+    else if (ended) hub.end(ended.ended)
     else hub.changed()
   })
   return {
@@ -69,6 +74,10 @@ export function makeHub(notices?: Notices): Hub {
     changed() {
       hub.changed()
       notices.tell('changed')
+    },
+    end(deviceId) {
+      hub.end(deviceId)
+      if (deviceId !== undefined) notices.tell(JSON.stringify({ ended: deviceId }))
     },
   }
 }

@@ -36,9 +36,9 @@ export interface RoomControl {
   open(address: string): Promise<void>
   close(): Promise<void>
   /** The device that is let in by it will be this teacher's. */
-  offer(kind: DeviceKind, ownerId: string): void
-  /** Lets a device in by the code that is shown; throws what stands in the way. */
-  letIn(digits: string): Promise<{ readonly device: KnownDevice; readonly token: string }>
+  offer(kind: DeviceKind, ownerId: string): Promise<void>
+  /** Lets a device in by the code that is shown, asked from an address; throws what stands in the way. */
+  letIn(digits: string, address: string): Promise<{ readonly device: KnownDevice; readonly token: string }>
   disconnect(deviceId: string, who: Whose): Promise<void>
 }
 
@@ -86,6 +86,16 @@ function makeListener({ addresses, folder, clock, port, answers }: RoomDeps) {
   }
 }
 
+/** The devices a teacher sees. */
+export const devicesOf = async (
+  { devices, hub }: Pick<RoomDeps, 'devices' | 'hub'>,
+  who: Whose,
+): Promise<Room['devices']> =>
+  (await devices.list(whose(who))).map(({ ownerId: _its, ...device }) => ({
+    ...device,
+    isThere: hub.isThere(device.id),
+  }))
+
 export function makeRoom(deps: RoomDeps): RoomControl {
   const { devices, hub, clock, addresses } = deps
   const listener = makeListener(deps)
@@ -106,15 +116,16 @@ export function makeRoom(deps: RoomDeps): RoomControl {
         open,
         code: code ? { kind: code.kind, code: code.digits, until: new Date(code.untilMs).toISOString() } : null,
         closedUntil: isClosed(pairing, nowMs()) ? new Date(pairing.closedUntilMs).toISOString() : null,
-        devices: (await devices.list(whose(who))).map(({ ownerId: _its, ...device }) => ({
+        devices: (await devicesOf(deps, who)).map((device) => ({
           ...device,
-          isThere: open !== null && hub.isThere(device.id),
+          isThere: open !== null && device.isThere,
         })),
       }
     },
     offer(kind, ownerId) {
       const digits = String(randomInt(1_000_000)).padStart(6, '0')
       pairing = offered(pairing, { kind, ownerId, digits }, nowMs())
+      return Promise.resolve()
     },
     async letIn(digits) {
       const [next, what] = tried(pairing, digits, nowMs())

@@ -25,7 +25,7 @@ export function roomRoutes(room: RoomControl, who: Who): Router {
   })
 
   router.post('/code', async (request, response) => {
-    room.offer(readAs(codeAskedSchema, request.body).kind, who.id)
+    await room.offer(readAs(codeAskedSchema, request.body).kind, who.id)
     response.json(await room.read(who))
   })
 

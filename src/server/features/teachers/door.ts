@@ -24,6 +24,8 @@ export interface TeacherDoor {
   readonly teachers: TeacherStore
   readonly signIns: SignInStore
   readonly cookie: SignInCookie
+  /** What a teacher let in to lead from is let in no more: with another password or PIN every other browser is out. */
+  readonly putDevicesOut: (teacherId: string) => Promise<void>
 }
 
 /** The teacher a page was opened as, where it says so: another window of the browser may be somebody else by now. */

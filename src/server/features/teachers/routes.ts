@@ -12,6 +12,7 @@ import { basedOn } from '#server/features/guards'
 import { apiRouter, closeRouter } from '#server/http/api-router'
 import { readAs } from '#server/http/read-as'
 import { ProblemError } from '#server/problems'
+import { deviceOf } from '#server/features/room/device-of'
 import { forgetSignIn, keepSignIn, onlyKeeper, tokenIn } from './door.ts'
 import type { TeacherDoor } from './door.ts'
 import { whoAsks } from './who.ts'
@@ -31,9 +32,17 @@ export function signInRoutes(door: TeacherDoor): Router {
     return { kind: teachers.kind, teacher, names, isNew }
   }
 
+  /** At a device that was let in it is whoever let it, who keeps no house there. */
+  const ofDevice = async (response: Response): Promise<Teacher | undefined> => {
+    const ownerId = deviceOf(response) && whoAsks(response)?.id
+    const its = ownerId === undefined ? undefined : (await teachers.list()).find(({ id }) => id === ownerId)
+    return its && { id: its.id, name: its.name, role: 'teacher' }
+  }
+
   router.get('/', async (request, response) => {
     const token = tokenIn(request, door.cookie)
-    response.json(await signedIn((token === undefined ? undefined : await signIns.whoIs(token)) ?? null))
+    const known = token === undefined ? undefined : await signIns.whoIs(token)
+    response.json(await signedIn((await ofDevice(response)) ?? known ?? null))
   })
 
   router.post('/', async (request, response) => {
@@ -45,6 +54,7 @@ export function signInRoutes(door: TeacherDoor): Router {
   router.post('/code', async (request, response) => {
     const used = readAs(codeUsedSchema, request.body)
     const letIn = await signIns.signInByCode({ ...used, address: addressOf(request) })
+    await door.putDevicesOut(letIn.teacher.id)
     keepSignIn(response, letIn, door)
     response.json(await signedIn(letIn.teacher))
   })
@@ -53,7 +63,9 @@ export function signInRoutes(door: TeacherDoor): Router {
     const who = whoAsks(response)
     if (who?.name === undefined) throw new ProblemError('NOT_SIGNED_IN', {})
     const changed = readAs(secretChangedSchema, request.body)
-    keepSignIn(response, await signIns.changeSecret(who.id, { ...changed, address: addressOf(request) }), door)
+    const letIn = await signIns.changeSecret(who.id, { ...changed, address: addressOf(request) })
+    await door.putDevicesOut(who.id)
+    keepSignIn(response, letIn, door)
     response.status(204).end()
   })
 

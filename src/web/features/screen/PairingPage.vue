@@ -54,7 +54,7 @@ async function ask(): Promise<void> {
       <p v-if="mend" id="mend" role="alert">{{ mend }}</p>
       <button type="submit" :disabled="isAsking">Let it in</button>
     </form>
-    <p class="soft">
+    <p v-if="fingerprint" class="soft">
       Your browser may have warned that this page is not private: the teacher’s computer vouches for itself. Whoever
       wants to be sure compares this fingerprint with the one on the teacher’s screen, and with the one the browser
       shows.

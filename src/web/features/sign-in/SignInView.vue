@@ -84,6 +84,9 @@ const done = (): Promise<void> =>
       <button v-if="!isNew && !isAway" type="button" class="other" @click="isByCode = !isByCode">
         {{ isByCode ? `Sign in with a ${secretWord(kind)}` : 'I was given a code' }}
       </button>
+      <a v-if="kind === 'accounts' && !isNew && !isAway" href="/pair"
+        >Let this device in by a code on a teacher’s screen</a
+      >
     </div>
   </main>
 </template>

@@ -57,11 +57,12 @@ const openScreen = (): void => void window.open('/screen', 'zovrin-screen')
             </p>
             <p class="digits">{{ codeText(room.code.code) }}</p>
             <p>
-              Read the square with it, or open <b>{{ room.open.url }}</b> there and type the code.
+              Read the square with it, or open
+              <b>{{ room.open.url }}{{ room.open.fingerprint ? '' : '/pair' }}</b> there and type the code.
             </p>
           </div>
           <QrCode :text="link" words="The address and the code, for a camera" />
-          <p class="warns soft">
+          <p v-if="room.open.fingerprint" class="warns soft">
             {{ warningWords }} <span class="print">{{ room.open.fingerprint }}</span>
           </p>
         </div>
@@ -85,7 +86,13 @@ const openScreen = (): void => void window.open('/screen', 'zovrin-screen')
           />
         </li>
       </ul>
-      <Button v-if="room.open" severity="secondary" outlined label="Let nobody in any more" @click="close" />
+      <Button
+        v-if="room.open?.fingerprint"
+        severity="secondary"
+        outlined
+        label="Let nobody in any more"
+        @click="close"
+      />
       <p v-if="mend" role="alert" class="mend">{{ mend }}</p>
     </section>
   </div>
