@@ -40,7 +40,6 @@ function isAnswering({ sequelize }: Database): Promise<boolean> {
 
 async function freeIn(folder: string | undefined): Promise<number | undefined> {
   if (folder === undefined) return undefined
-  // Of a folder that nothing was put into yet nobody knows.
-  const room = await statfs(folder).catch(() => undefined)
-  return room && Math.floor((room.bavail * room.bsize) / 1024 ** 2)
+  const { bavail, bsize } = await statfs(folder).catch(() => ({ bavail: 0, bsize: 0 }))
+  return Math.floor((bavail * bsize) / 1024 ** 2)
 }
