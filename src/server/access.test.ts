@@ -43,7 +43,7 @@ function waysInSource(): string[] {
       ([, names = '', file = '']) => names.split(',').map((name) => [name.trim(), file] as const),
     ),
   )
-  const mounts = [...house.matchAll(/use\(\s*'(\/api\/[a-z-]+)',\s*(\w+)\(/g)].map(([, at = '', maker = '']) => ({
+  const mounts = [...house.matchAll(/use\('(\/api\/[a-z-]+)',\s*(\w+)\(/g)].map(([, at = '', maker = '']) => ({
     at,
     maker,
   }))

@@ -1,5 +1,15 @@
 import { createHash } from 'node:crypto'
-import { createWriteStream, existsSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
+import {
+  createWriteStream,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  readdirSync,
+  rmSync,
+  utimesSync,
+  writeFileSync,
+} from 'node:fs'
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { pipeline } from 'node:stream/promises'
@@ -10,6 +20,7 @@ import { ledStart } from '#core/lead'
 import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
+import type { KeptPlannedClass } from '#model/planned-class'
 import { firstTeacherId } from '#model/teacher'
 import { archiveKind } from '#server/archive/archive-kind'
 import { kept, openRow } from '#server/archive/open-row'
@@ -75,6 +86,9 @@ async function fill(): Promise<void> {
   )
   const voice = { id: 'v1', text: 'Soften', lengthMs: 500, type: 'audio/ogg', bytes: 4 } as const
   await voiceStore(its, clock).put('thursday-slow-hour', voice, Buffer.from('OggS'))
+  // One class is with a colleague, and one went away as a file.
+  await handedTo('next-sunday', { teacherId: 'noor', name: 'Noor', at: '2026-03-12T10:00:00Z', classId: 'theirs' })
+  await handedTo('next-tuesday', { name: 'Ole', at: '2026-03-12T10:00:00Z' })
   // What looks like a document and is a note stays a note, to the sign.
   const [led] = await database.models.ledClasses.findAll()
   await database.inTransaction((transaction) =>
@@ -82,8 +96,23 @@ async function fill(): Promise<void> {
   )
 }
 
+async function handedTo(id: string, to: object): Promise<void> {
+  const row = await database.models.plannedClasses.findByPk(id)
+  const document = JSON.stringify({ ...(JSON.parse(row?.document ?? '{}') as object), handedTo: to })
+  await database.inTransaction((transaction) => Promise.resolve(row?.update({ document }, { transaction })))
+}
+
 const keyOf = ({ kind, id, classId, n, sessionId, version }: Record<string, unknown>): string =>
   JSON.stringify([kind, id, classId, n, sessionId, version])
+
+/** A document without what is of its own house alone: which colleague has it. */
+interface Handed {
+  readonly handedTo?: { readonly teacherId?: string }
+}
+function ofAnyHouse(document: Handed): object {
+  const { handedTo: to, ...rest } = document
+  return to?.teacherId === undefined ? document : rest
+}
 
 /** Every row of what is a teacher’s. */
 async function rowsOf(of: Database): Promise<Record<string, unknown[]>> {
@@ -101,7 +130,9 @@ async function rowsOf(of: Database): Promise<Record<string, unknown[]>> {
         const { leadsBy: _b, leadsName: _m, leadsUntil: _u, seenTimes: _t, drift: _d, ...values } = row.get()
         const { document, ...columns } = isNumbered ? { ...values, id: 0 } : values
         // In which order a document says what it says is one.
-        return typeof document === 'string' ? { ...columns, document: JSON.parse(document) as unknown } : columns
+        return typeof document === 'string'
+          ? { ...columns, document: ofAnyHouse(JSON.parse(document) as Handed) }
+          : columns
       })
       .toSorted((one, another) => (keyOf(one) < keyOf(another) ? -1 : 1))
   }
@@ -110,6 +141,10 @@ async function rowsOf(of: Database): Promise<Record<string, unknown[]>> {
 
 test('all that a teacher has goes out as open files, and is in another house what it was', async () => {
   await fill()
+  // What one that was killed had laid out an hour and more ago.
+  const left = join(folder, 'open-files-left')
+  mkdirSync(left)
+  utimesSync(left, clock.now().getTime() / 1000, clock.now().getTime() / 1000 - 3601)
   const came = await bring(there(), await saved(here())).expect(200)
   expect(came.body.left).toEqual({})
   expect(came.body.there).toEqual({})
@@ -120,6 +155,13 @@ test('all that a teacher has goes out as open files, and is in another house wha
   expect(
     (await other.models.ledClasses.count({ where: { leadsBy: 'gone' } })) + (await other.models.devices.count()),
   ).toBe(0)
+
+  const planned = (await there().get('/api/planned-classes')).body as KeptPlannedClass[]
+  expect(planned.map((one) => [one.planned.id, one.planned.handedTo?.name])).toEqual([
+    ['next-sunday', undefined],
+    ['next-tuesday', 'Ole'],
+    ['next-thursday', undefined],
+  ])
 
   // Once more: all of it is here, and stays as it is.
   await sessionStore(ownedBy(other, firstTeacherId), clock).save(
@@ -322,13 +364,15 @@ describe('what is no whole archive', () => {
     const files = new Map([
       ['sounds/a.json', json({ sounds: [{ ...row, id: '../../gong' }] })],
       ['sounds/b.json', json({ sounds: [{ ...row, id: 'unheard' }] })],
+      ['sounds/c.json', json({ sounds: [{ ...row, id: 'longer' }] })],
+      ['sounds/longer.wav', Buffer.from('longer than it says')],
       [
         'series/s.json',
         json({ series: [{ id: 's', name: 'S', baseId: 'gone', version: 1, document: {}, ownerId: 'first' }] }),
       ],
     ])
     const { body } = await bring(there(), await zipOf(files)).expect(200)
-    expect(body).toMatchObject({ brought: {}, left: { sounds: 2, series: 1 } })
+    expect(body).toMatchObject({ brought: {}, left: { sounds: 3, series: 1 } })
     expect(existsSync(join(elsewhere, 'sounds'))).toBe(false)
   })
 })

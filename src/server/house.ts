@@ -154,10 +154,8 @@ function answersTo(who: Who, { database: all, clock, hub, folder }: Deps, room: 
   const handed = handedFiles(database, { own, exchange: files }, clock)
   house.use('/api/exchange', exchangeRoutes(files))
   house.use('/api/handed', handedRoutes(handed))
-  house.use(
-    '/api/archive',
-    archiveRoutes(archiveControl({ database, clock, ...(folder === undefined ? {} : { folder }) })),
-  )
+  const archive = archiveControl({ database, clock, ...(folder === undefined ? {} : { folder }) })
+  house.use('/api/archive', archiveRoutes(archive))
   house.use('/api/own', ownRoutes(own))
   house.use('/api/led-classes', ledClassRoutes(ledClasses))
   house.use('/api/settings', settingsRoutes(settings))

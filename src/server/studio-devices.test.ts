@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import request from 'supertest'
 import type { Room } from '#model/device'
+import type { SignedIn } from '#model/teacher'
 import type { Database } from '#server/db/open'
 import { mainDoor } from '#server/app'
 import { makeHub } from '#server/features/following/hub'
@@ -87,6 +88,16 @@ test('a keeper’s tablet is no keeper’s; whoever signs in at a tablet is them
     .send({ name: 'Noor', secret: passwordOf('Noor') })
     .expect(200)
   expect((await tablet.get('/api/sessions').expect(200)).body).toMatchObject([{ id: 'hers' }])
+})
+
+test('a page that was opened as somebody else at a tablet saves nothing into what is its teacher’s', async () => {
+  const tablet = await letIn('teacher')
+  const { teacher } = (await tablet.get('/api/sign-in').set('X-Zovrin-Teacher', 'owner').expect(200)).body as SignedIn
+  await tablet.get('/api/sessions').set('X-Zovrin-Teacher', 'owner').expect(401)
+  await tablet
+    .get('/api/sessions')
+    .set('X-Zovrin-Teacher', teacher?.id ?? '')
+    .expect(200)
 })
 
 test('a screen has the screen alone, until it is disconnected', async () => {

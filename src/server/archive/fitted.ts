@@ -1,10 +1,20 @@
 import type { Transaction } from 'sequelize'
 import type { ArchiveFolder } from '#model/archive'
+import type { PlannedClass } from '#model/planned-class'
 import type { Database } from '#server/db/open'
 import { readLongDay } from '#server/features/long-days/store'
 import { columnsOf, plannedIn } from '#server/features/planned-classes/planned-row'
 import { readSeries } from '#server/features/series/store'
 import type { OpenRow } from './open-row.ts'
+
+/** To which colleague it was handed, and by whom, is of the house it comes from; as a file it comes and goes between houses. */
+function ofThisHouse({ handedTo, handedFrom, ...planned }: PlannedClass): PlannedClass {
+  return {
+    ...planned,
+    ...(handedTo && handedTo.teacherId === undefined ? { handedTo } : {}),
+    ...(handedFrom && handedFrom.teacherId === undefined ? { handedFrom } : {}),
+  }
+}
 
 /** A row as it may stand here; undefined where what it stands on is not here. */
 export async function fitted(
@@ -38,8 +48,7 @@ export async function fitted(
   if (folder === 'led-classes')
     return { ...row, leadsBy: null, leadsName: null, leadsUntil: null, seenTimes: null, drift: null }
   if (folder !== 'planned-classes') return row
-  // To whom it was handed, and by whom, is of the house it comes from.
-  const { handedTo: _to, handedFrom: _from, ...planned } = plannedIn(document)
+  const planned = ofThisHouse(plannedIn(document))
   const stands =
     (await hasSession(planned.sessionId)) &&
     (await hasPlace(planned.placeId)) &&

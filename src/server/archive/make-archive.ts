@@ -37,14 +37,14 @@ export async function makeArchive(
   const { database, clock } = asked
   const out = writing(join(into, 'files'))
   const madeAt = clock.now().toISOString()
-  await database.inTransaction(async (transaction) => {
+  await database.inSnapshot(async (transaction) => {
     for (const shelf of shelves) await writeShelf(asked, shelf, out, transaction)
+    for (const { person, version } of await peopleStore(database).list(transaction)) {
+      const { id, name } = person
+      const row = { id, name, version, document: JSON.stringify(person), ownerId: database.ownerId }
+      await out.write(`people/${asName(id)}.json`, { people: [openRow(row)] })
+    }
   })
-  for (const { person, version } of await peopleStore(database).list()) {
-    const { id, name } = person
-    const row = { id, name, version, document: JSON.stringify(person), ownerId: database.ownerId }
-    await out.write(`people/${asName(id)}.json`, { people: [openRow(row)] })
-  }
   await out.put(archiveReadMe, archiveReadMeText(madeAt))
   const archive: Archive = {
     ...{ format: archiveFormat, version: archiveVersion, madeAt, schema: migrations.at(-1)?.name ?? '' },

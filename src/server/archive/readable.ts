@@ -1,4 +1,4 @@
-import type { Model } from 'sequelize'
+import type { Model, ModelStatic, WhereOptions } from 'sequelize'
 import { ZodError } from 'zod'
 import { slipsIn, unknownInOwn } from '#core/session'
 import type { Catalog } from '#core/session'
@@ -21,6 +21,7 @@ import { soundOf } from '#server/features/sounds/store'
 import { voiceOf } from '#server/features/voices/store'
 import { ProblemError } from '#server/problems'
 import type { OpenRow } from './open-row.ts'
+import { shelves } from './shelves.ts'
 import type { Shelf } from './shelves.ts'
 
 /** What a thing of an archive is read with. */
@@ -32,19 +33,35 @@ export interface Reading {
   readonly catalog: Catalog
 }
 
-/** Whether what lies in an archive can be read here by whoever reads it: what cannot would stand in the way of all else of its kind. */
-export async function isReadable(at: Reading, folder: Shelf['folder'], row: Model): Promise<boolean> {
-  const values = row.get({ plain: true }) as OpenRow
-  return holds(() => readers[folder](at, values, String(values['document'])))
+/** What of an archive cannot be read here by whoever reads it: it would stand in the way of all else of its kind. */
+export interface Unreadable {
+  has(model: keyof Models, row: OpenRow): boolean
 }
 
-/** The same of what belongs to one. */
-export const isPartReadable = (model: keyof Models, row: Model): Promise<boolean> =>
-  holds(() => partReaders[model]?.(row) ?? true)
+/** Looks at all of it, thing by thing: what is heard is much. */
+export async function unreadableIn(at: Reading): Promise<Unreadable> {
+  const unreadable = new Set<string>()
+  const all = (model: keyof Models, where: WhereOptions = {}): Promise<Model[]> =>
+    (at.from.models[model] as unknown as ModelStatic<Model>).findAll({ where })
+  async function look(model: keyof Models, row: Model, isReadable: () => boolean | Promise<boolean>): Promise<void> {
+    if (!(await holds(isReadable))) unreadable.add(keyOf(model, plain(row)))
+  }
+  for (const row of await all('people')) await look('people', row, () => isOfPerson(row))
+  for (const { folder, model, parts } of shelves)
+    for (const row of await all(model)) {
+      await look(model, row, () => readers[folder](at, plain(row), String(row.get('document'))))
+      for (const part of parts)
+        for (const its of await all(part.model, { [part.of]: row.get('id') }))
+          await look(part.model, its, () => partReaders[part.model]?.(its) ?? true)
+    }
+  return { has: (model, row) => unreadable.has(keyOf(model, row)) }
+}
 
-/** Whether somebody of an archive can be read here. */
-export const isPersonReadable = (id: string, document: string): Promise<boolean> =>
-  holds(() => personSchema.parse(JSON.parse(document)).id === id)
+const isOfPerson = (row: Model): boolean =>
+  personSchema.parse(JSON.parse(String(row.get('document')))).id === row.get('id')
+const plain = (row: Model): OpenRow => row.get({ plain: true }) as OpenRow
+/** One's settings have no id: there is but one row of them. */
+const keyOf = (model: keyof Models, { kind, id }: OpenRow): string => JSON.stringify([model, kind, id])
 
 async function holds(read: () => boolean | Promise<boolean>): Promise<boolean> {
   try {

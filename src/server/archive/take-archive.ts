@@ -1,12 +1,14 @@
 import { existsSync } from 'node:fs'
-import { copyFile, mkdir, readdir } from 'node:fs/promises'
+import { copyFile, mkdir, readdir, stat } from 'node:fs/promises'
 import { join } from 'node:path'
 import { nanoid } from 'nanoid'
 import { Op } from 'sequelize'
 import type { Model, ModelStatic, Transaction } from 'sequelize'
 import type { Archive, ArchiveCame } from '#model/archive'
 import { idSchema } from '#model/common'
+import type { OwnThing } from '#model/own'
 import { withOwn } from '#core/session'
+import type { Catalog } from '#core/session'
 import { shippedCatalog } from '#library/shipped'
 import { unpackListed } from '#server/backup/listed-zip'
 import { CannotBackUp } from '#server/backup/trouble'
@@ -19,8 +21,8 @@ import { archiveKind } from './archive-kind.ts'
 import { layAtItsSchema } from './at-its-schema.ts'
 import { fitted } from './fitted.ts'
 import type { OpenRow } from './open-row.ts'
-import { isPartReadable, isPersonReadable, isReadable } from './readable.ts'
-import type { Reading } from './readable.ts'
+import { unreadableIn } from './readable.ts'
+import type { Unreadable } from './readable.ts'
 import { shelves } from './shelves.ts'
 import type { Shelf } from './shelves.ts'
 
@@ -46,10 +48,11 @@ export async function takeArchive(asked: Asked, path: string, beside: string): P
       there: new Map<string, number>(),
       left: new Map<string, number>(),
     }
+    const catalog = await catalogWith(asked, from)
+    // Looked at before anything is written: nobody's save waits for that.
+    const unreadable = await unreadableIn({ from, clock: asked.clock, catalog })
+    const at: At = { ...asked, from, unreadable, files, came }
     await asked.database.inTransaction(async (transaction) => {
-      const own = await ownStore(asked.database, asked.clock).list(transaction)
-      const catalog = withOwn(shippedCatalog, [...own, ...(await ownStore(from, asked.clock).list())])
-      const at: At = { ...asked, from, catalog, files, came }
       await takePeople(at, transaction)
       for (const shelf of shelves) await takeShelf(at, shelf, transaction)
     })
@@ -63,6 +66,15 @@ export async function takeArchive(asked: Asked, path: string, beside: string): P
   }
 }
 
+/** All that sessions of it will stand on: what is here, and what comes with them but where another of its id is here. */
+async function catalogWith({ database, clock }: Asked, from: Database): Promise<Catalog> {
+  const keyOf = ({ kind, document }: OwnThing): string => `${kind} ${document.id}`
+  const here = await ownStore(database, clock).list()
+  const taken = new Set(here.map(keyOf))
+  const coming = await ownStore(from, clock).list()
+  return withOwn(shippedCatalog, [...here, ...coming.filter((thing) => !taken.has(keyOf(thing)))])
+}
+
 /** The archive as a database of this Zovrin, beside. What it holds may have been written by anybody. */
 async function openedBeside(archive: Archive, files: string, file: string, clock: Clock): Promise<Database> {
   await layAtItsSchema(archive, files, file)
@@ -73,7 +85,10 @@ async function openedBeside(archive: Archive, files: string, file: string, clock
   }
 }
 
-interface At extends Asked, Reading {
+interface At extends Asked {
+  /** The archive as a database. */
+  readonly from: Database
+  readonly unreadable: Unreadable
   /** Where the files lie that are no JSON. */
   readonly files: string
   readonly came: Readonly<Record<'brought' | 'there' | 'left', Map<string, number>>>
@@ -84,17 +99,17 @@ const plain = (row: Model): OpenRow => row.get({ plain: true }) as OpenRow
 const count = (of: Map<string, number>, table: string): void => void of.set(table, (of.get(table) ?? 0) + 1)
 
 /** Whoever is here already stays as they are here: what they told is not mixed. */
-async function takePeople({ database, from, came }: At, transaction: Transaction): Promise<void> {
+async function takePeople({ database, from, unreadable, came }: At, transaction: Transaction): Promise<void> {
   for (const { id, name, document } of await from.models.people.findAll()) {
     const there = await database.all.people.findByPk(id, { transaction })
-    const isNew = !there && (await isPersonReadable(id, document))
+    const isNew = !there && !unreadable.has('people', { id })
     if (isNew) await database.models.people.create({ id, name, document, version: 1 }, { transaction })
     count(there ? came.there : isNew ? came.brought : came.left, 'people')
   }
 }
 
 async function takeShelf(at: At, shelf: Shelf, transaction: Transaction): Promise<void> {
-  const { database, from, came } = at
+  const { database, from, unreadable, came } = at
   const source = modelOf(from.models, shelf.model)
   const table = String(source.getTableName())
   const keys = source.primaryKeyAttributes
@@ -104,9 +119,9 @@ async function takeShelf(at: At, shelf: Shelf, transaction: Transaction): Promis
       count(came.there, table)
       continue
     }
-    const fits = (await isReadable(at, shelf.folder, row))
-      ? await fitted(database, shelf.folder, values, transaction)
-      : undefined
+    const fits = unreadable.has(shelf.model, values)
+      ? undefined
+      : await fitted(database, shelf.folder, values, transaction)
     if (!fits || !(await soundTaken(at, shelf, values))) {
       count(came.left, table)
       continue
@@ -119,7 +134,7 @@ async function takeShelf(at: At, shelf: Shelf, transaction: Transaction): Promis
 
 /** What belongs to a thing that came in. */
 async function takePart(
-  { database, from, came }: At,
+  { database, from, unreadable, came }: At,
   { model, of }: Shelf['parts'][number],
   { id }: OpenRow,
   transaction: Transaction,
@@ -128,13 +143,14 @@ async function takePart(
   const table = String(target.getTableName())
   const isCounted = Object.values(target.getAttributes()).some(({ autoIncrement }) => autoIncrement === true)
   for (const row of await modelOf(from.models, model).findAll({ where: { [of]: id }, order: [inOrder(target)] })) {
-    const { id: its, ...rest } = plain(row)
+    const values = plain(row)
+    const { id: its, ...rest } = values
     const isTaken =
       !isCounted &&
       its !== undefined &&
       (await modelOf(database.all, model).count({ where: { id: its }, transaction })) > 0
     // Nothing names a thing of a cupboard: it is called anew where its id is taken.
-    if ((isTaken && model !== 'cupboard') || !(await isPartReadable(model, row))) {
+    if ((isTaken && model !== 'cupboard') || unreadable.has(model, values)) {
       count(came.left, table)
       continue
     }
@@ -169,14 +185,14 @@ async function isThere(
 }
 
 /** A sound comes with what is heard of it, or not at all; what it is called may be no path. */
-async function soundTaken({ sounds, files }: At, { folder }: Shelf, { id }: OpenRow): Promise<boolean> {
+async function soundTaken({ sounds, files }: At, { folder }: Shelf, { id, bytes }: OpenRow): Promise<boolean> {
   if (folder !== 'sounds') return true
   if (!idSchema.safeParse(id).success) return false
   const here = join(files, 'sounds')
   const name = (existsSync(here) ? await readdir(here) : []).find(
     (one) => one.startsWith(`${String(id)}.`) && !one.endsWith('.json'),
   )
-  if (sounds === undefined || name === undefined) return false
+  if (sounds === undefined || name === undefined || (await stat(join(here, name))).size !== bytes) return false
   await mkdir(sounds, { recursive: true })
   await copyFile(join(here, name), join(sounds, String(id)))
   return true

@@ -45,16 +45,16 @@ export const isDue = (backups: readonly KeptBackup[], nowMs: number): boolean =>
 export const pastTheirTime = (backups: readonly KeptBackup[], nowMs: number): readonly KeptBackup[] =>
   backups.slice(1).filter(({ why, atMs }) => why !== 'asked' && nowMs - atMs > keptMs)
 
-/** What a Zovrin that was killed while it made, took in or put back a backup left behind, once it is surely nobody's. */
+/** What a Zovrin that was killed while it made, took in or put back a backup or open files left behind, once it is surely nobody's. */
 export async function clearLeftovers(kept: Kept, nowMs: number): Promise<void> {
   const backups = backupsFolder(kept)
   const halves = (existsSync(backups) ? await readdir(backups) : [])
     .filter((name) => /\.(?:copy|part|coming)$/.test(name))
     .map((name) => join(backups, name))
-  const restoring = (await readdir(kept.folder))
-    .filter((name) => name.startsWith('restoring-'))
+  const laidOut = (await readdir(kept.folder))
+    .filter((name) => /^(?:restoring|open-files)-/.test(name))
     .map((name) => join(kept.folder, name))
-  for (const path of [...halves, ...restoring])
+  for (const path of [...halves, ...laidOut])
     if (nowMs - (await stat(path)).mtimeMs > dayMs) await rm(path, { recursive: true, force: true })
 }
 

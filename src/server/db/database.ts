@@ -13,6 +13,8 @@ export interface Database {
   readonly all: Models
   /** Runs work that reads before it writes, so that nobody writes in between; every write goes through here. */
   inTransaction<T>(work: Work<T>): Promise<T>
+  /** Runs work that only reads, and sees all of it as of one instant; nobody's write waits for it. */
+  inSnapshot<T>(work: Work<T>): Promise<T>
   /** What was taken away goes from the journal beside the file as well, as far as nobody reads there just now. */
   forgetRemoved(): Promise<void>
   /** What others that share this database tell; absent where nobody can. */

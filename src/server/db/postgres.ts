@@ -7,7 +7,7 @@ import { defineModels } from './models.ts'
 import { listenAt } from './notices.ts'
 import { cannotOpen } from './opening.ts'
 import { writeOwners } from './owned.ts'
-import { makeWrites, postgresWrite } from './writes.ts'
+import { makeWrites, postgresSnapshot, postgresWrite } from './writes.ts'
 
 /** Keys of the locks Zovrin takes of a PostgreSQL server; any numbers, so long as they stay as they are. */
 const migrating = 4_180_001
@@ -43,6 +43,7 @@ export async function openPostgres(address: string): Promise<Database> {
   return {
     ...{ sequelize, models, all: models },
     inTransaction,
+    inSnapshot: (work) => postgresSnapshot(sequelize, work),
     // PostgreSQL clears away by itself what was taken away.
     forgetRemoved: settled,
     notices,

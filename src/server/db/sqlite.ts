@@ -7,7 +7,7 @@ import { failureCode } from './failures.ts'
 import { migrate, refuseFuture } from './migrate.ts'
 import { cannotOpen, checkWhole, copyBeside, keepPrivate, makeFolder } from './opening.ts'
 import { writeOwners } from './owned.ts'
-import { makeWrites, sqliteWrite, waitForClosing } from './writes.ts'
+import { makeWrites, sqliteSnapshot, sqliteWrite, waitForClosing } from './writes.ts'
 
 /** A database that is in no file. */
 export const inMemory = ':memory:'
@@ -35,6 +35,8 @@ export async function openSqlite(storage: string, clock: Clock): Promise<Databas
   return {
     ...{ sequelize, models, all: models },
     inTransaction,
+    // One that is in no file has but one connection.
+    inSnapshot: (work) => (storage === inMemory ? inTransaction(work) : sqliteSnapshot(sequelize, work)),
     async forgetRemoved() {
       await settled()
       await sequelize.query('PRAGMA wal_checkpoint(TRUNCATE)')

@@ -31,6 +31,12 @@ export const postgresWrite: Begin = (sequelize, work) =>
     return work(transaction)
   })
 
+/** Work that only reads, as of one instant: beside whoever writes. */
+export const sqliteSnapshot: Begin = (sequelize, work) =>
+  sequelize.transaction({ type: Transaction.TYPES.DEFERRED }, work)
+export const postgresSnapshot: Begin = (sequelize, work) =>
+  sequelize.transaction({ isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ }, work)
+
 interface Ways {
   readonly begin: Begin
   /** Until what transactions were done through is closed. */

@@ -1,5 +1,5 @@
 import { createReadStream, createWriteStream } from 'node:fs'
-import { mkdir, mkdtemp, rm } from 'node:fs/promises'
+import { mkdir, mkdtemp, readdir, rm, stat } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pipeline } from 'node:stream/promises'
@@ -21,18 +21,19 @@ interface Parts {
 }
 
 /** All of one teacher's as open files, out and in. */
-export function archiveControl({ database, clock, folder }: Parts) {
+export function archiveControl(parts: Parts) {
+  const { database, clock, folder } = parts
   const asked = { database, clock, ...(folder === undefined ? {} : { sounds: join(folder, 'sounds') }) }
   return {
     /** Writes the zip to whoever asked, once it is whole. */
     send: (begin: () => Writable): Promise<void> =>
-      inFolder(folder, async (beside) => {
+      inFolder(parts, async (beside) => {
         const { path } = await makeArchive(asked, beside)
         await pipeline(createReadStream(path), begin())
       }),
     /** Brings in what is not here yet. Throws ARCHIVE_TROUBLE. */
     take: (file: Readable): Promise<ArchiveCame> =>
-      inFolder(folder, async (beside) => {
+      inFolder(parts, async (beside) => {
         const path = join(beside, 'coming.zip')
         await pipeline(file, noMoreThan(archiveLimits.bytes), createWriteStream(path, { mode: 0o600 }))
         return takeArchive(asked, path, beside)
@@ -52,10 +53,29 @@ const noMoreThan = (mostBytes: number) =>
     }
   }
 
+const laidOut = 'open-files-'
+/** No work of this takes as long. */
+const leftMs = 3_600_000
+
+/** What a Zovrin that was killed in the middle left lying: it is what people told. */
+async function clearLeft(folder: string, nowMs: number): Promise<void> {
+  for (const name of (await readdir(folder)).filter((one) => one.startsWith(laidOut))) {
+    const path = join(folder, name)
+    const { mtimeMs = nowMs } = (await stat(path).catch(() => undefined)) ?? {}
+    if (nowMs - mtimeMs > leftMs) await rm(path, { recursive: true, force: true })
+  }
+}
+
 /** Work in a folder of its own beside the data, which goes with it: what lies there is what people told. */
-async function inFolder<T>(folder: string | undefined, work: (beside: string) => Promise<T>): Promise<T> {
-  if (folder !== undefined) await mkdir(folder, { recursive: true })
-  const beside = await mkdtemp(join(folder ?? tmpdir(), 'open-files-'))
+async function inFolder<T>(
+  { folder, clock }: Pick<Parts, 'folder' | 'clock'>,
+  work: (beside: string) => Promise<T>,
+): Promise<T> {
+  if (folder !== undefined) {
+    await mkdir(folder, { recursive: true })
+    await clearLeft(folder, clock.now().getTime())
+  }
+  const beside = await mkdtemp(join(folder ?? tmpdir(), laidOut))
   try {
     return await work(beside)
   } catch (error) {

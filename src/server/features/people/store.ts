@@ -16,7 +16,7 @@ import type { Told } from './told.ts'
 export function peopleStore(database: Database) {
   const { inTransaction } = database
   return {
-    list: (): Promise<KeptPerson[]> => list(database),
+    list: (transaction?: Transaction): Promise<KeptPerson[]> => list(database, transaction),
     /** Saves over the version it was based on, and says the new one; 0 makes it. Throws VERSION_STALE, UNKNOWN_PERSON. */
     put: (person: Person, based: number): Promise<number> =>
       inTransaction((transaction) => put(database, person, based, transaction)),
@@ -30,14 +30,15 @@ export function peopleStore(database: Database) {
 
 export type PeopleStore = ReturnType<typeof peopleStore>
 
-async function list(database: Database): Promise<KeptPerson[]> {
+async function list(database: Database, transaction?: Transaction): Promise<KeptPerson[]> {
   const rows = await database.models.people.findAll({
+    transaction,
     order: [
       ['name', 'ASC'],
       ['id', 'ASC'],
     ],
   })
-  const toldOthers = await database.models.peopleTold.findAll()
+  const toldOthers = await database.models.peopleTold.findAll({ transaction })
   return rows.map((row) => {
     const { shared, own, others } = pageOf(
       database,

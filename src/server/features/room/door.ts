@@ -4,6 +4,7 @@ import type { NextFunction, Request, RequestHandler, Response } from 'express'
 import { pairingSchema } from '#model/device'
 import type { DeviceKind } from '#model/device'
 import { readAs } from '#server/http/read-as'
+import { isForAll, isOfAnother } from '#server/features/teachers/door'
 import type { SignInCookie } from '#server/features/teachers/door'
 import { setWho } from '#server/features/teachers/who'
 import { ProblemError } from '#server/problems'
@@ -102,11 +103,14 @@ async function letThrough(
   // It has what its teacher has, and keeps no house.
   setWho(response, { id: device.ownerId, isKeeper: false })
   await devices.seen(device)
+  const isOfApi = request.path.startsWith('/api/')
+  if (isOfApi && isOfAnother(request, device.ownerId) && !isForAll(request.path.slice('/api'.length)))
+    throw new ProblemError('NOT_SIGNED_IN', {})
   if (request.method === 'DELETE' && /^\/api\/sign-in\/?$/.test(request.path)) {
     await devices.remove(device.id, device.ownerId)
     response.clearCookie(cookie.name, cookieFor(cookie)).status(204).end()
   } else if (isLet(request.path, device.kind, keepsShell)) next()
-  else if (request.path.startsWith('/api/')) throw new ProblemError('NOT_FOR_THIS_DEVICE', {})
+  else if (isOfApi) throw new ProblemError('NOT_FOR_THIS_DEVICE', {})
   else sendHome(response, device.kind)
 }
 

@@ -31,8 +31,15 @@ export interface TeacherDoor {
 /** The teacher a page was opened as, where it says so: another window of the browser may be somebody else by now. */
 const meantHeader = 'X-Zovrin-Teacher'
 
+/** Whether a page was opened as somebody else than asks now: a window of a colleague's saves nothing into what is not theirs. */
+export function isOfAnother(request: Request, id: string): boolean {
+  const meant = request.get(meantHeader)
+  return meant !== undefined && meant !== id
+}
+
 /** What anybody may ask before they are known. */
-const isForAll = (path: string): boolean => path === '/health' || path === '/sign-in' || path.startsWith('/sign-in/')
+export const isForAll = (path: string): boolean =>
+  path === '/health' || path === '/sign-in' || path.startsWith('/sign-in/')
 
 export const tokenIn = (request: Request, { name }: SignInCookie): string | undefined =>
   parseCookie(request.get('Cookie') ?? '')[name]
@@ -43,9 +50,7 @@ export function knowTeacher({ teachers, signIns, cookie }: TeacherDoor): Request
     if (!whoAsks(response)) {
       const token = tokenIn(request, cookie)
       const known = token === undefined ? undefined : await signIns.whoIs(token)
-      const meant = request.get(meantHeader)
-      // A window that was opened by a colleague saves nothing into what is not theirs.
-      const teacher = known && (meant === undefined || meant === known.id) ? known : undefined
+      const teacher = known && !isOfAnother(request, known.id) ? known : undefined
       if (teacher) setWho(response, { id: teacher.id, name: teacher.name, isKeeper: teacher.role === 'keeper' })
       // While there is one teacher nobody is asked who they are.
       else if (teachers.kind === 'machine' && (await teachers.count()) === 0)
