@@ -1,4 +1,4 @@
-import { openDB } from 'idb'
+import { openDB, unwrap, wrap } from 'idb'
 import type { DBSchema, IDBPDatabase, OpenDBCallbacks, StoreNames, StoreValue } from 'idb'
 
 /**
@@ -16,20 +16,37 @@ export function browserDatabase<Stores extends DBSchema>(
   }
   const open = async (): Promise<IDBPDatabase<Stores>> => {
     try {
-      return await openDB<Stores>(name, version, {
-        upgrade(...given) {
-          // That it could not be made is told by the opening, which rejects too.
-          given[3].done.catch(() => undefined)
-          return upgrade(...given)
-        },
-        terminated: forget,
-      })
+      return toldOnce(
+        await openDB<Stores>(name, version, {
+          upgrade(...given) {
+            // That it could not be made is told by the opening, which rejects too.
+            given[3].done.catch(() => undefined)
+            return upgrade(...given)
+          },
+          terminated: forget,
+        }),
+      )
     } catch (refused) {
       forget()
       throw refused
     }
   }
   return () => (opened ??= open())
+}
+
+/**
+ * Where the browser breaks a transaction off, as when what it keeps is cleared, whatever was asked in it rejects; that its end does
+ * as well is no error of its own.
+ */
+function toldOnce<Stores extends DBSchema>(database: IDBPDatabase<Stores>): IDBPDatabase<Stores> {
+  const native = unwrap(database)
+  const begin = native.transaction.bind(native)
+  native.transaction = (...asked) => {
+    const transaction = begin(...asked)
+    wrap(transaction).done.catch(() => undefined)
+    return transaction
+  }
+  return database
 }
 
 /** Puts one thing into the browser and commits it in the same breath: a window may be closed or loaded anew the moment after. */

@@ -56,6 +56,7 @@ export async function allKnown() {
 
 /** Forgets sessions that the server has no more, so that none of them is offered while it is away. */
 export async function keepOnlyKnown(ids: ReadonlySet<string>): Promise<void> {
-  const store = (await database()).transaction('known', 'readwrite').store
+  const { store, done } = (await database()).transaction('known', 'readwrite')
   for (const id of await store.getAllKeys()) if (!ids.has(id)) await store.delete(id)
+  await done
 }
