@@ -11,6 +11,7 @@ import {
   truncateSync,
   writeFileSync,
 } from 'node:fs'
+import disk from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pipeline } from 'node:stream/promises'
@@ -168,6 +169,18 @@ describe('what is no whole backup', () => {
         zipped(path, { 'backup.json': Buffer.from(JSON.stringify({ format: 'zovrin.backup', version: 2 })) }),
       ),
     ).toBe('from the future')
+  })
+
+  test('is refused as well where the disk takes long to make a folder: no error is left to nobody', async () => {
+    const make = disk.mkdir
+    const slowly = async (...given: Parameters<typeof make>) => {
+      await new Promise((done) => setTimeout(done, 100))
+      return make(...given)
+    }
+    const slow = jest.spyOn(disk, 'mkdir').mockImplementation(slowly as typeof make)
+    for (const share of [0.3, 0.5, 0.6]) expect(await restored(flip(share))).toBe('changed')
+    expect(slow).toHaveBeenCalled()
+    slow.mockRestore()
   })
 
   test('with more in it than its list says, or a database that is none, is refused as well', async () => {

@@ -84,7 +84,7 @@ function readAll<List extends { readonly files: readonly ListedFile[] }>(
       const file = listed.get(entry.fileName)
       // What it would grow to stands in the zip itself, and is no more than its list says: nothing swells on the way.
       if (!file || entry.uncompressedSize !== file.bytes) throw new CannotBackUp('changed', path)
-      const sum = await pour(await streamOf(zip, entry), await into(file))
+      const sum = await pour(zip, entry, await into(file))
       if (sum !== file.sha256) throw new CannotBackUp('changed', path)
     }
     return list
@@ -174,9 +174,16 @@ const streamOf = (zip: ZipFile, entry: Entry): Promise<Readable> =>
     })
   })
 
-/** Pours one stream into another, and says the sum of what went through. */
-async function pour(from: Readable, into: Writable): Promise<string> {
+/**
+ * Pours an entry out, and says the sum of what went through. What it is poured into is there before it is opened: it is
+ * unpacked from then on, and what it fails with would be heard by nobody.
+ */
+async function pour(zip: ZipFile, entry: Entry, into: Writable): Promise<string> {
   const hash = createHash('sha256')
+  const from = await streamOf(zip, entry).catch((error: unknown) => {
+    into.destroy()
+    throw error
+  })
   await pipeline(
     from,
     async function* (source: AsyncIterable<Buffer>) {
