@@ -15,7 +15,6 @@ import { benchSession } from '#testing/bench-session'
 import { postgresPrograms, startPostgres, withoutPostgres } from '#testing/postgres'
 import { blockName } from '#words/blocks'
 import { sectionName } from '#words/sections'
-import { bundled } from '../shared/bundle.ts'
 import { kill, startChild } from '../shared/child.ts'
 import { ms, quantile, report } from './measure.ts'
 
@@ -128,8 +127,7 @@ export async function benchStudio(): Promise<void> {
   await admin.query('CREATE DATABASE zovrin')
   await admin.close()
   const database = await openDatabase(address)
-  const server = await bundled('bench/studio-server.ts')
-  const children = await Promise.all([1, 2].map(() => startChild(server, address)))
+  const children = await Promise.all([1, 2].map(() => startChild('bench/studio-server.ts', address)))
   try {
     const addresses = children.map(({ said }) => said)
     // What a browser is known by is named by the port: one cookie for each server.

@@ -6,7 +6,6 @@ import { checkBackup } from '#server/backup/read-backup'
 import { openDatabase } from '#server/db/open'
 import { sessionStore } from '#server/features/sessions/store'
 import { benchSession } from '#testing/bench-session'
-import { bundled } from '../shared/bundle.ts'
 import { kill, startChild } from '../shared/child.ts'
 import { fileIn, inFolder, wait } from './house.ts'
 import { tallyOf } from './tally.ts'
@@ -33,10 +32,10 @@ const countIn = async (folder: string): Promise<number> => {
 }
 
 /** Kills a process while it makes a backup: whatever has the name of one is whole, and the database is as it was. */
-async function killedMaking(child: string, afterMs: number): Promise<string | undefined> {
+async function killedMaking(afterMs: number): Promise<string | undefined> {
   return inFolder(async (folder) => {
     await furnish(folder, 0)
-    const process = await startChild(child, 'make', folder)
+    const process = await startChild('faults/backup-child.ts', 'make', folder)
     await wait(afterMs)
     await kill(process)
     const backups = join(folder, 'backups')
@@ -49,12 +48,12 @@ async function killedMaking(child: string, afterMs: number): Promise<string | un
 }
 
 /** Kills a process while it puts a backup back: the database is the one before, or the one of the backup, whole. */
-async function killedRestoring(child: string, afterMs: number): Promise<string | undefined> {
+async function killedRestoring(afterMs: number): Promise<string | undefined> {
   return inFolder(async (folder) => {
     await furnish(folder, 0)
     await makeBackup({ file: fileIn(folder), folder }, 'asked', clock, join(folder, 'good.zip'))
     await furnish(folder, made)
-    const process = await startChild(child, 'restore', folder)
+    const process = await startChild('faults/backup-child.ts', 'restore', folder)
     await wait(afterMs)
     await kill(process)
     const count = await countIn(folder)
@@ -63,12 +62,11 @@ async function killedRestoring(child: string, afterMs: number): Promise<string |
 }
 
 export async function killedBackups(seed: number, count: number): Promise<Tally[]> {
-  const child = await bundled('faults/backup-child.ts')
   const moments = fc.sample(fc.integer({ min: 0, max: 350 }), { seed: seed + 5, numRuns: count })
   const [making, restoring]: [(string | undefined)[], (string | undefined)[]] = [[], []]
   for (const afterMs of moments) {
-    making.push(await killedMaking(child, afterMs))
-    restoring.push(await killedRestoring(child, afterMs))
+    making.push(await killedMaking(afterMs))
+    restoring.push(await killedRestoring(afterMs))
   }
   return [
     tallyOf('killed while a backup was made: what is named one is whole', making),

@@ -109,7 +109,7 @@ export async function notWritable(): Promise<Tally> {
       const before = readFileSync(file)
       chmodSync(file, fileMode)
       chmodSync(folder, folderMode)
-      const said = await endOf('open.ts', folder, nobody)
+      const said = await endOf('faults/open.ts', folder, nobody)
       chmodSync(folder, 0o700)
       chmodSync(file, 0o600)
       const name = `${fileMode.toString(8)} in ${folderMode.toString(8)}`

@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { startServer } from '#server/start'
+import { bundled } from '../shared/bundle.ts'
 import { rootFolder } from '../shared/pages.ts'
 
 /** Does work with a folder of its own, which is gone after it. */
@@ -30,9 +31,9 @@ export async function withServer<T>(work: (address: string) => Promise<T>): Prom
   })
 }
 
-/** Runs a script of this folder as a process of its own, as another user where one is given; all that it said. */
+/** Runs a script, by its path from their folder, as a process of its own, as another user where one is given; all that it said. */
 export async function endOf(script: string, folder: string, uid: number | undefined): Promise<string> {
-  const child = spawn(process.execPath, ['--import', 'tsx', join(import.meta.dirname, script), folder], {
+  const child = spawn(process.execPath, [await bundled(script), folder], {
     cwd: rootFolder,
     ...(uid === undefined ? {} : { uid, gid: uid, env: { ...process.env, HOME: tmpdir() } }),
   })

@@ -3,7 +3,6 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import fc from 'fast-check'
 import { openDatabase } from '#server/db/open'
-import { bundled } from '../shared/bundle.ts'
 import { clients } from './clients.ts'
 import type { Acknowledged } from './clients.ts'
 import { formers, opensWith } from './formers.ts'
@@ -37,14 +36,13 @@ export async function killedMigrations(seed: number, count: number): Promise<Tal
 
 /** Kills a server under clients that write at once: nothing it had acknowledged is missing, and the file is whole. */
 export async function killedWrites(seed: number, count: number): Promise<Tally> {
-  const server = await bundled('faults/serve.ts')
   const trials: (string | undefined)[] = []
   let acknowledged = 0
   for (const [at, afterMs] of moments(seed + 1, count, 0, 300).entries()) {
     trials.push(
       await inFolder(async (folder) => {
         copyFileSync(await emptyHouse(), fileIn(folder))
-        const child = await startChild(server, folder)
+        const child = await startChild('faults/serve.ts', folder)
         const begun: (() => void)[] = []
         const first = new Promise<void>((settle) => begun.push(settle))
         const writing = clients.map((client) => client(child.said, () => begun.pop()?.()))

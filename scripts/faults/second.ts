@@ -8,7 +8,7 @@ import type { Tally } from './tally.ts'
 export async function secondServer(): Promise<Tally> {
   return inFolder(async (folder) => {
     const first = await startChild('faults/serve.ts', folder)
-    const said = await endOf('serve.ts', folder, undefined)
+    const said = await endOf('faults/serve.ts', folder, undefined)
     const saved = await ask(first.said, '/api/sessions', send('POST', aSession()))
     await kill(first)
     const again = await startChild('faults/serve.ts', folder)

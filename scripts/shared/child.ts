@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process'
 import type { ChildProcess } from 'node:child_process'
-import { isAbsolute, join } from 'node:path'
+import { bundled } from './bundle.ts'
 import { rootFolder } from './pages.ts'
 
 /** A process of its own that runs beside this one. */
@@ -10,13 +10,9 @@ export interface Child {
   readonly said: string
 }
 
-/** A script by its path from their folder, or one that was bundled, as a process runs it. */
-const runOf = (script: string): string[] =>
-  isAbsolute(script) ? [script] : ['--import', 'tsx', join(rootFolder, 'scripts', script)]
-
-/** Starts a script as a process of its own, and waits for the first line it says. */
+/** Starts a script, by its path from their folder, as a process of its own, and waits for the first line it says. */
 export async function startChild(script: string, ...args: string[]): Promise<Child> {
-  const process = spawn(globalThis.process.execPath, [...runOf(script), ...args], {
+  const process = spawn(globalThis.process.execPath, [await bundled(script), ...args], {
     cwd: rootFolder,
     stdio: ['ignore', 'pipe', 'pipe'],
   })

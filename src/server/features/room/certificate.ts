@@ -2,7 +2,6 @@ import { X509Certificate } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { isIP } from 'node:net'
 import { join } from 'node:path'
-import { generate } from 'selfsigned'
 
 /** What the second listener shows for itself. */
 export interface Certificate {
@@ -54,6 +53,8 @@ function isGood(cert: string, address: string, now: Date): boolean {
 }
 
 async function make(address: string, now: Date): Promise<Pems> {
+  // It takes longer to load than all else of the room, and is needed once a year.
+  const { generate } = await import('selfsigned')
   const name = isIP(address) ? { type: 7 as const, ip: address } : { type: 2 as const, value: address }
   const { private: key, cert } = await generate([{ name: 'commonName', value: 'Zovrin' }], {
     keySize: 2048,
