@@ -1,5 +1,11 @@
 import { fullAtMigration, fullAtStart, fullWhileRunning, notWritable } from './faults/disk.ts'
-import { hostileDocuments, mutatedDocuments, mutatedHanded, mutatedImports } from './faults/documents.ts'
+import {
+  hostileDocuments,
+  mutatedDocuments,
+  mutatedHanded,
+  mutatedImports,
+  mutatedRecords,
+} from './faults/documents.ts'
 import { mutatedArchives } from './faults/archives.ts'
 import { killedBackups } from './faults/backups.ts'
 import { killedMigrations, killedWrites } from './faults/kills.ts'
@@ -71,6 +77,7 @@ runScript(async () => {
     () => mutatedDocuments(seed, amount.documents, amount.mostMs),
     () => mutatedImports(seed, amount.imports, amount.mostMs),
     () => mutatedHanded(seed, amount.imports, amount.mostMs),
+    () => mutatedRecords(seed, amount.imports, amount.mostMs),
     () => mutatedArchives(seed, amount.archives),
     () => Promise.resolve(mutatedInTheRooms(seed, amount.rooms, amount.mostMs)),
     () => Promise.resolve(mutatedTexts(seed, amount.texts, amount.mostMs)),

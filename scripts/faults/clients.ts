@@ -112,6 +112,19 @@ const longDays = saving(
   }),
   ({ models }) => models.longDays.findByPk('day'),
 )
+const baseOfSeries = aSession([aHold('deer')], { id: 'base-of-the-series' })
+const inSeries = saving(
+  '/api/series/spring',
+  (version) => ({
+    ...{ schema: 1, id: 'spring', name: `Series ${String(version)}`, baseId: baseOfSeries.id, weekdays: ['TH'] },
+    ...{ firstDay: '2027-01-07', weeks: 8, people: [], guests: 0, growth: [], classes: [] },
+  }),
+  ({ models }) => models.series.findByPk('spring'),
+)
+const series: Client = async (address, wrote) => {
+  await ask(address, '/api/sessions', send('POST', baseOfSeries))
+  return inSeries(address, wrote)
+}
 
 /** Those who write at once. */
-export const clients: readonly Client[] = [sessions, events, people, places, longDays]
+export const clients: readonly Client[] = [sessions, events, people, places, series, longDays]

@@ -1,9 +1,11 @@
 import fc from 'fast-check'
 import { envelopeFormat, envelopeVersion } from '#model/envelope'
+import type { KeptPlannedClass } from '#model/planned-class'
 import type { Session } from '#model/session'
 import { bellowsHouse } from '#server/demo/bellows-house'
 import { aBreath, aHold, aSession, aTalk } from '#testing/sessions'
 import { benchSession } from '#testing/bench-session'
+import { aClassToSend } from '#testing/led-classes'
 import { changes, mutated } from './mutations.ts'
 import { ask, over, send, withServer } from './house.ts'
 import type { Reply } from './house.ts'
@@ -151,19 +153,64 @@ export async function mutatedDocuments(seed: number, count: number, mostMs: numb
 }
 
 /** A class handed over as a file, made by the server itself. */
-async function handedFile(address: string): Promise<object> {
+async function handedFile(address: string, classId = 'its-class'): Promise<object> {
   const session = aSession([aHold('deer')], { id: 'handed', placeId: bellowsHouse.id })
   const planned = {
-    ...{ id: 'its-class', sessionId: 'handed', placeId: bellowsHouse.id, day: '2026-12-01', people: [], guests: 3 },
+    ...{ id: classId, sessionId: 'handed', placeId: bellowsHouse.id, day: '2026-12-01', people: [], guests: 3 },
     ...{ forms: [], setAside: [], substitutes: [] },
   }
   const forms = [{ personId: 'guest-1', blockId: 'deer', poseId: 'deer', takes: { kind: 'changed' }, by: 'teacher' }]
   await ask(address, `/api/places/${bellowsHouse.id}`, send('PUT', bellowsHouse, over(0)))
   await ask(address, '/api/sessions', send('POST', session))
-  await ask(address, '/api/planned-classes/its-class', send('PUT', planned, over(0)))
+  await ask(address, `/api/planned-classes/${classId}`, send('PUT', planned, over(0)))
   const asked = { name: 'Noor', from: 'Kaia', forms: forms.map((one) => ({ ...one, at: '2026-12-01T08:00:00Z' })) }
-  const reply = await ask(address, '/api/planned-classes/its-class/handed/file', send('PUT', asked, over(1)))
+  const reply = await ask(address, `/api/planned-classes/${classId}/handed/file`, send('PUT', asked, over(1)))
   return (reply.body as { readonly file: object }).file
+}
+
+/** The record of the class that came in by a file, as the file it goes back by, made by the server itself. */
+async function recordFile(address: string, classId: string): Promise<object> {
+  const kept = (await ask(address, '/api/planned-classes')).body as readonly KeptPlannedClass[]
+  const came = kept.find(({ planned }) => planned.id === classId)
+  const { planned, version = 0 } = came ?? {}
+  const session = aSession([aHold('deer')], { id: planned?.sessionId ?? '' })
+  const { start, told, end } = aClassToSend(session, [{ type: 'end', atMs: 12_000 }])
+  await ask(address, '/api/led-classes/led', send('PUT', { ...start, id: 'led', sessionId: session.id }))
+  await ask(address, '/api/led-classes/led/events?after=0', send('POST', told))
+  await ask(address, '/api/led-classes/led/marks/m', send('PUT', { by: 'tablet', atMs: 5, text: 'all quiet' }))
+  await ask(address, '/api/led-classes/led/end', send('PUT', end))
+  const after = { ...planned, ledClassId: 'led', posesLed: ['deer'] }
+  await ask(address, `/api/planned-classes/${classId}`, send('PUT', after, over(version)))
+  return (await ask(address, '/api/handed/records/led')).body as object
+}
+
+/** Mutations of the record of a class handed over as a file: none breaks the server, and the journal can be read. */
+export async function mutatedRecords(seed: number, count: number, mostMs: number): Promise<Tally[]> {
+  return withServer(async (address) => {
+    const came = await ask(address, '/api/handed/classes', send('POST', await handedFile(address)))
+    const { classId } = came.body as { readonly classId: string }
+    const file = await recordFile(address, classId)
+    const [taken, read]: [(string | undefined)[], (string | undefined)[]] = [[], []]
+    let cameIn = 0
+    for (const [at, change] of fc.sample(changes, { seed: seed + 10, numRuns: count }).entries()) {
+      // Each of a class of its own: of one that is back only what was written since comes.
+      const of = `led-${String(at)}`
+      await handedFile(address, of)
+      const reply = await ask(address, '/api/handed/records', send('POST', mutated({ ...file, classId: of }, change)))
+      taken.push(answered(JSON.stringify(change), reply, mostMs))
+      if (reply.status !== 200) continue
+      cameIn += 1
+      const { ledClassId } = reply.body as { readonly ledClassId: string }
+      for (const path of ['planned-classes', 'led-classes', `led-classes/${ledClassId}`, 'led-classes/times']) {
+        const { status } = await ask(address, `/api/${path}`)
+        read.push(status === 200 ? undefined : `${JSON.stringify(change)}: ${path} ${String(status)}`)
+      }
+    }
+    return [
+      tallyOf('mutated records of them: no fault of ours', taken, `${String(cameIn)} came in`),
+      tallyOf('the journal after each that came in: can be read', read),
+    ]
+  })
 }
 
 /** Mutations of a class handed over as a file: none breaks the server, and what there is then can be read. */

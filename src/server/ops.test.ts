@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { request as httpRequest } from 'node:http'
 import type { IncomingMessage } from 'node:http'
+import { connect } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import pino from 'pino'
@@ -100,6 +101,20 @@ test('what is being saved when the server stops is saved, and nothing new is tak
   expect(await kept.models.sessions.count({ where: { id: 'late' } })).toBe(1)
   await kept.close()
   rmSync(folder, { recursive: true })
+})
+
+test('a connection by which nothing was asked, as browsers open them, holds up no stop', async () => {
+  const running = await startServer({ ...readConfig({}), port: 0, backsUp: false }, ':memory:', undefined)
+  const { port } = new URL(running.address)
+  const silent = connect(Number(port), '127.0.0.1')
+  const gone = new Promise((done) => silent.once('close', done))
+  await new Promise((done) => silent.once('connect', done))
+  await request(running.address).get('api/health').expect(200)
+  // Whoever waits for the end of its patience waits for ever.
+  const never = jest.spyOn(globalThis, 'setTimeout').mockReturnValue(setTimeout(() => undefined, 0))
+  await running.stop()
+  never.mockRestore()
+  await gone
 })
 
 describe('settings that are none are refused in words, and never said again where they hold a password', () => {

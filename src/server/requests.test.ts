@@ -43,14 +43,28 @@ describe('an id that can be no id', () => {
     '/api/led-classes/ID',
     '/api/exchange/sessions/ID',
     '/api/own/pose/ID/back',
+    '/api/remarks/ID',
+    '/api/remarks/session-1/ID',
+    '/api/voices/ID',
+    '/api/led-classes/class-1/marks/ID',
   ]
+  /** Of some addresses nothing is read. */
+  const wayOf = (address: string) =>
+    address.endsWith('back') ? 'post' : /session-1|class-1/.test(address) ? 'delete' : 'get'
   test.each(['%00', 'a%00b', '%F0%9F', 'x'.repeat(65), 'a%20b', '..%2f..'])('%s is at no address', async (id) => {
     for (const address of addresses) {
       const path = address.replace('ID', id)
-      const reply = await (path.endsWith('back') ? app().post(path) : app().get(path))
+      const reply = await app()[wayOf(address)](path)
       isProblem(reply, 404, 'UNKNOWN_ADDRESS')
     }
   })
+})
+
+test('what is asked for with a character no text has is told so, in the body or in the address', async () => {
+  for (const path of ['/api/led-classes?find=a%00b', '/api/led-classes/drifts?find=%00'])
+    isProblem(await app().get(path), 422, 'TEXT_UNREADABLE')
+  const heard = app().put('/api/voices/session-1/one?text=a%00b&lengthMs=900').set('Content-Type', 'audio/wav')
+  isProblem(await heard.send(Buffer.from('heard')), 422, 'TEXT_UNREADABLE')
 })
 
 describe('a body', () => {

@@ -1,5 +1,7 @@
 import { createServer } from 'node:http'
 import type { RequestListener, Server } from 'node:http'
+import type { Socket } from 'node:net'
+import { join } from 'node:path'
 import { pino } from 'pino'
 import type { Logger } from 'pino'
 import { mainDoor, roomDoor } from './app.ts'
@@ -15,6 +17,7 @@ import type { Database } from './db/open.ts'
 import { loggable } from './db/failures.ts'
 import { holdDatabase } from './db/hold.ts'
 import { inMemory, openDatabase } from './db/open.ts'
+import { makeFolder } from './db/opening.ts'
 import { backupControl } from './features/backups/control.ts'
 import type { BackupControl } from './features/backups/control.ts'
 import { makeHub } from './features/following/hub.ts'
@@ -57,11 +60,14 @@ export async function startServer(
   // On a server the database is kept by whoever looks after that, and several Zovrins share it.
   const kept = isPostgres(where) || where === inMemory ? undefined : { file: where, folder: config.dataFolder }
   const letGo = kept ? await holdDatabase(kept.file) : () => Promise.resolve()
+  // What is heard lies in it whatever the database is, and whether there is room for it is asked of it.
+  if (isPostgres(where)) makeFolder(join(config.dataFolder, 'sounds'))
   const database = await openDatabase(where).catch(async (error: unknown) => {
     await letGo()
     throw kept ? await withOffer(error, kept) : error
   })
   const server = createServer()
+  const unasked = connectionsUnasked(server)
   const port = await listen(server, config).catch(async (error: unknown) => {
     await database.close()
     await letGo()
@@ -86,6 +92,7 @@ export async function startServer(
         server.close(done)
         // What is being answered is answered; a connection that only waits is let go.
         server.closeIdleConnections()
+        for (const socket of unasked) socket.destroy()
         setTimeout(() => {
           server.closeAllConnections()
         }, patienceMs).unref()
@@ -95,6 +102,17 @@ export async function startServer(
       await letGo()
     },
   }
+}
+
+/** Connections by which nothing was asked yet, as browsers open some beforehand: Node does not count them as idle. */
+function connectionsUnasked(server: Server): ReadonlySet<Socket> {
+  const unasked = new Set<Socket>()
+  server.on('connection', (socket) => {
+    unasked.add(socket)
+    socket.once('close', () => unasked.delete(socket))
+  })
+  server.on('request', ({ socket }) => unasked.delete(socket))
+  return unasked
 }
 
 /** The backup of the day, made where one is due; whether it was not made when it was due last. */

@@ -91,6 +91,22 @@ describe('with accounts', () => {
       .expect(401)
   })
 
+  test('of two who use a code at the same moment one chooses the password', async () => {
+    const house = await studio(database, clock)
+    const { body } = await house.keeper.post('/api/teachers').send({ name: 'Noor', role: 'teacher' }).expect(201)
+    const secrets = ['the first of the two', 'the second of the two']
+    const replies = await Promise.all(
+      secrets.map((secret) =>
+        request(house.app).post('/api/sign-in/code').send({ name: 'Noor', code: body.code, secret }),
+      ),
+    )
+    expect(replies.map(({ status }) => status).toSorted()).toEqual([200, 401])
+    for (const [at, { status }] of replies.entries())
+      expect((await request(house.app).post('/api/sign-in').send({ name: 'Noor', secret: secrets[at] })).status).toBe(
+        status,
+      )
+  })
+
   test('whether it is the name or the password that is wrong is not told, nor by how many tries', async () => {
     const house = await studio(database, clock)
     const agent = request.agent(house.app)

@@ -1,3 +1,6 @@
+import { existsSync, mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import type { Room } from '#model/device'
 import type { Session } from '#model/session'
 import { ledStart } from '#core/lead'
@@ -10,7 +13,11 @@ import type { Running } from '#server/start'
 import { emptyAddress, freshCopy } from '#testing/fresh-database'
 import { aHold, aSession, aTalk } from '#testing/sessions'
 
-const config = { host: '127.0.0.1', port: 0, portIsFixed: true, dataFolder: '/nowhere' }
+const folder = mkdtempSync(join(tmpdir(), 'zovrin-two-servers-'))
+const config = { host: '127.0.0.1', port: 0, portIsFixed: true, dataFolder: join(folder, 'data') }
+afterAll(() => {
+  rmSync(folder, { recursive: true })
+})
 let servers: readonly Running[] = []
 /** What the keeper is known by, at each of them. */
 let cookies: readonly string[] = []
@@ -44,6 +51,12 @@ const ask = (which: number, path: string, { method = 'GET', body, based }: Asked
     },
     ...(body ? { body: JSON.stringify(body) } : {}),
   })
+
+test('the folder of what is heard is made, so that its disk is not taken for a full one', async () => {
+  expect(existsSync(config.dataFolder)).toBe(true)
+  const { disk } = (await (await ask(0, 'health')).json()) as { disk: { freeMb: number } }
+  expect(disk.freeMb).toBeGreaterThan(0)
+})
 
 test('of a thousand saves through both at once none is lost, and each that was stale is told so', async () => {
   const ids = ['first', 'second', 'third', 'fourth']

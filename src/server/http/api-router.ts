@@ -1,14 +1,19 @@
 import { Router } from 'express'
+import type { RequestParamHandler } from 'express'
 import { idSchema } from '#model/common'
 import { ProblemError } from '#server/problems'
+
+const onlyIds: RequestParamHandler = (request, _response, next, id: unknown) => {
+  if (!idSchema.safeParse(id).success) throw new ProblemError('UNKNOWN_ADDRESS', { path: request.originalUrl })
+  next()
+}
 
 /** A router whose ids are ids: what no document can be called is at no address, and is never looked for. */
 export function apiRouter(): Router {
   const router = Router()
-  router.param('id', (request, _response, next, id: unknown) => {
-    if (!idSchema.safeParse(id).success) throw new ProblemError('UNKNOWN_ADDRESS', { path: request.originalUrl })
-    next()
-  })
+  router.param('id', onlyIds)
+  router.param('sessionId', onlyIds)
+  router.param('mark', onlyIds)
   return router
 }
 

@@ -42,9 +42,14 @@ export function refuseUnreadableValue(document: unknown): void {
   }
 }
 
-/** The same of the body of a request. */
-export const refuseUnreadable: RequestHandler = ({ body }: { body?: unknown }, _response, next) => {
+/** The same of the body of a request, and of what is asked for in its address. */
+export const refuseUnreadable: RequestHandler = (
+  { body, query }: { body?: unknown; query: unknown },
+  _response,
+  next,
+) => {
   refuseUnreadableValue(body)
+  refuseUnreadableValue(query)
   next()
 }
 

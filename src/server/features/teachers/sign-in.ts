@@ -114,7 +114,9 @@ async function signInByCode(
   const kept = isBeginning ? first?.value : isGood ? row?.codeHash : undefined
   if (!(await isSecret(typedCode(code), kept ?? null, work))) return tries.wrong(name, address)
   const secretHash = await hashSecret(secret, work)
-  return inTransaction(async (transaction) => {
+  const chosen = await inTransaction(async (transaction) => {
+    // Good once: of two who use it at once the second comes too late.
+    if (row && (await row.reload({ transaction })).codeHash !== kept) return undefined
     await tries.forget(name, transaction)
     if (isBeginning || !row) {
       await models.notes.destroy({ where: { name: firstCodeNote }, transaction })
@@ -122,9 +124,10 @@ async function signInByCode(
       return letIn(at, await addFirst(models, columns, transaction), transaction)
     }
     await models.signIns.destroy({ where: { teacherId: row.id }, transaction })
-    const chosen = { secretHash, codeHash: null, codeUntil: null, version: row.version + 1 }
-    return letIn(at, await row.update(chosen, { transaction }), transaction)
+    const columns = { secretHash, codeHash: null, codeUntil: null, version: row.version + 1 }
+    return letIn(at, await row.update(columns, { transaction }), transaction)
   })
+  return chosen ?? tries.wrong(name, address)
 }
 
 async function whoIs({ database, clock, kind }: At, token: string): Promise<Teacher | undefined> {
