@@ -124,6 +124,38 @@ test('a class is handed over with what each takes and no reasons, found by the c
   await expect(page.getByText('given back to Kaia.')).toBeVisible()
 })
 
+/** Remarks are asked for at each focus: an answer that comes after a newer one takes nothing away, nor does none at all. */
+async function staysSaid(page: Page, aboutToFail: () => void): Promise<void> {
+  const remarks = '**/api/remarks/*'
+  const focus = () => page.evaluate(() => window.dispatchEvent(new Event('focus')))
+  let asked = 0
+  let release: () => void = () => undefined
+  const late = new Promise<void>((done) => (release = done))
+  await page.route(remarks, async (route) => {
+    asked += 1
+    if (asked > 1) return route.continue()
+    await late
+    return route.fulfill({ json: { on: [], shownTo: [], of: null } })
+  })
+  await focus()
+  await expect.poll(() => asked).toBe(1)
+  const newer = page.waitForResponse(remarks)
+  await focus()
+  await newer
+  const older = page.waitForResponse(remarks)
+  release()
+  await older
+  await page.unroute(remarks)
+  aboutToFail()
+  await page.route(remarks, (route) => route.abort())
+  const none = page.waitForEvent('requestfailed')
+  await focus()
+  await none
+  await page.unroute(remarks)
+  // Whatever came of the answers has come by now.
+  await page.evaluate(() => fetch('/api/health'))
+}
+
 test('a session is shown to a colleague, who says something beside a block; it stands there until it is done with', async ({
   page,
   house,
@@ -149,6 +181,10 @@ test('a session is shown to a colleague, who says something beside a block; it s
   await signIn(page, 'Kaia', '4711')
   await page.goto(`${house.address}plan/thursday-slow-hour`)
   await button(page, 'Sphinx').click()
+  await expect(page.getByText('Noor: Three minutes after the fold: is that long?')).toBeVisible()
+  await staysSaid(page, () => {
+    expectFailures('ERR_FAILED')
+  })
   await expect(page.getByText('Noor: Three minutes after the fold: is that long?')).toBeVisible()
   await button(page, 'Done with it: Three minutes after the fold: is that long?').click()
   await expect(page.getByText('Noor: Three minutes after the fold')).toHaveCount(0)

@@ -19,11 +19,15 @@ export const useRemarks = createSharedComposable(() => {
   const mend = ref('')
   const sessionId = computed(() => (who.kind === 'alone' ? undefined : document.value?.id))
 
+  let newest = 0
   async function load(): Promise<void> {
+    newest += 1
+    const turn = newest
     const asked = sessionId.value
     const reply = asked === undefined ? undefined : await readRemarks(asked)
-    // Another one may be open by now.
-    if (asked === sessionId.value) remarks.value = reply?.kind === 'ok' ? reply.value : nothing
+    // It was asked for anew since, of this session or another; and with the server away what was said stays said.
+    if (turn !== newest || reply?.kind === 'away') return
+    remarks.value = reply?.kind === 'ok' ? reply.value : nothing
   }
   watch(
     sessionId,
