@@ -51,10 +51,15 @@ export const backupOffer = (newest?: {
   readonly path: string
   readonly madeAt: string
   readonly holds: string
+  /** Of the demo's database, which is not the usual one. */
+  readonly isDemo: boolean
 }): string =>
   newest
-    ? `The newest whole backup is of ${backupTime(newest.madeAt)} and holds ${newest.holds}. Put it back with: npm run restore -- ${newest.path}`
+    ? `The newest whole backup is of ${backupTime(newest.madeAt)} and holds ${newest.holds}. Put it back with: npm run restore -- ${typed(newest.path)}${newest.isDemo ? ' --demo' : ''}`
     : 'No whole backup lies beside it.'
+
+/** A path as it is typed in a command: one with gaps in it stands in quotes. */
+const typed = (path: string): string => (/\s/.test(path) ? `"${path}"` : path)
 
 /** Why a backup was made. */
 export const backupReasonWords: Readonly<Record<BackupReason, string>> = {

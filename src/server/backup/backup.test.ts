@@ -24,6 +24,7 @@ import { checkBackup, readBackup } from '#server/backup/read-backup'
 import { restoreBackup } from '#server/backup/restore-backup'
 import { withOffer } from '#server/backup/offer'
 import { CannotBackUp } from '#server/backup/trouble'
+import { prepareDemo } from '#server/demo/seed'
 import { holdDatabase } from '#server/db/hold'
 import { openDatabase } from '#server/db/open'
 import { sessionStore } from '#server/features/sessions/store'
@@ -61,10 +62,10 @@ async function inHouse(): Promise<{ sessions: string[]; sounds: string[] }> {
   return { sessions, sounds: existsSync(sounds) ? readdirSync(sounds) : [] }
 }
 /** Spoils some pages of the database. */
-function damage(): void {
-  const bytes = readFileSync(kept().file)
+function damage(file = kept().file): void {
+  const bytes = readFileSync(file)
   bytes.fill(0x5a, 4096, 4096 * 6)
-  writeFileSync(kept().file, bytes)
+  writeFileSync(file, bytes)
 }
 const troubleOf = async (work: Promise<unknown>): Promise<string> => {
   const error = await work.then(
@@ -297,6 +298,16 @@ describe('a database that is damaged', () => {
     expect(before).toBeUndefined()
     expect(readFileSync(damaged ?? '').equals(stands)).toBe(true)
     expect(await inHouse()).toEqual({ sessions: ['one'], sounds: ['gong'] })
+  })
+
+  test('is told as well where it is the demo’s, with how that is put back', async () => {
+    const home = join(folder, 'Kaia’s data')
+    const { file } = await prepareDemo(home, clock)
+    const { path } = await makeBackup({ file, folder: home }, 'daily', clock)
+    damage(file)
+    await expect(prepareDemo(home, clock)).rejects.toThrow(
+      new RegExp(`is damaged.*holds 4 sessions.*npm run restore -- "${path}" --demo$`),
+    )
   })
 
   test('makes no backup that would be taken for a whole one', async () => {

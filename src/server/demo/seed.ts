@@ -2,6 +2,7 @@ import { existsSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { stampOf } from '#server/clock'
 import type { Clock } from '#server/clock'
+import { withOffer } from '#server/backup/offer'
 import { holdDatabase } from '#server/db/hold'
 import { openDatabase } from '#server/db/open'
 import type { Database } from '#server/db/open'
@@ -64,13 +65,18 @@ export interface DemoMade {
 /** What the demo's database is called. */
 export const demoFile = 'demo.sqlite'
 
-/** The demo database, made when absent or when its seed is older than the shipped one. Throws a CannotOpen where it is in use. */
+/**
+ * The demo database, made when absent or when its seed is older than the shipped one. Throws a CannotOpen where it is in use, and
+ * where it is damaged a sentence with the newest backup.
+ */
 export async function prepareDemo(folder: string, clock: Clock): Promise<DemoMade> {
   const file = join(folder, demoFile)
   // Another Zovrin may have it open: it is not put aside under it.
   const letGo = await holdDatabase(file)
   try {
     return { file, former: await prepared(file, clock) }
+  } catch (error) {
+    throw await withOffer(error, { file, folder }, true)
   } finally {
     await letGo()
   }
