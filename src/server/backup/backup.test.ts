@@ -26,6 +26,7 @@ import { withOffer } from '#server/backup/offer'
 import { CannotBackUp } from '#server/backup/trouble'
 import { prepareDemo } from '#server/demo/seed'
 import { holdDatabase } from '#server/db/hold'
+import { migrations } from '#server/db/migrate'
 import { openDatabase } from '#server/db/open'
 import { sessionStore } from '#server/features/sessions/store'
 import { soundStore } from '#server/features/sounds/store'
@@ -106,7 +107,14 @@ test('restoring puts all of it back, and keeps what there was first', async () =
   expect(readdirSync(folder).filter((name) => name.startsWith('restoring'))).toEqual([])
 })
 
-test.each(readdirSync(fixtures).filter((name) => name.endsWith('.sqlite')))(
+const formers = readdirSync(fixtures).filter((name) => name.endsWith('.sqlite'))
+test('a database of each former version of the schema is there to be tried', () => {
+  // The first three migrations came together, and what the last one makes is no former version.
+  const versions = migrations.map(({ name }) => name.slice(0, 3)).slice(2, -1)
+  expect(versions.filter((version) => !formers.some((name) => name.startsWith(version)))).toEqual([])
+})
+
+test.each(formers)(
   'a backup of the database as %s has it restores, and is brought up to date when it is opened',
   async (fixture) => {
     copyFileSync(join(fixtures, fixture), kept().file)
