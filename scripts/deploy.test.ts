@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { archiveLimits } from '#model/limits'
 
 const root = join(import.meta.dirname, '..')
 const read = (path: string): string => readFileSync(join(root, path), 'utf8')
@@ -39,6 +40,10 @@ test('the proxy keeps the host, tells addresses, lets streams through, and takes
   for (const line of ['proxy_set_header Host $host;', 'proxy_buffering off;', 'client_max_body_size 48m;'])
     expect(proxy).toContain(line)
   expect(read('src/server/features/exchange/routes.ts')).toContain("limit: '40mb'")
+  const archive = proxy.slice(proxy.indexOf('location = /api/archive {'))
+  expect(archive.slice(0, archive.indexOf('}'))).toContain(
+    `client_max_body_size ${String(archiveLimits.bytes / 1024 ** 3)}g;`,
+  )
 })
 
 test('the container names its base exactly, runs as nobody of importance and says how it is', () => {

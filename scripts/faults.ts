@@ -8,6 +8,7 @@ import {
 } from './faults/documents.ts'
 import { mutatedArchives } from './faults/archives.ts'
 import { killedBackups } from './faults/backups.ts'
+import { mutatedKinds } from './faults/kinds.ts'
 import { killedMigrations, killedWrites } from './faults/kills.ts'
 import { oddRequests } from './faults/requests.ts'
 import { mutatedInTheRooms, mutatedTexts } from './faults/rooms.ts'
@@ -75,6 +76,7 @@ runScript(async () => {
     () => fullWhileRunning(amount.saves),
     () => hostileDocuments(amount.mostMs),
     () => mutatedDocuments(seed, amount.documents, amount.mostMs),
+    () => mutatedKinds(seed, amount.documents, amount.mostMs),
     () => mutatedImports(seed, amount.imports, amount.mostMs),
     () => mutatedHanded(seed, amount.imports, amount.mostMs),
     () => mutatedRecords(seed, amount.imports, amount.mostMs),

@@ -13,7 +13,7 @@ import { tallyOf } from './tally.ts'
 import type { Tally } from './tally.ts'
 
 /** What broke in an answer: none, a fault of ours, or one that came later than it may. */
-const answered = (name: string, { status, ms }: Reply, mostMs: number): string | undefined => {
+export const answered = (name: string, { status, ms }: Reply, mostMs: number): string | undefined => {
   if (status === 0 || status >= 500) return `${name}: ${status === 0 ? 'no answer' : String(status)}`
   return ms > mostMs ? `${name}: ${ms.toFixed(0)} ms` : undefined
 }

@@ -18,9 +18,13 @@ export async function inFolder<T>(work: (folder: string) => Promise<T>): Promise
 
 export const fileIn = (folder: string): string => join(folder, 'zovrin.sqlite')
 
-/** Asks a server that runs within this process, on an empty database. */
-export async function withServer<T>(work: (address: string) => Promise<T>): Promise<T> {
+/** Asks a server that runs within this process, on an empty database, or on what is put into it first. */
+export async function withServer<T>(
+  work: (address: string) => Promise<T>,
+  furnish: (file: string) => Promise<void> = () => Promise.resolve(),
+): Promise<T> {
   return inFolder(async (folder) => {
+    await furnish(fileIn(folder))
     const config = { host: '127.0.0.1', port: 0, portIsFixed: true, dataFolder: folder }
     const running = await startServer(config, fileIn(folder), undefined)
     try {
