@@ -1,3 +1,6 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { performance } from 'node:perf_hooks'
 import { Sequelize } from 'sequelize'
 import type { KeptEvent } from '#model/led-class'
@@ -127,7 +130,8 @@ export async function benchStudio(): Promise<void> {
   await admin.query('CREATE DATABASE zovrin')
   await admin.close()
   const database = await openDatabase(address)
-  const children = await Promise.all([1, 2].map(() => startChild('bench/studio-server.ts', address)))
+  const folder = mkdtempSync(join(tmpdir(), 'zovrin-studio-'))
+  const children = await Promise.all([1, 2].map(() => startChild('bench/studio-server.ts', address, folder)))
   try {
     const addresses = children.map(({ said }) => said)
     // What a browser is known by is named by the port: one cookie for each server.
@@ -160,5 +164,6 @@ export async function benchStudio(): Promise<void> {
     await Promise.all(children.map(kill))
     await database.close()
     postgres.stop()
+    rmSync(folder, { recursive: true, force: true })
   }
 }
