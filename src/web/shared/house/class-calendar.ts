@@ -78,6 +78,8 @@ export async function saveCalendar(
   { series = [], longDays = [] }: InCalendar,
   personId?: string,
 ): Promise<void> {
+  // What was just changed has its number once it is written: a file of it tells that it is the newer one.
+  await Promise.all([useSeriesStore().settled(), useLongDaysStore().settled()])
   // The definitions of all time zones come only when they are needed.
   const [reply, { calendarOf }] = await Promise.all([listSessions(), import('#formats/calendar')])
   const lengths = new Map(reply.kind === 'ok' ? reply.value.map(({ id, lengthS }) => [id, lengthS]) : [])

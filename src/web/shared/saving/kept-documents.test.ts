@@ -53,6 +53,17 @@ test('what is changed stands there at once, and is written one after the other o
   ])
 })
 
+test('whoever waits until it is settled has the version of what was just changed', async () => {
+  const { api } = aServer([one])
+  const { versionOf, load, put, settled } = keptDocuments(api)
+  await load()
+  void put({ id: 'a', name: 'Two' })
+  void put({ id: 'a', name: 'Three' })
+  expect(versionOf('a')).toBe(3)
+  await settled()
+  expect(versionOf('a')).toBe(5)
+})
+
 test('it is taken back step by step', async () => {
   const { api } = aServer([one])
   const { documents, steps, load, put, undo } = keptDocuments(api)

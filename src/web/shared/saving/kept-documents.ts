@@ -131,7 +131,7 @@ export function keptDocuments<D extends { readonly id: string }>(api: KeptApi<D>
   const { steps, add, drop, forget, stepBack } = stepsBack<D>()
   /** Why the last change did not come about; nothing where it did. */
   const problem = shallowRef('')
-  const { act, isWaiting } = turns()
+  const { act, isWaiting, settled } = turns()
 
   async function settle(reply: Reply<unknown>, awayWords = away): Promise<boolean> {
     problem.value = reply.kind === 'ok' ? '' : whyNot(reply, awayWords)
@@ -161,7 +161,7 @@ export function keptDocuments<D extends { readonly id: string }>(api: KeptApi<D>
   }
   return {
     ...{ documents: computed(() => all.value.map(({ document }) => document)), versionOf },
-    ...{ steps, problem, unsaved, load, put },
+    ...{ steps, problem, unsaved, load, put, settled },
     async undo(): Promise<void> {
       const former = stepBack((id) => find(id)?.document)
       const left = steps.value.slice(0, -1)

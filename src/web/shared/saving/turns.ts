@@ -5,6 +5,8 @@ export function turns() {
   return {
     /** Whether others wait for the one that is being written. */
     isWaiting: (): boolean => waiting > 0,
+    /** Until all that was changed so far is written, or refused. */
+    settled: (): Promise<unknown> => writing.catch(() => undefined),
     act(act: () => Promise<boolean>): Promise<boolean> {
       waiting += 1
       const begun = (): Promise<boolean> => {
