@@ -18,6 +18,8 @@ const thursday = { now: () => new Date('2026-03-12T17:00:00Z') }
 /** A Zovrin of its own for one test, with the demo data, that can be stopped and started again. */
 export interface House {
   readonly address: string
+  /** What the first keeper of a studio begins with; empty where there is none. */
+  readonly firstCode: string
   stop(): Promise<void>
   start(): Promise<void>
   session(id: string): Promise<Session>
@@ -29,6 +31,8 @@ interface Fixtures {
   pages: 'dist' | 'dist-with-warnings'
   /** The demo data, or a database of one's own with nothing in it. */
   data: 'demo' | 'empty'
+  /** Makes the database of a house, in its folder or elsewhere, and says where it is. */
+  database: (folder: string) => string
   /** The window that the worker's tests share, each of which finds it as new; or one of its own, with its own cache. */
   window: 'shared' | 'own'
   house: House
@@ -55,28 +59,28 @@ async function makeBeginnings(folder: string): Promise<Beginnings> {
   return { demo: (await prepareDemo(folder, thursday)).file, empty }
 }
 
+/** Opens a house on a database in a folder of its own; where that is, is told to be made. */
 async function makeHouse(
   pagesName: string,
-  beginning: string,
   port: number,
+  makeDatabase: (folder: string) => string,
 ): Promise<House & { remove(): Promise<void> }> {
   const folder = mkdtempSync(join(tmpdir(), 'zovrin-e2e-'))
   const pages = folderOf(pagesName)
-  const file = join(folder, basename(beginning))
-  copyFileSync(beginning, file)
+  const database = makeDatabase(folder)
   // The loopback's other name stands for the address others reach this machine at.
   const room = { addresses: () => ['127.0.0.2'], port: 0 }
   const config = { host: '127.0.0.1', port, portIsFixed: true, dataFolder: folder, room, guessWork: littleWork }
-  let running: Running | undefined = await startServer(config, file, pages)
-  const { address } = running
+  let running: Running | undefined = await startServer(config, database, pages)
+  const { address, firstCode = '' } = running
   return {
-    address,
+    ...{ address, firstCode },
     async stop() {
       await running?.stop()
       running = undefined
     },
     async start() {
-      running ??= await startServer(config, file, pages)
+      running ??= await startServer(config, database, pages)
     },
     async session(id) {
       return (await (await fetch(`${address}api/sessions/${id}`)).json()) as Session
@@ -160,8 +164,15 @@ export const test = base.extend<Fixtures & Amiss, OfWorker>({
   pages: ['dist', { option: true }],
   data: ['demo', { option: true }],
   window: ['shared', { option: true }],
-  house: async ({ pages, data, window, beginnings, port, kept, page }, use) => {
-    const house = await makeHouse(pages, beginnings[data], port)
+  database: async ({ data, beginnings }, use) => {
+    await use((folder) => {
+      const file = join(folder, basename(beginnings[data]))
+      copyFileSync(beginnings[data], file)
+      return file
+    })
+  },
+  house: async ({ pages, database, window, port, kept, page }, use) => {
+    const house = await makeHouse(pages, port, database)
     if (window === 'shared') await forget(kept, house.address)
     await use(house)
     // The windows go first, so that none asks a server that is no more.
