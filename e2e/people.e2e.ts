@@ -51,6 +51,19 @@ test('somebody is added by name alone; what they tell is kept, changed, taken ba
   await expect(list.getByRole('button', { name: /Edda Quint/ })).toBeHidden()
 })
 
+/** Whoever would leave the page is asked before, and stays. */
+async function leavesAlone(page: Page): Promise<void> {
+  const asked = page.waitForEvent('dialog')
+  await page.evaluate(() => {
+    setTimeout(() => {
+      location.reload()
+    })
+  })
+  const dialog = await asked
+  expect(dialog.type()).toBe('beforeunload')
+  await dialog.dismiss()
+}
+
 test('with the server away what was typed stays in the window, is said to be unsaved, and nothing of it is kept in the browser', async ({
   page,
   house,
@@ -63,6 +76,7 @@ test('with the server away what was typed stays in the window, is said to be uns
   await house.stop()
   await type(page, 'Whom to call in an emergency', 'Wim Vesterby')
   await expect(page.getByRole('alert')).toContainText('kept in this window alone')
+  await leavesAlone(page)
   await expect(page.getByLabel('Whom to call in an emergency')).toHaveValue('Wim Vesterby')
   await house.start()
   await page.getByRole('button', { name: 'Try again' }).click()

@@ -14,9 +14,7 @@ const store = useSessionStore()
 const route = useRoute()
 /** Under this width each of the two groups folds into a menu [design]. */
 const folds = useMediaQuery('(max-width: 1179px)')
-/** Whoever is signed in stands in the bar as well: the first group makes room sooner. */
 const who = useWhoStore()
-const foldsAlways = useMediaQuery(() => `(max-width: ${who.teacher ? '1319' : '1179'}px)`)
 
 const always = [
   { name: 'sessions', words: 'Sessions' },
@@ -26,6 +24,8 @@ const always = [
 ]
 // Read one by one: a change of the plan that touches none of them does not draw the bar anew.
 const id = computed(() => store.document?.id)
+/** Whoever is signed in stands in the bar as well, beside an open session: the first group makes room for it sooner. */
+const foldsAlways = useMediaQuery(() => `(max-width: ${who.teacher && id.value !== undefined ? '1319' : '1179'}px)`)
 const name = computed(() => store.document?.name ?? '')
 const hasBlocks = computed(() => (store.document?.blocks.length ?? 0) > 0)
 const views = computed(() =>

@@ -1,3 +1,4 @@
+import { useEventListener } from '@vueuse/core'
 import { computed, shallowRef } from 'vue'
 import { rebased } from '#core/saving'
 import { whyNot } from '#web/shared/api/client.ts'
@@ -131,7 +132,11 @@ export function keptDocuments<D extends { readonly id: string }>(api: KeptApi<D>
   const { steps, add, drop, forget, stepBack } = stepsBack<D>()
   /** Why the last change did not come about; nothing where it did. */
   const problem = shallowRef('')
-  const { act, isWaiting, settled } = turns()
+  const { act, isWaiting, isBusy, settled } = turns()
+  // What is in this window alone, or on its way, would be lost with it: the browser asks before it is left.
+  useEventListener('beforeunload', (event) => {
+    if (isBusy() || unsaved.value.size > 0) event.preventDefault()
+  })
 
   async function settle(reply: Reply<unknown>, awayWords = away): Promise<boolean> {
     problem.value = reply.kind === 'ok' ? '' : whyNot(reply, awayWords)
