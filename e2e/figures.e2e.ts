@@ -1,9 +1,15 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from './fixtures.ts'
 
-test('every pose of the shelf is shown small, and is there again after a reload', async ({ page, house }) => {
+test('every pose of the shelf is shown small once it is near, and is there again after a reload', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${house.address}shelf`)
   const thumbs = page.locator('.shelf-list .thumb svg.figure')
+  await expect(thumbs.first()).toBeVisible()
+  expect(await thumbs.count()).toBeLessThan(84)
+  await page.setViewportSize({ width: 1280, height: 8000 })
   await expect(thumbs).toHaveCount(84)
   // What is not drawn has its mark.
   await expect(

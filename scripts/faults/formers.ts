@@ -1,7 +1,7 @@
 import { join } from 'node:path'
 import { openDatabase } from '#server/db/open'
 import { rootFolder } from '../shared/pages.ts'
-import { fileIn } from './house.ts'
+import { fileIn } from './folder.ts'
 
 const fixture = (name: string) => join(rootFolder, 'src', 'server', 'db', 'fixtures', name)
 

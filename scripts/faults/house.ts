@@ -1,22 +1,9 @@
 import { spawn } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import { startServer } from '#server/start'
 import { bundled } from '../shared/bundle.ts'
 import { rootFolder } from '../shared/pages.ts'
-
-/** Does work with a folder of its own, which is gone after it. */
-export async function inFolder<T>(work: (folder: string) => Promise<T>): Promise<T> {
-  const folder = mkdtempSync(join(tmpdir(), 'zovrin-faults-'))
-  try {
-    return await work(folder)
-  } finally {
-    rmSync(folder, { recursive: true, force: true })
-  }
-}
-
-export const fileIn = (folder: string): string => join(folder, 'zovrin.sqlite')
+import { fileIn, inFolder } from './folder.ts'
 
 /** Asks a server that runs within this process, on an empty database, or on what is put into it first. */
 export async function withServer<T>(

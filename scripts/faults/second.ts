@@ -1,6 +1,7 @@
 import { aSession } from '#testing/sessions'
 import { kill, startChild } from '../shared/child.ts'
-import { ask, endOf, inFolder, send } from './house.ts'
+import { inFolder } from './folder.ts'
+import { ask, endOf, send } from './house.ts'
 import { tallyOf } from './tally.ts'
 import type { Tally } from './tally.ts'
 

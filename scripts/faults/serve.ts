@@ -1,5 +1,5 @@
 import { startServer } from '#server/start'
-import { fileIn } from './house.ts'
+import { fileIn } from './folder.ts'
 
 // A server of its own process, to be killed: says its address, and runs until then.
 const [folder = '', pages] = process.argv.slice(2)

@@ -51,7 +51,7 @@ export async function layAtItsSchema(archive: Archive, folder: string, file: str
     // Nothing of it outlives the bringing in: it need not survive a loss of power.
     await sequelize.query('PRAGMA synchronous = OFF')
     await sequelize.query('PRAGMA journal_mode = MEMORY')
-    await makeMigrator(sequelize).up({ to: archive.schema })
+    await (await makeMigrator(sequelize)).up({ to: archive.schema })
     // Rows come file by file: what one stands on may come after it.
     await sequelize.query('PRAGMA foreign_keys = OFF')
     const query = sequelize.getQueryInterface()

@@ -1,5 +1,5 @@
 import type { QueryInterface, Sequelize } from 'sequelize'
-import { SequelizeStorage, Umzug } from 'umzug'
+import type { Umzug } from 'umzug'
 import { failureCode } from './failures.ts'
 import { sessionsMigration } from './migrations/001-sessions.ts'
 import { placesAndPeopleMigration } from './migrations/002-places-and-people.ts'
@@ -73,7 +73,9 @@ export const migrations: readonly Migration[] = [
 
 const migrationsTable = 'migrations'
 
-export function makeMigrator(sequelize: Sequelize): Umzug<QueryInterface> {
+/** What runs them. It brings a command line of its own along, which takes longer to load than all else of a database. */
+export async function makeMigrator(sequelize: Sequelize): Promise<Umzug<QueryInterface>> {
+  const { SequelizeStorage, Umzug } = await import('umzug')
   return new Umzug({
     migrations: migrations.map(({ name, up, down }) => ({
       name,
@@ -96,12 +98,12 @@ export async function migrate(
   file: string,
   before: (first: string) => Promise<unknown>,
 ): Promise<void> {
-  const migrator = makeMigrator(sequelize)
-  const done = await migrator.executed()
-  const due = await migrator.pending()
+  const done = await doneIn(sequelize)
+  const due = migrations.filter(({ name }) => !done.has(name))
   const [first] = due
   if (!first) return
-  if (done.length > 0) await before(first.name)
+  if (done.size > 0) await before(first.name)
+  const migrator = await makeMigrator(sequelize)
   for (const { name } of due) {
     try {
       await whole(sequelize, () => migrator.up({ migrations: [name] }))
@@ -127,10 +129,16 @@ async function whole(sequelize: Sequelize, work: () => Promise<unknown>): Promis
   }
 }
 
+/** The names of the migrations that a database has had. Reads only. */
+async function doneIn(sequelize: Sequelize): Promise<ReadonlySet<string>> {
+  const query = sequelize.getQueryInterface()
+  if (!(await query.tableExists(migrationsTable))) return new Set()
+  const rows = (await query.select(null, migrationsTable, {})) as { name: string }[]
+  return new Set(rows.map(({ name }) => name))
+}
+
 /** Throws a CannotOpen where a database names a migration this Zovrin does not know. Reads only. */
 export async function refuseFuture(sequelize: Sequelize, file: string): Promise<void> {
-  if (!(await sequelize.getQueryInterface().tableExists(migrationsTable))) return
   const known = new Set(migrations.map(({ name }) => name))
-  const rows = (await sequelize.getQueryInterface().select(null, migrationsTable, {})) as { name: string }[]
-  if (rows.some(({ name }) => !known.has(name))) throw new CannotOpen('from the future', file)
+  if (![...(await doneIn(sequelize))].every((name) => known.has(name))) throw new CannotOpen('from the future', file)
 }

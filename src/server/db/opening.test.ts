@@ -34,7 +34,7 @@ afterEach(() => {
 /** What a database that opens holds, counted. */
 async function opens(): Promise<Record<string, number>> {
   const { sequelize, models, close } = await openDatabase(file, clock)
-  const done = await makeMigrator(sequelize).executed()
+  const done = await (await makeMigrator(sequelize)).executed()
   expect(done.map(({ name }) => name)).toEqual(names)
   const counts = {
     sessions: await models.sessions.count(),
@@ -107,7 +107,7 @@ describe('a migration that is cut off', () => {
   /** Runs the migrations up to one, and tells the tables and indexes there are then. */
   async function tablesAfter(storage: string, to: string): Promise<unknown[]> {
     const sequelize = new Sequelize({ dialect: 'sqlite', storage, logging: false })
-    const migrator = makeMigrator(sequelize)
+    const migrator = await makeMigrator(sequelize)
     for (const name of names.slice(0, names.indexOf(to) + 1)) await migrator.up({ migrations: [name], rerun: 'SKIP' })
     const [tables] = await sequelize.query('SELECT name, sql FROM sqlite_master ORDER BY name')
     await sequelize.close()
@@ -153,7 +153,7 @@ describe('before the first migration that is due', () => {
     await opens()
     expect(copies()).toEqual(['zovrin-before-006-2026-03-12T180000.sqlite'])
     const copy = new Sequelize({ dialect: 'sqlite', storage: join(folder, String(copies()[0])), logging: false })
-    expect((await makeMigrator(copy).executed()).at(-1)?.name).toBe('005-session-shelf')
+    expect((await (await makeMigrator(copy)).executed()).at(-1)?.name).toBe('005-session-shelf')
     expect(await copy.getQueryInterface().select(null, 'ledClasses', {})).toHaveLength(4)
     await copy.close()
   })
@@ -252,7 +252,7 @@ test('what is kept can be read by whoever runs Zovrin, and by nobody else', asyn
 
 test('a database is brought up a step at a time, and each step can be taken back', async () => {
   const sequelize = new Sequelize({ dialect: 'sqlite', storage: ':memory:', logging: false })
-  const migrator = makeMigrator(sequelize)
+  const migrator = await makeMigrator(sequelize)
   const tables = (): Promise<string[]> => sequelize.getQueryInterface().showAllTables()
   const after: string[][] = [['migrations']]
   for (const name of names) {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import type { Pictured } from '#core/session'
 import FigureDrawing from '../FigureDrawing.vue'
 import { useThumbnail } from './use-thumbnail.ts'
@@ -7,11 +8,18 @@ import type { When } from './use-thumbnail.ts'
 /** A small picture beside a name: the name is what is read aloud. Where nothing is drawn, what is in the slot stands for it. */
 const { pictured, when = 'soon' } = defineProps<{ pictured: Pictured | undefined; when?: When }>()
 const drawing = useThumbnail(() => pictured, when)
+/** In a long list only those that came near are drawn: of the shelf, a tenth. A browser that does not tell draws them all. */
+const isNear = ref(when === 'soon' || !('ContentVisibilityAutoStateChangeEvent' in window))
 </script>
 
 <template>
-  <span class="thumb" aria-hidden="true" :aria-busy="pictured !== undefined && !drawing">
-    <FigureDrawing v-if="drawing" :drawing="drawing" words="" />
+  <span
+    class="thumb"
+    aria-hidden="true"
+    :aria-busy="pictured !== undefined && !drawing"
+    @contentvisibilityautostatechange="isNear ||= !$event.skipped"
+  >
+    <FigureDrawing v-if="drawing && isNear" :drawing="drawing" words="" />
     <slot v-else-if="!pictured" />
   </span>
 </template>
@@ -23,7 +31,7 @@ const drawing = useThumbnail(() => pictured, when)
   place-items: center;
   width: var(--thumb, 64px);
   aspect-ratio: 4 / 3;
-  /* In a long list only those that are near are laid out and painted. */
+  /* In a long list only those that are near are drawn, laid out and painted. */
   content-visibility: auto;
 }
 </style>
