@@ -62,6 +62,8 @@ test('the closing stays last: no key moves it, nothing goes after it, and there 
   await expect(plan.getByText('There is a closing already')).toBeAttached()
   await plan.keyboard.press('/')
   await plan.keyboard.type('rest')
+  // What Enter takes is seen, though others are found above it.
+  await expect(plan.getByRole('button', { name: /^Add Rest, / })).toBeInViewport()
   await plan.keyboard.press('Enter')
   expect((await blockNames(plan)).slice(-2)).toEqual(['Rest', 'Closing'])
 })

@@ -30,6 +30,9 @@ const groups = computed(() => inGroups(found.value))
 /** What Enter takes, marked while something is looked for. */
 const best = computed(() => (wanted.value.trim() === '' ? undefined : bestOnShelf(found.value, wanted.value)))
 
+/** What Enter takes is seen, wherever in the list it stands. */
+watch(groups, () => list.value?.querySelector('.best')?.scrollIntoView({ block: 'nearest' }), { flush: 'post' })
+
 function focusFind(): void {
   const input = field.value?.$el
   input?.focus()
