@@ -51,8 +51,8 @@ test('somebody is added by name alone; what they tell is kept, changed, taken ba
   await expect(list.getByRole('button', { name: /Edda Quint/ })).toBeHidden()
 })
 
-/** Whoever would leave the page is asked before, and stays. */
-async function leavesAlone(page: Page): Promise<void> {
+/** Whoever would leave the page is asked first, and stays. */
+async function asksBeforeLeaving(page: Page): Promise<void> {
   const asked = page.waitForEvent('dialog')
   await page.evaluate(() => {
     setTimeout(() => {
@@ -76,7 +76,7 @@ test('with the server away what was typed stays in the window, is said to be uns
   await house.stop()
   await type(page, 'Whom to call in an emergency', 'Wim Vesterby')
   await expect(page.getByRole('alert')).toContainText('kept in this window alone')
-  await leavesAlone(page)
+  await asksBeforeLeaving(page)
   await expect(page.getByLabel('Whom to call in an emergency')).toHaveValue('Wim Vesterby')
   await house.start()
   await page.getByRole('button', { name: 'Try again' }).click()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
 import type { Pictured } from '#core/session'
 import FigureDrawing from '../FigureDrawing.vue'
@@ -10,6 +11,8 @@ const { pictured, when = 'soon' } = defineProps<{ pictured: Pictured | undefined
 const drawing = useThumbnail(() => pictured, when)
 /** In a long list only those that came near are drawn: of the shelf, a tenth. A browser that does not tell draws them all. */
 const isNear = ref(when === 'soon' || !('ContentVisibilityAutoStateChangeEvent' in window))
+// On paper there is no near and far.
+if (!isNear.value) useEventListener('beforeprint', () => (isNear.value = true))
 </script>
 
 <template>
