@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, saved, test } from './fixtures.ts'
+import { expect, openedDialog, saved, test } from './fixtures.ts'
 
 // The shipped build says nothing of Vue's warnings: this one is built with them left in, and the watch of
 // every test fails on the first.
@@ -25,6 +25,7 @@ test('no view, panel or dialog of the application draws a warning', async ({ pla
   await expect(plan.getByRole('alert')).toBeVisible()
   await plan.getByLabel('Left', { exact: true }).press('Escape')
   await plan.getByRole('button', { name: 'The list of keys' }).click()
+  await openedDialog(plan)
   await plan.keyboard.press('Escape')
   await expect(plan.getByRole('dialog')).toBeHidden()
   await plan.getByRole('listbox').focus()

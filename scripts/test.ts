@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process'
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statfsSync } from 'node:fs'
+import { chmodSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statfsSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { postgresPrograms, withoutPostgres } from '#testing/postgres'
@@ -20,7 +20,10 @@ const pathOf = (program: string): string => join(rootFolder, 'node_modules', '.b
 function makeTemporaryFolder(): string {
   const memory = '/dev/shm'
   const room = existsSync(memory) ? statfsSync(memory) : undefined
-  return mkdtempSync(join(room && room.bavail * room.bsize > 2e9 ? memory : tmpdir(), 'zovrin-tests-'))
+  const folder = mkdtempSync(join(room && room.bavail * room.bsize > 2e9 ? memory : tmpdir(), 'zovrin-tests-'))
+  // PostgreSQL runs as a user of its own, who has to come by to reach what is theirs.
+  chmodSync(folder, 0o711)
+  return folder
 }
 const temporary = makeTemporaryFolder()
 const environment = { ...process.env, TMPDIR: temporary }
@@ -100,7 +103,7 @@ async function onPostgres(): Promise<boolean | undefined> {
     return undefined
   }
   const args = ['--json', `--outputFile=${join(results, 'postgres.json')}`]
-  // Not in the folder of the other tests: its own user may not enter that, and a database for each test is more than memory has.
+  // Not in the folder of the other tests: a database for each test is more than memory has.
   return part('the server on PostgreSQL', 'jest', args, { ZOVRIN_TESTS_ON: 'postgres', TMPDIR: tmpdir() })
 }
 

@@ -13,6 +13,7 @@ import { whyNot } from '#web/shared/api/client.ts'
 import { exportSession } from '#web/shared/api/exchange.ts'
 import { useOwnStore } from '#web/shared/own/own-store.ts'
 import { ports } from '#web/shared/ports.ts'
+import { askBeforeLeaving } from '#web/shared/saving/ask-before-leaving.ts'
 import { isCharacterKey, useLetterKeys } from '#web/shared/settings/letter-keys.ts'
 import { download, fileName } from '#web/shared/ui/download.ts'
 import { isLongSentence, sentencesOf, unsaidOf } from '#web/shared/voice/sentences.ts'
@@ -118,9 +119,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (event.key === 'l' && chosen.value?.voice) void hear(chosen.value.voice)
 })
 // A recording the server has not taken is lost with the window.
-useEventListener(window, 'beforeunload', (event: BeforeUnloadEvent) => {
-  if (voices.isWaiting || recorder.state.value !== 'idle') event.preventDefault()
-})
+askBeforeLeaving(() => voices.isWaiting || recorder.state.value !== 'idle')
 </script>
 
 <template>

@@ -1,8 +1,8 @@
-import { useEventListener } from '@vueuse/core'
 import { computed, shallowRef } from 'vue'
 import { rebased } from '#core/saving'
 import { whyNot } from '#web/shared/api/client.ts'
 import type { Reply } from '#web/shared/api/client.ts'
+import { askBeforeLeaving } from './ask-before-leaving.ts'
 import { turns } from './turns.ts'
 
 /** A document as the server keeps it: with the version that guards its writes. */
@@ -35,6 +35,7 @@ function shownDocuments<D extends { readonly id: string }>(api: KeptApi<D>, { kn
   const all = shallowRef(known)
   /** What is shown and could not be written. */
   const unsaved = shallowRef<ReadonlySet<string>>(new Set())
+  askBeforeLeaving(() => unsaved.value.size > 0)
   /** Each document as the server has it, as far as is known here. */
   let synced = new Map(known.map(({ document }) => [document.id, document]))
   /** How often anything was changed here: what was asked for before a change is older than it. */
@@ -132,11 +133,7 @@ export function keptDocuments<D extends { readonly id: string }>(api: KeptApi<D>
   const { steps, add, drop, forget, stepBack } = stepsBack<D>()
   /** Why the last change did not come about; nothing where it did. */
   const problem = shallowRef('')
-  const { act, isWaiting, isBusy, settled } = turns()
-  // What is in this window alone, or on its way, would be lost with it: the browser asks before it is left.
-  useEventListener('beforeunload', (event) => {
-    if (isBusy() || unsaved.value.size > 0) event.preventDefault()
-  })
+  const { act, isWaiting, settled } = turns()
 
   async function settle(reply: Reply<unknown>, awayWords = away): Promise<boolean> {
     problem.value = reply.kind === 'ok' ? '' : whyNot(reply, awayWords)

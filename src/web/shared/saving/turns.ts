@@ -1,11 +1,12 @@
+import { askBeforeLeaving } from './ask-before-leaving.ts'
+
 /** One change is written after the other: each is based on the version the one before it made. */
 export function turns() {
   let writing: Promise<unknown> = Promise.resolve()
   let waiting = 0
   let unsettled = 0
+  askBeforeLeaving(() => unsettled > 0)
   return {
-    /** Whether anything is being written, or waits for it. */
-    isBusy: (): boolean => unsettled > 0,
     /** Whether others wait for the one that is being written. */
     isWaiting: (): boolean => waiting > 0,
     /** Until all that was changed so far is written, or refused. */
