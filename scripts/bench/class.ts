@@ -1,11 +1,14 @@
 import highs from 'highs'
 import { propKinds } from '#model/prop'
 import type { PropKind } from '#model/prop'
-import { allocate, waysFor } from '#core/class'
+import { allocate, dealAtHome, posesToDeal, waysFor } from '#core/class'
 import type { AllocateInput, PersonThere, SetUpsOf } from '#core/class'
+import { orThrow } from '#core/result'
 import { setUpsFor } from '#core/session'
+import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { substitutes } from '#library/substitutes'
+import { sundayLongRest } from '#server/demo/sessions'
 import { ms, quantile, report, seeded } from './measure.ts'
 
 /** The kinds the classes are dealt. */
@@ -100,8 +103,18 @@ function programme({ people, stock }: AllocateInput, blockId: string): string {
   return `Minimize\n obj: ${sum(lost)}\nSubject To\n ${rows.map((row, at) => `r${String(at)}: ${row}`).join('\n ')}\nGeneral\n ${variables.map(({ name }) => name).join(' ')}\nBinary\n ${binaries.join(' ')}\nEnd`
 }
 
+/** The demo's longest set-ups with all of it, dealt to somebody who has four blankets at home. */
+function benchAtHome(): void {
+  const session = { ...sundayLongRest, extent: 'full', setting: 'online' } as const
+  const poses = posesToDeal(orThrow(compileTimeline(session, shippedCatalog)), shippedCatalog, session)
+  const startMs = performance.now()
+  dealAtHome([{ id: 'edda', poses, stock: { blanket: 4 } }], substitutes)
+  report('what somebody has at home, dealt to seven poses', ms(performance.now() - startMs), '< 100 ms')
+}
+
 /** Who gets what against a general exact solver, on classes as large as they come. */
 export async function benchClass(): Promise<void> {
+  benchAtHome()
   const sizes = [
     { count: 14, forms: 3, poses: 8, classes: 200 },
     { count: 30, forms: 6, poses: 10, classes: 20 },

@@ -7,7 +7,8 @@ import { extentOf, finalRestPose, setUpsFor } from '#core/session'
 import type { Catalog } from '#core/session'
 import type { Timeline } from '#core/timeline'
 import type { GivenItems } from './allocate/allocate.ts'
-import type { PoseOfPerson, Stock } from './allocate/poses.ts'
+import type { PoseOfPerson } from './allocate/poses.ts'
+import type { Stock } from './allocate/ways.ts'
 import { laidIn } from './laid.ts'
 
 /** From all there is down to what a house has. */

@@ -134,6 +134,28 @@ describe('the ways for a pose', () => {
   })
 })
 
+test('of a stock they are those that any of it could make', () => {
+  const one = fc.record({
+    kind: fc.constantFrom<PropKind>('rectBolster', 'roundBolster', 'blanket', 'foamBlock', 'eyePillow', 'towel'),
+    count: fc.integer({ min: 1, max: 3 }),
+    under: fc.constantFrom('knees', 'upperBack', 'head', 'pelvis'),
+  })
+  const own = fc.array(one, { minLength: 1, maxLength: 3 })
+  const stock = fc.dictionary(fc.constantFrom(...(Object.keys(allKinds) as PropKind[])), fc.integer({ min: 1, max: 4 }))
+  fc.assert(
+    fc.property(own, stock, (drawn, there) => {
+      const items = drawn.map(({ kind, under, count }, at) => item(kind, under, count, { id: String(at) }))
+      const asked = { scarce: new Set(items.map(({ kind }) => kind)), substitutes }
+      const isThere = ({ way, uses }: Way) =>
+        way !== 'substitutes' || [...uses].every(([kind, n]) => n <= ((there as Stock)[kind] ?? 0))
+      expect(waysFor({ own: items }, { ...asked, stock: there })).toEqual(
+        waysFor({ own: items }, asked).filter(isThere),
+      )
+    }),
+    { numRuns: 60 },
+  )
+})
+
 /** All ways of everybody, tried one by one; penalties and touches by the book's letters. */
 function tried(people: readonly PersonThere[], stock: Stock) {
   const doing = people.flatMap(({ poses }, person) => poses.map((pose) => ({ person, ...pose })))

@@ -6,10 +6,10 @@ import type { Result } from '#core/result'
 import { sumOfBlock } from './block.ts'
 import type { BlockSum, Counts, Limits, Profile } from './block.ts'
 import { blocksThere } from './poses.ts'
-import type { BlockThere, PersonThere, Stock } from './poses.ts'
+import type { BlockThere, PersonThere } from './poses.ts'
 import { touchedIn, turnsOf } from './turns.ts'
 import type { TurnsOf } from './turns.ts'
-import type { Replaced, Way, WayOfSetUp } from './ways.ts'
+import type { Replaced, Stock, Way, WayOfSetUp } from './ways.ts'
 
 /** What a person gets for a block. */
 export interface Given {

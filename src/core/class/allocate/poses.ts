@@ -3,7 +3,7 @@ import type { Substitute } from '#model/substitute'
 import { grouped } from '#core/units'
 import type { PoseThere } from './block.ts'
 import { usesText, waysFor } from './ways.ts'
-import type { SetUpsOf, Uses, Way } from './ways.ts'
+import type { SetUpsOf, Stock, Uses, Way } from './ways.ts'
 
 /** A person's pose in a block: the set-ups they may have, and the props their conditions ask for there. */
 export interface PoseOfPerson {
@@ -15,8 +15,6 @@ export interface PersonThere {
   readonly id: string
   readonly poses: readonly PoseOfPerson[]
 }
-/** How many there are of each kind; none of a kind that is not named. */
-export type Stock = Readonly<Partial<Record<PropKind, number>>>
 
 /** A block with who does which pose in it, in numbers of the scarce kinds alone. */
 export interface BlockThere {
@@ -60,7 +58,7 @@ function blockThere(
   ])
   const people = groups.map((group) => group.flat().length)
   const waysOf = (scarce: ReadonlySet<PropKind>): readonly WaysOfPose[] =>
-    groups.map((group) => waysOfPose(group, { scarce, substitutes }))
+    groups.map((group) => waysOfPose(group, { scarce, substitutes, stock }))
   const isShort = ([kind, n]: readonly [PropKind, number]): boolean => n > (stock[kind] ?? 0)
   const wanted = sumOver(waysOf(new Set()), people, (ways) => ways[0]?.uses ?? new Map())
   let scarce = new Set([...wanted].filter(isShort).map(([kind]) => kind))
@@ -111,7 +109,11 @@ interface WaysOfPose {
 /** The ways of all who do a pose, each once. */
 function waysOfPose(
   alike: readonly (readonly Doing[])[],
-  by: { readonly scarce: ReadonlySet<PropKind>; readonly substitutes: readonly Substitute[] },
+  by: {
+    readonly scarce: ReadonlySet<PropKind>
+    readonly substitutes: readonly Substitute[]
+    readonly stock: Stock
+  },
 ): WaysOfPose {
   const known = new Map<string, number>()
   const ways: Way[] = []

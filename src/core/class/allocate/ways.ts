@@ -21,6 +21,8 @@ export interface Way {
   readonly uses: Uses
 }
 export type Uses = ReadonlyMap<PropKind, number>
+/** How many there are of each kind; none of a kind that is not named. */
+export type Stock = Readonly<Partial<Record<PropKind, number>>>
 
 /** The set-ups a person may have for a pose. */
 export interface SetUpsOf {
@@ -44,6 +46,7 @@ export function usesOf(items: readonly Pick<SetUpItem, 'kind' | 'count'>[]): Use
 /**
  * The ways for a pose, one's own set-up first, then by what is lost. Only pieces of the `scarce` kinds are replaced. For
  * whom a condition asks for a prop there, `wants` is not empty: nothing below substitutes, and no such prop left out.
+ * Of a `stock` no way with substitutes takes more of a kind than there is of it; without one there is enough of all.
  */
 export function waysFor(
   { own, few, household }: SetUpsOf,
@@ -51,10 +54,12 @@ export function waysFor(
     wants = [],
     scarce,
     substitutes,
+    stock,
   }: {
     readonly wants?: readonly PropKind[] | undefined
     readonly scarce: ReadonlySet<PropKind>
     readonly substitutes: readonly Substitute[]
+    readonly stock?: Stock
   },
 ): readonly Way[] {
   const table = substitutes.filter(({ kind, by }) => scarce.has(kind) && !(by === 'nothing' && wants.includes(kind)))
@@ -70,12 +75,17 @@ export function waysFor(
           ...(household ? [plain('household', household, penalties.household)] : []),
           ...(own.length > 0 ? [plain('none', [], penalties.none)] : []),
         ]
-  const all = [plain('setUp', own, 0), ...substituted(own, table), ...lesser]
+  const all = [plain('setUp', own, 0), ...substituted(own, table, stock), ...lesser]
   return all.sort((a, b) => Number(a.way !== 'setUp') - Number(b.way !== 'setUp') || a.penalty - b.penalty)
 }
 
 /** The set-up with pieces replaced, in every way that takes something else; of those that take the same the least lost. */
-function substituted(own: readonly SetUpItem[], table: readonly Substitute[]): readonly Way[] {
+function substituted(
+  own: readonly SetUpItem[],
+  table: readonly Substitute[],
+  stock: Stock | undefined,
+): readonly Way[] {
+  const isThere = (uses: Uses): boolean => !stock || [...uses].every(([kind, n]) => n <= (stock[kind] ?? 0))
   let ways: readonly Way[] = [{ way: 'substitutes', replaced: [], penalty: 0, items: [], uses: new Map() }]
   for (const item of own) {
     const splits = splitsOf(item.count, item.piles ?? 1, rowsFor(item, own, table))
@@ -83,6 +93,8 @@ function substituted(own: readonly SetUpItem[], table: readonly Substitute[]): r
     for (const one of ways)
       for (const split of splits) {
         const way = joined(one, item, split)
+        // The items that follow take nothing back: what is too much by now stays so.
+        if (!isThere(way.uses)) continue
         const key = usesText(way.uses)
         const there = next.get(key)
         if (!there || way.penalty < there.penalty) next.set(key, way)
