@@ -18,8 +18,13 @@ export default defineConfig({
     serviceWorkers: 'block',
     launchOptions: {
       executablePath: chromiumPath(),
-      // One process for all pages of a window, which keeps what it has compiled from one test to the next: see e2e/windows.ts.
-      args: [...chromiumArguments, '--disable-site-isolation-trials', '--renderer-process-limit=1'],
+      args: [
+        ...chromiumArguments,
+        // One process for all pages of a window, which keeps what it has compiled from one test to the next: see e2e/windows.ts.
+        ...['--disable-site-isolation-trials', '--renderer-process-limit=1'],
+        // A page lives for seconds here: to compile it for speed takes longer than that saves.
+        '--js-flags=--no-maglev --no-turbofan --min-semi-space-size=32',
+      ],
     },
   },
 })

@@ -5,6 +5,7 @@ import type { PostgresServer } from '#testing/postgres'
 import { aSession, aTalk } from '#testing/sessions'
 import { serious } from './axe.ts'
 import { expect, saved, test as base } from './fixtures.ts'
+import { button, signOut } from './sign-out.ts'
 
 /** A studio's house: on PostgreSQL, where whoever comes by the network signs in. */
 const test = base.extend<object, { postgres: PostgresServer }>({
@@ -31,8 +32,6 @@ test.describe.configure({ mode: 'default' })
 const passwords = { Kaia: 'a quiet long evening', Noor: 'the wall at the window' } as const
 const notLetIn = /^No teacher has this name with what was typed/
 const field = (page: Page, name: string) => page.getByLabel(name, { exact: true })
-const button = (page: Page, name: string | RegExp) =>
-  page.getByRole('button', { name, exact: typeof name === 'string' })
 
 async function byCode(page: Page, name: 'Kaia' | 'Noor', code: string, password: string = passwords[name]) {
   await field(page, 'Name').fill(name)
@@ -45,11 +44,6 @@ async function signIn(page: Page, name: string, password: string): Promise<void>
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill(name)
   await field(page, 'Password').fill(password)
   await button(page, 'Sign in').click()
-}
-async function signOut(page: Page): Promise<void> {
-  await button(page, /^Signed in as/).click()
-  await page.getByRole('menuitem', { name: 'Sign out' }).click()
-  await expect(page.getByRole('heading', { name: 'Who teaches?' })).toBeVisible()
 }
 async function begin(page: Page, house: { readonly address: string; readonly firstCode: string }): Promise<void> {
   await page.goto(house.address)

@@ -3,28 +3,14 @@ import { tmpdir } from 'node:os'
 import { basename, join } from 'node:path'
 import { test as base, expect } from '@playwright/test'
 import type { BrowserContext, ConsoleMessage, Locator, Page, WebError } from '@playwright/test'
-import type { Session } from '#model/session'
-import { openDatabase } from '#server/db/open'
-import { prepareDemo } from '#server/demo/seed'
-import { startServer } from '#server/start'
-import type { Running } from '#server/start'
-import { littleWork } from '#testing/teachers'
+import type { Beginnings, House } from './house.ts'
 import { findPort, forget, leave, openKeptWindow } from './windows.ts'
 import type { KeptWindow } from './windows.ts'
 
-const folderOf = (name: string) => join(import.meta.dirname, '..', name)
-const thursday = { now: () => new Date('2026-03-12T17:00:00Z') }
+export type { House }
 
-/** A Zovrin of its own for one test, with the demo data, that can be stopped and started again. */
-export interface House {
-  readonly address: string
-  /** What the first keeper of a studio begins with; empty where there is none. */
-  readonly firstCode: string
-  stop(): Promise<void>
-  start(): Promise<void>
-  session(id: string): Promise<Session>
-  create(session: Session): Promise<void>
-}
+/** Loaded by whoever runs tests: who only lists them does without a server. */
+const houses = () => import('./house.ts')
 
 interface Fixtures {
   /** The built pages the house serves: as shipped, or with Vue's warnings left in. */
@@ -41,63 +27,10 @@ interface Fixtures {
   plan: Page
 }
 
-/** The databases a house begins with; they are made once, and each house has a copy of its own. */
-interface Beginnings {
-  readonly demo: string
-  readonly empty: string
-}
-
 interface OfWorker {
   beginnings: Beginnings
   port: number
   kept: KeptWindow
-}
-
-async function makeBeginnings(folder: string): Promise<Beginnings> {
-  const empty = join(folder, 'zovrin.sqlite')
-  await (await openDatabase(empty)).close()
-  return { demo: (await prepareDemo(folder, thursday)).file, empty }
-}
-
-/** Opens a house on a database in a folder of its own; where that is, is told to be made. */
-async function makeHouse(
-  pagesName: string,
-  port: number,
-  makeDatabase: (folder: string) => string,
-): Promise<House & { remove(): Promise<void> }> {
-  const folder = mkdtempSync(join(tmpdir(), 'zovrin-e2e-'))
-  const pages = folderOf(pagesName)
-  const database = makeDatabase(folder)
-  // The loopback's other name stands for the address others reach this machine at.
-  const room = { addresses: () => ['127.0.0.2'], port: 0 }
-  const config = { host: '127.0.0.1', port, portIsFixed: true, dataFolder: folder, room, guessWork: littleWork }
-  let running: Running | undefined = await startServer(config, database, pages)
-  const { address, firstCode = '' } = running
-  return {
-    ...{ address, firstCode },
-    async stop() {
-      await running?.stop()
-      running = undefined
-    },
-    async start() {
-      running ??= await startServer(config, database, pages)
-    },
-    async session(id) {
-      return (await (await fetch(`${address}api/sessions/${id}`)).json()) as Session
-    },
-    async create(session) {
-      const reply = await fetch(`${address}api/sessions`, {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json' },
-        body: JSON.stringify(session),
-      })
-      expect(reply.status).toBe(201)
-    },
-    async remove() {
-      await running?.stop()
-      rmSync(folder, { recursive: true, force: true })
-    },
-  }
 }
 
 /** Collects what a page may never show, until the function it gives is called: uncaught errors, console errors and warnings, policy violations. */
@@ -123,6 +56,7 @@ export const test = base.extend<Fixtures & Amiss, OfWorker>({
     // Playwright reads what a fixture needs off this pattern, and wants one even where that is nothing of weight.
     async ({ browserName: _ }, use) => {
       const folder = mkdtempSync(join(tmpdir(), 'zovrin-beginnings-'))
+      const { makeBeginnings } = await houses()
       await use(await makeBeginnings(folder))
       rmSync(folder, { recursive: true, force: true })
     },
@@ -172,6 +106,7 @@ export const test = base.extend<Fixtures & Amiss, OfWorker>({
     })
   },
   house: async ({ pages, database, window, port, kept, page }, use) => {
+    const { makeHouse } = await houses()
     const house = await makeHouse(pages, port, database)
     if (window === 'shared') await forget(kept, house.address)
     await use(house)

@@ -6,10 +6,9 @@ import { aSession, aTalk } from '#testing/sessions'
 import { serious } from './axe.ts'
 import { expect, test } from './fixtures.ts'
 import type { House } from './fixtures.ts'
+import { button, signOut } from './sign-out.ts'
 
 const imke = 'Kf2yTb5vLm7A'
-const button = (page: Page, name: string | RegExp) =>
-  page.getByRole('button', { name, exact: typeof name === 'string' })
 
 /** A second teacher on this machine: Kaia, whose everything was, is signed in; and Noor. */
 async function addNoor(page: Page, house: House): Promise<void> {
@@ -20,11 +19,6 @@ async function addNoor(page: Page, house: House): Promise<void> {
   await page.getByLabel('Their PIN').fill('0815')
   await button(page, 'Add them').click()
   await expect(button(page, 'Signed in as Kaia')).toBeVisible()
-}
-async function signOut(page: Page): Promise<void> {
-  await button(page, /^Signed in as/).click()
-  await page.getByRole('menuitem', { name: 'Sign out' }).click()
-  await expect(page.getByRole('heading', { name: 'Who teaches?' })).toBeVisible()
 }
 async function signIn(page: Page, name: string, pin: string): Promise<void> {
   await button(page, name).click()
