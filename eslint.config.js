@@ -43,7 +43,10 @@ export default tseslint.config(
     files: ['**/*.vue'],
     languageOptions: { parser: vueParser, parserOptions: { parser: tseslint.parser, extraFileExtensions: ['.vue'] } },
   },
-  { files: ['*.config.{js,ts}', 'scripts/unit/*.ts', '**/*.vue'], rules: { 'no-restricted-exports': 'off' } },
+  {
+    files: ['*.config.{js,ts}', 'scripts/unit/*.ts', 'scripts/e2e/*.ts', '**/*.vue'],
+    rules: { 'no-restricted-exports': 'off' },
+  },
   {
     files: ['scripts/**', 'src/server/main.ts'],
     languageOptions: { globals: globals.node },

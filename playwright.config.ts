@@ -3,6 +3,7 @@ import { chromiumArguments, chromiumPath } from './scripts/shared/chromium.ts'
 
 export default defineConfig({
   testDir: 'e2e',
+  globalSetup: './scripts/e2e/before-all.ts',
   testMatch: '**/*.e2e.ts',
   timeout: 60_000,
   expect: { timeout: 15_000 },

@@ -3,14 +3,17 @@ import { tmpdir } from 'node:os'
 import { basename, join } from 'node:path'
 import { test as base, expect } from '@playwright/test'
 import type { BrowserContext, ConsoleMessage, Locator, Page, WebError } from '@playwright/test'
+import type * as Houses from './house.ts'
 import type { Beginnings, House } from './house.ts'
 import { findPort, forget, leave, openKeptWindow } from './windows.ts'
 import type { KeptWindow } from './windows.ts'
 
 export type { House }
 
-/** Loaded by whoever runs tests: who only lists them does without a server. */
-const houses = () => import('./house.ts')
+const root = join(import.meta.dirname, '..')
+
+/** As one file, made before the tests: see scripts/e2e/before-all.ts. */
+const houses = () => import(process.env['ZOVRIN_HOUSE'] ?? './house.ts') as Promise<typeof Houses>
 
 interface Fixtures {
   /** The built pages the house serves: as shipped, or with Vue's warnings left in. */
@@ -107,7 +110,7 @@ export const test = base.extend<Fixtures & Amiss, OfWorker>({
   },
   house: async ({ pages, database, window, port, kept, page }, use) => {
     const { makeHouse } = await houses()
-    const house = await makeHouse(pages, port, database)
+    const house = await makeHouse(join(root, pages), port, database)
     if (window === 'shared') await forget(kept, house.address)
     await use(house)
     // The windows go first, so that none asks a server that is no more.

@@ -9,7 +9,6 @@ import { startServer } from '#server/start'
 import type { Running } from '#server/start'
 import { littleWork } from '#testing/teachers'
 
-const folderOf = (name: string) => join(import.meta.dirname, '..', name)
 const thursday = { now: () => new Date('2026-03-12T17:00:00Z') }
 
 /** A Zovrin of its own for one test, with the demo data, that can be stopped and started again. */
@@ -35,14 +34,13 @@ export async function makeBeginnings(folder: string): Promise<Beginnings> {
   return { demo: (await prepareDemo(folder, thursday)).file, empty }
 }
 
-/** Opens a house on a database in a folder of its own; where that is, is told to be made. */
+/** Opens a house with the pages of a folder, on a database in a folder of its own; where that is, is told to be made. */
 export async function makeHouse(
-  pagesName: string,
+  pages: string,
   port: number,
   makeDatabase: (folder: string) => string,
 ): Promise<House & { remove(): Promise<void> }> {
   const folder = mkdtempSync(join(tmpdir(), 'zovrin-e2e-'))
-  const pages = folderOf(pagesName)
   const database = makeDatabase(folder)
   // The loopback's other name stands for the address others reach this machine at.
   const room = { addresses: () => ['127.0.0.2'], port: 0 }
