@@ -80,9 +80,10 @@ export async function startServer(
   const teachers = isPostgres(where) ? 'accounts' : 'machine'
   const parts = { config, kept, teachers, clock, logger, pages, hosts, port } as const
   const house = housed(database, { ...parts, isLate: daily.isLate })
+  // It listens by now: what nobody takes is never answered.
+  server.on('request', house.answer)
   const firstCode =
     teachers === 'accounts' ? await teacherStore(database, clock, teachers, config.guessWork).beginning() : undefined
-  server.on('request', house.answer)
   return {
     address: addressOf(config, port),
     ...(firstCode === undefined ? {} : { firstCode }),

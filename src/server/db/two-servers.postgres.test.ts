@@ -52,6 +52,30 @@ const ask = (which: number, path: string, { method = 'GET', body, based }: Asked
     ...(body ? { body: JSON.stringify(body) } : {}),
   })
 
+test('whoever asks as soon as it listens is answered, also while the code of the first keeper is made', async () => {
+  // A port that was free a moment ago.
+  const before = await startServer(config, await freshCopy(), undefined)
+  await before.stop()
+  const port = Number(new URL(before.address).port)
+  const starting = startServer({ ...config, port }, await freshCopy(), undefined)
+  const health = async (): Promise<Response | undefined> => {
+    try {
+      return await fetch(`${before.address}api/health`, { signal: AbortSignal.timeout(20_000) })
+    } catch (error) {
+      // Until it listens, it is refused.
+      if ((error as Error).name === 'TimeoutError') throw error
+      return undefined
+    }
+  }
+  try {
+    let reply = await health()
+    while (!reply) reply = await health()
+    expect(reply.status).toBe(200)
+  } finally {
+    await (await starting).stop()
+  }
+})
+
 test('the folder of what is heard is made, so that its disk is not taken for a full one', async () => {
   expect(existsSync(config.dataFolder)).toBe(true)
   const { disk } = (await (await ask(0, 'health')).json()) as { disk: { freeMb: number } }
