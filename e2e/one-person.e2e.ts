@@ -118,6 +118,9 @@ test('at home it is their own things that are counted, and dealt with what they 
   await expect(page.getByText('0 of 1 have all of it. What 1 other has is not noted.')).toBeVisible()
   await page.getByRole('button', { name: /^Take: Spread|^Take: For all/ }).click()
   await expect(page.getByText('1 of 1 have all of it.')).toBeVisible()
+  // Who has their own things fetches those, and the other what the session has.
+  await expect(page.getByText('7 blankets, 3 bolsters, 1 towel, 3 blocks, 1 strap', { exact: true })).toBeVisible()
+  await expect(page.getByText('1 person otherwise: 4 blankets', { exact: true })).toBeVisible()
   await expect
     .poll(async () => (await plannedIn(house, 'our-class'))?.substitutes.every(({ who }) => who?.join() === edda))
     .toBe(true)

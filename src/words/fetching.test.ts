@@ -1,5 +1,5 @@
 import type { FetchList } from '#core/class'
-import { fetchingWords, fetchLines, shortLines, thereBy } from './fetching.ts'
+import { fetchingWords, fetchLines, fetchLinesOfEach, shortLines, thereBy } from './fetching.ts'
 
 const list: FetchList = {
   items: [
@@ -18,6 +18,26 @@ test('what is fetched is told for one and for all, with what comes last and what
     '1 chair standing ready for Calves on a chair',
   ])
   expect(fetchLines({ items: [], ready: [] }, { nameOf })).toEqual([])
+})
+
+test('what each fetches is told for most, and for those who fetch otherwise in a line each', () => {
+  const nothing: FetchList = { items: [], ready: [] }
+  const blankets: FetchList = { items: [{ kind: 'blanket', count: 2, late: false }], ready: list.ready }
+  const each = (...alike: Parameters<typeof fetchLinesOfEach>[0]) => fetchLinesOfEach(alike, { nameOf })
+  expect(each({ ...list, people: 9 })).toEqual({ most: fetchLines(list, { nameOf }), others: [] })
+  expect(each({ ...list, people: 9 }, { ...blankets, people: 2 }, { ...nothing, people: 1 })).toEqual({
+    most: fetchLines(list, { nameOf }),
+    others: [
+      '2 people otherwise: 2 blankets; 1 chair standing ready for Calves on a chair',
+      '1 person otherwise: nothing',
+    ],
+  })
+  expect(each({ ...nothing, people: 3 }, { ...blankets, people: 1 })).toEqual({
+    most: ['nothing'],
+    others: [expect.stringMatching(/^1 person otherwise: 2 blankets/)],
+  })
+  expect(each({ ...nothing, people: 3 })).toEqual({ most: [], others: [] })
+  expect(each()).toEqual({ most: [], others: [] })
 })
 
 test('what there is too little of is told with what is here', () => {

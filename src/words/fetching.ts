@@ -1,5 +1,5 @@
 import type { PropKind } from '#model/prop'
-import type { FetchItem, FetchList, Fetching, LedgerRow } from '#core/class'
+import type { FetchedAlike, FetchItem, FetchList, Fetching, LedgerRow } from '#core/class'
 import type { PlannedClass, WayOfFetching } from '#model/planned-class'
 import { formatDuration, hourOfDay, minutesOfDay } from '#core/units'
 import { countedProp } from './props.ts'
@@ -27,6 +27,21 @@ export function fetchLines(
     ...(late.length > 0 ? [`once the body is in place: ${listed(late)}`] : []),
     ...ready.map(({ kind, count, blockId }) => `${countedProp(kind, count)} standing ready for ${nameOf(blockId)}`),
   ]
+}
+
+/** What each person fetches: the lines of what most do, and one of each who fetch otherwise. */
+export function fetchLinesOfEach(
+  [most, ...rest]: readonly FetchedAlike[],
+  how: { readonly nameOf: (blockId: string) => string },
+): { readonly most: readonly string[]; readonly others: readonly string[] } {
+  const lines = most ? fetchLines(most, how) : []
+  return {
+    most: lines.length > 0 || rest.length === 0 ? lines : ['nothing'],
+    others: rest.map((other) => {
+      const theirs = fetchLines(other, how).join('; ') || 'nothing'
+      return `${counted(other.people, 'person', 'people')} otherwise: ${theirs}`
+    }),
+  }
 }
 
 /** What there is too little of for what is in use at once. */

@@ -86,8 +86,11 @@ function tripsOf({ items }: Pick<FetchList, 'items'>): number {
   return Math.ceil(hands / 2) || (items.length > 0 ? 1 : 0)
 }
 
+/** What some people fetch who all fetch the same. */
+export type FetchedAlike = FetchList & { readonly people: number }
+
 /** What all fetch together, each group its own list; late only where it is for everybody. */
-export function fetchedByAll(all: readonly (FetchList & { readonly people: number })[]): FetchList {
+export function fetchedByAll(all: readonly FetchedAlike[]): FetchList {
   const items = new Map<PropKind, FetchItem>()
   const ready = new Map<PropKind, FetchList['ready'][number]>()
   for (const one of all) {
@@ -103,4 +106,20 @@ export function fetchedByAll(all: readonly (FetchList & { readonly people: numbe
       ready.set(item.kind, { ...item, count: (ready.get(item.kind)?.count ?? 0) + one.people * item.count })
   }
   return { items: [...items.values()], ready: [...ready.values()] }
+}
+
+/**
+ * Those together who fetch the same, however it lies at their mats; most people first, and of as many who came first
+ * before.
+ */
+export function fetchedAlike(all: readonly FetchedAlike[]): readonly FetchedAlike[] {
+  const alike = new Map<string, FetchedAlike>()
+  for (const one of all) {
+    const items = one.items.map(({ kind, count, late }) => [kind, count, late].join())
+    const ready = one.ready.map(({ kind, count }) => [kind, count].join())
+    const key = [items.sort().join(';'), ready.sort().join(';')].join('|')
+    const there = alike.get(key)
+    alike.set(key, there ? { ...there, people: there.people + one.people } : one)
+  }
+  return [...alike.values()].sort((a, b) => b.people - a.people)
 }

@@ -6,7 +6,7 @@ import { orThrow } from '#core/result'
 import { compileTimeline } from '#core/timeline'
 import { shippedCatalog } from '#library/shipped'
 import { aBreath, aClosing, aHold, aSession, aTalk } from '#testing/sessions'
-import { fetching, fetchList, laidIn, ledger } from './index.ts'
+import { fetchedAlike, fetchedByAll, fetching, fetchList, laidByPeople, laidIn, ledger } from './index.ts'
 import type { Laid } from './index.ts'
 
 const item = (kind: SetUpItem['kind'], count = 1, more: Partial<SetUpItem> = {}): SetUpItem => ({
@@ -161,5 +161,62 @@ describe('fetching', () => {
       s: 35,
     })
     expect(fetching([{ items: [], people: 9 }])).toEqual({ trips: 0, things: 0, s: 0, aloneS: 0 })
+  })
+
+  describe('by those who have something else', () => {
+    const listsOf = (who: readonly string[], ...taken: Parameters<typeof laidByPeople>[2]) =>
+      laidByPeople(hour, who, taken).map((group) => ({ ...fetchList(group.laid), people: group.who.length }))
+    const instead = (blockId: string, who: readonly string[], ...items: SetUpItem[]) => ({ blockId, who, items })
+
+    test('is told for most, and once for all who fetch the same, wherever it lies', () => {
+      const lists = listsOf(
+        ['a', 'b', 'c', 'd'],
+        // Fewer, but not fewer than elsewhere: the same as everybody.
+        instead('rest', ['a'], item('rectBolster'), item('eyePillow', 1, { under: 'eyes', lies: 'over' })),
+        instead('fold', ['b'], item('blanket', 4)),
+        instead('rest', ['b'], item('eyePillow', 1, { under: 'eyes', lies: 'over' })),
+      )
+      expect(lists).toHaveLength(3)
+      const [most, other, ...none] = fetchedAlike(lists)
+      expect(none).toEqual([])
+      expect(most).toEqual({ ...fetchList(hour), people: 3 })
+      expect(other).toMatchObject({
+        people: 1,
+        items: [
+          { kind: 'blanket', count: 4 },
+          { kind: 'eyePillow', count: 1 },
+        ],
+      })
+    })
+
+    test('comes to the same for all together, however they are put together', () => {
+      const lists = fc.array(
+        fc.record({
+          people: fc.integer({ min: 1, max: 9 }),
+          items: fc.uniqueArray(
+            fc.record({
+              kind: fc.constantFrom(...propKinds),
+              count: fc.integer({ min: 1, max: 3 }),
+              late: fc.boolean(),
+            }),
+            { selector: ({ kind }) => kind, maxLength: 3 },
+          ),
+          ready: fc.constant([]),
+        }),
+        { maxLength: 8 },
+      )
+      fc.assert(
+        fc.property(lists, (all) => {
+          const alike = fetchedAlike(all)
+          const counts = ({ items }: ReturnType<typeof fetchedByAll>) => new Map(items.map((one) => [one.kind, one]))
+          expect(counts(fetchedByAll(alike))).toEqual(counts(fetchedByAll(all)))
+          expect(alike.map(({ people }) => people)).toEqual(alike.map(({ people }) => people).sort((a, b) => b - a))
+          expect(
+            new Set(alike.map(({ items }) => JSON.stringify([...items].sort((a, b) => (a.kind < b.kind ? -1 : 1))))),
+          ).toHaveProperty('size', alike.length)
+        }),
+        { numRuns: 100 },
+      )
+    })
   })
 })

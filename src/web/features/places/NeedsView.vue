@@ -48,7 +48,7 @@ const compiled = computed(() =>
   store.document && store.timeline ? { document: store.document, timeline: store.timeline } : undefined,
 )
 const { planned, people, who, taken, forms, groups, atHome, place, room } = useClass(() => compiled.value)
-const { ofOne, ofAll, rows, took } = useFetching(() => compiled.value)
+const { ofEach, toSay, ofAll, rows, took } = useFetching(() => compiled.value)
 readBesideAnew()
 const { judged, beside } = useClassFindings(() => compiled.value)
 /** Things are counted against a cupboard where they are the place's: at home each has their own. */
@@ -105,7 +105,7 @@ const unsaid = computed(() =>
 function say(): void {
   if (!store.timeline) return
   const edit = sayFetching(firstTalk(store.timeline, groups.value), {
-    lines: ofOne.value,
+    lines: toSay.value,
     s: took.value.s,
     newId: nanoid,
   })
@@ -173,7 +173,7 @@ const drawerOpen = ref(false)
         />
         <section class="part">
           <h3>Each person fetches</h3>
-          <p v-for="line in ofOne" :key="line">{{ line }}</p>
+          <p v-for="line in ofEach" :key="line">{{ line }}</p>
           <p class="note">{{ ofAll?.words }}</p>
           <Button
             v-if="unsaid"

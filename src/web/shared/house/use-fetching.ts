@@ -1,8 +1,8 @@
 import { computed } from 'vue'
-import { fetchedByAll, fetching, fetchList, leftOf, ledger } from '#core/class'
+import { fetchedAlike, fetchedByAll, fetching, fetchList, leftOf, ledger } from '#core/class'
 import type { Session } from '#model/session'
 import type { Timeline } from '#core/timeline'
-import { fetchingWords, fetchLines, shortLines } from '#words/fetching'
+import { fetchingWords, fetchLines, fetchLinesOfEach, shortLines } from '#words/fetching'
 import { blockName } from '#words/blocks'
 import { useHouse } from './use-house.ts'
 import { useInstead } from './use-instead.ts'
@@ -22,6 +22,12 @@ export function useFetching(of: () => { readonly document: Session; readonly tim
   }
   const lists = computed(() => groups.value.map((group) => ({ ...fetchList(group.laid), people: group.who.length })))
   const took = computed(() => fetching(lists.value, { atCupboard: place.value?.atCupboard }))
+  /** Those who fetch the same, of as many those first who fetch what is planned; without people, whoever comes. */
+  const alike = computed(() => {
+    const all = fetchedAlike([{ ...fetchList(laid.value), people: 0 }, ...lists.value])
+    return lists.value.length > 0 ? all.filter((one) => one.people > 0) : all
+  })
+  const each = computed(() => fetchLinesOfEach(alike.value, { nameOf }))
   const rows = computed(() =>
     ledger({ people: groups.value.map(({ who, laid: theirs }) => ({ count: who.length, laid: theirs })) }),
   )
@@ -40,7 +46,13 @@ export function useFetching(of: () => { readonly document: Session; readonly tim
     planned,
     place,
     people,
-    ofOne: computed(() => fetchLines(fetchList(laid.value), { nameOf })),
+    ofMost: computed(() => each.value.most),
+    ofOthers: computed(() => each.value.others),
+    ofEach: computed(() => [...each.value.most, ...each.value.others]),
+    /** What most of those fetch who fetch anything, as it is said to all. */
+    toSay: computed(
+      () => alike.value.map((list) => fetchLines(list, { nameOf })).find((lines) => lines.length > 0) ?? [],
+    ),
     ofAll,
     lists,
     took,

@@ -33,7 +33,7 @@ export function useSheets(of: () => Of | undefined) {
   const house = useHouse()
   const { planned, people, room } = useClass(of)
   const { lookToIn } = useLookTo(of)
-  const { ofOne, ofAll } = useFetching(of)
+  const { ofEach, ofAll } = useFetching(of)
   const paper = usePaper()
   const making = ref<SheetKind>()
   /** What came of each sheet that was asked for. */
@@ -54,7 +54,7 @@ export function useSheets(of: () => Of | undefined) {
       ...{ who: house.who.value, statures: statures ?? [house.statureCm.value], room: room.value },
       about: [[...facts, lengthWords(document, timeline)].join(' · ')],
       startsAtMin: byClock && begins !== undefined ? minutesOfDay(begins) : undefined,
-      ...{ fetch: ofOne.value, fetchAll: ofAll.value ? [...ofAll.value.lines, ...ofAll.value.short] : [] },
+      ...{ fetch: ofEach.value, fetchAll: ofAll.value ? [...ofAll.value.lines, ...ofAll.value.short] : [] },
       lookTo: timeline.blocks.map(({ block: { block } }) => [block.id, lookToIn(block.id)]),
     }
   }

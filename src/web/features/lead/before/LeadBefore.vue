@@ -45,7 +45,7 @@ export interface StartDetails {
 }
 const emit = defineEmits<{ start: [details: StartDetails]; rehearse: []; tried: [role: keyof ClassSounds] }>()
 
-const { planned, place, people, ofOne, ofAll } = useFetching(() => ({
+const { planned, place, people, ofMost, ofOthers, ofAll } = useFetching(() => ({
   document: props.session,
   timeline: props.timeline,
 }))
@@ -162,8 +162,9 @@ function check(): void {
             </div>
             <BehindField />
           </BeforeRow>
-          <BeforeRow v-if="ofOne.length > 0" name="Fetch">
-            <p class="fetch"><span>Each person fetches</span> {{ ofOne.join('; ') }}</p>
+          <BeforeRow v-if="ofMost.length > 0" name="Fetch">
+            <p class="fetch"><span>Each person fetches</span> {{ ofMost.join('; ') }}</p>
+            <p v-for="line in ofOthers" :key="line" class="others">{{ line }}</p>
             <div v-if="ofAll" class="all">
               <p>{{ ofAll.words }}</p>
               <p v-for="line in ofAll.instead" :key="line">{{ line }}</p>
@@ -278,6 +279,7 @@ label {
 .fetch span {
   color: var(--ink-soft);
 }
+.others,
 .all {
   font-size: 17px;
 }

@@ -8,7 +8,7 @@ import Part from './Part.vue'
 /** What each person fetches, and what all take who come. */
 const props = defineProps<{ session: Session }>()
 const { timeline } = usePlan()
-const { ofOne, ofAll } = useFetching(() =>
+const { ofEach, ofAll } = useFetching(() =>
   timeline.value ? { document: props.session, timeline: timeline.value } : undefined,
 )
 </script>
@@ -17,7 +17,7 @@ const { ofOne, ofAll } = useFetching(() =>
   <Part v-if="timeline" title="The class">
     <ClassPicker :session="session" :timeline="timeline" />
     <p class="note">Each fetches</p>
-    <p v-for="line in ofOne" :key="line">{{ line }}</p>
+    <p v-for="line in ofEach" :key="line">{{ line }}</p>
     <template v-if="ofAll">
       <p class="note">All together</p>
       <p v-for="line in ofAll.lines" :key="line">{{ line }}</p>

@@ -17,7 +17,7 @@ import type { SheetOfClass } from './use-plan-sheet.ts'
 /** The plan on paper, to lie beside the mat: black on white, A4 or Letter. Shown in print only. */
 const props = defineProps<{ session: Session; timeline: Timeline; ofClass: SheetOfClass }>()
 // They stay refs in it: nothing is read of the class before it is printed.
-const { lookToIn, people, ofOne, ofAll } = props.ofClass
+const { lookToIn, people, ofEach, ofAll } = props.ofClass
 const own = useOwnStore()
 const blocks = computed(() =>
   sheetBlocks(props.timeline, props.session.practice).map((block, at) => {
@@ -45,7 +45,7 @@ const tally = computed(() => tallyTimeline(props.timeline))
       </p>
       <p v-if="session.purpose">{{ session.purpose }}</p>
     </header>
-    <p v-if="ofOne.length > 0"><b>Each fetches:</b> {{ ofOne.join('; ') }}</p>
+    <p v-if="ofEach.length > 0"><b>Each fetches:</b> {{ ofEach.join('; ') }}</p>
     <p v-if="ofAll">
       <b>For {{ people }}:</b> {{ [...ofAll.lines, ...ofAll.short].join('; ') }}. {{ ofAll.words }}
     </p>

@@ -6,7 +6,7 @@ import { useLookTo } from '#web/shared/house/use-look-to.ts'
 /** What a printed plan tells of its class; held while the plan is looked at, since printing waits for nothing. */
 export function usePlanSheet(of: () => { readonly document: Session; readonly timeline: Timeline } | undefined) {
   const { lookToIn } = useLookTo(of)
-  const { people, ofOne, ofAll } = useFetching(of)
-  return { lookToIn, people, ofOne, ofAll }
+  const { people, ofEach, ofAll } = useFetching(of)
+  return { lookToIn, people, ofEach, ofAll }
 }
 export type SheetOfClass = ReturnType<typeof usePlanSheet>
