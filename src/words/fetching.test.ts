@@ -22,19 +22,28 @@ test('what is fetched is told for one and for all, with what comes last and what
 
 test('what each fetches is told for most, and for those who fetch otherwise in a line each', () => {
   const nothing: FetchList = { items: [], ready: [] }
-  const blankets: FetchList = { items: [{ kind: 'blanket', count: 2, late: false }], ready: list.ready }
+  const [bolster, blankets, pillow] = list.items
+  if (!bolster || !blankets || !pillow) throw new Error('no items')
   const each = (...alike: Parameters<typeof fetchLinesOfEach>[0]) => fetchLinesOfEach(alike, { nameOf })
-  expect(each({ ...list, people: 9 })).toEqual({ most: fetchLines(list, { nameOf }), others: [] })
-  expect(each({ ...list, people: 9 }, { ...blankets, people: 2 }, { ...nothing, people: 1 })).toEqual({
-    most: fetchLines(list, { nameOf }),
-    others: [
-      '2 people otherwise: 2 blankets; 1 chair standing ready for Calves on a chair',
-      '1 person otherwise: nothing',
-    ],
-  })
-  expect(each({ ...nothing, people: 3 }, { ...blankets, people: 1 })).toEqual({
+  const most = { ...list, people: 9 }
+  const others = (...items: FetchList['items']) =>
+    each(most, { items, ready: list.ready, people: 1 }).others.map((line) => line.replace('1 person', ''))
+  expect(each(most)).toEqual({ most: fetchLines(list, { nameOf }), others: [] })
+  expect(each(most, { ...list, ready: [], people: 2 }).others).toEqual(['2 people: no chair'])
+  expect(others({ ...blankets, count: 4 }, pillow)).toEqual([': no bolster, 1 blanket more'])
+  expect(others(bolster, { ...blankets, count: 1 }, pillow)).toEqual([': 2 blankets fewer'])
+  expect(others(bolster, blankets, pillow, { kind: 'strap', count: 2, late: false })).toEqual([': 2 straps more'])
+  // What differs in much is told whole, and what differs in nothing but its moment too.
+  expect(others({ kind: 'longPillow', count: 2, late: false }, pillow)).toEqual([
+    ' otherwise: 2 long pillows; once the body is in place: 1 eye pillow; 1 chair standing ready for Calves on a chair',
+  ])
+  expect(others({ ...bolster, late: true }, blankets, pillow)).toEqual([
+    expect.stringMatching(/^ otherwise: 3 blankets; once the body is in place: 1 bolster, 1 eye pillow; /),
+  ])
+  expect(each(most, { ...nothing, people: 1 }).others).toEqual(['1 person otherwise: nothing'])
+  expect(each({ ...nothing, people: 3 }, { ...list, people: 1 })).toEqual({
     most: ['nothing'],
-    others: [expect.stringMatching(/^1 person otherwise: 2 blankets/)],
+    others: [expect.stringMatching(/^1 person otherwise: 1 bolster, 3 blankets/)],
   })
   expect(each({ ...nothing, people: 3 })).toEqual({ most: [], others: [] })
   expect(each()).toEqual({ most: [], others: [] })

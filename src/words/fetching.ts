@@ -2,7 +2,7 @@ import type { PropKind } from '#model/prop'
 import type { FetchedAlike, FetchItem, FetchList, Fetching, LedgerRow } from '#core/class'
 import type { PlannedClass, WayOfFetching } from '#model/planned-class'
 import { formatDuration, hourOfDay, minutesOfDay } from '#core/units'
-import { countedProp } from './props.ts'
+import { countedProp, propNames } from './props.ts'
 import { counted } from './text.ts'
 
 /** How what a class takes comes to the mats, to be chosen. */
@@ -38,11 +38,31 @@ export function fetchLinesOfEach(
   return {
     most: lines.length > 0 || rest.length === 0 ? lines : ['nothing'],
     others: rest.map((other) => {
-      const theirs = fetchLines(other, how).join('; ') || 'nothing'
-      return `${counted(other.people, 'person', 'people')} otherwise: ${theirs}`
+      const who = counted(other.people, 'person', 'people')
+      const differs = most ? differences(most, other) : []
+      if (differs.length > 0 && differs.length <= fewDifferences) return `${who}: ${differs.join(', ')}`
+      return `${who} otherwise: ${fetchLines(other, how).join('; ') || 'nothing'}`
     }),
   }
 }
+
+/** More of them are not easier to follow than all that is fetched. */
+const fewDifferences = 2
+
+/** What somebody fetches more, fewer or nothing of than most; when it is wanted does not count. */
+function differences(most: FetchList, other: FetchList): readonly string[] {
+  const usual = countsOf(most)
+  const theirs = countsOf(other)
+  return [...new Set([...usual.keys(), ...theirs.keys()])].flatMap((kind) => {
+    const [before, now] = [usual.get(kind) ?? 0, theirs.get(kind) ?? 0]
+    if (now === before) return []
+    if (now === 0) return [`no ${propNames[kind].one}`]
+    return [now > before ? `${countedProp(kind, now - before)} more` : `${countedProp(kind, before - now)} fewer`]
+  })
+}
+
+const countsOf = ({ items, ready }: FetchList): ReadonlyMap<PropKind, number> =>
+  new Map([...items, ...ready].map(({ kind, count }) => [kind, count]))
 
 /** What there is too little of for what is in use at once. */
 export const shortLines = (
