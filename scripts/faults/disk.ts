@@ -129,11 +129,7 @@ const someMore = 12
 export async function fullWhileRunning(saves: number): Promise<Tally[]> {
   const what = `disk full for ${String(saves)} saves`
   const tallies = await onSmallDisk(1024, async (folder) => {
-    const child = await startChild(
-      'faults/serve.ts',
-      folder,
-      ...(existsSync(join(pagesFolder, 'index.html')) ? [pagesFolder] : []),
-    )
+    const child = await startChild('faults/serve.ts', folder, ...pagesWhereBuilt())
     const address = child.said
     try {
       const made = await ask(address, '/api/sessions', send('POST', aSession()))
@@ -159,16 +155,24 @@ export async function fullWhileRunning(saves: number): Promise<Tally[]> {
         told.push(status === 507 || status === 200 ? undefined : `save ${String(at)}: ${String(status)}`)
       }
       const openAfter = openFiles(child.process.pid)
+      const noBackup = [await backsUp(address, 507), nothingHalf(folder)]
       rmSync(filler)
       const again = await save()
       const read = await ask(address, '/api/sessions/session-1')
       const page = await ask(address, '/api/health')
+      // A backup takes more than all of this disk.
+      mount('-o', 'remount,size=8m', folder)
+      const backup = await backsUp(address, 201)
       return [
         tallyOf(`${what}: each is kept, or told that the disk is full`, told, `${String(full)} told`),
         tallyOf(
           'with room again: saved, read and served without a restart',
           [again, read, page].map(({ status }) => (status === 200 ? undefined : `status ${String(status)}`)),
         ),
+        tallyOf('a backup then: told that the disk is full, nothing of it left; with room it is made', [
+          ...noBackup,
+          backup,
+        ]),
         tallyOf(
           'no descriptor is left open by what failed',
           [openAfter < openBefore + someMore ? undefined : `${String(openBefore)} before, ${String(openAfter)} after`],
@@ -180,6 +184,21 @@ export async function fullWhileRunning(saves: number): Promise<Tally[]> {
     }
   })
   return tallies ?? [notTried(what, why)]
+}
+
+const pagesWhereBuilt = (): string[] => (existsSync(join(pagesFolder, 'index.html')) ? [pagesFolder] : [])
+
+async function backsUp(address: string, wanted: number): Promise<string | undefined> {
+  const { status } = await ask(address, '/api/backups', { method: 'POST' })
+  return status === wanted ? undefined : `status ${String(status)} in place of ${String(wanted)}`
+}
+
+/** Whether nothing is left of a backup that was begun. */
+function nothingHalf(folder: string): string | undefined {
+  const left = readdirSync(folder, { recursive: true })
+    .map(String)
+    .filter((name) => name.includes('.zip'))
+  return left.length === 0 ? undefined : `left ${left.join(', ')}`
 }
 
 /** Writes until not a byte more goes in. */

@@ -68,3 +68,4 @@ export type BackupTrouble =
   | 'database damaged'
   | 'disk full'
   | 'not readable'
+  | 'folder closed'

@@ -1,3 +1,4 @@
+import { writeFile } from 'node:fs/promises'
 import { Writable } from 'node:stream'
 import { pino } from 'pino'
 import request from 'supertest'
@@ -108,6 +109,18 @@ describe('what the database cannot do', () => {
     const { status, body } = await app(failing('SQLITE_FULL')).post('/api/sessions').send(aSession())
     expect([status, body.code]).toEqual([507, 'DISK_FULL'])
     expect(body.detail).toMatch(/no room left.*make room/)
+  })
+
+  test('nor is a file that the disk has no room for told as a fault of ours', async () => {
+    // As where a sound or a backup is written: what the system says of a disk that is always full.
+    const files = {
+      inTransaction: async (): Promise<never> => {
+        await writeFile('/dev/full', 'a sound')
+        throw new Error('there was room')
+      },
+    }
+    const { status, body } = await app(files).post('/api/sessions').send(aSession())
+    expect([status, body.code]).toEqual([507, 'DISK_FULL'])
   })
 
   test('the log says where it broke, and nothing of what was written', async () => {

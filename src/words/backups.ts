@@ -12,6 +12,8 @@ const troubleWords: Readonly<Record<BackupTrouble, (file: string) => string>> = 
   'database damaged': (file) => `The database in ${file} is damaged: choose an older backup.`,
   'disk full': (file) => `There is no room on the disk for ${file}: make room and try again.`,
   'not readable': (file) => `${file} cannot be read: see whether it is there, and yours to read.`,
+  'folder closed': (file) =>
+    `${file} cannot be read or written: see that it is a folder, and Zovrin’s to read and write.`,
 }
 
 /** One sentence with the file and what to do; what there was is as it was. */

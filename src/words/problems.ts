@@ -226,7 +226,13 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
     title: 'No such backup',
     detail: `There is no backup “${name}” here: it was cleared away, or moved. Bring it in as a file.`,
   }),
-  BACKUP_TROUBLE: ({ trouble }) => ({ title: 'The backup', detail: backupTroubleWords(trouble, 'This backup') }),
+  BACKUP_TROUBLE: ({ trouble }) => ({
+    title: 'The backup',
+    detail: backupTroubleWords(
+      trouble,
+      trouble === 'folder closed' ? 'The folder “backups” beside the data' : 'This backup',
+    ),
+  }),
   ARCHIVE_TOO_LARGE: ({ mostMb }) => ({
     title: 'The open files are too large',
     detail: `They may take up to ${String(mostMb)} MB together: leave out some of the sounds.`,
@@ -284,7 +290,7 @@ const words: { readonly [Code in ProblemCode]: (facts: ProblemFacts[Code], where
   DISK_FULL: () => ({
     title: 'The disk is full',
     detail:
-      'There is no room left on the disk of this machine. Nothing was changed: make room, and it is saved by itself.',
+      'There is no room left on the disk of this machine. Nothing was changed: make room. What you typed is then saved by itself; ask again for anything else.',
   }),
   INTERNAL: () => ({
     title: 'Something broke in Zovrin',

@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, readdirSync, rmSync, truncateSync } from 'node:fs'
+import { mkdtempSync, readFileSync, readdirSync, renameSync, rmSync, truncateSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { BackupTold } from '#model/backup'
@@ -129,6 +129,30 @@ test('a backup from elsewhere is brought in whole or not at all', async () => {
   // Once more is no other one.
   expect((await bring(new Uint8Array(bytes))).status).toBe(200)
   expect((await list()).backups.map((one) => one.name)).toEqual([name])
+})
+
+test('a folder for backups that is none is told as that by every answer, and works again once it is one', async () => {
+  await create('one')
+  const made = await make()
+  const backups = join(folder, 'backups')
+  renameSync(backups, join(folder, 'aside'))
+  writeFileSync(backups, 'a file of this name')
+  const refused = [
+    await ask('backups'),
+    await ask('backups', { method: 'POST' }),
+    await ask(`backups/${made.name}`),
+    await ask(`backups/${made.name}/restored`, { method: 'POST' }),
+    await ask('backups', { method: 'PUT', headers: { 'Content-Type': 'application/zip' }, body: 'half' }),
+  ]
+  const told = (await Promise.all(refused.map((reply) => reply.json()))) as { code: string; detail: string }[]
+  expect(told.map((one) => one.code)).toEqual(refused.map(() => 'BACKUP_TROUBLE'))
+  expect(told[0]?.detail).toBe(
+    'The folder “backups” beside the data cannot be read or written: see that it is a folder, and Zovrin’s to read and write. Nothing was changed.',
+  )
+  expect(await sessions()).toEqual(['one'])
+  rmSync(backups)
+  renameSync(join(folder, 'aside'), backups)
+  expect((await list()).backups).toEqual([made])
 })
 
 test('one that is not whole, or not there, is refused before anything is closed; nothing outside the folder is reached', async () => {

@@ -6,6 +6,7 @@ import { backupReasons } from '#model/backup'
 import { backupsFolder } from './make-backup.ts'
 import type { Kept } from './make-backup.ts'
 import { checkBackup } from './read-backup.ts'
+import { CannotBackUp, isFolderClosed } from './trouble.ts'
 
 /** A backup beside a database, as its name tells it. */
 export interface KeptBackup {
@@ -18,12 +19,12 @@ const dayMs = 24 * 3_600_000
 /** Those that were made by themselves stay so long [decisions: 14 days]. */
 const keptMs = 14 * dayMs
 
-/** The backups that lie beside a database, the newest first; what else lies there is none. */
+/** The backups that lie beside a database, the newest first; what else lies there is none. Throws a CannotBackUp. */
 export async function backupsBeside(kept: Kept): Promise<readonly KeptBackup[]> {
   const folder = backupsFolder(kept)
   if (!existsSync(folder)) return []
   const shape = new RegExp(`^(.+)-(${backupReasons.join('|')})-(\\d{4}-\\d\\d-\\d\\d)T(\\d\\d)(\\d\\d)(\\d\\d)\\.zip$`)
-  return (await readdir(folder))
+  return (await namesIn(folder))
     .flatMap((name): KeptBackup[] => {
       const [, of, why = '', day, hours, minutes, seconds] = shape.exec(name) ?? []
       const reason = backupReasons.find((one) => one === why)
@@ -33,6 +34,14 @@ export async function backupsBeside(kept: Kept): Promise<readonly KeptBackup[]> 
         : []
     })
     .toSorted((a, b) => b.atMs - a.atMs)
+}
+
+async function namesIn(folder: string): Promise<readonly string[]> {
+  try {
+    return await readdir(folder)
+  } catch (error) {
+    throw isFolderClosed(error) ? new CannotBackUp('folder closed', folder, error) : error
+  }
 }
 
 /** Whether a day has gone by since the newest one; where the clock was set back since, one is due as well. */

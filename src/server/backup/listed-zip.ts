@@ -10,7 +10,7 @@ import { open as openWithCallback } from 'yauzl'
 import type { Entry, ZipFile } from 'yauzl'
 import type { z } from 'zod'
 import type { BackupTrouble } from '#model/backup'
-import { failureCode } from '#server/db/failures'
+import { failureCode, isDiskFull } from '#server/db/failures'
 import { CannotBackUp } from './trouble.ts'
 
 const openZip = promisify<string, { lazyEntries: boolean; autoClose: boolean }, ZipFile>(openWithCallback)
@@ -103,7 +103,7 @@ async function withZip<T>(kind: Pick<AnyKind, 'notOne'>, path: string, work: (zi
   try {
     return await work(zip)
   } catch (error) {
-    if (error instanceof CannotBackUp || failureCode(error) === 'ENOSPC') throw error
+    if (error instanceof CannotBackUp || isDiskFull(error)) throw error
     throw new CannotBackUp('changed', path, error)
   } finally {
     zip.close()

@@ -1,6 +1,6 @@
-import { existsSync } from 'node:fs'
-import { readdir, rename, rm } from 'node:fs/promises'
-import { basename, join } from 'node:path'
+import { constants, existsSync } from 'node:fs'
+import { access, readdir, rename, rm } from 'node:fs/promises'
+import { basename, dirname, join } from 'node:path'
 import { nanoid } from 'nanoid'
 import { QueryTypes, Sequelize } from 'sequelize'
 import { backupDatabase, backupFormat, backupSounds, backupVersion } from '#model/backup'
@@ -8,7 +8,7 @@ import type { Backup, BackupReason } from '#model/backup'
 import { stampOf } from '#server/clock'
 import type { Clock } from '#server/clock'
 import { checkWhole, keepPrivate, makeFolder } from '#server/db/opening'
-import { CannotBackUp } from './trouble.ts'
+import { CannotBackUp, isFolderClosed } from './trouble.ts'
 import { listedFile, writeListed } from './write-listed.ts'
 
 /** Where everything of a house lies. */
@@ -36,7 +36,7 @@ export interface Made {
  */
 export async function makeBackup(kept: Kept, why: BackupReason, clock: Clock, to?: string): Promise<Made> {
   const path = to ?? join(backupsFolder(kept), backupName(kept, why, clock))
-  makeFolder(path)
+  await openFolder(path)
   // Each under a name of its own: two may be made at once.
   const [copy, part] = ['copy', 'part'].map((what) => `${path}-${nanoid(6)}.${what}`) as [string, string]
   try {
@@ -60,6 +60,16 @@ export async function makeBackup(kept: Kept, why: BackupReason, clock: Clock, to
     return { path, backup }
   } finally {
     await Promise.all([copy, part].map((one) => rm(one, { force: true })))
+  }
+}
+
+/** Makes the folder of a file where it is not there. Throws a CannotBackUp where nothing can be written into it. */
+export async function openFolder(file: string): Promise<void> {
+  try {
+    makeFolder(file)
+    await access(dirname(file), constants.R_OK | constants.W_OK | constants.X_OK)
+  } catch (error) {
+    throw isFolderClosed(error) ? new CannotBackUp('folder closed', dirname(file), error) : error
   }
 }
 

@@ -6,7 +6,7 @@ import { backupDatabase, backupSounds } from '#model/backup'
 import type { Backup } from '#model/backup'
 import { stampOf } from '#server/clock'
 import type { Clock } from '#server/clock'
-import { failureCode } from '#server/db/failures'
+import { isDiskFull } from '#server/db/failures'
 import { refuseFuture } from '#server/db/migrate'
 import { CannotOpen, checkWhole } from '#server/db/opening'
 import { makeBackup } from './make-backup.ts'
@@ -34,7 +34,7 @@ export async function restoreBackup(path: string, kept: Kept, clock: Clock): Pro
     await putInPlace(kept, beside, before.damaged)
     return { backup, ...before }
   } catch (error) {
-    throw failureCode(error) === 'ENOSPC' ? new CannotBackUp('disk full', kept.folder, error) : error
+    throw isDiskFull(error) ? new CannotBackUp('disk full', kept.folder, error) : error
   } finally {
     await rm(beside, { recursive: true, force: true })
   }
@@ -62,7 +62,7 @@ async function keepWhatIs(kept: Kept, clock: Clock): Promise<Pick<Restored, 'bef
     await emptyJournal(kept.file)
     return { before }
   } catch (error) {
-    if (failureCode(error) === 'ENOSPC' || failureCode(error) === 'SQLITE_FULL') throw error
+    if (isDiskFull(error) || error instanceof CannotBackUp) throw error
     const damaged = kept.file.replace(/(\.sqlite)?$/, `-damaged-${stampOf(clock.now())}.sqlite`)
     for (const ending of ['', ...journals])
       if (existsSync(kept.file + ending)) await copyFile(kept.file + ending, damaged + ending)

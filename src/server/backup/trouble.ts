@@ -1,5 +1,6 @@
 import { backupTroubleWords } from '#words/backups'
 import type { BackupTrouble } from '#model/backup'
+import { failureCode } from '#server/db/failures'
 
 /** A backup that cannot be read, made or put back: the message is a sentence with the file and what to do. */
 export class CannotBackUp extends Error {
@@ -11,3 +12,7 @@ export class CannotBackUp extends Error {
     this.trouble = trouble
   }
 }
+
+/** Whether a folder is refused: it is none, somebody else's, or on a disk that is only read. */
+export const isFolderClosed = (error: unknown): boolean =>
+  ['EACCES', 'EPERM', 'EROFS', 'ENOTDIR', 'EEXIST', 'ELOOP'].includes(failureCode(error) ?? '')

@@ -9,7 +9,8 @@ export function failureCode(error: unknown): string | undefined {
 }
 
 /** The disk, or what may be used of it, is full: nothing was written, and it works again when there is room. */
-export const isDiskFull = (error: unknown): boolean => ['SQLITE_FULL', '53100'].includes(failureCode(error) ?? '')
+export const isDiskFull = (error: unknown): boolean =>
+  ['SQLITE_FULL', '53100', 'ENOSPC', 'EDQUOT'].includes(failureCode(error) ?? '')
 
 /** The id a new thing would have had, where another one has it already: one of a colleague's, or of a moment ago. */
 export function takenId(error: unknown): string | undefined {

@@ -7,13 +7,12 @@ import { nanoid } from 'nanoid'
 import type { Backup, BackupReason, BackupTold, PersonGone } from '#model/backup'
 import { sha256Of } from '#server/backup/hash'
 import { backupsBeside } from '#server/backup/kept-backups'
-import { backupName, backupsFolder, makeBackup } from '#server/backup/make-backup'
+import { backupName, backupsFolder, makeBackup, openFolder } from '#server/backup/make-backup'
 import type { Kept } from '#server/backup/make-backup'
 import { peopleIn } from '#server/backup/people-in'
 import { checkBackup, readBackup } from '#server/backup/read-backup'
 import { CannotBackUp } from '#server/backup/trouble'
 import type { Clock } from '#server/clock'
-import { makeFolder } from '#server/db/opening'
 import { ProblemError } from '#server/problems'
 
 /** What the application can do with the backups of its house. */
@@ -61,21 +60,22 @@ export function backupControl({
   }
   return {
     isLate,
-    list: async () => {
-      const all = await backupsBeside(kept)
-      return Promise.all(
-        all.map(async ({ path, why, atMs }) =>
-          toldOf(path, await readBackup(path).catch(() => ({ why, madeAt: new Date(atMs).toISOString() }))),
-        ),
-      )
-    },
+    list: () =>
+      told(async () => {
+        const all = await backupsBeside(kept)
+        return Promise.all(
+          all.map(async ({ path, why, atMs }) =>
+            toldOf(path, await readBackup(path).catch(() => ({ why, madeAt: new Date(atMs).toISOString() }))),
+          ),
+        )
+      }),
     make: () =>
       told(async () => {
         const { path, backup } = await makeBackup(kept, 'asked', clock)
         return toldOf(path, backup)
       }),
     bring: (file) => told(() => bring(kept, file)),
-    pathOf: found,
+    pathOf: (name) => told(() => found(name)),
     peopleGone: (name) =>
       told(async () => {
         const here = new Set(await peopleHere())
@@ -113,7 +113,7 @@ async function toldOf(path: string, known: Known): Promise<BackupTold> {
 
 async function bring(kept: Kept, file: Readable): Promise<BackupTold> {
   const part = join(backupsFolder(kept), `${nanoid()}.coming`)
-  makeFolder(part)
+  await openFolder(part)
   try {
     await pipeline(file, createWriteStream(part, { mode: 0o600 }))
     const backup = await checkBackup(part)
