@@ -109,17 +109,28 @@ export function fetchedByAll(all: readonly FetchedAlike[]): FetchList {
 }
 
 /**
- * Those together who fetch the same, however it lies at their mats; most people first, and of as many who came first
- * before.
+ * Those together who fetch the same, however it lies at their mats, late only where it is for all of them; most people
+ * first, and of as many who came first before.
  */
 export function fetchedAlike(all: readonly FetchedAlike[]): readonly FetchedAlike[] {
   const alike = new Map<string, FetchedAlike>()
   for (const one of all) {
-    const items = one.items.map(({ kind, count, late }) => [kind, count, late].join())
-    const ready = one.ready.map(({ kind, count }) => [kind, count].join())
-    const key = [items.sort().join(';'), ready.sort().join(';')].join('|')
+    const key = [...one.items, ...one.ready]
+      .map(({ kind, count }) => `${kind} ${String(count)}`)
+      .sort()
+      .join()
     const there = alike.get(key)
-    alike.set(key, there ? { ...there, people: there.people + one.people } : one)
+    alike.set(key, there ? both(there, one) : one)
   }
   return [...alike.values()].sort((a, b) => b.people - a.people)
 }
+
+/** Two who fetch the same as one. */
+const both = (a: FetchedAlike, b: FetchedAlike): FetchedAlike => ({
+  ...a,
+  people: a.people + b.people,
+  items: a.items.map((item) => ({
+    ...item,
+    late: item.late && b.items.every(({ kind, late }) => kind !== item.kind || late),
+  })),
+})
