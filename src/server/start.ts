@@ -32,6 +32,7 @@ import { teacherStore } from './features/teachers/store.ts'
 import type { TeacherKind } from './features/teachers/store.ts'
 import { makeHouse } from './house.ts'
 import type { House } from './house.ts'
+import { answering } from './http/answering.ts'
 import { makeProblem } from './problems.ts'
 
 export interface Running {
@@ -47,7 +48,7 @@ const addressOf = ({ origin, host }: Config, port: number): string => `${origin 
 /** How many ports past the usual one are tried when it is taken; 4190 is one that browsers refuse. */
 const portsTried = 9
 
-/** How long a request may still take when the server stops. */
+/** How long a request may still take when the server stops, or a backup is put back. */
 const patienceMs = 2000
 
 /** Opens the database in a file or at an address, listens on the loopback and says where; `stop` ends both cleanly. */
@@ -167,6 +168,8 @@ function housed(database: Database, parts: Parts) {
       restoreClosed: async (path, without) => {
         const before = now
         now = { ...before, door: closedMeanwhile }
+        before.house.hub.end()
+        await asked.done(patienceMs)
         await close(before)
         // Where it is not put back, whoever is here stays.
         let gone: readonly string[] = []
@@ -181,9 +184,11 @@ function housed(database: Database, parts: Parts) {
         }
       },
     })
+  const asked = answering()
   let now = opened(database, parts, control)
   return {
     answer: ((request, response) => {
+      if (!putsBack.test(request.url ?? '')) asked.take(response)
       now.door(request, response)
     }) satisfies RequestListener,
     /** Nobody is told of anything any more. */
@@ -206,6 +211,9 @@ async function close({ house, room, database }: Opened): Promise<void> {
   await room.close()
   await database.close()
 }
+
+/** Whoever asks for a backup to be put back waits for that, and is not waited for. */
+const putsBack = /^\/api\/backups\/[^/]+\/restored$/
 
 /** While a backup is put back there is nothing to answer with. */
 const closedMeanwhile: RequestListener = (_request, response) => {

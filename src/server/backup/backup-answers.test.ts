@@ -111,6 +111,40 @@ test('what is asked while one is put back is told to come again; nothing written
   expect((before?.counts?.['sessions'] ?? 0) - 1 + after).toBeGreaterThanOrEqual(written)
 })
 
+test('what is read while one is put back is answered or told to come again, and never a fault of ours', async () => {
+  for (let at = 0; at < 6; at += 1) await create(`s${String(at)}`)
+  const { name } = await make()
+  const reads = Array.from({ length: 40 }, (_, at) =>
+    ask(['sessions', 'people', 'planned-classes', 'led-classes'][at % 4] ?? ''),
+  )
+  const restored = ask(`backups/${name}/restored`, { method: 'POST' })
+  const more = Array.from({ length: 20 }, () => ask('sessions'))
+  const statuses = (await Promise.all([...reads, ...more])).map(({ status }) => status)
+  expect((await restored).status).toBe(204)
+  expect(statuses.filter((status) => status !== 200 && status !== 503)).toEqual([])
+})
+
+test('two that are put back at once come one after the other, and what is written then stays', async () => {
+  await create('one')
+  const first = await make()
+  await create('two')
+  now = new Date('2026-03-12T19:00:00Z')
+  const second = await make()
+  now = new Date('2026-03-12T20:00:00Z')
+  const restore = async ({ name }: BackupTold) => (await ask(`backups/${name}/restored`, { method: 'POST' })).status
+  const statuses = await Promise.all([restore(first), restore(second), restore(first)])
+  // Whoever comes while one is put back already is told to come again.
+  expect(statuses.filter((status) => status !== 204 && status !== 503)).toEqual([])
+  expect(statuses).toContain(204)
+  await create('three')
+  expect(await sessions()).toContain('three')
+  await running?.stop()
+  const config = { host: '127.0.0.1', port: 0, portIsFixed: true, dataFolder: folder }
+  running = await startServer(config, join(folder, 'zovrin.sqlite'), undefined, { now: () => now })
+  expect(await sessions()).toEqual(expect.arrayContaining(['one', 'three']))
+  expect(readdirSync(folder).filter((name) => /restoring|damaged/.test(name))).toEqual([])
+})
+
 test('a backup from elsewhere is brought in whole or not at all', async () => {
   await create('one')
   const { name } = await make()

@@ -58,6 +58,13 @@ export function backupControl({
     if (!one) throw new ProblemError('UNKNOWN_BACKUP', { name })
     return one.path
   }
+  // Two at once would each put their own in the place of the same database.
+  let turn: Promise<unknown> = Promise.resolve()
+  const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
+    const run = turn.then(() => told(work))
+    turn = run.catch(() => undefined)
+    return run
+  }
   return {
     isLate,
     list: () =>
@@ -82,7 +89,7 @@ export function backupControl({
         return (await peopleIn(await found(name), kept, clock)).filter(({ id }) => !here.has(id))
       }),
     restore: (name, without = []) =>
-      told(async () => {
+      inTurn(async () => {
         const path = await found(name)
         if (await isClassRunning()) throw new ProblemError('CLASS_RUNS', {})
         // What is none is told before anything is closed for it.
