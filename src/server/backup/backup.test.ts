@@ -102,8 +102,11 @@ test('restoring puts all of it back, and keeps what there was first', async () =
   expect(await inHouse()).toEqual({ sessions: ['one'], sounds: ['gong'] })
   expect(damaged).toBeUndefined()
   expect(before?.backup).toMatchObject({ why: 'beforeRestore', counts: { sessions: 2 } })
-  await restoreBackup(before?.path ?? '', kept(), clock)
+  const again = await restoreBackup(before?.path ?? '', kept(), clock)
   expect((await inHouse()).sessions).toEqual(['one', 'two'])
+  // What is kept in the same second takes nothing away of what was.
+  expect(await checkBackup(before?.path ?? '')).toMatchObject({ counts: { sessions: 2 } })
+  expect(await checkBackup(again.before?.path ?? '')).toMatchObject({ counts: { sessions: 1 } })
   expect(readdirSync(folder).filter((name) => name.startsWith('restoring'))).toEqual([])
 })
 

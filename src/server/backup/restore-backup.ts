@@ -9,7 +9,7 @@ import type { Clock } from '#server/clock'
 import { isDiskFull } from '#server/db/failures'
 import { refuseFuture } from '#server/db/migrate'
 import { CannotOpen, checkWhole } from '#server/db/opening'
-import { makeBackup } from './make-backup.ts'
+import { backupName, backupsFolder, makeBackup } from './make-backup.ts'
 import type { Kept, Made } from './make-backup.ts'
 import { unpackBackup } from './read-backup.ts'
 import { CannotBackUp } from './trouble.ts'
@@ -54,11 +54,19 @@ async function checkDatabase(path: string, file: string): Promise<void> {
   }
 }
 
+/** Where what there is will be kept: what a restore of the same second kept stays beside it. */
+function freePath(kept: Kept, clock: Clock): string {
+  for (let atMs = clock.now().getTime(); ; atMs += 1000) {
+    const path = join(backupsFolder(kept), backupName(kept, 'beforeRestore', { now: () => new Date(atMs) }))
+    if (!existsSync(path)) return path
+  }
+}
+
 /** What there is, as a backup; a database that is damaged cannot be copied by itself, and is put aside as it is. */
 async function keepWhatIs(kept: Kept, clock: Clock): Promise<Pick<Restored, 'before' | 'damaged'>> {
   if (!existsSync(kept.file)) return {}
   try {
-    const before = await makeBackup(kept, 'beforeRestore', clock)
+    const before = await makeBackup(kept, 'beforeRestore', clock, freePath(kept, clock))
     await emptyJournal(kept.file)
     return { before }
   } catch (error) {
